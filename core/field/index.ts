@@ -1,0 +1,3 @@
+export * from './profile';
+export * from './spot';
+export * from './situation';

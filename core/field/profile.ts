@@ -1,0 +1,195 @@
+/**
+ * Level profiles: what differs between high school, college and professional football.
+ * Every number of rule here is from memory, stamped with a season and editable by the staff;
+ * the association's rulebook governs.
+ */
+
+export const LEVEL_KEYS = ['high_school', 'college', 'professional'] as const;
+export type LevelKey = (typeof LEVEL_KEYS)[number];
+
+/** Width of every eleven-man field, yards (160 ft). All three rulebooks. */
+export const FIELD_WIDTH_YARDS = 160 / 3;
+
+/** Where a foul is enforced from when the line does not say. */
+export const ENFORCEMENTS = ['prev', 'end', 'foul', 'succ'] as const;
+export type Enforcement = (typeof ENFORCEMENTS)[number];
+
+/** One side's defaults for a named foul. `yards` null: the distance has to be typed (a spot foul). */
+export interface PenaltySide {
+  readonly yards: number | null;
+  readonly from: Enforcement;
+  readonly firstDown: boolean;
+  readonly lossOfDown: boolean;
+}
+
+export interface PenaltyRule {
+  readonly name: string;
+  readonly aliases: readonly string[];
+  /** Fouls of the team that puts the ball in play; null when only the other side can commit it. */
+  readonly offense: PenaltySide | null;
+  readonly defense: PenaltySide | null;
+}
+
+export interface LevelProfile {
+  readonly key: LevelKey;
+  readonly name: string;
+  readonly season: number;
+  /** Hash to the near sideline, yards. */
+  readonly hashToSideline: number;
+  readonly quarterSeconds: number;
+  /** Kickoff spot, yards to the goal the kickers attack. */
+  readonly kickoffToGoal: number;
+  readonly freeKickToGoal: number;
+  /** Touchbacks, yards to goal of the team that gets the ball. */
+  readonly touchbackKickoffToGoal: number;
+  readonly touchbackToGoal: number;
+  /** Receivers' yards to goal after a kickoff out of bounds. */
+  readonly kickoffOutOfBoundsToGoal: number;
+  /** A fair catch of a kickoff short of the touchback spot counts as a touchback. */
+  readonly kickoffFairCatchIsTouchback: boolean;
+  /** What a missed field goal gives: `previous_spot`, `spot_of_kick`, or `as_punt`. */
+  readonly missedFieldGoal: 'previous_spot' | 'spot_of_kick' | 'as_punt';
+  readonly tryKickToGoal: number;
+  readonly tryTwoToGoal: number;
+  readonly defenseMayScoreOnTry: boolean;
+  /** First spot of an overtime series, yards to goal; null where overtime is timed. */
+  readonly overtimeToGoal: number | null;
+  readonly onTheLine: 'at_most_four_backs' | 'at_least_seven';
+  readonly inGameAid: 'none' | 'paper' | 'video' | 'allowed';
+  readonly penalties: readonly PenaltyRule[];
+}
+
+const side = (
+  yards: number | null,
+  from: Enforcement = 'prev',
+  extra: { firstDown?: boolean; lossOfDown?: boolean } = {},
+): PenaltySide => ({ yards, from, firstDown: extra.firstDown ?? false, lossOfDown: extra.lossOfDown ?? false });
+
+const FIRST = { firstDown: true };
+const LOSS = { lossOfDown: true };
+
+interface PenaltyVariant {
+  readonly holdingDefense: PenaltySide;
+  readonly interferenceDefense: PenaltySide;
+  readonly interferenceOffense: PenaltySide;
+  readonly grounding: PenaltySide;
+  readonly personalDefense: PenaltySide;
+}
+
+const penaltyTable = (v: PenaltyVariant): PenaltyRule[] => [
+  { name: 'holding', aliases: ['hold'], offense: side(10), defense: v.holdingDefense },
+  { name: 'offside', aliases: ['offsides', 'encroachment'], offense: side(5), defense: side(5) },
+  { name: 'false start', aliases: ['start'], offense: side(5), defense: null },
+  { name: 'delay', aliases: ['delay of game'], offense: side(5), defense: side(5) },
+  { name: 'illegal formation', aliases: ['formation'], offense: side(5), defense: null },
+  { name: 'illegal motion', aliases: ['motion', 'illegal shift', 'shift'], offense: side(5), defense: null },
+  { name: 'illegal substitution', aliases: ['substitution', 'too many men'], offense: side(5), defense: side(5) },
+  { name: 'downfield', aliases: ['ineligible downfield', 'linemen downfield'], offense: side(5), defense: null },
+  { name: 'pi', aliases: ['interference', 'pass interference'], offense: v.interferenceOffense, defense: v.interferenceDefense },
+  { name: 'grounding', aliases: ['intentional grounding'], offense: v.grounding, defense: null },
+  { name: 'face mask', aliases: ['facemask', 'mask'], offense: side(15), defense: v.personalDefense },
+  { name: 'roughing', aliases: ['roughing the passer', 'roughing the kicker'], offense: null, defense: side(15, 'prev', FIRST) },
+  { name: 'personal foul', aliases: ['personal', 'unnecessary roughness', 'late hit'], offense: side(15, 'succ'), defense: side(15, 'succ', FIRST) },
+  { name: 'unsportsmanlike', aliases: ['conduct'], offense: side(15, 'succ'), defense: side(15, 'succ', FIRST) },
+  { name: 'block in the back', aliases: ['back block', 'clip'], offense: side(10), defense: side(10) },
+  { name: 'chop block', aliases: ['chop'], offense: side(15), defense: null },
+];
+
+/** High school, from memory. */
+export const HIGH_SCHOOL: LevelProfile = {
+  key: 'high_school',
+  name: 'high school',
+  season: 2026,
+  hashToSideline: FIELD_WIDTH_YARDS / 3,
+  quarterSeconds: 12 * 60,
+  kickoffToGoal: 60,
+  freeKickToGoal: 80,
+  touchbackKickoffToGoal: 80,
+  touchbackToGoal: 80,
+  kickoffOutOfBoundsToGoal: 65,
+  kickoffFairCatchIsTouchback: false,
+  missedFieldGoal: 'as_punt',
+  tryKickToGoal: 3,
+  tryTwoToGoal: 3,
+  defenseMayScoreOnTry: false,
+  overtimeToGoal: 10,
+  onTheLine: 'at_most_four_backs',
+  inGameAid: 'paper',
+  penalties: penaltyTable({
+    holdingDefense: side(10),
+    interferenceDefense: side(15),
+    interferenceOffense: side(15),
+    grounding: side(5, 'foul', LOSS),
+    personalDefense: side(15, 'end', FIRST),
+  }),
+};
+
+/** College, from memory. */
+export const COLLEGE: LevelProfile = {
+  key: 'college',
+  name: 'college',
+  season: 2026,
+  hashToSideline: 20,
+  quarterSeconds: 15 * 60,
+  kickoffToGoal: 65,
+  freeKickToGoal: 80,
+  touchbackKickoffToGoal: 75,
+  touchbackToGoal: 80,
+  kickoffOutOfBoundsToGoal: 65,
+  kickoffFairCatchIsTouchback: true,
+  missedFieldGoal: 'previous_spot',
+  tryKickToGoal: 3,
+  tryTwoToGoal: 3,
+  defenseMayScoreOnTry: true,
+  overtimeToGoal: 25,
+  onTheLine: 'at_most_four_backs',
+  inGameAid: 'paper',
+  penalties: penaltyTable({
+    holdingDefense: side(10, 'prev', FIRST),
+    interferenceDefense: side(15, 'prev', FIRST),
+    interferenceOffense: side(15),
+    grounding: side(0, 'foul', LOSS),
+    personalDefense: side(15, 'end', FIRST),
+  }),
+};
+
+/** Professional, from memory. */
+export const PROFESSIONAL: LevelProfile = {
+  key: 'professional',
+  name: 'professional',
+  season: 2026,
+  hashToSideline: 70.75 / 3,
+  quarterSeconds: 15 * 60,
+  kickoffToGoal: 65,
+  freeKickToGoal: 80,
+  touchbackKickoffToGoal: 65,
+  touchbackToGoal: 80,
+  kickoffOutOfBoundsToGoal: 60,
+  kickoffFairCatchIsTouchback: false,
+  missedFieldGoal: 'spot_of_kick',
+  tryKickToGoal: 15,
+  tryTwoToGoal: 2,
+  defenseMayScoreOnTry: true,
+  overtimeToGoal: null,
+  onTheLine: 'at_least_seven',
+  inGameAid: 'paper',
+  penalties: penaltyTable({
+    holdingDefense: side(5, 'prev', FIRST),
+    interferenceDefense: side(null, 'prev', FIRST),
+    interferenceOffense: side(10),
+    grounding: side(10, 'prev', LOSS),
+    personalDefense: side(15, 'end', FIRST),
+  }),
+};
+
+export const LEVEL_PROFILES: Readonly<Record<LevelKey, LevelProfile>> = {
+  high_school: HIGH_SCHOOL,
+  college: COLLEGE,
+  professional: PROFESSIONAL,
+};
+
+/** The rule for a foul named as the staff would, or null. Names and aliases are compared without case. */
+export function findPenalty(profile: LevelProfile, name: string): PenaltyRule | null {
+  const wanted = name.toLowerCase();
+  return profile.penalties.find((p) => p.name === wanted || p.aliases.includes(wanted)) ?? null;
+}

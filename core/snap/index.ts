@@ -1,0 +1,3 @@
+export * from './snap';
+export * from './fields';
+export * from './order';
