@@ -104,7 +104,7 @@ export const SEQUENCES: readonly Sequence[] = [
   s('dead-ball foul by the defense after a short gain', at('A', 1, 10, 'o35'), [{ result: 'gain', gain: 4, penalties: [foul('d', 'personal foul', 15, { from: 'succ', extra: '1st' })] }, then('A', 1, 10, 't46')]),
   s('dead-ball foul after a first down: ten from the new spot', at('A', 3, 2, 'o35'), [{ result: 'gain', gain: 5, penalties: [foul('o', 'unsportsmanlike', 15, { from: 'succ' })] }, then('A', 1, 10, 'o25')]),
   s('foul by the receivers after a punt return, from where it ended', at('A', 4, 8, 'o30'), [{ unit: 'punt', result: 'kick', kickYards: 42, kickEnd: 'returned', returnYards: 16, penalties: [foul('r', 'block in the back', 10, { from: 'end' })] }, then('B', 1, 10, 'o34')]),
-  s('foul by the thrower side after an interception, tacked on', at('A', 1, 10, 'o35'), [{ result: 'incomplete', turnover: 'interception', turnoverYards: 20, returnYards: 0, penalties: [foul('o', 'personal foul', 15, { from: 'succ' })] }, then('B', 1, 10, '50')]),
+  s('foul by the thrower side after an interception, tacked on', at('A', 1, 10, 'o35'), [{ result: 'incomplete', turnover: 'interception', turnoverYards: 20, returnYards: 0, penalties: [foul('o', 'personal foul', 15, { from: 'succ' })] }, then('B', 1, 10, 't40')]),
   s('roughing the kicker keeps the ball', at('A', 4, 8, 'o30'), [{ unit: 'punt', result: 'no_play', penalties: [foul('r', 'roughing', 15, { extra: '1st' })] }, then('A', 1, 10, 'o45')]),
   s('fourth-down foul before the snap, then a turnover on downs', at('A', 4, 1, 't40'),
     [{ result: 'no_play', penalties: [foul('o', 'false start', 5)] }, then('A', 4, 6, 't45')],

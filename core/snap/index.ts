@@ -1,3 +1,4 @@
 export * from './snap';
 export * from './fields';
 export * from './order';
+export * from './text';

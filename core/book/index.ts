@@ -1,0 +1,3 @@
+export * from './term';
+export * from './default-book';
+export * from './index-terms';

@@ -1,0 +1,98 @@
+/** The staff's vocabulary. Words are data: nothing in the parser knows a football word. */
+import type { SnapField } from '../snap/snap';
+
+export const TERM_KINDS = ['formation', 'backfield', 'motion', 'front', 'coverage', 'rotation', 'pressure', 'run', 'pass', 'protection', 'tempo', 'tag'] as const;
+export type TermKind = (typeof TERM_KINDS)[number];
+
+export const TERM_KIND_LABEL: Readonly<Record<TermKind, string>> = {
+  formation: 'formations', backfield: 'backfields', motion: 'motions', front: 'fronts', coverage: 'coverages', rotation: 'rotations',
+  pressure: 'pressures', run: 'runs', pass: 'passes', protection: 'protections', tempo: 'tempo', tag: 'tags',
+};
+
+/** The field a word of a kind fills, and the field a side right after it fills. */
+export const KIND_FIELD: Readonly<Record<TermKind, { readonly field: SnapField; readonly side: SnapField | null }>> = {
+  formation: { field: 'formation', side: 'formationSide' },
+  backfield: { field: 'backfield', side: null },
+  motion: { field: 'motion', side: 'motionSide' },
+  front: { field: 'front', side: null },
+  coverage: { field: 'coverage', side: null },
+  rotation: { field: 'rotation', side: null },
+  pressure: { field: 'pressure', side: null },
+  run: { field: 'concept', side: 'direction' },
+  pass: { field: 'concept', side: 'direction' },
+  protection: { field: 'protection', side: null },
+  tempo: { field: 'tempo', side: null },
+  tag: { field: 'tags', side: null },
+};
+
+/** One man of a formation drawn strong to the right: yards from the ball, depth behind the line. */
+export interface Spot {
+  readonly letter: string;
+  readonly x: number;
+  readonly depth: number;
+  readonly onLine: boolean;
+}
+
+export interface Term {
+  readonly id: string;
+  readonly kind: TermKind;
+  /** The word as written in reports and stored in snaps. */
+  readonly word: string;
+  readonly aliases: readonly string[];
+  /** What is stored when it is not the word itself (closed lists such as rotation). */
+  readonly value?: string;
+  /** Formations: five eligible men besides the quarterback; backfields: quarterback and backs. */
+  readonly spots?: readonly Spot[];
+  readonly notes?: string;
+}
+
+export interface Book {
+  readonly name: string;
+  /** Letters that may move; l, r and m are sides and the middle and cannot be players. */
+  readonly letters: readonly string[];
+  readonly terms: readonly Term[];
+}
+
+export const storedValue = (term: Term): string => term.value ?? term.word;
+export const phrasesOf = (term: Term): string[] => [term.word, ...term.aliases].map(normalizePhrase);
+/** Lower case, single blanks: the form in which phrases are compared. */
+export const normalizePhrase = (phrase: string): string => phrase.trim().toLowerCase().replace(/\s+/g, ' ');
+
+export type BookFault =
+  | { readonly code: 'empty'; readonly termId: string }
+  | { readonly code: 'reserved'; readonly termId: string; readonly phrase: string }
+  | { readonly code: 'twice'; readonly termId: string; readonly phrase: string; readonly other: string };
+
+/**
+ * What stops a phrase from being a book word: empty, a character the line uses for itself, or the
+ * same phrase twice within one kind. (One phrase in two kinds is allowed; the line calls it ambiguous.)
+ */
+export function phraseFault(book: Book, kind: TermKind, phrase: string, exceptId: string | null): BookFault | null {
+  const wanted = normalizePhrase(phrase);
+  const termId = exceptId ?? '';
+  if (wanted === '') return { code: 'empty', termId };
+  if (/["~/=?!@>#]|^\.\.$|^[lrm]$/.test(wanted)) return { code: 'reserved', termId, phrase: wanted };
+  const clash = book.terms.find((t) => t.id !== exceptId && t.kind === kind && phrasesOf(t).includes(wanted));
+  return clash ? { code: 'twice', termId, phrase: wanted, other: clash.word } : null;
+}
+
+export interface MergePlan {
+  readonly book: Book;
+  readonly field: SnapField;
+  readonly from: string;
+  readonly to: string;
+}
+
+/** Merging two words for one thing: the kept word takes the other's phrases; snaps of `from` become `to`. */
+export function planMerge(book: Book, keepId: string, dropId: string): MergePlan | null {
+  const keep = book.terms.find((t) => t.id === keepId);
+  const drop = book.terms.find((t) => t.id === dropId);
+  if (!keep || !drop || keep === drop || keep.kind !== drop.kind) return null;
+  const aliases = [...new Set([...keep.aliases, drop.word, ...drop.aliases].map(normalizePhrase))].filter((a) => a !== normalizePhrase(keep.word));
+  return {
+    book: { ...book, terms: book.terms.filter((t) => t !== drop).map((t) => (t === keep ? { ...keep, aliases } : t)) },
+    field: KIND_FIELD[keep.kind].field,
+    from: storedValue(drop),
+    to: storedValue(keep),
+  };
+}

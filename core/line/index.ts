@@ -1,0 +1,7 @@
+export * from './tokenize';
+export * from './grammar';
+export * from './problem';
+export * from './tree';
+export * from './resolve';
+export * from './format';
+export * from './complete';

@@ -1,0 +1,5 @@
+export * from './state';
+export * from './messages';
+export * from './next-state';
+export * from './walk';
+export * from './check';

@@ -1,0 +1,72 @@
+/** Field values as text and back: the one reading of a cell, a `name=value` word and a form input. */
+import { ENFORCEMENTS } from '../field/profile';
+import { formatClock, parseClock } from '../field/spot';
+import { SNAP_FIELDS } from './fields';
+import { NONE, PENALTY_EXTRAS, PENALTY_OUTCOMES, PENALTY_SIDES, UNSEEN, type Penalty, type SnapField } from './snap';
+
+export type ReadResult = { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly expected: string };
+
+const ok = (value: unknown): ReadResult => ({ ok: true, value });
+const no = (expected: string): ReadResult => ({ ok: false, expected });
+
+export const encodePenalty = (p: Penalty): string => [p.side, p.name, p.yards ?? '?', p.from, p.outcome, p.extra].join(':');
+
+function readPenalty(text: string): Penalty | null {
+  const [side, name, yards, from, outcome, extra] = text.split(':').map((part) => part.trim());
+  const isOne = <T extends string>(list: readonly T[], v: string | undefined): v is T => (list as readonly string[]).includes(v ?? 'no such word');
+  if (!isOne(PENALTY_SIDES, side) || !name || !isOne(ENFORCEMENTS, from) || !isOne(PENALTY_OUTCOMES, outcome) || !isOne(PENALTY_EXTRAS, extra ?? '')) return null;
+  if (yards !== '?' && !/^\d{1,2}$/.test(yards ?? '')) return null;
+  return { side, name, yards: yards === '?' ? null : Number(yards), from, outcome, extra: (extra ?? '') as Penalty['extra'] };
+}
+
+/** Reads a cell. Empty is "not tagged"; tag columns also take "-" and "?". Never throws. */
+export function readFieldText(field: SnapField, raw: string): ReadResult {
+  const spec = SNAP_FIELDS[field];
+  const text = raw.trim();
+  if (text === '') return ok(spec.kind === 'list' || spec.kind === 'penalties' || spec.kind === 'numbers' ? [] : null);
+  if (spec.tag && (text === NONE || text === UNSEEN)) return ok(text);
+  switch (spec.kind) {
+    case 'text':
+      if (spec.pattern && !spec.pattern.test(text)) return no(field === 'personnel' ? 'two digits, backs then tight ends, such as 11' : 'a jersey number, 0 to 99');
+      return ok(text);
+    case 'integer':
+    case 'decimal': {
+      const pattern = spec.kind === 'integer' ? /^[+-]?\d{1,6}$/ : /^[+-]?\d{1,12}(\.\d+)?$/;
+      const n = Number(text);
+      const range = spec.min === undefined ? '' : ` from ${spec.min} to ${spec.max}`;
+      const expected = `a ${spec.kind === 'integer' ? 'whole ' : ''}number${range}`;
+      if (!pattern.test(text) || (spec.min !== undefined && n < spec.min) || (spec.max !== undefined && n > spec.max)) return no(expected);
+      return ok(n);
+    }
+    case 'clock': {
+      const seconds = parseClock(text);
+      return seconds === null || seconds > 900 ? no('minutes and seconds left, such as 8:41') : ok(seconds);
+    }
+    case 'enum':
+      return spec.values!.includes(text) ? ok(text) : no(`one of ${spec.values!.join(', ')}`);
+    case 'flag':
+      if (/^(true|1|yes)$/i.test(text)) return ok(true);
+      return /^(false|0|no)$/i.test(text) ? ok(false) : no('true or false');
+    case 'list':
+      return ok(text.split(';').map((p) => p.trim()).filter(Boolean));
+    case 'numbers': {
+      const numbers = text.split(';').map((p) => p.trim()).filter(Boolean);
+      return numbers.every((n) => spec.pattern!.test(n)) ? ok(numbers) : no('jersey numbers with ; between');
+    }
+    case 'penalties': {
+      const penalties = text.split(';').filter((p) => p.trim() !== '').map(readPenalty);
+      return penalties.every((p) => p !== null) ? ok(penalties) : no('side:name:yards:from:outcome:extra, such as o:holding:10:prev:accepted:');
+    }
+  }
+}
+
+/** The cell for a value; the inverse of `readFieldText`. */
+export function writeFieldText(field: SnapField, value: unknown): string {
+  if (value === null || value === undefined) return '';
+  const { kind } = SNAP_FIELDS[field];
+  if (value === NONE || value === UNSEEN) return value;
+  if (kind === 'penalties') return (value as readonly Penalty[]).map(encodePenalty).join(';');
+  if (kind === 'list' || kind === 'numbers') return (value as readonly string[]).join(';');
+  if (kind === 'clock') return formatClock(value as number);
+  return String(value);
+}

@@ -1,0 +1,14 @@
+import { defineConfig } from 'vitest/config';
+import path from 'node:path';
+
+const here = import.meta.dirname;
+const alias = { '@': here, 'server-only': path.join(here, 'store/empty.ts') };
+
+export default defineConfig({
+  test: {
+    projects: [
+      { resolve: { alias }, test: { name: 'unit', include: ['core/**/*.test.ts', 'demo/**/*.test.ts', 'cli/**/*.test.ts', 'ui/**/*.test.ts', 'docs/**/*.test.ts'], testTimeout: 60_000 } },
+      { resolve: { alias }, test: { name: 'store', include: ['store/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 60_000, fileParallelism: false } },
+    ],
+  },
+});
