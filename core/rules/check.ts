@@ -186,7 +186,7 @@ export function checkRows(rows: readonly WalkedSnap[]): Finding[] {
       const clash = row.anchored ? null : compareState(row, previous);
       if (clash) findings.push(clash);
       findings.push(...checkBetween(row, previous));
-      if (row.anchored && row.before.quarter === 3 && row.before.unit === 'kickoff' && openingReceiver !== null && row.before.offense !== openingReceiver) {
+      if (row.anchored && row.before.quarter === 3 && row.before.unit === 'kickoff' && openingReceiver !== null && row.before.offense !== null && row.before.offense !== openingReceiver) {
         findings.push({ snapId: row.snap.snapId, number: row.number, code: 'half-kickoff', level: 'note', logged: `${row.before.offense} kicks off`, follows: `${openingReceiver} kicks off`, sentence: `${openingReceiver} received the opening kickoff and normally kicks off the second half; ${row.before.offense} was logged.`, remedies: [] });
       }
     }

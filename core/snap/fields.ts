@@ -8,7 +8,7 @@ import {
 export const FIELD_GROUPS = ['identity', 'situation', 'at_the_line', 'before_the_snap', 'the_play', 'who', 'what_came_of_it', 'remarks'] as const;
 export type FieldGroup = (typeof FIELD_GROUPS)[number];
 
-export type FieldKind = 'text' | 'integer' | 'decimal' | 'clock' | 'enum' | 'flag' | 'list' | 'penalties' | 'numbers';
+export type FieldKind = 'text' | 'integer' | 'decimal' | 'clock' | 'enum' | 'flag' | 'list' | 'penalties' | 'numbers' | 'date';
 
 export interface FieldSpec {
   readonly label: string;
@@ -21,6 +21,8 @@ export interface FieldSpec {
   readonly max?: number;
   readonly pattern?: RegExp;
   readonly unit?: string;
+  /** What a text must look like, for an error's remedy. */
+  readonly expected?: string;
 }
 
 const fact = (label: string, group: FieldGroup, kind: FieldKind, more: Partial<FieldSpec> = {}): FieldSpec => ({ label, group, kind, tag: false, ...more });
@@ -50,7 +52,7 @@ export const SNAP_FIELDS: Readonly<Record<SnapField, FieldSpec>> = {
   hash: fact('hash', 'situation', 'enum', one(HASHES)),
   down: fact('down', 'situation', 'integer', span(1, 4)),
   distance: fact('distance', 'situation', 'integer', span(1, 99, 'yards')),
-  personnel: tag('people', 'at_the_line', 'text', { pattern: /^[0-5][0-5]$/ }),
+  personnel: tag('people', 'at_the_line', 'text', { pattern: /^[0-5][0-5]$/, expected: 'two digits, backs then tight ends, such as 11' }),
   extraLinemen: tag('extra linemen', 'at_the_line', 'integer', span(0, 5)),
   quarterbackOut: fact('quarterback out', 'at_the_line', 'flag'),
   men: fact('men', 'at_the_line', 'integer', span(5, 13)),

@@ -1,10 +1,15 @@
 /** Field values as text and back: the one reading of a cell, a `name=value` word and a form input. */
 import { ENFORCEMENTS } from '../field/profile';
 import { formatClock, parseClock } from '../field/spot';
-import { SNAP_FIELDS } from './fields';
+import { SNAP_FIELDS, type FieldSpec } from './fields';
 import { NONE, PENALTY_EXTRAS, PENALTY_OUTCOMES, PENALTY_SIDES, UNSEEN, type Penalty, type SnapField } from './snap';
 
 export type ReadResult = { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly expected: string };
+
+const isDate = (text: string): boolean => {
+  const time = Date.parse(`${text}T00:00:00Z`);
+  return !Number.isNaN(time) && new Date(time).toISOString().slice(0, 10) === text;
+};
 
 const ok = (value: unknown): ReadResult => ({ ok: true, value });
 const no = (expected: string): ReadResult => ({ ok: false, expected });
@@ -19,15 +24,20 @@ function readPenalty(text: string): Penalty | null {
   return { side, name, yards: yards === '?' ? null : Number(yards), from, outcome, extra: (extra ?? '') as Penalty['extra'] };
 }
 
+/** What `readText` needs to know of a field. */
+export type TextSpec = Pick<FieldSpec, 'kind' | 'tag' | 'values' | 'min' | 'max' | 'pattern' | 'expected'>;
+
+/** Reads a cell of the snap table. */
+export const readFieldText = (field: SnapField, raw: string): ReadResult => readText(SNAP_FIELDS[field], raw);
+
 /** Reads a cell. Empty is "not tagged"; tag columns also take "-" and "?". Never throws. */
-export function readFieldText(field: SnapField, raw: string): ReadResult {
-  const spec = SNAP_FIELDS[field];
+export function readText(spec: TextSpec, raw: string): ReadResult {
   const text = raw.trim();
   if (text === '') return ok(spec.kind === 'list' || spec.kind === 'penalties' || spec.kind === 'numbers' ? [] : null);
   if (spec.tag && (text === NONE || text === UNSEEN)) return ok(text);
   switch (spec.kind) {
     case 'text':
-      if (spec.pattern && !spec.pattern.test(text)) return no(field === 'personnel' ? 'two digits, backs then tight ends, such as 11' : 'a jersey number, 0 to 99');
+      if (spec.pattern && !spec.pattern.test(text)) return no(spec.expected ?? 'a jersey number, 0 to 99');
       return ok(text);
     case 'integer':
     case 'decimal': {
@@ -47,6 +57,8 @@ export function readFieldText(field: SnapField, raw: string): ReadResult {
     case 'flag':
       if (/^(true|1|yes)$/i.test(text)) return ok(true);
       return /^(false|0|no)$/i.test(text) ? ok(false) : no('true or false');
+    case 'date':
+      return /^\d{4}-\d{2}-\d{2}$/.test(text) && isDate(text) ? ok(text) : no('a date such as 2026-10-03');
     case 'list':
       return ok(text.split(';').map((p) => p.trim()).filter(Boolean));
     case 'numbers': {
@@ -61,9 +73,10 @@ export function readFieldText(field: SnapField, raw: string): ReadResult {
 }
 
 /** The cell for a value; the inverse of `readFieldText`. */
-export function writeFieldText(field: SnapField, value: unknown): string {
+export const writeFieldText = (field: SnapField, value: unknown): string => writeText(SNAP_FIELDS[field], value);
+
+export function writeText({ kind }: TextSpec, value: unknown): string {
   if (value === null || value === undefined) return '';
-  const { kind } = SNAP_FIELDS[field];
   if (value === NONE || value === UNSEEN) return value;
   if (kind === 'penalties') return (value as readonly Penalty[]).map(encodePenalty).join(';');
   if (kind === 'list' || kind === 'numbers') return (value as readonly string[]).join(';');

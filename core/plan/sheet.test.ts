@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest';
+import { DEMO_SEED, simulateSeason } from '../../demo/league';
+import { COLLEGE, BUCKET_ROWS } from '../field';
+import { buildColumns, toCounted } from '../read';
+import { walkGame } from '../rules';
+import { expectedUsage, findSection, numberSheet, playCall, playLook, SECTIONS, sectionRows, suggestCalls, type PlayCard, type SheetCall } from './sheet';
+
+const counted = simulateSeason(DEMO_SEED, { tells: true, weeks: 3 }).filter((g) => g.home === 'HER' || g.away === 'HER').flatMap((g) => walkGame(g.snaps, COLLEGE).map(toCounted));
+const own = buildColumns(counted);
+const play = (id: string, concept: string, more: Partial<PlayCard> = {}): PlayCard => ({ id, name: concept, kind: 'run', personnel: '11', formation: 'trips', formationSide: 'R', motion: null, motionBy: null, concept, conceptWeak: null, direction: null, ...more });
+
+describe('suggestions', () => {
+  const section = findSection('third-long')!;
+  const list = suggestCalls([play('a', 'draw'), play('b', 'stick', { kind: 'pass' }), play('c', 'a play never run')], own, 'HER', section);
+  it('count own snaps of the concept in the situation', () => {
+    for (const s of list) {
+      const plain = counted.filter((c) => c.snap.offense === 'HER' && c.snap.concept === s.play.concept && section.buckets.includes(c.bucket as never) && c.snap.toGoal! >= 16 && c.snap.result !== 'no_play');
+      expect(s.here.n).toBe(plain.length);
+    }
+  });
+  it('rank by the lower bound and put plays without film last', () => {
+    expect(list[list.length - 1]!.play.id).toBe('c');
+    expect(list[list.length - 1]!.here).toMatchObject({ n: 0, low: null });
+    expect(list[0]!.here.low ?? -1).toBeGreaterThanOrEqual(list[1]!.here.low ?? -1);
+  });
+});
+
+it('expects a mean with the games behind it', () => {
+  const usage = expectedUsage(own, 'HER', findSection('first')!)!;
+  expect(usage.n).toBe(3);
+  expect(usage.mean * 3).toBeCloseTo(sectionRows(own, findSection('first')!, { offense: ['HER'] }).length, 8);
+});
+
+it('numbers calls through the sheet, section by section, and leaves empty ones out', () => {
+  const call = (id: string, section: string, order: number): SheetCall => ({ id, section, order, play: play(id, 'power'), hash: null, note: null });
+  const printed = numberSheet([call('x', 'red', 1), call('b', 'openers', 2), call('a', 'openers', 1)]);
+  expect(printed.map((s) => [s.section.key, s.calls.map((c) => [c.id, c.number])])).toEqual([['openers', [['a', 1], ['b', 2]]], ['red', [['x', 3]]]]);
+});
+
+it('names only buckets that exist, and reads a call as a coach would', () => {
+  const keys = new Set<string>(BUCKET_ROWS.map((r) => r.key));
+  for (const s of SECTIONS) for (const b of s.buckets) expect(keys.has(b)).toBe(true);
+  expect([playLook(play('a', 'power', { motion: 'jet', motionBy: 'H' })), playCall(play('a', 'inside zone', { kind: 'rpo', conceptWeak: 'bubble', direction: 'R' }))]).toEqual(['11 trips R, H jet', 'inside zone ~ bubble R']);
+});

@@ -1,0 +1,158 @@
+/**
+ * Snaps as columns: each text field is a dictionary of codes, so that slicing and grouping touch
+ * only small integers. Blank, none and not visible are three codes of their own.
+ */
+import { NONE, UNSEEN, type SnapField } from '../snap/snap';
+import { isTendency, type CountedSnap } from './counted';
+import { isSuccess, SUCCESS_40_60_100, type SuccessRule } from './success';
+
+export const BLANK = 0;
+export const CODE_NONE = 1;
+export const CODE_UNSEEN = 2;
+export const FIRST_VALUE = 3;
+
+/** Fields a slice or a group may use; the derived ones come from the walk. */
+export const SLICE_FIELDS = [
+  'offense', 'defense', 'game', 'quarter', 'hash', 'down', 'bucket', 'zone', 'clockMode', 'afterEvent', 'personnel', 'formation', 'formationSide', 'backfield', 'motion', 'motionBy',
+  'front', 'coverage', 'rotation', 'pressure', 'play', 'concept', 'conceptWeak', 'direction', 'result', 'unit', 'tempo',
+] as const;
+export type SliceField = (typeof SLICE_FIELDS)[number];
+
+const DERIVED = new Set<SliceField>(['bucket', 'zone', 'clockMode', 'afterEvent']);
+
+export interface Column {
+  readonly codes: Uint16Array;
+  /** Words by code; codes 0, 1 and 2 are blank, none and not visible. */
+  readonly words: readonly string[];
+  readonly codeOf: ReadonlyMap<string, number>;
+}
+
+export interface Columns {
+  readonly n: number;
+  readonly ids: readonly string[];
+  readonly text: Readonly<Record<SliceField, Column>>;
+  /** −1: unknown. */
+  readonly toGoal: Int16Array;
+  /** −999: unknown. */
+  readonly gain: Int16Array;
+  /** 1 counts in tendencies. */
+  readonly counts: Uint8Array;
+  /** 0 no, 1 yes, 2 cannot know. */
+  readonly success: Uint8Array;
+}
+
+function valueOf(s: CountedSnap, field: SliceField): string | null {
+  const value = DERIVED.has(field) ? s[field as 'bucket'] : s.snap[field as SnapField];
+  return value === null || value === undefined ? null : String(value);
+}
+
+/** Builds the columns. Linear in snaps; throws when a field has more than 65 000 different words. */
+export function buildColumns(snaps: readonly CountedSnap[], rule: SuccessRule = SUCCESS_40_60_100): Columns {
+  const n = snaps.length;
+  const text = {} as Record<SliceField, Column>;
+  for (const field of SLICE_FIELDS) {
+    const codes = new Uint16Array(n);
+    const words = ['', NONE, UNSEEN];
+    const codeOf = new Map<string, number>([[NONE, CODE_NONE], [UNSEEN, CODE_UNSEEN]]);
+    for (let i = 0; i < n; i++) {
+      const value = valueOf(snaps[i]!, field);
+      if (value === null) continue;
+      let code = codeOf.get(value);
+      if (code === undefined) {
+        code = words.length;
+        if (code > 65_000) throw new RangeError(`${field} has more than 65 000 different words`);
+        words.push(value);
+        codeOf.set(value, code);
+      }
+      codes[i] = code;
+    }
+    text[field] = { codes, words, codeOf };
+  }
+  const toGoal = new Int16Array(n);
+  const gain = new Int16Array(n);
+  const counts = new Uint8Array(n);
+  const success = new Uint8Array(n);
+  for (let i = 0; i < n; i++) {
+    const counted = snaps[i]!;
+    const { snap } = counted;
+    toGoal[i] = snap.toGoal ?? -1;
+    gain[i] = snap.gain ?? -999;
+    counts[i] = isTendency(counted) ? 1 : 0;
+    const good = isSuccess({ ...snap, ownScore: snap.scoredBy === snap.offense }, rule);
+    success[i] = good === null ? 2 : good ? 1 : 0;
+  }
+  return { n, ids: snaps.map((s) => s.snap.snapId), text, toGoal, gain, counts, success };
+}
+
+/** Field → wanted words. Words of one field are alternatives, fields must all hold. */
+export type Slice = Readonly<Partial<Record<SliceField, readonly string[]>>>;
+
+/** Row numbers that fit a slice and count in tendencies, ascending. */
+export function select(columns: Columns, slice: Slice, yards: { readonly from: number; readonly to: number } | null = null): Uint32Array {
+  const tests = Object.entries(slice).filter(([, words]) => words && words.length > 0).map(([field, words]) => {
+    const { codes, codeOf, words: all } = columns.text[field as SliceField];
+    const wanted = new Uint8Array(all.length);
+    for (const w of words!) {
+      const code = codeOf.get(w);
+      if (code !== undefined) wanted[code] = 1;
+    }
+    return { codes, wanted };
+  });
+  const out = new Uint32Array(columns.n);
+  let kept = 0;
+  rows: for (let i = 0; i < columns.n; i++) {
+    if (columns.counts[i] === 0) continue;
+    if (yards && (columns.toGoal[i]! < yards.from || columns.toGoal[i]! > yards.to)) continue;
+    for (let t = 0; t < tests.length; t++) {
+      const test = tests[t]!;
+      if (test.wanted[test.codes[i]!] === 0) continue rows;
+    }
+    out[kept++] = i;
+  }
+  return out.subarray(0, kept);
+}
+
+export interface Coverage {
+  readonly tagged: number;
+  readonly of: number;
+}
+
+/** How many of the selected snaps carry a value in a field ("tagged on 91 of 128"). */
+export function coverageOf(columns: Columns, rows: Uint32Array, field: SliceField): Coverage {
+  const { codes } = columns.text[field];
+  let tagged = 0;
+  for (const i of rows) if (codes[i]! >= FIRST_VALUE) tagged++;
+  return { tagged, of: rows.length };
+}
+
+export interface Group {
+  readonly words: readonly string[];
+  readonly rows: Uint32Array;
+}
+
+/** Groups rows by fields; blank, none and unseen are left out of a group unless `keepAbsent`. Largest first, then by words. */
+export function groupBy(columns: Columns, rows: Uint32Array, fields: readonly SliceField[], keepAbsent = false): Group[] {
+  const cols = fields.map((f) => columns.text[f]);
+  const radix = cols.map((c) => c.words.length);
+  const groups = new Map<number, number[]>();
+  rows: for (const i of rows) {
+    let key = 0;
+    for (let c = 0; c < cols.length; c++) {
+      const code = cols[c]!.codes[i]!;
+      if (!keepAbsent && code < FIRST_VALUE) continue rows;
+      key = key * radix[c]! + code;
+    }
+    const list = groups.get(key);
+    if (list) list.push(i);
+    else groups.set(key, [i]);
+  }
+  return [...groups.entries()].map(([key, list]): Group => {
+    const words: string[] = [];
+    let rest = key;
+    for (let c = cols.length - 1; c >= 0; c--) {
+      words.unshift(cols[c]!.words[rest % radix[c]!]!);
+      rest = Math.floor(rest / radix[c]!);
+    }
+    return { words, rows: Uint32Array.from(list) };
+  }).sort((a, b) => b.rows.length - a.rows.length || a.words.join('\u0000').localeCompare(b.words.join('\u0000')));
+}

@@ -1,0 +1,5 @@
+export * from './rates';
+export * from './success';
+export * from './counted';
+export * from './columns';
+export * from './board';

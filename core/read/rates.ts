@@ -1,0 +1,62 @@
+/** Rates with their doubt. */
+
+export interface Rate {
+  readonly k: number;
+  readonly n: number;
+  /** 95 % Wilson bounds in 0…1; null when n is 0: no data is not a rate of zero. */
+  readonly low: number | null;
+  readonly high: number | null;
+}
+
+/** Standard normal quantile for a two-sided 95 % interval. */
+const Z95 = 1.959963984540054;
+
+/**
+ * Rate k of n with its 95 % Wilson score interval, (2np + z² ± z√(z² + 4npq)) / 2(n + z²).
+ * Zero successes keep an upper bound. Throws on k outside 0…n.
+ * Source: Wilson 1927; checked against Newcombe 1998, Statistics in Medicine 17:857.
+ */
+export function wilson(k: number, n: number): Rate {
+  if (!Number.isInteger(k) || !Number.isInteger(n) || k < 0 || k > n) throw new RangeError(`rate ${k} of ${n} is not 0 ≤ k ≤ n in whole numbers`);
+  if (n === 0) return { k, n, low: null, high: null };
+  const z2 = Z95 * Z95;
+  const spread = Z95 * Math.sqrt(z2 + (4 * k * (n - k)) / n);
+  const low = k === 0 ? 0 : (2 * k + z2 - spread) / (2 * (n + z2));
+  const high = k === n ? 1 : (2 * k + z2 + spread) / (2 * (n + z2));
+  return { k, n, low, high };
+}
+
+/** Below this many snaps no point percentage is shown; below FEW_COUNT only "2 of 3". */
+export const FEW = 8;
+export const FEW_COUNT = 4;
+
+/** "17 of 29". */
+export const countText = (r: Rate): string => `${r.k} of ${r.n}`;
+
+/** "41–74 %", "few" under four, "no snaps" without any. */
+export function intervalText(r: Rate): string {
+  if (r.low === null || r.high === null) return 'no snaps';
+  if (r.n < FEW_COUNT) return 'few';
+  return `${Math.round(r.low * 100)}–${Math.round(r.high * 100)} %`;
+}
+
+export interface Mean {
+  readonly mean: number;
+  readonly n: number;
+  readonly low: number | null;
+  readonly high: number | null;
+}
+
+/** Two-sided 95 % Student quantiles for 1…30 degrees of freedom (any table of the t distribution). */
+const T95 = [12.706, 4.303, 3.182, 2.776, 2.571, 2.447, 2.365, 2.306, 2.262, 2.228, 2.201, 2.179, 2.16, 2.145, 2.131, 2.12, 2.11, 2.101, 2.093, 2.086, 2.08, 2.074, 2.069, 2.064, 2.06, 2.056, 2.052, 2.048, 2.045, 2.042];
+
+/** Mean of counts a game with a 95 % t interval (floored at 0); null without data, no bounds for one game. */
+export function meanPerGame(counts: readonly number[]): Mean | null {
+  const n = counts.length;
+  if (n === 0) return null;
+  const mean = counts.reduce((a, b) => a + b, 0) / n;
+  if (n === 1) return { mean, n, low: null, high: null };
+  const variance = counts.reduce((a, c) => a + (c - mean) ** 2, 0) / (n - 1);
+  const half = (T95[n - 2] ?? 1.96) * Math.sqrt(variance / n);
+  return { mean, n, low: Math.max(0, mean - half), high: mean + half };
+}

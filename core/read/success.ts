@@ -1,0 +1,20 @@
+/** Success: share of the distance gained, by down. Schools are a staff setting. */
+export interface SuccessRule {
+  readonly name: string;
+  /** Percent of the distance on 1st, 2nd, and 3rd or 4th down. */
+  readonly percent: readonly [number, number, number];
+}
+
+/** Carroll, Palmer & Thorn, The Hidden Game of Football, 1988. */
+export const SUCCESS_40_60_100: SuccessRule = { name: '40/60/100', percent: [40, 60, 100] };
+/** Common practice. */
+export const SUCCESS_50_70_100: SuccessRule = { name: '50/70/100', percent: [50, 70, 100] };
+
+/** True, false, or null when down, distance or gain is unknown. In whole percent, so that 4 of 10 is 40. */
+export function isSuccess(s: { readonly down: number | null; readonly distance: number | null; readonly gain: number | null; readonly turnover: string | null; readonly score: string | null; readonly ownScore: boolean }, rule: SuccessRule = SUCCESS_40_60_100): boolean | null {
+  if (s.turnover !== null) return false;
+  if (s.score === 'touchdown') return s.ownScore;
+  if (s.down === null || s.distance === null || s.gain === null) return null;
+  const percent = rule.percent[s.down === 1 ? 0 : s.down === 2 ? 1 : 2];
+  return 100 * s.gain >= percent * s.distance;
+}
