@@ -91,6 +91,7 @@ export function nextState(before: GameState, play: PlayFacts, profile: LevelProf
       if (p.from === 'foul') {
         if (toGoal === null || play.gain == null) return giveUp('no_foul_spot');
         toGoal -= play.gain;
+        if (toGoal <= 0 || toGoal >= 100) return giveUp('no_foul_spot');
       }
       if (p.yards === null) return giveUp('no_foul_yards');
       if (toGoal !== null) {

@@ -1,6 +1,6 @@
 /**
  * An order key between two neighbors, as short a decimal as fits. Null for an open end.
- * Throws when the keys are not ascending. Halving a gap 40 times still leaves distinct numbers.
+ * Throws when the keys are not ascending. Halving a gap 25 times still leaves distinct keys.
  */
 export function orderBetween(before: number | null, after: number | null): number {
   if (before === null && after === null) return 1;

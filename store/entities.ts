@@ -1,0 +1,165 @@
+/**
+ * What is kept. Entities and domain values are different types; mapping.ts stands between them.
+ * Every row below a program carries `program`, so that no question can cross programs.
+ */
+import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import { TERM_KINDS, type Spot } from '../core/book/term';
+import { LEVEL_KEYS } from '../core/field/profile';
+import { SNAP_FACTS, SNAP_FIELDS } from '../core/snap/fields';
+import { PHASES } from '../core/table/schema';
+import { CHARTING_KINDS, type ProgramSettings, type Provenance } from './types';
+
+export const Program = defineEntity({
+  name: 'Program', tableName: 'program',
+  properties: {
+    id: p.uuid().primary(),
+    name: p.string(),
+    level: p.enum(() => LEVEL_KEYS).$type<(typeof LEVEL_KEYS)[number]>(),
+    season: p.integer(),
+    team: p.string(),
+    demo: p.boolean(),
+    bookName: p.string(),
+    bookLetters: p.array<string>(),
+    settings: p.json<ProgramSettings>(),
+    createdAt: p.datetime(),
+  },
+});
+
+const program = () => p.manyToOne(Program).mapToPk().$type<string>();
+
+export const Member = defineEntity({
+  name: 'Member', tableName: 'member', uniques: [{ properties: ['program', 'nameKey'] }],
+  properties: {
+    id: p.uuid().primary(), program: program(), name: p.string(),
+    /** Lower case: names are compared without case. */
+    nameKey: p.string(),
+    /** Null: no password sign-in (members of the demo). */
+    passwordHash: p.text().nullable(),
+    roles: p.array<string>(),
+    /** A removed member cannot sign in; his tags keep the name. */
+    removedAt: p.datetime().nullable(),
+    createdAt: p.datetime(),
+  },
+});
+
+const member = () => p.manyToOne(Member).mapToPk().$type<string>();
+
+export const Session = defineEntity({
+  name: 'Session', tableName: 'session',
+  properties: { tokenHash: p.string().primary(), member: member(), createdAt: p.datetime(), expiresAt: p.datetime() },
+});
+
+export const SignInAttempt = defineEntity({
+  name: 'SignInAttempt', tableName: 'sign_in_attempt', indexes: [{ properties: ['nameKey', 'at'] }],
+  properties: { id: p.uuid().primary(), nameKey: p.string(), at: p.datetime() },
+});
+
+export const Team = defineEntity({
+  name: 'Team', tableName: 'team', uniques: [{ properties: ['program', 'key'] }],
+  properties: { id: p.uuid().primary(), program: program(), key: p.string(), name: p.string(), nickname: p.string().nullable(), place: p.string().nullable() },
+});
+
+export const Season = defineEntity({
+  name: 'Season', tableName: 'season', uniques: [{ properties: ['program', 'year'] }],
+  properties: { id: p.uuid().primary(), program: program(), year: p.integer() },
+});
+
+export const Player = defineEntity({
+  name: 'Player', tableName: 'player', uniques: [{ properties: ['program', 'key'] }],
+  properties: { id: p.uuid().primary(), program: program(), key: p.string(), name: p.string().nullable() },
+});
+
+export const RosterEntry = defineEntity({
+  name: 'RosterEntry', tableName: 'roster_entry', uniques: [{ properties: ['player', 'team', 'season', 'number'] }],
+  properties: {
+    id: p.uuid().primary(), program: program(), player: p.manyToOne(Player).mapToPk().$type<string>(), team: p.manyToOne(Team).mapToPk().$type<string>(), season: p.manyToOne(Season).mapToPk().$type<string>(),
+    number: p.string(), letters: p.string().nullable(), class: p.string().nullable(), height: p.integer().nullable(), weight: p.integer().nullable(),
+  },
+});
+
+export const Game = defineEntity({
+  name: 'Game', tableName: 'game', uniques: [{ properties: ['program', 'key'] }],
+  properties: {
+    id: p.uuid().primary(), program: program(), season: p.manyToOne(Season).mapToPk().$type<string>(), key: p.string(), date: p.string().nullable(), week: p.integer().nullable(),
+    home: p.string(), away: p.string(), level: p.enum(() => LEVEL_KEYS).$type<(typeof LEVEL_KEYS)[number]>(), phase: p.enum(() => PHASES).$type<(typeof PHASES)[number]>(),
+    surface: p.string().nullable(), weather: p.string().nullable(), wind: p.string().nullable(), source: p.string().nullable(),
+    /** Logged to the end: set by a coordinator. */
+    closed: p.boolean(),
+  },
+});
+
+const game = () => p.manyToOne(Game).mapToPk().$type<string>();
+
+/** Number worn: one number may be two men of one team, one a unit. */
+export const NumberWorn = defineEntity({
+  name: 'NumberWorn', tableName: 'number_worn', uniques: [{ properties: ['game', 'team', 'unit', 'number'] }],
+  properties: { id: p.uuid().primary(), program: program(), game: game(), team: p.string(), unit: p.string(), number: p.string(), player: p.manyToOne(Player).mapToPk().$type<string>() },
+});
+
+export const Charting = defineEntity({
+  name: 'Charting', tableName: 'charting', uniques: [{ properties: ['game', 'charter', 'kind'] }],
+  properties: {
+    id: p.uuid().primary(), program: program(), game: game(), charter: member(), kind: p.enum(() => CHARTING_KINDS).$type<(typeof CHARTING_KINDS)[number]>(),
+    /** Counts every change to the charting's snaps; a reader asks for what came after its own. */
+    revision: p.integer(),
+    createdAt: p.datetime(),
+  },
+});
+
+/** One typed column for each fact of a snap, from the field table. */
+const factColumns = Object.fromEntries(SNAP_FACTS.filter((f) => f !== 'notSure').map((field) => {
+  const { kind } = SNAP_FIELDS[field];
+  if (kind === 'integer' || kind === 'clock') return [field, p.integer().nullable()];
+  if (kind === 'decimal') return [field, p.double().nullable()];
+  if (kind === 'flag') return [field, p.boolean().nullable()];
+  if (kind === 'list' || kind === 'numbers') return [field, p.array<string>()];
+  if (kind === 'penalties') return [field, p.json<unknown>()];
+  return [field, p.text().nullable()];
+}));
+
+export const SnapRow = defineEntity({
+  name: 'SnapRow', tableName: 'snap', uniques: [{ properties: ['charting', 'snapKey'] }], indexes: [{ properties: ['charting', 'revision'] }],
+  properties: {
+    id: p.uuid().primary(), program: program(), charting: p.manyToOne(Charting).mapToPk().$type<string>(),
+    /** The permanent snap id of the open table. */
+    snapKey: p.string(),
+    order: p.double().name('order_key'),
+    ...factColumns,
+    provenance: p.json<Provenance>(),
+    createdBy: member(), createdAt: p.datetime(),
+    deletedAt: p.datetime().nullable(),
+    revision: p.integer(),
+  },
+});
+
+export const BookTerm = defineEntity({
+  name: 'BookTerm', tableName: 'book_term', uniques: [{ properties: ['program', 'key'] }],
+  properties: {
+    id: p.uuid().primary(), program: program(), key: p.string(), kind: p.enum(() => TERM_KINDS).$type<(typeof TERM_KINDS)[number]>(), word: p.string(), aliases: p.array<string>(),
+    value: p.string().nullable(), spots: p.json<readonly Spot[] | null>().nullable(), notes: p.text().nullable(), position: p.integer(),
+  },
+});
+
+export const PlayRow = defineEntity({
+  name: 'PlayRow', tableName: 'play', uniques: [{ properties: ['program', 'key'] }],
+  properties: {
+    id: p.uuid().primary(), program: program(), key: p.string(), name: p.string(), kind: p.string(), personnel: p.string().nullable(), formation: p.string().nullable(), formationSide: p.string().nullable(),
+    motion: p.string().nullable(), motionBy: p.string().nullable(), concept: p.string(), conceptWeak: p.string().nullable(), direction: p.string().nullable(),
+  },
+});
+
+export const CallSheet = defineEntity({
+  name: 'CallSheet', tableName: 'call_sheet', uniques: [{ properties: ['program', 'key'] }],
+  properties: { id: p.uuid().primary(), program: program(), key: p.string(), name: p.string(), opponent: p.string(), lockedBy: p.manyToOne(Member).mapToPk().$type<string>().nullable(), createdAt: p.datetime() },
+});
+
+export const CallRow = defineEntity({
+  name: 'CallRow', tableName: 'call', uniques: [{ properties: ['program', 'key'] }],
+  properties: {
+    id: p.uuid().primary(), program: program(), sheet: p.manyToOne(CallSheet).mapToPk().$type<string>(), key: p.string(), section: p.string(), order: p.double().name('order_key'),
+    play: p.manyToOne(PlayRow).mapToPk().$type<string>(), hash: p.string().nullable(), note: p.text().nullable(),
+  },
+});
+
+export const ENTITIES = [Program, Member, Session, SignInAttempt, Team, Season, Player, RosterEntry, Game, NumberWorn, Charting, SnapRow, BookTerm, PlayRow, CallSheet, CallRow];
+export type MemberEntity = InferEntity<typeof Member>;

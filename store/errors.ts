@@ -1,0 +1,41 @@
+/** Expected failures of the store, by meaning. Conversion to HTTP happens once, in app/api/respond.ts. */
+import type { Role } from './types';
+
+export class Refused extends Error {
+  override readonly name = 'Refused';
+  constructor(readonly what: string, readonly could: readonly Role[]) {
+    super(`${what} is for a ${could.join(' or ')}`);
+  }
+}
+
+export class NotFound extends Error {
+  override readonly name = 'NotFound';
+  constructor(what: string) {
+    super(`there is no such ${what} in this program`);
+  }
+}
+
+export class Invalid extends Error {
+  override readonly name = 'Invalid';
+}
+
+export class SignInRefused extends Error {
+  override readonly name = 'SignInRefused';
+  constructor(readonly code: 'wrong' | 'too-many') {
+    super(code === 'wrong' ? 'Name or password is wrong.' : 'Too many attempts; wait fifteen minutes.');
+  }
+}
+
+const DOWN_CODES = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOTFOUND', '57P01', '57P02', '57P03', '08000', '08001', '08003', '08004', '08006']);
+
+/** True when the database could not be reached or went away: worth trying again, nothing was decided. */
+export function isStoreDown(error: unknown): boolean {
+  for (let e: unknown = error, depth = 0; e && depth < 6; depth++) {
+    const { code, message, name, cause, errors } = e as { code?: string; message?: string; name?: string; cause?: unknown; errors?: unknown[] };
+    if (code && DOWN_CODES.has(code)) return true;
+    if (name === 'ConnectionException' || name === 'KnexTimeoutError') return true;
+    if (message && /Connection terminated|connection timeout|server closed the connection/i.test(message)) return true;
+    e = cause ?? errors?.[0];
+  }
+  return false;
+}

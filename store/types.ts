@@ -1,0 +1,101 @@
+/** Store types without the ORM, so that pages and the browser may use them. */
+import type { Snap, SnapFact, SnapFields } from '../core/snap/snap';
+
+export const ROLES = ['keeper', 'coordinator', 'coach', 'charter', 'guest'] as const;
+export type Role = (typeof ROLES)[number];
+
+/** The signed-in member: first argument of every store function. */
+export interface Actor {
+  readonly memberId: string;
+  readonly programId: string;
+  readonly name: string;
+  readonly roles: readonly Role[];
+}
+
+export const CHARTING_KINDS = ['official', 'blind'] as const;
+
+export interface ProgramSettings {
+  readonly week: number | null;
+  readonly opponent: string | null;
+}
+
+export const SURENESS = ['sure', 'think_so', 'guess'] as const;
+export type Sureness = (typeof SURENESS)[number];
+export const FIELD_STATES = ['tagged', 'none', 'not_visible', 'blank'] as const;
+export type FieldState = (typeof FIELD_STATES)[number];
+
+/** Provenance of one field. A field that is not listed was set with the row: version 1, by its creator. */
+export interface FieldProvenance {
+  readonly state: FieldState;
+  readonly by: string;
+  readonly name: string;
+  readonly at: string;
+  readonly sure: Sureness;
+  readonly v: number;
+}
+export type Provenance = Readonly<Record<string, FieldProvenance>>;
+
+/** A snap with what a writer needs: the version each field was read at. */
+export interface StoredSnap {
+  readonly snap: Snap;
+  /** Fields whose version is above 1. */
+  readonly versions: Readonly<Partial<Record<SnapFact | 'order', number>>>;
+  readonly deleted: boolean;
+  readonly revision: number;
+}
+
+export type SnapOp =
+  | { readonly op: 'put'; readonly snapId: string; readonly order: number; readonly fields: SnapFields }
+  | { readonly op: 'patch'; readonly snapId: string; readonly fields: Readonly<Record<string, { readonly value: unknown; readonly version: number }>> }
+  | { readonly op: 'delete' | 'restore'; readonly snapId: string };
+
+export interface FieldConflict {
+  readonly field: string;
+  readonly theirs: unknown;
+  readonly yours: unknown;
+  readonly by: string;
+  readonly at: string;
+  readonly version: number;
+}
+
+export interface OpResult {
+  readonly snapId: string;
+  readonly status: 'saved' | 'conflict' | 'missing';
+  readonly versions: Readonly<Record<string, number>>;
+  readonly conflicts: readonly FieldConflict[];
+}
+
+export interface SaveResult {
+  readonly revision: number;
+  readonly results: readonly OpResult[];
+}
+
+export interface GameInfo {
+  readonly id: string;
+  readonly key: string;
+  readonly date: string | null;
+  readonly week: number | null;
+  readonly home: string;
+  readonly away: string;
+  readonly level: string;
+  readonly phase: string;
+  readonly closed: boolean;
+  readonly snaps: number;
+}
+
+export interface TeamInfo {
+  readonly key: string;
+  readonly name: string;
+  readonly nickname: string | null;
+  readonly place: string | null;
+}
+
+export interface ProgramInfo {
+  readonly id: string;
+  readonly name: string;
+  readonly level: string;
+  readonly season: number;
+  readonly team: string;
+  readonly demo: boolean;
+  readonly settings: ProgramSettings;
+}
