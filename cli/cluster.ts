@@ -101,15 +101,17 @@ export async function dropDatabase(cluster: Cluster, database: string): Promise<
   await client.end();
 }
 
+let joined = 0;
+
 /** Counts this process among the users of a cluster; gives the way to leave, which stops it after the last. */
 export function joinCluster(name: string): () => void {
   const users = workFolder(name, 'users');
-  const mine = path.join(users, String(process.pid));
+  const mine = path.join(users, `${process.pid}-${joined++}`);
   writeFileSync(mine, '');
   return () => {
     rmSync(mine, { force: true });
     const others = readdirSync(users).filter((pid) => {
-      if (alive(Number(pid))) return true;
+      if (alive(parseInt(pid, 10))) return true;
       rmSync(path.join(users, pid), { force: true });
       return false;
     });

@@ -123,7 +123,7 @@ export const SnapRow = defineEntity({
     id: p.uuid().primary(), program: program(), charting: p.manyToOne(Charting).mapToPk().$type<string>(),
     /** The permanent snap id of the open table. */
     snapKey: p.string(),
-    order: p.double().name('order_key'),
+    order: p.double().$type<number>().name('order_key'),
     ...factColumns,
     provenance: p.json<Provenance>(),
     createdBy: member(), createdAt: p.datetime(),
@@ -156,7 +156,7 @@ export const CallSheet = defineEntity({
 export const CallRow = defineEntity({
   name: 'CallRow', tableName: 'call', uniques: [{ properties: ['program', 'key'] }],
   properties: {
-    id: p.uuid().primary(), program: program(), sheet: p.manyToOne(CallSheet).mapToPk().$type<string>(), key: p.string(), section: p.string(), order: p.double().name('order_key'),
+    id: p.uuid().primary(), program: program(), sheet: p.manyToOne(CallSheet).mapToPk().$type<string>(), key: p.string(), section: p.string(), order: p.double().$type<number>().name('order_key'),
     play: p.manyToOne(PlayRow).mapToPk().$type<string>(), hash: p.string().nullable(), note: p.text().nullable(),
   },
 });

@@ -1,0 +1,67 @@
+/** Rows ↔ snaps: the one place where columns, states and provenance become a domain snap and back. */
+import { emptyValue, SNAP_FACTS, SNAP_FIELDS } from '../core/snap/fields';
+import { NONE, UNSEEN, type Snap, type SnapFact } from '../core/snap/snap';
+import type { FieldProvenance, FieldState, Provenance, StoredSnap } from './types';
+
+/** A snap row: its own columns and one for each fact, named as the field. */
+export interface SnapEntity {
+  id: string;
+  charting: string;
+  snapKey: string;
+  order: number;
+  provenance: Provenance;
+  deletedAt: Date | null;
+  revision: number;
+  [fact: string]: unknown;
+}
+
+const stateOf = (value: unknown): FieldState => (value === NONE ? 'none' : value === UNSEEN ? 'not_visible' : value === null || (Array.isArray(value) && value.length === 0) ? 'blank' : 'tagged');
+
+/** What is stored in the column: states live in the provenance, not among the words. */
+export function columnValue(field: SnapFact, value: unknown): unknown {
+  const state = stateOf(value);
+  if (SNAP_FIELDS[field].tag && (state === 'none' || state === 'not_visible')) return null;
+  return value === undefined ? emptyValue(field) : value;
+}
+
+export function rowToSnap(row: SnapEntity, gameKey: string): Snap {
+  const snap: Record<string, unknown> = { snapId: row.snapKey, game: gameKey, order: row.order };
+  const provenance = row.provenance;
+  const notSure: string[] = [];
+  for (const field of SNAP_FACTS) {
+    const from = provenance[field];
+    if (from && from.sure !== 'sure') notSure.push(field);
+    if (field === 'notSure') continue;
+    const value = row[field];
+    snap[field] = from?.state === 'none' ? NONE : from?.state === 'not_visible' ? UNSEEN : (value ?? emptyValue(field));
+  }
+  snap.notSure = notSure.sort();
+  return snap as unknown as Snap;
+}
+
+export function versionsOf(provenance: Provenance): Record<string, number> {
+  return Object.fromEntries(Object.entries(provenance).filter(([, p]) => p.v > 1).map(([f, p]) => [f, p.v]));
+}
+
+export const toStored = (row: SnapEntity, gameKey: string): StoredSnap => ({
+  snap: rowToSnap(row, gameKey), versions: versionsOf(row.provenance), deleted: row.deletedAt !== null, revision: row.revision,
+});
+
+export interface Writer { readonly id: string; readonly name: string; readonly at: Date }
+
+export const provenanceOf = (value: unknown, writer: Writer, v: number, sure: FieldProvenance['sure']): FieldProvenance => ({ state: stateOf(value), by: writer.id, name: writer.name, at: writer.at.toISOString(), sure, v });
+
+/** A new row's columns and the provenance that says more than "set with the row". */
+export function newColumns(snap: Pick<Snap, SnapFact> | Partial<Snap>, writer: Writer): { columns: Record<string, unknown>; provenance: Provenance } {
+  const columns: Record<string, unknown> = {};
+  const provenance: Record<string, FieldProvenance> = {};
+  const notSure = new Set(snap.notSure ?? []);
+  for (const field of SNAP_FACTS) {
+    if (field === 'notSure') continue;
+    const value = snap[field] === undefined ? emptyValue(field) : snap[field];
+    columns[field] = columnValue(field, value);
+    const state = stateOf(value);
+    if (state === 'none' || state === 'not_visible' || notSure.has(field)) provenance[field] = provenanceOf(value, writer, 1, notSure.has(field) ? 'think_so' : 'sure');
+  }
+  return { columns, provenance };
+}

@@ -1,0 +1,32 @@
+import { MikroORM, type EntityManager } from '@mikro-orm/postgresql';
+import { databaseUrl, ormConfig } from './config';
+
+export type Em = EntityManager;
+
+/** One ORM a process, kept across hot reloads and server bundles. A failed start is not kept. */
+const shared = globalThis as typeof globalThis & { vobrikOrm?: { url: string; promise: Promise<MikroORM> } };
+
+export function getOrm(url: string = databaseUrl()): Promise<MikroORM> {
+  if (shared.vobrikOrm?.url !== url) {
+    const promise = MikroORM.init(ormConfig(url));
+    shared.vobrikOrm = { url, promise };
+    promise.catch(() => {
+      if (shared.vobrikOrm?.promise === promise) delete shared.vobrikOrm;
+    });
+  }
+  return shared.vobrikOrm!.promise;
+}
+
+/** A fresh unit of work. */
+export const openEm = async (): Promise<Em> => (await getOrm()).em.fork();
+
+export async function closeOrm(): Promise<void> {
+  const open = shared.vobrikOrm;
+  delete shared.vobrikOrm;
+  if (open) await (await open.promise).close(true);
+}
+
+export async function migrate(url: string): Promise<number> {
+  const orm = await getOrm(url);
+  return (await orm.migrator.up()).length;
+}

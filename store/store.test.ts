@@ -1,0 +1,252 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { loadDemo } from '../demo/load';
+import { DEFAULT_BOOK } from '../core/book';
+import type { SnapFields } from '../core/snap';
+import { pack, unpack } from '../core/table';
+import * as book from './book';
+import { Member, SnapRow } from './entities';
+import { Invalid, NotFound, Refused, SignInRefused } from './errors';
+import * as games from './games';
+import * as members from './members';
+import { openEm } from './orm';
+import * as packages from './packages';
+import * as plans from './plans';
+import * as snaps from './snaps';
+import { getOrm, openTestDatabase, type TestDatabase } from './testing';
+import type { Actor, SnapOp } from './types';
+
+const NOW = new Date('2026-10-31T20:00:00Z');
+let database: TestDatabase;
+let token: string;
+let ours: Actor;
+let theirs: Actor;
+
+const first = { program: 'Test staff', level: 'college' as const, season: 2026, teamKey: 'AAA', teamName: 'Alder', memberName: 'Keeper One', password: 'a long enough one' };
+
+/** A second program, as another staff of the same database would have. */
+async function otherProgram(): Promise<Actor> {
+  const em = await openEm();
+  return em.transactional(async (tx) => {
+    const { programId, memberId } = await members.insertProgram(tx, { name: 'Other staff', level: 'college', season: 2026, team: { key: 'BBB', name: 'Birch' }, demo: false, settings: { week: null, opponent: null }, member: { name: 'Other One', passwordHash: null, roles: ['keeper', 'coordinator'] } }, NOW);
+    return { memberId, programId, name: 'Other One', roles: ['keeper', 'coordinator'] };
+  });
+}
+
+beforeAll(async () => {
+  database = await openTestDatabase('store');
+  token = await members.createFirstProgram(first, NOW);
+  ours = (await members.actorOf(token, NOW))!;
+  theirs = await otherProgram();
+  await games.createTeam(ours, { key: 'CCC', name: 'Cedar' });
+  await games.createTeam(theirs, { key: 'CCC', name: 'Cedar' });
+});
+afterAll(async () => database.close());
+
+const put = (snapId: string, order: number, fields: SnapFields): SnapOp => ({ op: 'put', snapId, order, fields });
+const newGame = (actor: Actor) => games.createGame(actor, { home: actor === ours ? 'AAA' : 'BBB', away: 'CCC', date: null, week: 1 });
+
+it('has no difference between entities and migrations', async () => {
+  const orm = await getOrm(database.url);
+  expect((await orm.schema.getUpdateSchemaSQL({ wrap: false })).trim()).toBe('');
+  expect(await orm.migrator.getPendingMigrations()).toEqual([]);
+});
+
+describe('sign-in', () => {
+  it('takes name without case and password, and knows the session until it ends', async () => {
+    const t = await members.signIn('keeper one', first.password, NOW);
+    expect(await members.actorOf(t, NOW)).toMatchObject({ name: 'Keeper One', roles: ['keeper', 'coordinator'] });
+    expect(await members.actorOf(t, new Date('2027-10-31T20:00:00Z'))).toBeNull();
+    await members.signOut(t);
+    expect(await members.actorOf(t, NOW)).toBeNull();
+  });
+  it('keeps only argon2id hashes and hashed tokens', async () => {
+    const em = await openEm();
+    expect((await em.findOneOrFail(Member, { id: ours.memberId })).passwordHash).toMatch(/^\$argon2id\$/);
+    expect(JSON.stringify(await em.execute('select * from session'))).not.toContain(token);
+  });
+  it('closes a name after five wrong passwords in fifteen minutes, and opens it again', async () => {
+    for (let i = 0; i < 5; i++) await expect(members.signIn('nobody', 'wrong password', NOW)).rejects.toMatchObject({ code: 'wrong' });
+    await expect(members.signIn('nobody', 'wrong password', NOW)).rejects.toMatchObject({ code: 'too-many' });
+    await expect(members.signIn('nobody', 'x', new Date(NOW.getTime() + 16 * 60_000))).rejects.toMatchObject({ code: 'wrong' });
+  });
+  it('has no button sign-in outside the demo, and no second first program', async () => {
+    await expect(members.signInDemo(ours.memberId, NOW)).rejects.toBeInstanceOf(SignInRefused);
+    await expect(members.createFirstProgram(first, NOW)).rejects.toBeInstanceOf(Invalid);
+  });
+  it('adds and removes members by a keeper only; a removed one is signed out', async () => {
+    await members.addMember(ours, { name: 'Charter Two', password: 'another long one', roles: ['charter'] }, NOW);
+    const t = await members.signIn('Charter Two', 'another long one', NOW);
+    const charter = (await members.actorOf(t, NOW))!;
+    await expect(members.addMember(charter, { name: 'X', password: 'another long one', roles: ['keeper'] }, NOW)).rejects.toThrow('is for a keeper');
+    await members.removeMember(ours, charter.memberId, NOW);
+    expect(await members.actorOf(t, NOW)).toBeNull();
+  });
+});
+
+describe('two at one game', () => {
+  it('lands patches to different fields and offers the second to the same field', async () => {
+    const key = await newGame(ours);
+    const second: Actor = { ...ours, name: 'Second Charter' };
+    await snaps.saveSnaps(ours, key, [put('s1', 1, { formation: 'trips', result: 'gain', gain: 4 })], NOW);
+    const a = await snaps.saveSnaps(ours, key, [{ op: 'patch', snapId: 's1', fields: { coverage: { value: 'cover 3', version: 1 } } }], NOW);
+    const b = await snaps.saveSnaps(second, key, [{ op: 'patch', snapId: 's1', fields: { front: { value: '4-2 over', version: 1 }, coverage: { value: 'quarters', version: 1 } } }], NOW);
+    expect(a.results[0]).toMatchObject({ status: 'saved', versions: { coverage: 2 } });
+    expect(b.results[0]).toMatchObject({ status: 'conflict', conflicts: [{ field: 'coverage', theirs: 'cover 3', yours: 'quarters', by: 'Keeper One', version: 2 }] });
+    expect((await snaps.loadSnaps(ours, key)).snaps[0]!.snap).toMatchObject({ coverage: 'cover 3', front: '4-2 over', formation: 'trips' });
+  });
+  it('takes the same operation twice as one, as after a lost answer', async () => {
+    const key = await newGame(ours);
+    const ops = [put('s1', 1, { gain: 4, result: 'gain' }), put('s2', 2, { gain: 1, result: 'gain' })];
+    await snaps.saveSnaps(ours, key, ops, NOW);
+    await snaps.saveSnaps(ours, key, ops, NOW);
+    const patch: SnapOp = { op: 'patch', snapId: 's1', fields: { gain: { value: 5, version: 1 } } };
+    await snaps.saveSnaps(ours, key, [patch], NOW);
+    expect((await snaps.saveSnaps(ours, key, [patch], NOW)).results[0]!.status).toBe('saved');
+    expect((await snaps.loadSnaps(ours, key)).snaps.map((s) => s.snap.gain)).toEqual([5, 1]);
+  });
+  it('lets parallel writers all land, in order', async () => {
+    const key = await newGame(ours);
+    await Promise.all(Array.from({ length: 12 }, (_, i) => snaps.saveSnaps(ours, key, [put(`p${i}`, i + 1, { result: 'gain', gain: i })], NOW)));
+    const loaded = await snaps.loadSnaps(ours, key);
+    expect(loaded.snaps).toHaveLength(12);
+    expect(loaded.revision).toBe(12);
+    expect(new Set(loaded.snaps.map((s) => s.revision)).size).toBe(12);
+  });
+  it('keeps blank, none, not visible and doubt apart, through delete and restore', async () => {
+    const key = await newGame(ours);
+    await snaps.saveSnaps(ours, key, [put('s1', 1, { coverage: '?', motion: '-', front: '4-1', box: '?', notSure: ['front'], penalties: [{ side: 'o', name: 'holding', yards: 10, from: 'prev', outcome: 'accepted', extra: '' }], tacklers: ['5'] })], NOW);
+    await snaps.saveSnaps(ours, key, [{ op: 'delete', snapId: 's1' }], NOW);
+    expect((await snaps.loadSnaps(ours, key)).snaps).toEqual([]);
+    expect((await snaps.loadSnaps(ours, key, 1)).snaps[0]).toMatchObject({ deleted: true });
+    await snaps.saveSnaps(ours, key, [{ op: 'restore', snapId: 's1' }], NOW);
+    await snaps.saveSnaps(ours, key, [{ op: 'patch', snapId: 's1', fields: { notSure: { value: ['coverage'], version: 1 }, motion: { value: 'jet', version: 1 } } }], NOW);
+    expect((await snaps.loadSnaps(ours, key)).snaps[0]!.snap).toMatchObject({ coverage: '?', motion: 'jet', front: '4-1', box: '?', notSure: ['coverage'], tacklers: ['5'], pressure: null, penalties: [{ name: 'holding' }] });
+  });
+  it('refuses what a field cannot hold, and writes nothing of that request', async () => {
+    const key = await newGame(ours);
+    await expect(snaps.saveSnaps(ours, key, [put('s1', 1, { gain: 4 }), put('s2', 2, { down: 7 })], NOW)).rejects.toThrow('down “7” is not a whole number from 1 to 4');
+    await expect(snaps.saveSnaps(ours, key, [put('s1', 1, { nonsense: 1 } as never)], NOW)).rejects.toThrow('there is no field nonsense');
+    expect((await snaps.loadSnaps(ours, key)).snaps).toEqual([]);
+  });
+  it('closes a game to all but coordinators', async () => {
+    const key = await newGame(ours);
+    await games.closeGame(ours, key, true);
+    const charter: Actor = { ...ours, roles: ['charter'] };
+    await expect(snaps.saveSnaps(charter, key, [put('s1', 1, {})], NOW)).rejects.toThrow('coordinator');
+  });
+});
+
+describe('nothing crosses programs', () => {
+  it('neither reads nor writes a row of another program', async () => {
+    const key = await newGame(theirs);
+    await snaps.saveSnaps(theirs, key, [put('s1', 1, { gain: 9 })], NOW);
+    const play = await plans.addPlay(theirs, { name: 'Theirs', kind: 'run', personnel: null, formation: null, formationSide: null, motion: null, motionBy: null, concept: 'power', conceptWeak: null, direction: null });
+    const sheet = await plans.createSheet(theirs, { name: 'Secret', opponent: 'CCC' }, NOW);
+    const call = await plans.addCall(theirs, sheet, { key: randomUUID(), section: 'first', play, before: null });
+    const term = (await book.loadBook(theirs)).terms[0]!;
+    const before = JSON.stringify(await packages.exportTables(theirs));
+
+    await expect(snaps.loadSnaps(ours, key)).rejects.toBeInstanceOf(NotFound);
+    await expect(snaps.saveSnaps(ours, key, [put('s9', 1, {})], NOW)).rejects.toBeInstanceOf(NotFound);
+    await expect(games.findGame(ours, key)).rejects.toBeInstanceOf(NotFound);
+    await expect(games.closeGame(ours, key, true)).rejects.toBeInstanceOf(NotFound);
+    await expect(plans.loadSheet(ours, sheet)).rejects.toBeInstanceOf(NotFound);
+    await expect(plans.removeCall(ours, sheet, call)).rejects.toBeInstanceOf(NotFound);
+    await expect(plans.moveCall(ours, sheet, call, { section: 'red', before: null })).rejects.toBeInstanceOf(NotFound);
+    await expect(plans.lockSheet(ours, sheet, true)).rejects.toBeInstanceOf(NotFound);
+    await expect(members.removeMember(ours, theirs.memberId, NOW)).rejects.toBeInstanceOf(NotFound);
+    expect([...(await snaps.loadGames(ours, [key])).keys()]).toEqual([]);
+    expect((await games.listGames(ours)).some((g) => g.key === key && g.home === 'BBB')).toBe(false);
+    expect((await plans.listPlays(ours)).some((p) => p.id === play)).toBe(false);
+    expect((await members.listMembers(ours)).some((m) => m.name === 'Other One')).toBe(false);
+    const own = await plans.createSheet(ours, { name: 'Ours', opponent: 'CCC' }, NOW);
+    await expect(plans.addCall(ours, own, { key: randomUUID(), section: 'first', play, before: null })).rejects.toBeInstanceOf(NotFound);
+    await book.setAliases(ours, term.id, ['only ours']);
+    expect(JSON.stringify(await packages.exportTables(theirs))).toBe(before);
+  });
+  it('refuses roles that may not, naming those that could', async () => {
+    const charter: Actor = { ...ours, roles: ['charter'] };
+    const guest: Actor = { ...ours, roles: ['guest'] };
+    await expect(plans.createSheet(charter, { name: 'x', opponent: 'CCC' }, NOW)).rejects.toThrow('coordinator or coach');
+    await expect(snaps.loadGames(guest, [])).rejects.toBeInstanceOf(Refused);
+    await expect(book.mergeTerms(charter, 'a', 'b', NOW)).rejects.toThrow('coordinator');
+  });
+});
+
+describe('the book', () => {
+  it('merges two words for one thing through snaps and plays', async () => {
+    const key = await newGame(ours);
+    await book.addTerm(ours, { kind: 'formation', word: 'three wide', aliases: ['tw'], notes: null });
+    const terms = (await book.loadBook(ours)).terms;
+    const [keep, drop] = [terms.find((t) => t.word === 'trips')!, terms.find((t) => t.word === 'three wide')!];
+    await snaps.saveSnaps(ours, key, [put('s1', 1, { formation: 'three wide' }), put('s2', 2, { formation: 'trips' })], NOW);
+    expect((await book.termUse(ours)).get('formation|three wide')).toBe(1);
+    await expect(book.removeTerm(ours, drop.id)).rejects.toThrow('stands in 1 snaps');
+    expect(await book.mergeTerms(ours, keep.id, drop.id, NOW)).toEqual({ snaps: 1, plays: 0 });
+    const after = await book.loadBook(ours);
+    expect(after.terms.find((t) => t.word === 'trips')!.aliases).toEqual(expect.arrayContaining(['three wide', 'tw']));
+    expect((await snaps.loadSnaps(ours, key)).snaps.map((s) => [s.snap.formation, s.versions.formation ?? 1])).toEqual([['trips', 2], ['trips', 1]]);
+  });
+  it('refuses words that mean something already or that the line needs', async () => {
+    await expect(book.addTerm(ours, { kind: 'coverage', word: 'Cover 3', aliases: [], notes: null })).rejects.toThrow('stands for cover 3 already');
+    await expect(book.addTerm(ours, { kind: 'tag', word: 'a/b', aliases: [], notes: null })).rejects.toThrow('uses for itself');
+    await expect(book.addTerm(ours, { kind: 'tag', word: ' ', aliases: [], notes: null })).rejects.toThrow('empty');
+  });
+});
+
+describe('call sheets', () => {
+  it('keep their order when calls are put between and moved', async () => {
+    const play = await plans.addPlay(ours, { name: 'Power', kind: 'run', personnel: '11', formation: 'trips', formationSide: 'R', motion: null, motionBy: null, concept: 'power', conceptWeak: null, direction: 'R' });
+    const sheet = await plans.createSheet(ours, { name: 'At Cedar', opponent: 'CCC' }, NOW);
+    const [a, b, c] = ['a', 'b', 'c'].map((x) => `${x}-${randomUUID()}`) as [string, string, string];
+    await plans.addCall(ours, sheet, { key: a, section: 'first', play, before: null });
+    await plans.addCall(ours, sheet, { key: b, section: 'first', play, before: null });
+    await plans.addCall(ours, sheet, { key: c, section: 'first', play, before: b });
+    await plans.addCall(ours, sheet, { key: c, section: 'first', play, before: null });
+    expect((await plans.loadSheet(ours, sheet)).list.map((x) => x.id)).toEqual([a, c, b]);
+    await plans.moveCall(ours, sheet, a, { section: 'first', before: null });
+    expect((await plans.loadSheet(ours, sheet)).list.map((x) => x.id)).toEqual([c, b, a]);
+    await plans.lockSheet(ours, sheet, true);
+    const coach: Actor = { ...ours, memberId: randomUUID(), roles: ['coach'] };
+    await expect(plans.removeCall(coach, sheet, a)).rejects.toBeInstanceOf(Refused);
+  });
+});
+
+describe('packages', () => {
+  it('export, an empty program, import: equal, and the same bytes out again', async () => {
+    const demo = await openTestDatabase('demo');
+    await loadDemo(NOW);
+    expect(await loadDemo(NOW)).toBe(false);
+    const keeper = (await members.actorOf(await members.signInDemo((await members.demoMembers())[0]!.id, NOW), NOW))!;
+    const sheet = await plans.createSheet(keeper, { name: 'Week 9', opponent: 'STG' }, NOW);
+    await plans.addCall(keeper, sheet, { key: randomUUID(), section: 'first', play: (await plans.listPlays(keeper))[0]!.id, before: null });
+    const zip = pack(await packages.exportFiles(keeper));
+    expect(await (await openEm()).count(SnapRow)).toBeGreaterThan(1500);
+    await demo.close();
+
+    const empty = await openTestDatabase('empty');
+    const t = await members.createFirstProgram({ ...first, program: 'Saltmere Herons staff', teamKey: 'HER', teamName: 'Saltmere Herons' }, NOW);
+    const actor = (await members.actorOf(t, NOW))!;
+    const files = unpack('all.zip', zip);
+    if (!files.ok) throw new Error(files.remedy);
+    const outcome = await packages.importFiles(actor, files.files, NOW);
+    expect(outcome.faults).toEqual([]);
+    expect(outcome.imported).toBe(true);
+    expect(Buffer.from(pack(await packages.exportFiles(actor))).equals(Buffer.from(zip))).toBe(true);
+    expect((await book.loadBook(actor)).terms).toEqual(DEFAULT_BOOK.terms);
+    // The same again doubles nothing.
+    const twice = await packages.importFiles(actor, files.files, NOW);
+    expect(twice.imported).toBe(false);
+    expect(twice.faults[0]).toMatch(/logged here already|in this program already/);
+    await empty.close();
+    process.env.DATABASE_URL = database.url;
+  });
+  it('imports nothing of a file with one fault', async () => {
+    const bad = 'snap_id,game,order,offense,defense,down\nx1,2026-fault,1,AAA,CCC,1\nx2,2026-fault,2,AAA,CCC,9\n';
+    const outcome = await packages.importFiles(ours, [{ name: 'snaps.csv', text: bad }], NOW);
+    expect(outcome.imported).toBe(false);
+    expect(outcome.faults).toEqual(['snaps.csv, row 3, column down: “9” is not a whole number from 1 to 4']);
+    await expect(games.findGame(ours, '2026-fault')).rejects.toBeInstanceOf(NotFound);
+  });
+});
