@@ -4,7 +4,7 @@ import { Charting, Game, Member, NumberWorn, Player, PlayRow, Program, RosterEnt
 import { insertProgram } from '../store/members';
 import { insertSnaps } from '../store/packages';
 import { openEm } from '../store/orm';
-import type { Actor } from '../store/types';
+import type { Actor } from '../core/exchange/types';
 import { CLUBS } from './clubs';
 import { DEMO_SEED, loggedGames, NEXT_OPPONENT, PROGRAM, rosterOf, SEASON, simulateSeason, THIS_WEEK, type LoggedGame } from './league';
 import { makeMistake } from './mistakes';

@@ -1,5 +1,5 @@
 import { Refused } from './errors';
-import type { Actor, Role } from './types';
+import type { Actor, Role } from '../core/exchange/types';
 
 /** Throws a refusal that names the roles that could. */
 export function requireRole(actor: Actor, what: string, ...could: Role[]): void {

@@ -7,7 +7,7 @@ import { BookTerm, Charting, PlayRow, Program, SnapRow } from './entities';
 import { Invalid, NotFound } from './errors';
 import { provenanceOf, rowToSnap, type SnapEntity } from './mapping';
 import { openEm, type Em } from './orm';
-import type { Actor } from './types';
+import type { Actor } from '../core/exchange/types';
 
 const termOf = (row: InferEntity<typeof BookTerm>): Term => ({
   id: row.key, kind: row.kind, word: row.word, aliases: row.aliases, ...(row.value ? { value: row.value } : {}), ...(row.spots ? { spots: row.spots } : {}), ...(row.notes ? { notes: row.notes } : {}),

@@ -7,7 +7,7 @@ import { TERM_KINDS, type Spot } from '../core/book/term';
 import { LEVEL_KEYS } from '../core/field/profile';
 import { SNAP_FACTS, SNAP_FIELDS } from '../core/snap/fields';
 import { PHASES } from '../core/table/schema';
-import { CHARTING_KINDS, type ProgramSettings, type Provenance } from './types';
+import { CHARTING_KINDS, type ProgramSettings, type Provenance } from '../core/exchange/types';
 
 export const Program = defineEntity({
   name: 'Program', tableName: 'program',

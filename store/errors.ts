@@ -1,5 +1,5 @@
 /** Expected failures of the store, by meaning. Conversion to HTTP happens once, in app/api/respond.ts. */
-import type { Role } from './types';
+import type { Role } from '../core/exchange/types';
 
 export class Refused extends Error {
   override readonly name = 'Refused';

@@ -6,7 +6,7 @@ import { requireFootball, requireRole } from './access';
 import { Charting, Game, Program, Season, SnapRow, Team } from './entities';
 import { Invalid, NotFound } from './errors';
 import { openEm, type Em } from './orm';
-import type { Actor, GameInfo, TeamInfo } from './types';
+import type { Actor, GameInfo, TeamInfo } from '../core/exchange/types';
 
 export async function listTeams(actor: Actor): Promise<TeamInfo[]> {
   const teams = await (await openEm()).find(Team, { program: actor.programId }, { orderBy: { name: 'asc' } });

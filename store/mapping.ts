@@ -1,7 +1,7 @@
 /** Rows ↔ snaps: the one place where columns, states and provenance become a domain snap and back. */
 import { emptyValue, SNAP_FACTS, SNAP_FIELDS } from '../core/snap/fields';
 import { NONE, UNSEEN, type Snap, type SnapFact } from '../core/snap/snap';
-import type { FieldProvenance, FieldState, Provenance, StoredSnap } from './types';
+import type { FieldProvenance, FieldState, Provenance, StoredSnap } from '../core/exchange/types';
 
 /** A snap row: its own columns and one for each fact, named as the field. */
 export interface SnapEntity {

@@ -7,7 +7,7 @@ import { requireRole } from './access';
 import { BookTerm, Member, Program, Season, Session, SignInAttempt, Team } from './entities';
 import { Invalid, NotFound, SignInRefused } from './errors';
 import { openEm, type Em } from './orm';
-import type { Actor, ProgramInfo, ProgramSettings, Role } from './types';
+import type { Actor, MemberInfo, ProgramInfo, ProgramSettings, Role } from '../core/exchange/types';
 
 const SESSION_HOURS = 14 * 24;
 const ATTEMPTS = 5;
@@ -148,8 +148,6 @@ export async function setWeek(actor: Actor, settings: ProgramSettings): Promise<
   program.settings = settings;
   await em.flush();
 }
-
-export interface MemberInfo { readonly id: string; readonly name: string; readonly roles: readonly string[]; readonly removed: boolean }
 
 export async function listMembers(actor: Actor): Promise<MemberInfo[]> {
   const members = await (await openEm()).find(Member, { program: actor.programId }, { orderBy: { name: 'asc' } });

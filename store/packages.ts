@@ -14,7 +14,7 @@ import { Invalid } from './errors';
 import { officialCharting } from './games';
 import { newColumns, rowToSnap as entityToSnap, type SnapEntity } from './mapping';
 import { openEm, type Em } from './orm';
-import type { Actor } from './types';
+import type { Actor, ImportOutcome } from '../core/exchange/types';
 
 export async function exportTables(actor: Actor): Promise<{ tables: Tables; book: Book; level: string; name: string }> {
   requireRole(actor, 'exporting the program', 'keeper', 'coordinator');
@@ -54,13 +54,6 @@ export async function exportTables(actor: Actor): Promise<{ tables: Tables; book
 export async function exportFiles(actor: Actor): Promise<NamedFile[]> {
   const { tables, book, level, name } = await exportTables(actor);
   return writePackage(tables, writeBook(book), { name, title: name, level });
-}
-
-export interface ImportOutcome {
-  readonly imported: boolean;
-  readonly faults: readonly string[];
-  readonly details: readonly TableFault[];
-  readonly counts: Readonly<Record<string, number>>;
 }
 
 /** Imports files whole or not at all. Games already in the program are refused by name. */

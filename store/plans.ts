@@ -7,7 +7,7 @@ import { FOOTBALL, requireRole } from './access';
 import { CallRow, CallSheet, Member, PlayRow, Team } from './entities';
 import { Invalid, NotFound, Refused } from './errors';
 import { openEm, type Em } from './orm';
-import type { Actor } from './types';
+import type { Actor, SheetDetail, SheetInfo } from '../core/exchange/types';
 
 const sideOf = (side: string | null | undefined): 'L' | 'R' | null => (side === 'L' || side === 'R' ? side : null);
 
@@ -32,9 +32,6 @@ export async function addPlay(actor: Actor, play: Omit<PlayCard, 'id'>): Promise
   await em.flush();
   return key;
 }
-
-export interface SheetInfo { readonly key: string; readonly name: string; readonly opponent: string; readonly lockedBy: string | null; readonly lockedById: string | null; readonly calls: number }
-export interface SheetDetail extends SheetInfo { readonly list: readonly SheetCall[] }
 
 export async function listSheets(actor: Actor): Promise<SheetInfo[]> {
   requireRole(actor, 'reading call sheets', ...FOOTBALL);

@@ -13,7 +13,7 @@ import { Invalid, NotFound, Refused } from './errors';
 import { officialCharting } from './games';
 import { columnValue, newColumns, provenanceOf, rowToSnap, toStored, versionsOf, type SnapEntity, type Writer } from './mapping';
 import { openEm, type Em } from './orm';
-import type { Actor, FieldConflict, FieldProvenance, OpResult, SaveResult, SnapOp, StoredSnap } from './types';
+import type { Actor, FieldConflict, FieldProvenance, OpResult, SaveResult, SnapOp, StoredSnap } from '../core/exchange/types';
 
 export interface LoadedGame {
   readonly revision: number;

@@ -14,7 +14,7 @@ import * as packages from './packages';
 import * as plans from './plans';
 import * as snaps from './snaps';
 import { getOrm, openTestDatabase, type TestDatabase } from './testing';
-import type { Actor, SnapOp } from './types';
+import type { Actor, SnapOp } from '../core/exchange/types';
 
 const NOW = new Date('2026-10-31T20:00:00Z');
 let database: TestDatabase;

@@ -119,3 +119,21 @@ function nextField(caret: number, frequencies: Frequencies, bucket: string | nul
   }
   return [];
 }
+
+/** The counts as plain rows, to send to the browser: field, bucket, value, count. */
+export type FrequencyRow = readonly [field: SnapField, bucket: string, value: string, count: number];
+
+export const frequencyRows = (f: Frequencies): FrequencyRow[] =>
+  [...f.byField].flatMap(([field, buckets]) => [...buckets].flatMap(([bucket, values]) => [...values].map(([value, n]): FrequencyRow => [field, bucket, value, n])));
+
+export function frequenciesOf(rows: readonly FrequencyRow[]): Frequencies {
+  const byField = new Map<SnapField, Map<string, Map<string, number>>>();
+  for (const [field, bucket, value, n] of rows) {
+    const buckets = byField.get(field) ?? new Map<string, Map<string, number>>();
+    byField.set(field, buckets);
+    const values = buckets.get(bucket) ?? new Map<string, number>();
+    buckets.set(bucket, values);
+    values.set(value, n);
+  }
+  return { byField };
+}

@@ -5,3 +5,4 @@ export * from './tree';
 export * from './resolve';
 export * from './format';
 export * from './complete';
+export * from './edit';

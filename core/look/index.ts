@@ -1,1 +1,2 @@
 export * from './formation';
+export * from './paths';

@@ -3,3 +3,4 @@ export * from './messages';
 export * from './next-state';
 export * from './walk';
 export * from './check';
+export * from './strip';

@@ -137,3 +137,9 @@ export const emptyValue = (field: SnapField): null | readonly never[] =>
 /** Equality of two field values (lists and penalties by content). */
 export const sameValue = (a: unknown, b: unknown): boolean =>
   a === b || (typeof a === 'object' && typeof b === 'object' && JSON.stringify(a) === JSON.stringify(b));
+
+/** A snap without its blanks, to send; `fullSnap` puts them back. */
+export type SlimSnap = Pick<Snap, 'snapId' | 'game' | 'order'> & Partial<Snap>;
+export const slimSnap = (snap: Snap): SlimSnap =>
+  Object.fromEntries(Object.entries(snap).filter(([, v]) => v !== null && !(Array.isArray(v) && v.length === 0))) as unknown as SlimSnap;
+export const fullSnap = (slim: SlimSnap): Snap => ({ ...blankSnap(slim.snapId, slim.game, slim.order), ...slim });

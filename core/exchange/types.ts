@@ -1,5 +1,7 @@
-/** Store types without the ORM, so that pages and the browser may use them. */
-import type { Snap, SnapFact, SnapFields } from '../core/snap/snap';
+/** What passes between the browser, the pages and the store: plain data, known to all three. */
+import type { SheetCall } from '../plan/sheet';
+import type { TableFault } from '../table/read';
+import type { Snap, SnapFact, SnapFields } from '../snap/snap';
 
 export const ROLES = ['keeper', 'coordinator', 'coach', 'charter', 'guest'] as const;
 export type Role = (typeof ROLES)[number];
@@ -99,3 +101,15 @@ export interface ProgramInfo {
   readonly demo: boolean;
   readonly settings: ProgramSettings;
 }
+
+export interface ImportOutcome {
+  readonly imported: boolean;
+  readonly faults: readonly string[];
+  readonly details: readonly TableFault[];
+  readonly counts: Readonly<Record<string, number>>;
+}
+
+export interface MemberInfo { readonly id: string; readonly name: string; readonly roles: readonly string[]; readonly removed: boolean }
+
+export interface SheetInfo { readonly key: string; readonly name: string; readonly opponent: string; readonly lockedBy: string | null; readonly lockedById: string | null; readonly calls: number }
+export interface SheetDetail extends SheetInfo { readonly list: readonly SheetCall[] }

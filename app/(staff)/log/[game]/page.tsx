@@ -1,0 +1,34 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { countFrequencies, frequencyRows, type FrequencyRow } from '@/core/line';
+import type { LevelKey } from '@/core/field';
+import { walkedGames } from '@/app/lib/week';
+import { requireActor } from '@/app/lib/session';
+import { loadBook } from '@/store/book';
+import { NotFound } from '@/store/errors';
+import { findGame, listTeams } from '@/store/games';
+import { programOf } from '@/store/members';
+import { loadSnaps } from '@/store/snaps';
+import { LogScreen } from '@/ui/log/LogScreen';
+
+export const metadata: Metadata = { title: 'Log' };
+export const dynamic = 'force-dynamic';
+
+interface Props { params: Promise<{ game: string }>; searchParams: Promise<{ snap?: string }> }
+
+export default async function LogGame({ params, searchParams }: Props) {
+  const actor = await requireActor();
+  const key = decodeURIComponent((await params).game);
+  const game = await findGame(actor, key).catch((e: unknown) => {
+    if (e instanceof NotFound) notFound();
+    throw e;
+  });
+  const [teams, book, program, initial, walked] = await Promise.all([listTeams(actor), loadBook(actor), programOf(actor), loadSnaps(actor, key), walkedGames(actor)]);
+  // What each team did before, by situation: ranks the completions.
+  const history: Record<string, FrequencyRow[]> = {};
+  for (const team of [game.home, game.away]) {
+    const earlier = walked.filter((w) => w.game.key !== key).flatMap((w) => w.rows).filter((r) => r.before.offense === team && r.before.unit === 'scrimmage');
+    history[team] = frequencyRows(countFrequencies(earlier.map((r) => ({ snap: r.snap, bucket: r.bucket }))));
+  }
+  return <LogScreen key={key} game={game} teams={teams} book={book} level={game.level as LevelKey} season={program.season} owner={`${actor.programId}.${actor.memberId}`} initial={initial} history={history} open={(await searchParams).snap ?? null} />;
+}

@@ -1,0 +1,19 @@
+import type { Metadata } from 'next';
+import type { LevelKey } from '@/core/field';
+import { slimSnap } from '@/core/snap';
+import { requireActor } from '@/app/lib/session';
+import { loadBook } from '@/store/book';
+import { listGames, listTeams } from '@/store/games';
+import { programOf } from '@/store/members';
+import { loadGames } from '@/store/snaps';
+import { ReadScreen } from '@/ui/read/ReadScreen';
+
+export const metadata: Metadata = { title: 'Read' };
+export const dynamic = 'force-dynamic';
+
+export default async function Read() {
+  const actor = await requireActor();
+  const [games, teams, program, book] = await Promise.all([listGames(actor), listTeams(actor), programOf(actor), loadBook(actor)]);
+  const snaps = await loadGames(actor, games.map((g) => g.key));
+  return <ReadScreen games={games.map((info) => ({ info, snaps: (snaps.get(info.key) ?? []).map(slimSnap) }))} teams={teams} book={book} level={program.level as LevelKey} opponent={program.settings.opponent} />;
+}

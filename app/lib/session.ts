@@ -1,0 +1,35 @@
+import 'server-only';
+import { cookies } from 'next/headers';
+import { redirect } from 'next/navigation';
+import { cache } from 'react';
+import { actorOf, programCount } from '@/store/members';
+import type { Actor } from '@/core/exchange/types';
+
+export const SESSION_COOKIE = 'vobrik_session';
+
+/** The clock of the server's edge; everything below it takes the time as an argument. */
+export const clock = (): Date => new Date();
+
+export const currentActor = cache(async (): Promise<Actor | null> => actorOf((await cookies()).get(SESSION_COOKIE)?.value, clock()));
+
+/** The signed-in member, or off to sign in (or to the first visit of an empty database). */
+export async function requireActor(): Promise<Actor> {
+  const actor = await currentActor();
+  if (actor) return actor;
+  redirect((await programCount()) === 0 ? '/first' : '/sign-in');
+}
+
+export async function setSession(token: string): Promise<void> {
+  (await cookies()).set(SESSION_COOKIE, token, {
+    httpOnly: true, sameSite: 'strict', path: '/', maxAge: 14 * 24 * 3600,
+    // Served on loopback without TLS; behind TLS the deployment sets this.
+    secure: process.env.VOBRIK_TLS === '1',
+  });
+}
+
+export async function clearSession(): Promise<string | undefined> {
+  const jar = await cookies();
+  const token = jar.get(SESSION_COOKIE)?.value;
+  jar.delete(SESSION_COOKIE);
+  return token;
+}

@@ -1,0 +1,31 @@
+import 'server-only';
+import { LEVEL_PROFILES, type LevelKey } from '@/core/field';
+import { checkRows, walkGame, type Finding, type WalkedSnap } from '@/core/rules';
+import { listGames } from '@/store/games';
+import { loadGames } from '@/store/snaps';
+import type { Actor, GameInfo } from '@/core/exchange/types';
+
+export interface WalkedGame {
+  readonly game: GameInfo;
+  readonly rows: readonly WalkedSnap[];
+  readonly findings: readonly Finding[];
+}
+
+/** Every game of the program, walked and checked. */
+export async function walkedGames(actor: Actor): Promise<WalkedGame[]> {
+  const games = await listGames(actor);
+  const snaps = await loadGames(actor, games.map((g) => g.key));
+  return games.map((game) => {
+    const rows = walkGame(snaps.get(game.key) ?? [], LEVEL_PROFILES[game.level as LevelKey]);
+    return { game, rows, findings: checkRows(rows) };
+  });
+}
+
+/** Where a game's log stands: "ends in the 4th quarter", "stops in the 2nd quarter, 3:12". */
+export function logState(w: WalkedGame): 'empty' | 'partial' | 'whole' {
+  const last = w.rows[w.rows.length - 1];
+  if (!last) return 'empty';
+  if (w.game.closed) return 'whole';
+  const { quarter, clock } = last.before;
+  return quarter !== null && quarter >= 4 && (clock === null || clock <= 60) ? 'whole' : 'partial';
+}

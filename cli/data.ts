@@ -1,0 +1,97 @@
+/** import, export, backup, restore: for the keeper at the machine itself. */
+import { writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { pack, unpack, type NamedFile } from '../core/table';
+import { programPath } from './cluster';
+import { openDatabase, type Mode, type OpenDatabase } from './database';
+import { readFileOrSay, readOptions } from './options';
+import { Plain } from './paths';
+import { run } from './system';
+import type { Actor } from '../core/exchange/types';
+
+async function withDatabase<T>(flags: ReadonlySet<string>, work: (open: OpenDatabase) => Promise<T>): Promise<T> {
+  const mode: Mode = flags.has('demo') ? 'demo' : 'start';
+  const open = await openDatabase(mode);
+  try {
+    return await work(open);
+  } finally {
+    await (await import('../store/orm')).closeOrm();
+    open.leave();
+  }
+}
+
+/** Whoever runs the command line owns the machine: he acts as the first keeper. */
+async function keeper(): Promise<Actor> {
+  const { openEm } = await import('../store/orm');
+  const { Member } = await import('../store/entities');
+  const member = (await (await openEm()).find(Member, { removedAt: null }, { orderBy: { createdAt: 'asc' } })).find((m) => m.roles.includes('keeper'));
+  if (!member) throw new Plain('this database has no program yet; start the application and make one: ./vobrik start');
+  return { memberId: member.id, programId: member.program, name: member.name, roles: ['keeper', 'coordinator'] };
+}
+
+export async function importData(args: string[]): Promise<number> {
+  const { flags, rest } = readOptions(args, [], ['demo']);
+  if (rest.length === 0) throw new Plain('name at least one file: ./vobrik import week.zip');
+  const files: NamedFile[] = rest.flatMap((file) => {
+    const unpacked = unpack(path.basename(file), readFileOrSay(file, 'a file'));
+    if (!unpacked.ok) throw new Plain(unpacked.remedy);
+    return unpacked.files;
+  });
+  return withDatabase(flags, async () => {
+    const { importFiles } = await import('../store/packages');
+    const outcome = await importFiles(await keeper(), files, new Date());
+    if (!outcome.imported) {
+      process.stderr.write(`${outcome.faults.slice(0, 40).join('\n')}\n${outcome.faults.length} fault${outcome.faults.length === 1 ? '' : 's'}; nothing was imported\n`);
+      return 2;
+    }
+    process.stdout.write(`imported ${Object.entries(outcome.counts).map(([n, c]) => `${c} ${n}`).join(', ') || 'the book'}\n`);
+    return 0;
+  });
+}
+
+export async function exportData(args: string[]): Promise<number> {
+  const { flags, rest } = readOptions(args, [], ['demo']);
+  const file = rest[0];
+  if (!file) throw new Plain('name the file to write: ./vobrik export week.zip');
+  return withDatabase(flags, async () => {
+    const { exportFiles } = await import('../store/packages');
+    const files = await exportFiles(await keeper());
+    writeOrSay(file, pack(files));
+    process.stdout.write(`wrote ${file}: ${files.map((f) => f.name).join(', ')}\n`);
+    return 0;
+  });
+}
+
+function writeOrSay(file: string, bytes: Uint8Array): void {
+  try {
+    writeFileSync(file, bytes);
+  } catch (e) {
+    throw new Plain(`${file}: cannot be written (${(e as { code?: string }).code ?? 'unknown'}); choose another place`);
+  }
+}
+
+export async function backup(args: string[]): Promise<number> {
+  const { flags, rest } = readOptions(args, [], ['demo']);
+  const file = rest[0];
+  if (!file) throw new Plain('name the file to write: ./vobrik backup monday.vobrik');
+  return withDatabase(flags, async ({ cluster, database }) => {
+    const done = run(programPath('pg_dump'), ['-Fc', '--no-owner', '-h', '127.0.0.1', '-p', String(cluster.port), '-U', 'vobrik', '-f', path.resolve(file), database], { env: { ...process.env, PGPASSWORD: cluster.password } });
+    if (done.code !== 0) throw new Plain(`the backup failed: ${done.out.trim().split('\n')[0] ?? ''}`);
+    process.stdout.write(`wrote ${file}\n`);
+    return 0;
+  });
+}
+
+export async function restore(args: string[]): Promise<number> {
+  const { flags, rest } = readOptions(args, [], ['demo']);
+  const bytes = readFileOrSay(rest[0], 'the archive');
+  if (bytes.subarray(0, 5).toString('latin1') !== 'PGDMP') throw new Plain(`${rest[0]} is not an archive that backup wrote`);
+  return withDatabase(flags, async ({ cluster, database, url }) => {
+    await (await import('../store/orm')).closeOrm();
+    const done = run(programPath('pg_restore'), ['--clean', '--if-exists', '--no-owner', '--single-transaction', '-h', '127.0.0.1', '-p', String(cluster.port), '-U', 'vobrik', '-d', database, path.resolve(rest[0]!)], { env: { ...process.env, PGPASSWORD: cluster.password } });
+    if (done.code !== 0) throw new Plain(`nothing was restored: ${done.out.trim().split('\n')[0] ?? ''}`);
+    await (await import('../store/orm')).migrate(url);
+    process.stdout.write(`restored ${rest[0]}\n`);
+    return 0;
+  });
+}

@@ -1,0 +1,56 @@
+/** The command line: one thin door a command. Bad input: one line on standard error, exit 2, nothing written. */
+import { Plain } from './paths';
+
+const HELP = `usage: ./vobrik COMMAND
+
+  demo                       the application with demo data, on loopback; sets up all that is missing
+  start [--port N]           the application with the staff's own data
+  stop                       stops what demo and start left running
+  test [unit|store|journeys] every check, or one kind
+  parse [--book book.json] [--state "1&10 @o35l"] [--level LEVEL] "LINE"
+                             the parsed snap and the next state, as JSON
+  check [--level LEVEL] snaps.csv
+                             each contradiction in the arithmetic; exit 1 if any
+  read snaps.csv --by down,play [--where "offense=HER,quarter=1|2"] [--level LEVEL]
+                             the grouped table with n, rates and intervals, as JSON
+  import [--demo] FILE...    data packages (zip, csv, book.json) into the database
+  export [--demo] FILE       the whole program as a data package
+  backup [--demo] FILE       everything, as one archive
+  restore [--demo] FILE      everything back from an archive
+  bench [--no-browser]       the benchmarks, as a table
+
+LEVEL is high_school, college (default) or professional. Docs: docs/command-line.md`;
+
+type Command = (args: string[]) => Promise<number>;
+const COMMANDS: Readonly<Record<string, () => Promise<Command>>> = {
+  demo: async () => (await import('./serve')).demo,
+  start: async () => (await import('./serve')).start,
+  stop: async () => (await import('./serve')).stop,
+  test: async () => (await import('./test')).test,
+  parse: async () => (await import('./tables')).parse,
+  check: async () => (await import('./tables')).check,
+  read: async () => (await import('./tables')).read,
+  import: async () => (await import('./data')).importData,
+  export: async () => (await import('./data')).exportData,
+  backup: async () => (await import('./data')).backup,
+  restore: async () => (await import('./data')).restore,
+  bench: async () => (await import('../bench/run')).bench,
+};
+
+const [name, ...args] = process.argv.slice(2);
+if (name === undefined || name === '--help' || name === 'help' || args.includes('--help')) {
+  process.stdout.write(`${HELP}\n`);
+  process.exit(name === undefined ? 2 : 0);
+}
+const load = Object.hasOwn(COMMANDS, name) ? COMMANDS[name] : undefined;
+if (!load) {
+  process.stderr.write(`there is no command ${name}; ./vobrik --help lists them\n`);
+  process.exit(2);
+}
+try {
+  process.exitCode = await (await load())(args);
+} catch (error) {
+  if (!(error instanceof Plain)) throw error;
+  process.stderr.write(`${error.message}\n`);
+  process.exitCode = 2;
+}

@@ -1,0 +1,117 @@
+/** parse, check, read: the core without a browser. */
+import { DEFAULT_BOOK } from '../core/book/default-book';
+import { readBook } from '../core/book/book-json';
+import { LEVEL_PROFILES, type LevelKey } from '../core/field/profile';
+import { parseLine, problemSentence, stateAfter } from '../core/line';
+import { explain, describeState, unknownState, checkRows, walkGame, type GameState } from '../core/rules';
+import { buildColumns, groupBy, select, SLICE_FIELDS, toCounted, wilson, type SliceField } from '../core/read';
+import { fieldOfColumn, columnOf, type Snap } from '../core/snap';
+import { faultSentence, readPackage, rowToSnap, unpack } from '../core/table';
+import { levelOption, readFileOrSay, readOptions } from './options';
+import { Plain } from './paths';
+
+const print = (value: unknown): void => void process.stdout.write(`${JSON.stringify(value, null, 2)}\n`);
+
+export async function parse(args: string[]): Promise<number> {
+  const { values, rest } = readOptions(args, ['book', 'state', 'level']);
+  const profile = levelOption(values.level);
+  if (rest.length !== 1) throw new Plain('give one line in quotes: ./vobrik parse "power r +6"');
+  let book = DEFAULT_BOOK;
+  if (values.book !== undefined) {
+    const read = readBook(readFileOrSay(values.book, 'a book').toString('utf8'));
+    if (!read.ok) throw new Plain(`${values.book}: ${read.remedy}`);
+    book = read.book;
+  }
+  let state: GameState | null = null;
+  if (values.state !== undefined) {
+    const typed = parseLine(values.state, { book, profile, state: null, previous: null });
+    const bad = typed.problems[0];
+    if (bad) throw new Plain(`--state, characters ${bad.start + 1}–${bad.end}: ${problemSentence(bad)}`);
+    const f = typed.fields;
+    state = { ...unknownState({ us: 0, them: 0 }), offense: 'us', defense: 'them', unit: 'scrimmage', quarter: f.quarter ?? null, clock: f.clock ?? null, down: f.down ?? null, distance: f.distance ?? null, toGoal: f.toGoal ?? null, hash: f.hash ?? null };
+  }
+  const context = { book, profile, state, previous: null };
+  const parsed = parseLine(rest[0]!, context);
+  const { before, after } = stateAfter(parsed, context);
+  print({
+    line: parsed.text,
+    fields: Object.fromEntries(Object.entries(parsed.fields).map(([k, v]) => [columnOf(k), v])),
+    problems: parsed.problems.map((p) => ({ code: p.code, start: p.start, end: p.end, text: p.text, sentence: problemSentence(p), candidates: p.candidates.map((c) => c.text) })),
+    before: stateJson(before), next: stateJson(after.state), explain: explain(after.steps), unknown: after.unknown,
+  });
+  return 0;
+}
+
+const stateJson = (s: GameState) => ({ offense: s.offense, unit: s.unit, quarter: s.quarter, down: s.down, distance: s.distance, to_goal: s.toGoal, hash: s.hash, words: describeState(s) });
+
+interface ReadGames { readonly games: ReadonlyMap<string, Snap[]>; readonly levelOf: (game: string) => LevelKey | null }
+
+function readGames(file: string | undefined): ReadGames {
+  const bytes = readFileOrSay(file, 'a snap table');
+  const unpacked = unpack(file!, bytes);
+  if (!unpacked.ok) throw new Plain(unpacked.remedy);
+  const read = readPackage(unpacked.files, { teams: new Set(), games: new Set(), plays: new Set() });
+  if (read.faults.length > 0) throw new Plain(read.faults.length === 1 ? faultSentence(read.faults[0]!) : `${faultSentence(read.faults[0]!)} (and ${read.faults.length - 1} more)`);
+  const games = new Map<string, Snap[]>();
+  for (const snap of read.tables.snaps.map(rowToSnap)) {
+    const list = games.get(snap.game);
+    if (list) list.push(snap);
+    else games.set(snap.game, [snap]);
+  }
+  const levels = new Map(read.tables.games.map((g) => [String(g.game), g.level as LevelKey | null]));
+  return { games, levelOf: (game) => levels.get(game) ?? null };
+}
+
+export async function check(args: string[]): Promise<number> {
+  const { values, rest } = readOptions(args, ['level']);
+  const fallback = levelOption(values.level);
+  const { games, levelOf } = readGames(rest[0]);
+  const findings = [...games].flatMap(([game, snaps]) => {
+    const level = levelOf(game);
+    const rows = walkGame(snaps, level ? LEVEL_PROFILES[level] : fallback);
+    const bySnap = new Map(rows.map((r) => [r.snap.snapId, r]));
+    return checkRows(rows).map((f) => ({ game, snap_id: f.snapId, snap: f.number, order: bySnap.get(f.snapId)!.snap.order, level: f.level, rule: f.code, logged: f.logged, follows: f.follows, sentence: f.sentence, remedies: f.remedies.map((r) => r.label) }));
+  });
+  print({ games: games.size, snaps: [...games.values()].reduce((n, s) => n + s.length, 0), findings });
+  return findings.some((f) => f.level === 'finding') ? 1 : 0;
+}
+
+export async function read(args: string[]): Promise<number> {
+  const { values, rest } = readOptions(args, ['by', 'where', 'level']);
+  const fallback = levelOption(values.level);
+  const { games, levelOf } = readGames(rest[0]);
+  const field = (column: string): SliceField => {
+    const name = fieldOfColumn(column.trim());
+    if (!(SLICE_FIELDS as readonly string[]).includes(name)) throw new Plain(`column ${column} cannot be grouped by; it is none of ${SLICE_FIELDS.map(columnOf).join(', ')}`);
+    return name as SliceField;
+  };
+  if (!values.by) throw new Plain('name the columns to group by: --by down,play');
+  const by = values.by.split(',').map(field);
+  const where: Partial<Record<SliceField, string[]>> = {};
+  for (const part of values.where?.split(',') ?? []) {
+    const [column, words] = part.split('=');
+    if (!column || words === undefined) throw new Plain(`--where ${part} is not column=value; write --where "offense=HER,quarter=1|2"`);
+    where[field(column)] = words.split('|');
+  }
+  const counted = [...games].flatMap(([game, snaps]) => walkGame(snaps, levelOf(game) ? LEVEL_PROFILES[levelOf(game)!] : fallback).map(toCounted));
+  const columns = buildColumns(counted);
+  const rows = select(columns, where);
+  const groups = groupBy(columns, rows, by).map((g) => {
+    let [runs, called, wins, judged, yards, gains] = [0, 0, 0, 0, 0, 0];
+    for (const i of g.rows) {
+      const play = counted[i]!.snap.play;
+      if (play === 'run' || play === 'pass' || play === 'rpo') called++;
+      if (play === 'run') runs++;
+      if (columns.success[i] !== 2) judged++;
+      if (columns.success[i] === 1) wins++;
+      if (columns.gain[i] !== -999) {
+        gains++;
+        yards += columns.gain[i]!;
+      }
+    }
+    const rate = (k: number, n: number) => { const r = wilson(k, n); return { k, n, low: r.low, high: r.high }; };
+    return { ...Object.fromEntries(by.map((f, i) => [columnOf(f), g.words[i]])), n: g.rows.length, run: rate(runs, called), success: rate(wins, judged), yards: { mean: gains === 0 ? null : yards / gains, n: gains } };
+  });
+  print({ by: by.map(columnOf), n: rows.length, grouped: groups.reduce((n, g) => n + g.n, 0), rows: groups });
+  return 0;
+}

@@ -1,0 +1,54 @@
+'use client';
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import type { ReactNode } from 'react';
+
+/** Only verbs that do something stand here. */
+const VERBS = [
+  { href: '/log', label: 'Log' },
+  { href: '/read', label: 'Read' },
+  { href: '/plan', label: 'Plan' },
+] as const;
+const ROOMS = [
+  { href: '/book', label: 'Book' },
+  { href: '/staff', label: 'Staff' },
+] as const;
+
+export interface FrameProps {
+  readonly opponent: string | null;
+  readonly week: string;
+  readonly member: string;
+  readonly signOut: () => Promise<void>;
+  readonly children: ReactNode;
+}
+
+export function Frame({ opponent, week, member, signOut, children }: FrameProps) {
+  const path = usePathname();
+  const link = (href: string, label: string) => (
+    <Link key={href} href={href} aria-current={path === href || path.startsWith(`${href}/`) ? 'page' : undefined}>{label}</Link>
+  );
+  return (
+    <div className="frame">
+      <a className="skip" href="#main">to the page</a>
+      <header className="top">
+        <Link href="/" className="week" aria-label={`The week: ${opponent ?? 'no opponent chosen'}, ${week}`}>
+          <strong>{opponent ?? 'No opponent chosen'}</strong>
+          <span className="small quiet">{week}</span>
+        </Link>
+        <nav aria-label="Work">
+          {VERBS.map((v) => link(v.href, v.label))}
+          <span className="gap" aria-hidden="true" />
+          {ROOMS.map((v) => link(v.href, v.label))}
+        </nav>
+        <div className="right">
+          <span id="saved" role="status" />
+          <span>{member}</span>
+          <form action={signOut}>
+            <button className="plain" type="submit">sign out</button>
+          </form>
+        </div>
+      </header>
+      <main id="main" className="page">{children}</main>
+    </div>
+  );
+}

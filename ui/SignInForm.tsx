@@ -1,0 +1,44 @@
+'use client';
+import Button from '@mui/material/Button';
+import Alert from '@mui/material/Alert';
+import TextField from '@mui/material/TextField';
+import { useActionState } from 'react';
+
+export interface SignInFormProps {
+  readonly enter: (before: string | null, form: FormData) => Promise<string | null>;
+  readonly enterDemo: (form: FormData) => Promise<void>;
+  readonly demo: readonly { id: string; name: string; roles: readonly string[] }[];
+}
+
+export function SignInForm({ enter, enterDemo, demo }: SignInFormProps) {
+  const [problem, action, busy] = useActionState(enter, null);
+  return (
+    <main className="page door" style={{ maxWidth: 420, margin: '8vh auto' }}>
+      <h1>Vobrik</h1>
+      <p className="quiet">Log the film, read the opponent, plan the sheet.</p>
+      {demo.length > 0 && (
+        <section className="card" aria-label="Demo">
+          <header><h2>Demo data</h2></header>
+          <p className="small quiet">An invented league. Come in as</p>
+          <ul className="todo">
+            {demo.map((m) => (
+              <li key={m.id}>
+                <form action={enterDemo}>
+                  <input type="hidden" name="member" value={m.id} />
+                  <Button type="submit" variant="outlined" fullWidth>{m.name}, {m.roles.join(' and ')}</Button>
+                </form>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <form className="card" action={action} style={{ display: 'grid', gap: 12 }}>
+        <h2>Sign in</h2>
+        {problem && <Alert severity="error" variant="outlined">{problem}</Alert>}
+        <TextField name="name" label="Name" autoComplete="username" required slotProps={{ htmlInput: { maxLength: 200 } }} />
+        <TextField name="password" label="Password" type="password" autoComplete="current-password" required slotProps={{ htmlInput: { maxLength: 500 } }} />
+        <Button type="submit" variant="contained" disabled={busy}>Sign in</Button>
+      </form>
+    </main>
+  );
+}

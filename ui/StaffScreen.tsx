@@ -1,0 +1,77 @@
+'use client';
+import Alert from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useState, useTransition } from 'react';
+import { ROLES, type MemberInfo, type ProgramSettings, type Role, type TeamInfo } from '@/core/exchange/types';
+import type { LevelProfile } from '@/core/field';
+
+export interface StaffScreenProps {
+  readonly members: readonly MemberInfo[];
+  readonly me: string;
+  readonly settings: ProgramSettings;
+  readonly teams: readonly TeamInfo[];
+  readonly level: LevelProfile;
+  readonly season: number;
+  readonly act: (change: unknown) => Promise<string | null>;
+  readonly mayKeep: boolean;
+  readonly mayWeek: boolean;
+  readonly mayExport: boolean;
+}
+
+export function StaffScreen({ members, me, settings, teams, level, season, act, mayKeep, mayWeek, mayExport }: StaffScreenProps) {
+  const [problem, setProblem] = useState<string | null>(null);
+  const [busy, begin] = useTransition();
+  const [week, setWeek] = useState(settings.week === null ? '' : String(settings.week));
+  const [opponent, setOpponent] = useState(settings.opponent ?? '');
+  const [name, setName] = useState('');
+  const [password, setPassword] = useState('');
+  const [roles, setRoles] = useState<readonly Role[]>(['charter']);
+  const run = (change: unknown, after?: () => void) => begin(async () => {
+    const answer = await act(change);
+    setProblem(answer);
+    if (answer === null) after?.();
+  });
+  return (
+    <>
+      <h1>Staff</h1>
+      {problem && <Alert severity="error" variant="outlined" onClose={() => setProblem(null)}>{problem}</Alert>}
+      <div className="weekgrid">
+        <section className="card" aria-label="Members">
+          <header><h2>Members</h2></header>
+          <table className="rows">
+            <thead><tr><th>Name</th><th>May</th><th><span className="hide">Change</span></th></tr></thead>
+            <tbody>{members.map((m) => <tr key={m.id}><td>{m.name}{m.id === me ? ' (you)' : ''}</td><td>{m.removed ? 'removed; his tags keep the name' : m.roles.join(', ')}</td><td>{mayKeep && !m.removed && m.id !== me && <button type="button" className="plain small" disabled={busy} onClick={() => run({ op: 'remove', id: m.id })} aria-label={`remove ${m.name}`}>remove</button>}</td></tr>)}</tbody>
+          </table>
+          {mayKeep && (
+            <form style={{ display: 'grid', gap: 10, marginTop: 14, maxWidth: 420 }} onSubmit={(e) => { e.preventDefault(); run({ op: 'add', name, password, roles }, () => { setName(''); setPassword(''); }); }}>
+              <h2>Add a member</h2>
+              <TextField label="Name" required value={name} autoComplete="off" onChange={(e) => setName(e.target.value)} />
+              <TextField label="First password" type="password" required autoComplete="new-password" value={password} onChange={(e) => setPassword(e.target.value)} helperText="at least ten characters; hand it over in person" />
+              <div>{ROLES.map((r) => <FormControlLabel key={r} control={<Checkbox size="small" checked={roles.includes(r)} onChange={(e) => setRoles(e.target.checked ? [...roles, r] : roles.filter((x) => x !== r))} />} label={r} />)}</div>
+              <Button type="submit" variant="contained" disabled={busy}>Add</Button>
+            </form>
+          )}
+        </section>
+        <div style={{ display: 'grid', gap: 12, alignContent: 'start' }}>
+          {mayWeek && (
+            <form className="card" style={{ display: 'grid', gap: 10 }} onSubmit={(e) => { e.preventDefault(); run({ op: 'week', week: week === '' ? null : week, opponent: opponent || null }); }}>
+              <h2>This week</h2>
+              <TextField label="Week" value={week} onChange={(e) => setWeek(e.target.value)} />
+              <TextField select label="Opponent" value={opponent} onChange={(e) => setOpponent(e.target.value)}><MenuItem value="">none yet</MenuItem>{teams.map((t) => <MenuItem key={t.key} value={t.key}>{t.name}</MenuItem>)}</TextField>
+              <Button type="submit" variant="contained" disabled={busy}>Keep</Button>
+            </form>
+          )}
+          <section className="card">
+            <h2>Level: {level.name}, {season}</h2>
+            <p className="small quiet">From memory; the rulebook governs. Kickoff from own {100 - level.kickoffToGoal}, kickoff touchback at own {100 - level.touchbackKickoffToGoal}, try from {level.tryKickToGoal}, hash {level.hashToSideline.toFixed(1)} yd from the sideline. Defer to your association’s rules and your medical staff.</p>
+          </section>
+          {mayExport && <section className="card"><h2>All of it, to take along</h2><p className="small quiet">Tables that any spreadsheet opens, with their description, in one zip.</p><Button variant="outlined" href="/api/export">Export</Button></section>}
+        </div>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,304 @@
+'use client';
+/** Log: the strip, the line, the drawing, the arithmetic. All of it by keyboard. */
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { Book } from '@/core/book';
+import { bucketOf } from '@/core/field/situation';
+import { LEVEL_PROFILES, type LevelProfile, type LevelKey } from '@/core/field/profile';
+import { changedFields, complete, editLine, frequenciesOf, HELP, parseLine, stateAfter, type FrequencyRow, type LineContext } from '@/core/line';
+import { carryInto, checkRows, describeState, explain, walkGame, type GameState, type Remedy, type WalkedSnap } from '@/core/rules';
+import { orderBetween, SNAP_FIELDS, writeFieldText, type Snap, type SnapField, type SnapFields } from '@/core/snap';
+import type { GameInfo, SnapOp, StoredSnap, TeamInfo } from '@/core/exchange/types';
+import { Chalk } from '../chalk/Chalk';
+import { FieldStrip } from './FieldStrip';
+import { useOutbox } from './outbox';
+import { SnapLine } from './SnapLine';
+
+export interface LogScreenProps {
+  readonly game: GameInfo;
+  readonly teams: readonly TeamInfo[];
+  readonly book: Book;
+  readonly level: LevelKey;
+  readonly season: number;
+  readonly owner: string;
+  readonly initial: { readonly revision: number; readonly snaps: readonly StoredSnap[] };
+  readonly history: Readonly<Record<string, readonly FrequencyRow[]>>;
+  readonly open: string | null;
+}
+
+type Mode = { readonly kind: 'next' } | { readonly kind: 'edit'; readonly snapId: string } | { readonly kind: 'insert'; readonly before: string };
+interface Undo { readonly undo: readonly SnapOp[]; readonly redo: readonly SnapOp[] }
+
+const NEXT: Mode = { kind: 'next' };
+
+export function LogScreen(props: LogScreenProps) {
+  const { game, book, teams } = props;
+  const profile: LevelProfile = useMemo(() => ({ ...LEVEL_PROFILES[props.level], season: props.season }), [props.level, props.season]);
+  const outbox = useOutbox(game.key, props.owner, props.initial);
+  const { snaps, push, patchOp } = outbox;
+  const rows = useMemo(() => walkGame(snaps, profile), [snaps, profile]);
+  const findings = useMemo(() => checkRows(rows), [rows]);
+  const [mode, setMode] = useState<Mode>(() => (props.open ? { kind: 'edit', snapId: props.open } : NEXT));
+  const [text, setText] = useState('');
+  const [shown, setShown] = useState('');
+  const [caret, setCaret] = useState(0);
+  const [chosen, setChosen] = useState(0);
+  const [start, setStart] = useState<string | null>(null);
+  const [confirm, setConfirm] = useState(false);
+  const [help, setHelp] = useState(false);
+  const [said, setSaid] = useState('');
+  const input = useRef<HTMLInputElement>(null);
+  const undo = useRef<{ done: Undo[]; undone: Undo[] }>({ done: [], undone: [] });
+  const draftKey = `vobrik.draft.${props.owner}.${game.key}`;
+
+  const at = mode.kind === 'next' ? rows.length : rows.findIndex((r) => r.snap.snapId === (mode.kind === 'edit' ? mode.snapId : mode.before));
+  const row: WalkedSnap | null = mode.kind === 'edit' ? (rows[at] ?? null) : null;
+  const previousRow = rows[(mode.kind === 'next' ? rows.length : at) - 1] ?? null;
+
+  /** The situation the line is typed in; a typed quarter may open a half, where nothing is carried. */
+  const stateFor = useCallback((quarter: number | null): GameState => {
+    if (row) return { ...row.expected, ...fill(row) };
+    const { expected, anchored } = carryInto(previousRow && { state: previousRow.after.state, quarter: previousRow.before.quarter }, quarter);
+    if (!anchored || start === null) return expected;
+    const other = start === game.home ? game.away : game.home;
+    const kicking = quarter === null || quarter <= 4;
+    return { ...expected, offense: start, defense: other, unit: kicking ? 'kickoff' : 'scrimmage', quarter: quarter ?? (previousRow ? null : 1), score: { [game.home]: 0, [game.away]: 0, ...expected.score }, toGoal: kicking ? profile.kickoffToGoal : profile.overtimeToGoal, down: kicking ? null : 1, distance: kicking ? null : 10 };
+  }, [row, previousRow, start, game.home, game.away, profile]);
+
+  const quarterTyped = /(?:^|\s)q(\d{1,2})(?=\s|$)/i.exec(text);
+  const state = useMemo(() => stateFor(quarterTyped ? Number(quarterTyped[1]) : null), [stateFor, quarterTyped?.[1]]); // eslint-disable-line react-hooks/exhaustive-deps
+  const previousLook = useMemo(() => {
+    const end = mode.kind === 'next' ? rows.length : at;
+    for (let i = end - 1; i >= 0; i--) if (rows[i]!.before.unit === 'scrimmage' && rows[i]!.before.offense === state.offense) return rows[i]!.snap;
+    return null;
+  }, [rows, at, mode.kind, state.offense]);
+  const context: LineContext = useMemo(() => ({ book, profile, state, previous: previousLook }), [book, profile, state, previousLook]);
+  const parsed = useMemo(() => parseLine(text, context), [text, context]);
+  const follows = useMemo(() => stateAfter(parsed, context), [parsed, context]);
+  const frequencies = useMemo(() => frequenciesOf(props.history[state.offense ?? ''] ?? []), [props.history, state.offense]);
+  const offers = useMemo(() => {
+    const bucket = bucketOf({ unit: state.unit, down: follows.before.down, distance: follows.before.distance, toGoal: follows.before.toGoal, fresh: state.fresh });
+    const fields = new Set(Object.keys(parsed.fields) as SnapField[]);
+    if (state.unit !== 'scrimmage' && text.trim() === '') return [];
+    return complete(text, caret, book, frequencies, bucket, fields, 4);
+  }, [text, caret, book, frequencies, state, follows, parsed]);
+
+  // The draft survives a reload; an edit opens with the snap's line.
+  const opened = useRef('');
+  useEffect(() => {
+    const key = mode.kind === 'edit' ? mode.snapId : mode.kind;
+    if (opened.current === key && mode.kind !== 'next') return;
+    if (opened.current === key) return;
+    opened.current = key;
+    if (mode.kind === 'edit' && row) {
+      const line = editLine(row, { book, profile, state: { ...row.expected, ...fill(row) }, previous: null });
+      setText(line);
+      setShown(line);
+    } else {
+      setText(mode.kind === 'next' ? (localStorage.getItem(draftKey) ?? '') : '');
+      setShown('');
+    }
+    setConfirm(false);
+    input.current?.focus();
+  }, [mode, row, book, profile, draftKey]);
+  useEffect(() => {
+    if (mode.kind !== 'next') return;
+    if (text === '') localStorage.removeItem(draftKey);
+    else localStorage.setItem(draftKey, text);
+  }, [text, mode.kind, draftKey]);
+  useEffect(() => {
+    const saved = document.getElementById('saved');
+    if (saved) saved.textContent = outbox.state.kind === 'saved' ? (outbox.state.at ? `saved ${outbox.state.at}` : '') : outbox.state.kind === 'saving' ? `saving ${outbox.state.waiting}` : `not saved: ${outbox.state.waiting} waiting`;
+  }, [outbox.state]);
+
+  const onText = (value: string, position: number) => {
+    if (value === '?') return setHelp(true);
+    setText(value);
+    setCaret(position);
+    setChosen(0);
+    setConfirm(false);
+  };
+  const replace = (from: number, to: number, words: string) => {
+    const next = `${text.slice(0, from)}${words} ${text.slice(to).replace(/^ /, '')}`;
+    const position = from + words.length + 1;
+    setText(next);
+    setCaret(position);
+    setChosen(0);
+    setConfirm(false);
+    requestAnimationFrame(() => input.current?.setSelectionRange(position, position));
+    input.current?.focus();
+  };
+  const takeOffer = (i: number) => { const o = offers[i]; if (o) replace(o.start, o.end, o.insert); };
+  const takeCandidate = (p: number, c: number) => { const problem = parsed.problems[p]; const candidate = problem?.candidates[c]; if (problem && candidate) replace(problem.start, problem.end, candidate.text); };
+
+  const act = (doing: readonly SnapOp[], undoing: readonly SnapOp[], words: string) => {
+    undo.current.done.push({ undo: undoing, redo: doing });
+    undo.current.undone = [];
+    push(doing);
+    setSaid(words);
+  };
+  /** Undo writes what was there as a new patch, with the version it reads now. */
+  const renew = (ops: readonly SnapOp[]): SnapOp[] => ops.flatMap((op) => {
+    if (op.op !== 'patch') return op.op === 'put' && snaps.some((s) => s.snapId === op.snapId) ? [] : op.op === 'put' ? [{ op: 'restore', snapId: op.snapId } as SnapOp] : [op];
+    const fresh = patchOp(op.snapId, Object.fromEntries(Object.entries(op.fields).map(([f, p]) => [f, p.value])));
+    return fresh ? [fresh] : [];
+  });
+  const step = (back: boolean) => {
+    const from = back ? undo.current.done : undo.current.undone;
+    const entry = from.pop();
+    if (!entry) return setSaid(back ? 'nothing to undo' : 'nothing to redo');
+    (back ? undo.current.undone : undo.current.done).push(entry);
+    push(renew(back ? entry.undo : entry.redo));
+    setSaid(back ? 'undone' : 'done again');
+    opened.current = '';
+    setMode(NEXT);
+  };
+
+  const patchWith = (patches: readonly { snapId: string; fields: SnapFields }[], words: string) => {
+    const doing: SnapOp[] = [];
+    const undoing: SnapOp[] = [];
+    for (const p of patches) {
+      const op = patchOp(p.snapId, p.fields);
+      const now = snaps.find((s) => s.snapId === p.snapId);
+      if (!op || op.op !== 'patch' || !now) continue;
+      doing.push(op);
+      undoing.push({ op: 'patch', snapId: p.snapId, fields: Object.fromEntries(Object.keys(op.fields).map((f) => [f, { value: now[f as keyof Snap], version: 1 }])) });
+    }
+    if (doing.length > 0) act(doing, undoing, words);
+  };
+
+  const keep = () => {
+    if (text.trim() === '') return setSaid('the line is empty');
+    if (parsed.problems.length > 0 && !confirm) {
+      setConfirm(true);
+      return setSaid('Enter again keeps it as it is; the words not understood go into the note');
+    }
+    const unread = parsed.problems.map((p) => p.text).filter(Boolean).join(' ');
+    if (mode.kind === 'edit') {
+      const fields = { ...changedFields(shown, text, context) };
+      if (unread) fields.note = [parsed.fields.note, `unread: ${unread}`].filter(Boolean).join('; ');
+      patchWith([{ snapId: mode.snapId, fields }], 'changed');
+    } else {
+      const fields: Record<string, unknown> = { ...parsed.fields };
+      if (unread) fields.note = [parsed.fields.note, `unread: ${unread}`].filter(Boolean).join('; ');
+      if (previousRow === null || stateFor(parsed.fields.quarter ?? null).offense !== previousRow.after.state.offense || previousRow.after.state.offense === null) {
+        if (state.offense !== null && start !== null) Object.assign(fields, { offense: fields.offense ?? start, defense: fields.defense ?? (start === game.home ? game.away : game.home), quarter: fields.quarter ?? state.quarter, toGoal: fields.toGoal ?? state.toGoal });
+      }
+      const snapId = crypto.randomUUID();
+      const order = mode.kind === 'next' ? orderBetween(rows[rows.length - 1]?.snap.order ?? null, null) : orderBetween(rows[at - 1]?.snap.order ?? null, rows[at]!.snap.order);
+      const clean = Object.fromEntries(Object.entries(fields).filter(([, v]) => v !== undefined));
+      act([{ op: 'put', snapId, order, fields: clean }], [{ op: 'delete', snapId }], mode.kind === 'insert' ? 'inserted' : 'kept');
+      setStart(null);
+    }
+    setText('');
+    setCaret(0);
+    setConfirm(false);
+    opened.current = 'next';
+    setMode(NEXT);
+  };
+
+  const select = (snapId: string) => setMode({ kind: 'edit', snapId });
+  const walk = (by: number) => {
+    const index = Math.max(0, Math.min(rows.length, at + by));
+    if (index === rows.length) leave();
+    else select(rows[index]!.snap.snapId);
+  };
+  const leave = () => { setMode(NEXT); };
+  const remedy = (r: Remedy) => {
+    if (r.insertBefore) setMode({ kind: 'insert', before: r.insertBefore });
+    else patchWith(r.patches, `mended: ${r.label}`);
+    input.current?.focus();
+  };
+
+  const selectedId = mode.kind === 'edit' ? mode.snapId : mode.kind === 'insert' ? mode.before : null;
+  const todo = findings.filter((f) => f.level !== 'note');
+  const finding = (selectedId ? findings.find((f) => f.snapId === selectedId) : undefined) ?? [...todo].reverse().find((f) => f.number > rows.length - 2) ?? todo[0] ?? findings[0] ?? null;
+  const ball = state.offense;
+  const needsStart = mode.kind === 'next' && (ball === null || (start !== null && carryInto(previousRow && { state: previousRow.after.state, quarter: previousRow.before.quarter }, quarterTyped ? Number(quarterTyped[1]) : null).anchored));
+
+  const onKey = (e: React.KeyboardEvent<HTMLInputElement>) => {
+    const take = (work: () => void) => { e.preventDefault(); work(); };
+    if (e.key === 'Enter') return take(keep);
+    if (e.key === 'Tab' && !e.shiftKey && (parsed.problems[0]?.candidates.length || offers.length)) return take(() => (parsed.problems[0]?.candidates.length ? takeCandidate(0, chosen % parsed.problems[0].candidates.length) : takeOffer(chosen)));
+    if (e.key === 'Escape') return take(() => { if (mode.kind === 'next') setText(''); leave(); });
+    if (e.key === 'ArrowUp') return take(() => walk(-1));
+    if (e.key === 'ArrowDown') return take(() => (mode.kind === 'next' ? setChosen((c) => (c + 1) % Math.max(1, parsed.problems[0]?.candidates.length ?? offers.length)) : walk(1)));
+    if (e.altKey && e.code === 'KeyI' && selectedId) return take(() => setMode({ kind: 'insert', before: selectedId }));
+    if (e.altKey && e.code === 'KeyX' && mode.kind === 'edit') return take(() => { act([{ op: 'delete', snapId: mode.snapId }], [{ op: 'restore', snapId: mode.snapId }], 'removed; Ctrl Z brings it back'); leave(); });
+    if ((e.ctrlKey || e.metaKey) && e.code === 'KeyZ' && (text === '' || text === shown)) return take(() => step(!e.shiftKey));
+    if ((e.ctrlKey || e.metaKey) && e.code === 'KeyY' && (text === '' || text === shown)) return take(() => step(false));
+    const f = /^F([1-4])$/.exec(e.key);
+    if (f && finding) {
+      if (f[1] === '4') return take(() => { const i = todo.findIndex((x) => x.snapId === selectedId); const next = todo[(i + 1) % todo.length]; if (next) select(next.snapId); });
+      const r = finding.remedies[Number(f[1]) - 1];
+      if (r) return take(() => remedy(r));
+    }
+    if (e.key === 'F6' || e.key === 'F7') return take(() => setStart(e.key === 'F6' ? game.home : game.away));
+  };
+
+  const nameOf = (key: string) => teams.find((t) => t.key === key)?.name ?? key;
+  const label = mode.kind === 'next' ? `snap ${rows.length + 1}${ball ? `, ${ball}` : ''}` : mode.kind === 'edit' ? `editing snap ${at + 1}` : `inserting before snap ${at + 1}`;
+  const hint = confirm ? 'keep it as it is' : mode.kind === 'edit' ? 'keep the change' : mode.kind === 'insert' ? 'put it in' : 'keep, next snap';
+  const drawn = text.trim() === '' && previousLook ? {} : parsed.fields;
+
+  return (
+    <>
+      <h1 className="hide">Log: {nameOf(game.away)} at {nameOf(game.home)}</h1>
+      {outbox.state.kind === 'away' && <div className="card flag" role="alert"><strong>Not saved yet.</strong> {outbox.state.why} {outbox.state.waiting} {outbox.state.waiting === 1 ? 'change waits' : 'changes wait'} in this browser; go on typing, it tries again by itself.</div>}
+      {outbox.conflicts.map((c) => (
+        <div key={`${c.snapId}${c.field}`} className="card flag" role="alert">
+          <strong>{c.by || 'Somebody'} set {SNAP_FIELDS[c.field as SnapField]?.label ?? c.field} to “{show(c.field, c.theirs)}”</strong> on snap {rows.findIndex((r) => r.snap.snapId === c.snapId) + 1}; you typed “{show(c.field, c.yours)}”.
+          <span className="remedies"><Button variant="outlined" onClick={() => outbox.settle(c, false)}>keep theirs</Button><Button variant="outlined" onClick={() => outbox.settle(c, true)}>take mine</Button></span>
+        </div>
+      ))}
+      {outbox.refused.map((r) => <div key={r.op.snapId} className="card flag" role="alert"><strong>Refused:</strong> {r.why} <span className="mono small">{JSON.stringify(r.op.op === 'put' ? r.op.fields : r.op)}</span> <Button onClick={outbox.dropRefused}>put away</Button></div>)}
+      <div className="loggrid">
+        <div className="logside">
+          <FieldStrip rows={rows} rightward={game.home} leftward={game.away} selected={selectedId} marked={new Set(todo.map((f) => f.snapId))} onSelect={select} />
+        </div>
+        <div className="logside">
+          <section className="card" aria-label="Chalk drawing"><Chalk book={book} profile={profile} fields={drawn} hash={follows.before.hash} height={150} /></section>
+          <section className="card arith" aria-label="Arithmetic" aria-live="polite">
+            <div><span className="small quiet">before{ball ? `, ${ball} has the ball` : ''}</span><div className="big" data-testid="before">{short(follows.before)}</div><span className="small">{rest(follows.before)}</span></div>
+            <div aria-hidden="true" className="big">→</div>
+            <div><span className="small quiet">{Object.keys(parsed.fields).length === 0 ? 'after' : explain(follows.after.steps) || 'after'}</span><div className="big" data-testid="after">{Object.keys(parsed.fields).length === 0 ? '…' : short(follows.after.state)}</div><span className="small">{Object.keys(parsed.fields).length === 0 ? '' : `${rest(follows.after.state)}${follows.after.state.offense && follows.after.state.offense !== ball ? `, ${follows.after.state.offense} ball` : ''}`}</span></div>
+          </section>
+          {needsStart && (
+            <section className="card flag" aria-label="Who starts">
+              <strong>Who puts the ball in play?</strong> Nothing carries into this snap.
+              <span className="remedies">{[game.home, game.away].map((t, i) => <Button key={t} variant={start === t ? 'contained' : 'outlined'} onClick={() => { setStart(t); input.current?.focus(); }}><kbd>F{6 + i}</kbd>&nbsp;{nameOf(t)}</Button>)}</span>
+            </section>
+          )}
+          {finding ? (
+            <section className={`card ${finding.level === 'note' ? '' : 'flag'}`} aria-label="What does not follow" data-testid="finding">
+              <button type="button" className="plain" onClick={() => select(finding.snapId)}><strong>Snap {finding.number}{finding.level === 'finding' ? ' does not follow' : finding.level === 'note' ? ', rounding' : ', cannot know'}.</strong></button> {finding.sentence}
+              <span className="remedies">{finding.remedies.slice(0, 3).map((r, i) => <button key={r.label} type="button" className="plain" onClick={() => remedy(r)}><kbd>F{i + 1}</kbd> {r.label}</button>)}{todo.length > 1 && <span className="quiet small"><kbd>F4</kbd> next of {todo.length}</span>}</span>
+            </section>
+          ) : rows.length > 0 && <section className="card small quiet">All {rows.length} snaps follow from one another.</section>}
+        </div>
+      </div>
+      <SnapLine ref={input} text={text} parsed={parsed} offers={offers} chosen={chosen} label={label} hint={hint} onText={onText} onKey={onKey} onOffer={takeOffer} onCandidate={takeCandidate} />
+      <p className="small quiet" style={{ display: 'flex', gap: 16, flexWrap: 'wrap' }}><span role="status" data-testid="said">{said}</span><span><kbd>↑</kbd> <kbd>↓</kbd> earlier snaps</span><span><kbd>Alt I</kbd> insert before</span><span><kbd>Alt X</kbd> remove</span><span><kbd>Ctrl Z</kbd> undo</span><span><kbd>Esc</kbd> back to the next snap</span></p>
+      <Dialog open={help} onClose={() => { setHelp(false); setText(''); }} aria-labelledby="help-title" maxWidth="md">
+        <DialogTitle id="help-title">The snap line</DialogTitle>
+        <DialogContent>
+          <table className="rows"><thead><tr><th>written</th><th>means</th></tr></thead><tbody>{HELP.map(([w, m]) => <tr key={w}><td className="mono">{w}</td><td>{m}</td></tr>)}</tbody></table>
+          <p className="small">Words come in any order. Any word of your book counts, the longest match wins. <kbd>Esc</kbd> closes this.</p>
+        </DialogContent>
+      </Dialog>
+    </>
+  );
+}
+
+const short = (s: GameState): string => describeState(s).split(',')[0]!;
+const rest = (s: GameState): string => describeState(s).split(', ').slice(1).join(', ');
+const show = (field: string, value: unknown): string => (value === '-' ? 'none' : value === '?' ? 'not visible' : Object.hasOwn(SNAP_FIELDS, field) ? writeFieldText(field as SnapField, value) || 'blank' : String(value));
+
+/** In an edit, blanks of the expected situation are filled by what the snap itself anchors. */
+function fill(row: WalkedSnap): Partial<GameState> {
+  const { before, expected } = row;
+  return { offense: before.offense, defense: before.defense, ...(expected.unit === null || before.offense !== expected.offense ? { unit: before.unit, score: before.score } : {}) };
+}

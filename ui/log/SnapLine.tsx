@@ -1,0 +1,90 @@
+'use client';
+/** The line itself: text with its meaning underlined, the echo above, the offers below. */
+import { forwardRef } from 'react';
+import { SNAP_FIELDS, isTagged, writeFieldText, type SnapField, type SnapFields } from '@/core/snap';
+import { problemSentence, type Completion, type ParsedLine } from '@/core/line';
+
+export interface SnapLineProps {
+  readonly text: string;
+  readonly parsed: ParsedLine;
+  readonly offers: readonly Completion[];
+  readonly chosen: number;
+  readonly label: string;
+  readonly hint: string;
+  readonly onText: (text: string, caret: number) => void;
+  readonly onKey: (event: React.KeyboardEvent<HTMLInputElement>) => void;
+  readonly onOffer: (index: number) => void;
+  readonly onCandidate: (problem: number, candidate: number) => void;
+}
+
+const SIDES: Readonly<Partial<Record<SnapField, SnapField>>> = { formation: 'formationSide', concept: 'direction', motion: 'motionSide' };
+const FOLDED = new Set<string>(['formationSide', 'direction', 'motionSide', 'motionBy', 'notSure', 'kept', 'deadPossession', 'scoredBy', 'hash', 'deadHash', 'distance', 'result', 'score', 'play', 'unit']);
+const sideWord = (s: unknown): string => (s === 'L' ? ' left' : s === 'R' ? ' right' : '');
+
+/** The fields of the line as label and value, folded as a coach says them. */
+export function echoOf(fields: SnapFields): { field: SnapField; label: string; value: string; unsure: boolean }[] {
+  const out: { field: SnapField; label: string; value: string; unsure: boolean }[] = [];
+  const sure = (field: SnapField) => fields.notSure?.includes(field) ?? false;
+  for (const [name, value] of Object.entries(fields)) {
+    const field = name as SnapField;
+    if (FOLDED.has(field) || value === null || value === undefined || (Array.isArray(value) && value.length === 0)) continue;
+    const spec = SNAP_FIELDS[field];
+    let text = value === '-' ? 'none' : value === '?' ? 'not visible' : writeFieldText(field, value);
+    const side = SIDES[field];
+    if (side && isTagged(fields[side] as string | null)) text += sideWord(fields[side]);
+    if (field === 'motion' && fields.motionBy) text = `${fields.motionBy} ${text}`;
+    if (field === 'down') text = `${fields.down} & ${fields.distance ?? '?'}`;
+    if (field === 'gain' && typeof value === 'number' && value > 0) text = `+${value}`;
+    out.push({ field, label: sure(field) ? `${spec.label}, not sure` : spec.label, value: text, unsure: sure(field) });
+  }
+  if (fields.result) out.push({ field: 'result', label: 'result', value: [fields.play === 'other' ? null : fields.play, fields.result.replace('_', ' '), fields.score?.replace('_', ' ')].filter((x): x is string => typeof x === 'string' && x !== '-' && x !== '?').join(', '), unsure: false });
+  return out;
+}
+
+export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function SnapLine({ text, parsed, offers, chosen, label, hint, onText, onKey, onOffer, onCandidate }, input) {
+  const spans: React.ReactNode[] = [];
+  let at = 0;
+  for (const p of parsed.pieces) {
+    if (p.start < at) continue;
+    spans.push(text.slice(at, p.start), <span key={p.start} className={`p-${p.kind}`}>{text.slice(p.start, p.end)}</span>);
+    at = p.end;
+  }
+  spans.push(text.slice(at));
+  const echo = echoOf(parsed.fields);
+  return (
+    <section className="card" aria-label="Snap line">
+      <dl className="echo" aria-live="polite">
+        {echo.length === 0 && <div><dt>{label}</dt><dd className="quiet">type the snap as you would say it</dd></div>}
+        {echo.map((e) => <div key={e.field} className={`e-${SNAP_FIELDS[e.field].group}${e.unsure ? ' unsure' : ''}`}><dt>{e.label}</dt><dd>{e.value}</dd></div>)}
+      </dl>
+      <div className="linebox">
+        <div className="mirror" aria-hidden="true">{spans}</div>
+        <input
+          ref={input} value={text} aria-label={label} autoComplete="off" autoCorrect="off" autoCapitalize="off" spellCheck={false} data-testid="snap-line" maxLength={1200}
+          onChange={(e) => onText(e.target.value, e.target.selectionStart ?? e.target.value.length)} onKeyDown={onKey} autoFocus
+        />
+      </div>
+      <div className="offers">
+        {parsed.problems.length > 0 ? (
+          <>
+            <span className="flag" role="alert">{problemSentence(parsed.problems[0]!)}</span>
+            {parsed.problems[0]!.candidates.map((c, i) => (
+              <button key={c.text} type="button" className="plain" onClick={() => onCandidate(0, i)} tabIndex={-1}>{i === chosen % Math.max(1, parsed.problems[0]!.candidates.length) && <kbd>Tab</kbd>} <strong>{c.label}</strong></button>
+            ))}
+          </>
+        ) : (
+          <>
+            <span className="keep"><kbd>Enter</kbd> {hint}</span>
+            {offers.map((o, i) => (
+              <button key={o.insert} type="button" className="plain" onClick={() => onOffer(i)} tabIndex={-1}>
+                {i === chosen && <kbd>Tab</kbd>} <strong>{o.insert}</strong>
+                {o.of > 0 && <><span className="share" aria-hidden="true"><i style={{ width: `${(46 * o.count) / o.of}px` }} /></span><span className="small quiet">{o.count} of {o.of}</span></>}
+              </button>
+            ))}
+          </>
+        )}
+        <span className="end small"><kbd>..</kbd> same look <kbd>?</kbd> help</span>
+      </div>
+    </section>
+  );
+});

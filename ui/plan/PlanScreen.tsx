@@ -1,0 +1,208 @@
+'use client';
+/** Plan: suggestions by own success in the chosen situation at the left, the sheet as it prints at the right. */
+import { DndContext, PointerSensor, useDraggable, useDroppable, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Link from 'next/link';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { Book } from '@/core/book';
+import { LEVEL_PROFILES, type LevelKey } from '@/core/field/profile';
+import { expectedUsage, layoutSheet, numberSheet, playCall, playLook, SECTIONS, suggestCalls, type PlayCard, type SectionSpec, type SheetCall, type Suggestion } from '@/core/plan';
+import { buildColumns, toCounted, type Mean } from '@/core/read';
+import { walkGame } from '@/core/rules';
+import { fullSnap, type SlimSnap } from '@/core/snap';
+import type { GameInfo, SheetDetail } from '@/core/exchange/types';
+import { RateBar } from '../charts/RateBar';
+import { Reel } from '../read/Reel';
+import { useUrlState } from '../useUrlState';
+
+export interface PlanScreenProps {
+  readonly sheet: SheetDetail;
+  readonly plays: readonly PlayCard[];
+  readonly team: string;
+  readonly teamName: string;
+  readonly opponentName: string;
+  readonly book: Book;
+  readonly level: LevelKey;
+  readonly games: readonly { readonly info: GameInfo; readonly snaps: readonly SlimSnap[] }[];
+  readonly mayEdit: boolean;
+  readonly mayLock: boolean;
+  readonly lock: (locked: boolean) => Promise<void>;
+}
+
+type Change = Readonly<Record<string, unknown>> & { readonly op: string; readonly call: string };
+const usageText = (m: Mean | null): string => (m === null ? 'no own film' : `expect ${m.mean.toFixed(1)} a game${m.low === null ? '' : ` (${m.low.toFixed(1)}–${m.high!.toFixed(1)})`}, ${m.n} ${m.n === 1 ? 'game' : 'games'}`);
+
+export function PlanScreen(props: PlanScreenProps) {
+  const { plays, team, book, level, mayEdit } = props;
+  const profile = LEVEL_PROFILES[level];
+  const [url, setUrl] = useUrlState();
+  const [calls, setCalls] = useState<readonly SheetCall[]>(props.sheet.list);
+  const [trouble, setTrouble] = useState('');
+  const [said, setSaid] = useState('');
+  const queue = useRef<Promise<void>>(Promise.resolve());
+  const undo = useRef<Change[]>([]);
+  const counted = useMemo(() => props.games.flatMap((g) => walkGame(g.snaps.map(fullSnap), LEVEL_PROFILES[g.info.level as LevelKey]).map(toCounted)), [props.games]);
+  const own = useMemo(() => buildColumns(counted), [counted]);
+  const section = SECTIONS.find((s) => s.key === url.get('section')) ?? SECTIONS[1]!;
+  const suggestions = useMemo(() => suggestCalls(plays, own, team, section), [plays, own, team, section]);
+  const usage = useMemo(() => new Map(SECTIONS.map((s) => [s.key, expectedUsage(own, team, s)])), [own, team]);
+  const printed = useMemo(() => numberSheet(calls), [calls]);
+  const numbers = new Map(printed.flatMap((p) => p.calls.map((c) => [c.id, c.number])));
+  const fits = useMemo(() => layoutSheet(printed, 'letter').fits && layoutSheet(printed, 'a4').fits, [printed]);
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
+  const reel = url.get('reel');
+  useEffect(() => {
+    const saved = document.getElementById('saved');
+    if (saved) saved.textContent = trouble ? 'not saved' : said;
+  }, [said, trouble]);
+
+  /** Shown at once, sent in order; a refusal puts the sheet back as the store has it. */
+  const send = (change: Change, optimistic: (list: readonly SheetCall[]) => readonly SheetCall[], back: Change | null) => {
+    setCalls(optimistic);
+    if (back) undo.current.push(back);
+    queue.current = queue.current.then(async () => {
+      for (;;) {
+        try {
+          const response = await fetch(`/api/sheets/${props.sheet.key}/calls`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(change) });
+          const answer = (await response.json()) as SheetDetail & { error?: string };
+          if (response.ok) {
+            setCalls(answer.list);
+            setTrouble('');
+            return setSaid('saved');
+          }
+          setTrouble(answer.error ?? 'The change was refused.');
+          if (response.status < 500) return setCalls((list) => list.filter((c) => c.id !== change.call || change.op !== 'add'));
+        } catch {
+          setTrouble('The server does not answer; the change is kept and sent again.');
+        }
+        await new Promise((r) => setTimeout(r, 1500));
+      }
+    });
+  };
+  const add = (play: PlayCard, to: string, before: string | null) => {
+    const id = crypto.randomUUID();
+    send({ op: 'add', call: id, section: to, play: play.id, before }, (list) => [...list, { id, section: to, order: 1e9, play, hash: null, note: null }], { op: 'remove', call: id });
+  };
+  const remove = (c: SheetCall) => send({ op: 'remove', call: c.id }, (list) => list.filter((x) => x.id !== c.id), { op: 'add', call: c.id, section: c.section, play: c.play.id, before: after(c) });
+  const after = (c: SheetCall): string | null => { const list = calls.filter((x) => x.section === c.section); return list[list.findIndex((x) => x.id === c.id) + 1]?.id ?? null; };
+  const move = (c: SheetCall, to: string, before: string | null) => send({ op: 'move', call: c.id, section: to, before }, (list) => list.map((x) => (x.id === c.id ? { ...x, section: to } : x)), { op: 'move', call: c.id, section: c.section, before: after(c) });
+  const nudge = (c: SheetCall, by: number) => {
+    const list = printed.find((p) => p.section.key === c.section)?.calls ?? [];
+    const i = list.findIndex((x) => x.id === c.id);
+    if (by < 0 && i > 0) move(c, c.section, list[i - 1]!.id);
+    if (by > 0 && i < list.length - 1) move(c, c.section, list[i + 2]?.id ?? null);
+  };
+  const takeBack = () => { const change = undo.current.pop(); if (change) send(change, (l) => (change.op === 'remove' ? l.filter((x) => x.id !== change.call) : l), null); };
+
+  const dropped = (e: DragEndEvent) => {
+    const to = e.over?.id;
+    if (typeof to !== 'string' || !mayEdit) return;
+    const [kind, id] = String(e.active.id).split('|') as [string, string];
+    const target = to.startsWith('call|') ? calls.find((c) => c.id === to.slice(5)) : undefined;
+    const where = target?.section ?? to.slice('section|'.length);
+    if (kind === 'play') {
+      const play = plays.find((p) => p.id === id);
+      if (play) add(play, where, target?.id ?? null);
+    } else {
+      const call = calls.find((c) => c.id === id);
+      if (call && call.id !== target?.id) move(call, where, target?.id ?? null);
+    }
+  };
+  const reelSnaps = (name: string) => {
+    const [id, which] = name.split('|');
+    const s = suggestions.find((x) => x.play.id === id);
+    return { title: s ? `${s.play.name}, ${which === 'here' ? section.label : 'anywhere'}` : '', rows: (which === 'here' ? s?.hereRows : s?.allRows) ?? new Uint32Array(0) };
+  };
+  const shown = reel ? reelSnaps(reel) : null;
+  const gameName = (k: string) => { const g = props.games.find((x) => x.info.key === k)?.info; return g ? `${g.week === null ? '' : `Week ${g.week}, `}${g.away} at ${g.home}` : k; };
+  const never = suggestions.filter((s) => s.all.n === 0);
+
+  return (
+    <DndContext id="plan" sensors={sensors} onDragEnd={dropped}>
+      <div className="slices" onKeyDown={(e) => { if ((e.ctrlKey || e.metaKey) && e.key === 'z') { e.preventDefault(); takeBack(); } }}>
+        <h1>{props.sheet.name}: {props.teamName} offense against {props.opponentName}</h1>
+        <span className="small quiet">{calls.length} {calls.length === 1 ? 'call' : 'calls'}{fits ? ', fits one page' : ': too long for one page'}{props.sheet.lockedBy ? ` · locked by ${props.sheet.lockedBy}` : ''}</span>
+        <span style={{ marginLeft: 'auto', display: 'flex', gap: 8 }}>
+          {mayEdit && <Button onClick={takeBack}>Undo</Button>}
+          {props.mayLock && <form action={props.lock.bind(null, props.sheet.lockedBy === null)}><Button type="submit">{props.sheet.lockedBy ? 'Unlock' : 'Lock'}</Button></form>}
+          <Button variant="outlined" component={Link} href={`/plan/${props.sheet.key}/print`}>Print preview</Button>
+        </span>
+      </div>
+      {trouble && <div className="card flag" role="alert">{trouble}</div>}
+      <div className="plangrid">
+        <section className="card" aria-label="Suggestions">
+          <TextField select fullWidth label="plays for" value={section.key} onChange={(e) => setUrl({ section: e.target.value, reel: null })} helperText={`${usageText(usage.get(section.key) ?? null)}; ranked by the low end of own success there`}>
+            {SECTIONS.map((s) => <MenuItem key={s.key} value={s.key}>{s.label}</MenuItem>)}
+          </TextField>
+          <ul className="plainlist suggest" tabIndex={0} aria-label={`Plays for ${section.label}`}>
+            {suggestions.filter((s) => s.all.n > 0).map((s) => <SuggestionRow key={s.play.id} s={s} section={section} mayEdit={mayEdit} on={calls.some((c) => c.section === section.key && c.play.id === s.play.id)} onAdd={() => add(s.play, section.key, null)} onReel={(which) => setUrl({ reel: `${s.play.id}|${which}` }, true)} />)}
+            {never.length > 0 && <li><span className="quiet small">{never.length} {never.length === 1 ? 'play has' : 'plays have'} no own film:</span>{never.map((s) => <div key={s.play.id} style={{ display: 'flex', justifyContent: 'space-between' }}><span>{s.play.name}</span>{mayEdit && <Button onClick={() => add(s.play, section.key, null)} aria-label={`add ${s.play.name} to ${section.label}`}>add</Button>}</div>)}</li>}
+            {plays.length === 0 && <li className="quiet">The play list is empty; add plays in the <Link href="/book">Book</Link>.</li>}
+          </ul>
+        </section>
+        <div className="sheet" aria-label="The sheet" role="region">
+          {SECTIONS.map((s) => (
+            <Section key={s.key} section={s} active={s.key === section.key} filled={calls.some((c) => c.section === s.key)} usage={usageText(usage.get(s.key) ?? null)} onActivate={() => setUrl({ section: s.key, reel: null })}>
+              {(printed.find((p) => p.section.key === s.key)?.calls ?? []).map((c) => <CallRow key={c.id} call={c} number={numbers.get(c.id) ?? 0} mayEdit={mayEdit} onRemove={() => remove(c)} onNudge={(by) => nudge(c, by)} onHash={(hash) => send({ op: 'hash', call: c.id, hash }, (l) => l.map((x) => (x.id === c.id ? { ...x, hash } : x)), { op: 'hash', call: c.id, hash: c.hash })} />)}
+            </Section>
+          ))}
+        </div>
+      </div>
+      {shown && <Reel title={shown.title} snaps={[...shown.rows].map((i) => counted[i]!)} book={book} profile={profile} gameName={gameName} onClose={() => setUrl({ reel: null })} />}
+    </DndContext>
+  );
+}
+
+function SuggestionRow({ s, section, mayEdit, on, onAdd, onReel }: { s: Suggestion; section: SectionSpec; mayEdit: boolean; on: boolean; onAdd: () => void; onReel: (which: 'here' | 'all') => void }) {
+  const drag = useDraggable({ id: `play|${s.play.id}`, disabled: !mayEdit });
+  return (
+    <li ref={drag.setNodeRef} style={{ opacity: drag.isDragging ? 0.5 : 1, transform: drag.transform ? `translate(${drag.transform.x}px, ${drag.transform.y}px)` : undefined, position: 'relative', zIndex: drag.isDragging ? 5 : undefined, background: 'var(--card)' }}>
+      <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'start', gap: 6 }}>
+        <span {...(mayEdit ? { onPointerDown: drag.listeners?.onPointerDown as React.PointerEventHandler } : {})} style={{ cursor: mayEdit ? 'grab' : undefined, flex: 1 }}><strong>{s.play.name}</strong><br /><span className="small quiet">{playLook(s.play)} · {playCall(s.play)}</span></span>
+        {mayEdit && <Button variant="outlined" onClick={onAdd} aria-label={`add ${s.play.name} to ${section.label}`}>{on ? 'again' : 'add'}</Button>}
+      </div>
+      {s.here.n > 0 ? <RateBar rate={s.here} label="good" onOpen={() => onReel('here')} /> : <span className="small quiet">not run in this situation</span>}
+      <div className="small quiet"><button type="button" className="plain" onClick={() => onReel('all')}>anywhere {s.all.k} of {s.all.n}</button></div>
+    </li>
+  );
+}
+
+function Section({ section, active, filled, usage, onActivate, children }: { section: SectionSpec; active: boolean; filled: boolean; usage: string; onActivate: () => void; children: React.ReactNode }) {
+  const drop = useDroppable({ id: `section|${section.key}` });
+  return (
+    <section ref={drop.setNodeRef} className={`section${active ? ' active' : ''}${filled ? ' filled' : ''}${drop.isOver ? ' over' : ''}`} aria-label={section.label}>
+      <header><button type="button" className="plain" onClick={onActivate} aria-pressed={active}><strong>{section.label}</strong></button><span className="small quiet">{usage}</span></header>
+      {filled ? <ol className="plainlist">{children}</ol> : <p className="small quiet" style={{ padding: '4px 8px' }}>no call yet</p>}
+    </section>
+  );
+}
+
+const HASH_STEPS: readonly (SheetCall['hash'])[] = [null, 'L', 'M', 'R'];
+
+function CallRow({ call, number, mayEdit, onRemove, onNudge, onHash }: { call: SheetCall; number: number; mayEdit: boolean; onRemove: () => void; onNudge: (by: number) => void; onHash: (hash: SheetCall['hash']) => void }) {
+  const drag = useDraggable({ id: `move|${call.id}`, disabled: !mayEdit });
+  const drop = useDroppable({ id: `call|${call.id}` });
+  const next = HASH_STEPS[(HASH_STEPS.indexOf(call.hash) + 1) % HASH_STEPS.length] ?? null;
+  return (
+    <li
+      className="call" data-testid="call" tabIndex={0} aria-label={`call ${number}: ${playLook(call.play)}, ${playCall(call.play)}${mayEdit ? '. Alt with up and down moves it, Delete takes it off' : ''}`}
+      ref={(node) => { drag.setNodeRef(node); drop.setNodeRef(node); }}
+      style={{ borderTop: drop.isOver ? '2px solid var(--us)' : undefined, opacity: drag.isDragging ? 0.5 : 1, transform: drag.transform ? `translate(${drag.transform.x}px, ${drag.transform.y}px)` : undefined }}
+      onKeyDown={(e) => {
+        if (!mayEdit || e.target !== e.currentTarget) return;
+        if (e.key === 'Delete' || e.key === 'Backspace') { e.preventDefault(); onRemove(); }
+        if (e.altKey && e.key === 'ArrowUp') { e.preventDefault(); onNudge(-1); }
+        if (e.altKey && e.key === 'ArrowDown') { e.preventDefault(); onNudge(1); }
+      }}
+    >
+      <span className="no">{number}</span>
+      <span className="what" onPointerDown={mayEdit ? (drag.listeners?.onPointerDown as React.PointerEventHandler) : undefined} style={{ cursor: mayEdit ? 'grab' : undefined }}>{playLook(call.play)} · <strong>{playCall(call.play)}</strong></span>
+      <span style={{ display: 'flex' }}>
+        <button type="button" className="plain" style={{ padding: '0 8px' }} disabled={!mayEdit} onClick={() => onHash(next)} aria-label={`hash of call ${number}: ${call.hash ?? 'any'}; press for ${next ?? 'any'}`}>{call.hash ?? '·'}</button>
+        {mayEdit && <button type="button" className="plain noprint" style={{ padding: '0 8px' }} onClick={onRemove} aria-label={`take call ${number} off`}>×</button>}
+      </span>
+    </li>
+  );
+}
