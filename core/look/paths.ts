@@ -20,7 +20,7 @@ export function passPath(men: readonly Man[], side: Side): Point[] {
   const list = side === 'L' ? left : right;
   const target = list[Math.min(1, list.length - 1)];
   if (!target) return [[0, -3], [sign(side) * 7, 2.5]];
-  return [[target.x, -target.depth + 0.8], [target.x, 3.2], [target.x - sign(side) * 4, 4.6]];
+  return [[target.x, -target.depth + 0.8], [target.x, 2.6], [target.x - sign(side) * 4, 3.8]];
 }
 
 /** A mover's path from where he stood to where he is at the snap; null when nobody by that letter stands there. */

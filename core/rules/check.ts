@@ -6,7 +6,7 @@
 import { formatClock, formatDownDistance, formatSpot, hashWord } from '../field/spot';
 import type { LevelProfile } from '../field/profile';
 import type { Snap, SnapFields } from '../snap/snap';
-import { describeState, explain, shortState } from './messages';
+import { describeState, explain, shortState, stepSentence } from './messages';
 import type { GameState } from './state';
 import { walkGame, type WalkedSnap, type WalkOptions } from './walk';
 
@@ -37,6 +37,8 @@ export interface Finding {
 
 const patch = (label: string, snapId: string, fields: SnapFields): Remedy => ({ label, patches: [{ snapId, fields }], insertBefore: null });
 const missing = (snapId: string): Remedy => ({ label: 'a snap is missing before it', patches: [], insertBefore: snapId });
+
+const alikeWords = (words: (s: GameState) => string, logged: GameState, expected: GameState): string => (words(logged) === words(expected) ? describeState(expected).replace('goal', String(expected.distance)) : words(expected));
 
 /** The gain that would make the snap before lead to what is logged now; null when none would. */
 function mendedGain(previous: WalkedSnap, now: Snap): number | null {
@@ -84,20 +86,24 @@ function compareState(row: WalkedSnap, previous: WalkedSnap): Finding | null {
     if (snap.distance !== null && expected.distance !== null) fields.distance = expected.distance;
     if (snap.toGoal !== null && expected.toGoal !== null) fields.toGoal = expected.toGoal;
   }
-  remedies.push(patch(`this is ${words(expected)}`, snap.snapId, fields as SnapFields));
+  remedies.push(patch(`this is ${alikeWords(words, logged, expected)}`, snap.snapId, fields as SnapFields));
   const gain = code === 'possession' || code === 'unit' ? null : mendedGain(previous, snap);
-  if (gain !== null && gain !== previous.snap.gain && Math.abs(gain) < 100) {
+  // A gain nobody loses is no remedy: the spot is wrong instead.
+  if (gain !== null && gain !== previous.snap.gain && gain >= -20 && gain <= 99) {
     const still = previous.snap.result === 'incomplete' || previous.snap.result === 'spike';
     if (!still) remedies.push(patch(`the gain before was ${gain}`, previous.snap.snapId, { gain, deadToGoal: previous.snap.deadToGoal === null ? null : previous.before.toGoal === null ? null : previous.before.toGoal - gain }));
   }
   if (!rounding) remedies.push(missing(snap.snapId));
-  const was = shortState(previous.before);
+  // "gain of 6 on 1st & 10, reaches …": the first step is what was done on the down.
+  const [done = '', ...more] = previous.after.steps.map(stepSentence);
+  const because = [`${done} on ${shortState(previous.before)}`, ...more].join(', ');
+  const [loggedWords, followsWords] = [alikeWords(words, expected, logged), alikeWords(words, logged, expected)];
   return {
     snapId: snap.snapId, number: row.number, code, level: rounding ? 'note' : 'finding',
     logged: words(logged), follows: words(expected),
     sentence: rounding
-      ? `${words(logged)} was logged; ${explain(previous.after.steps)} on ${was} leaves ${words(expected)}: one yard, rounding.`
-      : `${words(logged)} was logged; ${explain(previous.after.steps)} on ${was} leaves ${words(expected)}.`,
+      ? `${loggedWords} was logged; ${because} leaves ${followsWords}: one yard, rounding.`
+      : `${loggedWords} was logged; ${because} leaves ${followsWords}.`,
     remedies,
   };
 }

@@ -88,15 +88,15 @@ export function BookScreen({ book, use, plays, act, mayMerge, mayAdd, mayPlay }:
         <div className="weekgrid">
           <section className="card" aria-label="Words">
             <table className="rows">
-              <thead><tr>{kind === 'formation' && <th style={{ width: 190 }}>Drawn strong right</th>}<th>Word</th><th>Also said</th><th className="n">Snaps</th><th><span className="hide">Change</span></th></tr></thead>
+              <thead><tr>{kind === 'formation' && <th style={{ width: 300 }}>Drawn strong right</th>}<th>Word</th><th>Also said</th><th className="n">Snaps</th><th><span className="hide">Change</span></th></tr></thead>
               <tbody>
                 {terms.map((t) => (
                   <tr key={t.id}>
-                    {kind === 'formation' && <td>{t.kind === 'formation' && t.spots && <Chalk book={book} profile={COLLEGE} fields={{ formation: t.word, formationSide: 'R' }} hash={null} height={58} caption={false} />}</td>}
+                    {kind === 'formation' && <td>{t.kind === 'formation' && t.spots && <Chalk book={book} profile={COLLEGE} fields={{ formation: t.word, formationSide: 'R' }} hash={null} height={94} caption={false} />}</td>}
                     <td><strong>{t.word}</strong>{find !== '' && <span className="small quiet"> {t.kind}</span>}{t.kind === 'formation' && t.spots && <div className="small quiet">{structureWord(book, t)}</div>}</td>
                     <td>{t.aliases.join(', ')}</td>
                     <td className="n">{t.kind === 'tag' ? '' : count(t)}</td>
-                    <td style={{ whiteSpace: 'nowrap' }}>
+                    <td className="small" style={{ whiteSpace: 'nowrap', wordSpacing: 8 }}>
                       {mayAdd && <button type="button" className="plain small" onClick={() => setEdit({ term: t, text: t.aliases.join(', ') })} aria-label={`aliases of ${t.word}`}>aliases</button>}{' '}
                       {mayMerge && <button type="button" className="plain small" onClick={() => { setMerge(t); setKeep(''); }} aria-label={`merge ${t.word} into another word`}>merge</button>}{' '}
                       {mayAdd && count(t) === 0 && <button type="button" className="plain small" onClick={() => run({ op: 'remove', id: t.id })} aria-label={`remove ${t.word}`}>remove</button>}

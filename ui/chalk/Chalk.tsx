@@ -83,11 +83,11 @@ export function Chalk({ book, profile, fields, hash, arrows, height = 210, capti
           const path = a.kind === 'run' ? runPath(men, a.side) : passPath(men, a.side);
           const end = path[path.length - 1];
           if (!end) return null;
-          const width = a.n === null ? 0.3 : 0.16 + 0.5 * (a.n / most);
+          const width = a.n === null ? 0.3 : 0.16 + 0.36 * (a.n / most);
           return (
             <g key={`${a.kind}${a.side}`}>
               <path d={d(path)} fill="none" stroke={`var(--${a.kind})`} strokeWidth={width} strokeDasharray={a.kind === 'pass' ? '0.8 0.5' : undefined} markerEnd={`url(#${id}${a.kind})`} />
-              {a.n !== null && <text x={end[0] + (a.side === 'L' ? -1.2 : 1.2)} y={-end[1] + 0.2} fontSize="1.5" fontWeight="700" textAnchor="middle" fill={`var(--${a.kind})`}>{a.n}</text>}
+              {a.n !== null && <text x={end[0] + (a.kind === 'pass' ? 0 : a.side === 'L' ? -1.3 : 1.3)} y={-end[1] + (a.kind === 'pass' ? -1.1 : 0.2)} fontSize="1.5" fontWeight="700" textAnchor="middle" fill={`var(--${a.kind})`}>{a.n}</text>}
             </g>
           );
         })}

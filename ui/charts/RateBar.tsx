@@ -9,14 +9,14 @@ const scale = scaleLinear().domain([0, 1]).range([3, WIDTH - 3]);
 export function RateBar({ rate, label, onOpen }: { rate: Rate; label: string; onOpen?: (() => void) | undefined }) {
   const words = `${label} ${countText(rate)}`;
   return (
-    <span style={{ display: 'inline-grid', gridTemplateColumns: `${WIDTH}px auto`, columnGap: 8, alignItems: 'center' }}>
+    <span style={{ display: 'inline-grid', gridTemplateColumns: `${WIDTH}px auto`, columnGap: 8, alignItems: 'center', lineHeight: 1.15 }}>
       {onOpen ? <button type="button" className="plain num" style={{ gridColumn: '1 / -1' }} onClick={onOpen} aria-label={`${words}, open the reel`}>{words}</button> : <span className="num" style={{ gridColumn: '1 / -1' }}>{words}</span>}
-      <svg width={WIDTH} height="11" aria-hidden="true">
-        <line x1={scale(0)} x2={scale(1)} y1="5.5" y2="5.5" stroke="var(--faint)" strokeWidth="3" />
+      <svg width={WIDTH} height="10" aria-hidden="true">
+        <line x1={scale(0)} x2={scale(1)} y1="5" y2="5" stroke="var(--faint)" strokeWidth="3" />
         {rate.low !== null && rate.high !== null && (
           <>
-            <line x1={scale(rate.low)} x2={scale(rate.high)} y1="5.5" y2="5.5" stroke="var(--ink)" strokeWidth="1.6" opacity={rate.n < FEW ? 0.45 : 1} />
-            <circle cx={scale(rate.k / rate.n)} cy="5.5" r={rate.n < FEW ? 2.4 : 4} fill="var(--run)" opacity={rate.n < FEW ? 0.5 : 1} />
+            <line x1={scale(rate.low)} x2={scale(rate.high)} y1="5" y2="5" stroke="var(--ink)" strokeWidth="1.6" opacity={rate.n < FEW ? 0.45 : 1} />
+            <circle cx={scale(rate.k / rate.n)} cy="5" r={rate.n < FEW ? 2.4 : 4} fill="var(--run)" opacity={rate.n < FEW ? 0.5 : 1} />
           </>
         )}
       </svg>

@@ -55,7 +55,8 @@ export function FieldStrip({ rows, rightward, leftward, selected, marked, onSele
             const newQuarter = r.quarter !== quarter;
             quarter = r.quarter;
             const end = r.blocks[r.blocks.length - 1];
-            const endX = end ? at(end.to) : x(50);
+            const reach = r.blocks.flatMap((b) => [at(b.from), at(b.to)]);
+            const endX = reach.length > 0 ? (own ? Math.max(...reach) : Math.min(...reach)) : x(50);
             return (
               <g key={r.key} transform={`translate(0 ${i * ROW + 4})`}>
                 {newQuarter && <text x="4" y="11" fontSize="11.5" fill="var(--ink2)">{r.quarter === null ? 'Q?' : `Q${r.quarter}`}</text>}

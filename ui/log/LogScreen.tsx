@@ -260,7 +260,7 @@ export function LogScreen(props: LogScreenProps) {
           <FieldStrip rows={rows} rightward={game.home} leftward={game.away} selected={selectedId} marked={new Set(todo.map((f) => f.snapId))} onSelect={select} />
         </div>
         <div className="logside">
-          <section className="card" aria-label="Chalk drawing"><Chalk book={book} profile={profile} fields={drawn} hash={follows.before.hash} height={150} /></section>
+          <section className="card" aria-label="Chalk drawing"><Chalk book={book} profile={profile} fields={drawn} hash={follows.before.hash} height={200} /></section>
           <section className="card arith" aria-label="Arithmetic" aria-live="polite">
             <div><span className="small quiet">before{ball ? `, ${ball} has the ball` : ''}</span><div className="big" data-testid="before">{short(follows.before)}</div><span className="small">{rest(follows.before)}</span></div>
             <div aria-hidden="true" className="big">→</div>

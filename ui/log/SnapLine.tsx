@@ -1,6 +1,6 @@
 'use client';
 /** The line itself: text with its meaning underlined, the echo above, the offers below. */
-import { forwardRef } from 'react';
+import { forwardRef, useRef } from 'react';
 import { SNAP_FIELDS, isTagged, writeFieldText, type SnapField, type SnapFields } from '@/core/snap';
 import { problemSentence, type Completion, type ParsedLine } from '@/core/line';
 
@@ -42,6 +42,8 @@ export function echoOf(fields: SnapFields): { field: SnapField; label: string; v
 }
 
 export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function SnapLine({ text, parsed, offers, chosen, label, hint, onText, onKey, onOffer, onCandidate }, input) {
+  // A line longer than the box scrolls; its underlines go with it.
+  const mirror = useRef<HTMLDivElement>(null);
   const spans: React.ReactNode[] = [];
   let at = 0;
   for (const p of parsed.pieces) {
@@ -58,10 +60,10 @@ export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function Sna
         {echo.map((e) => <div key={e.field} className={`e-${SNAP_FIELDS[e.field].group}${e.unsure ? ' unsure' : ''}`}><dt>{e.label}</dt><dd>{e.value}</dd></div>)}
       </dl>
       <div className="linebox">
-        <div className="mirror" aria-hidden="true">{spans}</div>
+        <div className="mirror" aria-hidden="true" ref={mirror}>{spans}</div>
         <input
           ref={input} value={text} aria-label={label} autoComplete="off" autoCorrect="off" autoCapitalize="off" spellCheck={false} data-testid="snap-line" maxLength={1200}
-          onChange={(e) => onText(e.target.value, e.target.selectionStart ?? e.target.value.length)} onKeyDown={onKey} autoFocus
+          onChange={(e) => onText(e.target.value, e.target.selectionStart ?? e.target.value.length)} onKeyDown={onKey} onScroll={(e) => { if (mirror.current) mirror.current.scrollLeft = e.currentTarget.scrollLeft; }} autoFocus
         />
       </div>
       <div className="offers">

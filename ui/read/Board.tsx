@@ -7,10 +7,10 @@ import { RateBar } from '../charts/RateBar';
 
 const WIDTH = 620;
 const MARK = 10;
-const MARK_TALL = 7;
+const MARK_TALL = 6.4;
 /** Stacks taller than this become bars. */
 const MOST_MARKS = 9;
-const BAR_TALL = 60;
+const BAR_TALL = 58;
 const x = (column: number): number => (column * MARK_YARDS * WIDTH) / 100;
 
 export interface Cell { readonly bucket: string; readonly zone: string | null }
@@ -26,14 +26,14 @@ export function Board({ board, cell, onCell, onReel }: BoardProps) {
   const id = useId().replace(/[^a-zA-Z0-9]/g, '');
   const zones = DEFAULT_ZONES.map((z) => ({ ...z, a: ((100 - z.to) * WIDTH) / 100 - (z.to === 99 ? WIDTH / 100 : 0), b: ((101 - z.from) * WIDTH) / 100 }));
   return (
-    <table className="rows" style={{ tableLayout: 'fixed' }}>
-      <colgroup><col style={{ width: 118 }} /><col /><col style={{ width: 182 }} /></colgroup>
+    <table className="rows board" style={{ tableLayout: 'fixed' }}>
+      <colgroup><col style={{ width: 112 }} /><col /><col style={{ width: 178 }} /></colgroup>
       <thead>
         <tr>
           <th>situation</th>
           <th aria-label="where on the field, own goal line at the left">
-            <svg viewBox={`0 0 ${WIDTH} 13`} width="100%" aria-hidden="true">
-              {[['goal', 0, 'start'], ['own 25', 25, 'middle'], ['50', 50, 'middle'], ['their 25', 75, 'middle'], ['goal', 100, 'end']].map(([t, at, anchor]) => <text key={`${t}${at}`} x={(Number(at) * WIDTH) / 100} y="11" fontSize="12" textAnchor={anchor as 'start'} fill="var(--ink2)">{t}</text>)}
+            <svg viewBox={`0 0 ${WIDTH} 16`} width="100%" aria-hidden="true">
+              {[['goal', 0, 'start'], ['own 25', 25, 'middle'], ['50', 50, 'middle'], ['their 25', 75, 'middle'], ['goal', 100, 'end']].map(([t, at, anchor]) => <text key={`${t}${at}`} x={(Number(at) * WIDTH) / 100} y="13" fontSize="13.5" textAnchor={anchor as 'start'} fill="var(--ink2)">{t}</text>)}
             </svg>
           </th>
           <th>called run</th>
@@ -42,7 +42,7 @@ export function Board({ board, cell, onCell, onReel }: BoardProps) {
       <tbody>
         {board.map((r) => {
           const bars = r.tallest > MOST_MARKS;
-          const height = bars ? BAR_TALL : Math.max(2, r.tallest) * MARK_TALL + 5;
+          const height = bars ? BAR_TALL : Math.max(3.4, r.tallest) * MARK_TALL + 4;
           const chosen = cell?.bucket === r.key;
           return (
             <tr key={r.key} style={chosen ? { outline: '1.5px solid var(--finding)' } : undefined}>

@@ -1,0 +1,32 @@
+/** Fitness: the lint rule bites, and the lock file and the fonts keep their promises. */
+import { ESLint } from 'eslint';
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { expect, it } from 'vitest';
+
+const root = path.resolve(import.meta.dirname, '..');
+const lint = async (file: string, code: string): Promise<string[]> => {
+  const eslint = new ESLint({ cwd: root });
+  const [result] = await eslint.lintText(code, { filePath: path.join(root, file) });
+  return result!.messages.filter((m) => m.ruleId === 'house/stairs' || m.ruleId?.startsWith('no-restricted')).map((m) => m.message);
+};
+
+it.each([
+  ['core/rules/x.ts', "import { Chalk } from '../../ui/chalk/Chalk';\nvoid Chalk;\n", /core\/ may not import from ui/],
+  ['core/rules/x.ts', "export * from '../look/formation';\n", /core\/rules may not import from core\/look/],
+  ['core/field/x.ts', "import type { Snap } from '../snap/snap';\nexport type X = Snap;\n", /core\/field may not import from core\/snap/],
+  ['ui/x.tsx', "import { openEm } from '@/store/orm';\nvoid openEm;\n", /ui\/ may not import from store/],
+  ['store/x.ts', "const y = await import('../app/layout');\nvoid y;\n", /store\/ may not import from app/],
+  ['core/read/x.ts', 'export const now = Date.now();\n', /Pass the time in/],
+])('the rule bites in %s', async (file, code, message) => {
+  expect((await lint(file, code)).join(' ')).toMatch(message);
+});
+
+it('leaves the way down free', async () => {
+  expect(await lint('core/plan/x.ts', "export * from '../read/rates';\n")).toEqual([]);
+  expect(await lint('app/x.ts', "import { openEm } from '@/store/orm';\nvoid openEm;\n")).toEqual([]);
+});
+
+it('the lock file holds no registry address', () => {
+  expect(readFileSync(path.join(root, 'package-lock.json'), 'utf8')).not.toMatch(/"resolved":\s*"https?:/);
+});

@@ -1,0 +1,270 @@
+import { expect, test } from '@playwright/test';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { DEMO, HALF_GAME, line, saved, signIn, type } from './staff';
+
+async function pdfText(bytes: Uint8Array): Promise<{ pages: number; text: string; size: readonly number[] }> {
+  const doc = await getDocument({ data: bytes, useSystemFonts: false, verbosity: 0 }).promise;
+  const page = await doc.getPage(1);
+  const content = await page.getTextContent();
+  return { pages: doc.numPages, text: content.items.map((i) => ('str' in i ? i.str : '')).join(' ').replace(/\s+/g, ' '), size: page.view.slice(2) };
+}
+
+test('from the half-logged game to a printed call sheet', async ({ page }) => {
+  await signIn(page);
+  await page.getByRole('link', { name: /Continue Marrow Fen Stags at Hollowquay Wrens/ }).click();
+  await expect(page.getByTestId('before')).toHaveText('1st & 10');
+
+  await test.step('ten snaps by keyboard, one wrong on purpose', async () => {
+    await page.keyboard.type('11 trips r gun 4-2 over cover 3 strong power r #22 +6');
+    await expect(page.getByTestId('after')).toHaveText('2nd & 4');
+    await page.keyboard.press('Enter');
+    await expect(page.getByTestId('before')).toHaveText('2nd & 4');
+    await type(page, '.. stick #7>#81 +3');
+    await expect(page.getByTestId('before')).toHaveText('3rd & 1');
+    await type(page, '12 wing l pistol inside zone l #22 +2');
+    await type(page, '11 doubles r gun mesh inc');
+    await type(page, '.. draw #22 +9');
+    await type(page, '3&6 @o45 11 spread gun levels #7>#11 +8');
+    await expect(page.getByTestId('finding')).toContainText('3rd & 6 was logged; gain of 9 on 2nd & 10 leaves 3rd & 1.');
+    await expect(page.getByTestId('finding')).toContainText('the gain before was 4');
+    await page.keyboard.press('F2');
+    await expect(page.getByTestId('finding')).toHaveCount(0);
+    await expect(page.getByTestId('before')).toHaveText('1st & 10');
+    await type(page, 'pen o holding 10');
+    await expect(page.getByTestId('before')).toHaveText('1st & 20');
+    await type(page, '10 spread gun four verticals inc');
+    await type(page, '.. slip screen #22 +7');
+    await type(page, '.. curl-flat #7>#84 +5');
+    await expect(page.getByTestId('before')).toHaveText('4th & 8');
+    await saved(page);
+    await page.reload();
+    await expect(page.getByText('All 79 snaps follow from one another.')).toBeVisible();
+  });
+
+  await test.step('the situation board shows them, and a number opens its reel', async () => {
+    await page.getByRole('link', { name: 'Read', exact: true }).click();
+    const all = page.getByRole('button', { name: '304 snaps' }).first();
+    await expect(all).toBeVisible();
+    const row = page.getByRole('row', { name: /^2nd long/ });
+    const number = row.getByRole('button', { name: /^run \d+ of \d+, open the reel/ });
+    const [, k] = /run (\d+) of/.exec((await number.getAttribute('aria-label'))!)!;
+    await number.click();
+    await expect(page.getByRole('dialog')).toContainText(`2nd long, called run: ${k} snaps`);
+    await expect(page.getByTestId('reel-snap')).toHaveCount(Number(k));
+    await expect(page).toHaveURL(/reel=row\.2-long\.runs/);
+    await expect(page.getByTestId('reel-snap').filter({ hasText: 'draw +4' })).toHaveCount(1);
+    await page.keyboard.press('Escape');
+    // The view has an address of its own.
+    await row.getByRole('button', { name: '2nd long' }).click();
+    await expect(page).toHaveURL(/cell=2-long/);
+    await page.reload();
+    await expect(page.getByRole('heading', { name: '2nd long' })).toBeVisible();
+  });
+
+  const wanted: string[] = [];
+  await test.step('twelve calls in four sections', async () => {
+    await page.getByRole('link', { name: 'Plan', exact: true }).click();
+    await page.getByRole('button', { name: 'Start' }).click();
+    await expect(page.getByRole('heading', { name: /Saltmere Herons offense against Marrow Fen Stags/ })).toBeVisible();
+    for (const section of ['Openers', '1st & 10', '3rd medium', 'Red, their 15 to 4']) {
+      const box = page.getByRole('region', { name: section, exact: true });
+      const head = box.getByRole('button', { name: section, exact: true });
+      await head.focus();
+      await page.keyboard.press('Enter');
+      await expect(head).toHaveAttribute('aria-pressed', 'true');
+      for (let i = 0; i < 3; i++) {
+        const add = page.getByRole('button', { name: new RegExp(`^add .* to ${section.replace(/[,]/g, ',')}$`) }).nth(i + wanted.length % 2);
+        await add.focus();
+        await page.keyboard.press('Enter');
+        await expect(box.getByTestId('call')).toHaveCount(i + 1);
+        wanted.push((await box.getByTestId('call').nth(i).getAttribute('aria-label'))!.replace(/^call \d+: (.*?)\. Alt.*$/, '$1'));
+      }
+    }
+    await expect(page.getByText('12 calls, fits one page')).toBeVisible();
+    await page.reload();
+    await expect(page.getByTestId('call')).toHaveCount(12);
+  });
+
+  await test.step('a call is dragged, put back, moved by keyboard, marked with a hash', async () => {
+    const goal = page.getByRole('region', { name: 'Goal line', exact: true });
+    const first = page.getByRole('list', { name: /^Plays for/ }).getByRole('listitem').first();
+    const from = (await first.locator('strong').boundingBox())!;
+    const to = (await goal.boundingBox())!;
+    await page.mouse.move(from.x + 10, from.y + 5);
+    await page.mouse.down();
+    await page.mouse.move(from.x + 60, from.y + 20, { steps: 4 });
+    await page.mouse.move(to.x + 60, to.y + 20, { steps: 12 });
+    await page.mouse.up();
+    await expect(goal.getByTestId('call')).toHaveCount(1);
+    await goal.getByTestId('call').focus();
+    await page.keyboard.press('Delete');
+    await expect(goal.getByTestId('call')).toHaveCount(0);
+    const openers = page.getByRole('region', { name: 'Openers', exact: true });
+    const second = (await openers.getByTestId('call').nth(1).getAttribute('aria-label'))!.replace(/^call \d+: /, '');
+    await openers.getByTestId('call').nth(1).focus();
+    await page.keyboard.press('Alt+ArrowUp');
+    await expect(openers.getByTestId('call').first()).toHaveAttribute('aria-label', `call 1: ${second}`);
+    await openers.getByRole('button', { name: /^hash of call 1: any/ }).click();
+    await expect(openers.getByRole('button', { name: /^hash of call 1: L/ })).toBeVisible();
+  });
+
+  await test.step('the PDF has all twelve on one page, Letter and A4', async () => {
+    await expect(page.locator('#saved')).toHaveText('saved');
+    await page.getByRole('link', { name: 'Print preview' }).click();
+    await expect(page.getByRole('img', { name: /12 calls in 4 sections/ })).toBeVisible();
+    const key = page.url().split('/')[4]!;
+    for (const [paper, size] of [['letter', [612, 792]], ['a4', [595.28, 841.89]]] as const) {
+      const response = await page.request.get(`${DEMO()}/api/sheets/${key}/pdf?paper=${paper}`);
+      expect(response.headers()['content-type']).toBe('application/pdf');
+      const pdf = await pdfText(new Uint8Array(await response.body()));
+      expect(pdf.pages).toBe(1);
+      expect(pdf.size.map(Math.round)).toEqual(size.map(Math.round));
+      expect(pdf.text).toContain('Saltmere Herons offense against Marrow Fen Stags');
+      expect(wanted).toHaveLength(12);
+      for (const call of wanted) expect(pdf.text.replace(/\s*·\s*/g, ', ')).toContain(call);
+      for (let n = 1; n <= 12; n++) expect(pdf.text).toMatch(new RegExp(`(^|\\s)${n}(\\s|$)`));
+    }
+  });
+});
+
+test('edit, insert, remove and undo, all by keyboard', async ({ page }) => {
+  await signIn(page);
+  await page.goto(`${DEMO()}/log/${HALF_GAME}`);
+  await expect(line(page)).toBeFocused();
+  await page.keyboard.press('ArrowUp');
+  const shown = await line(page).inputValue();
+  expect(shown.length).toBeGreaterThan(5);
+  await page.keyboard.press('End');
+  await page.keyboard.type(' "looked again"');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('said')).toHaveText('changed');
+  await page.keyboard.press('ArrowUp');
+  await expect(line(page)).toHaveValue(/"looked again"/);
+  await page.keyboard.press('Alt+KeyI');
+  await expect(line(page)).toHaveValue('');
+  await type(page, '"a snap the camera missed"');
+  await saved(page);
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('ArrowUp');
+  await expect(line(page)).toHaveValue(/camera missed/);
+  await page.keyboard.press('Alt+KeyX');
+  await expect(page.getByTestId('said')).toHaveText('removed; Ctrl Z brings it back');
+  for (const _ of [1, 2, 3]) {
+    await page.keyboard.press('Control+KeyZ');
+    await expect(page.getByTestId('said')).toHaveText('undone');
+  }
+  await page.keyboard.press('ArrowUp');
+  await expect(line(page)).toHaveValue(shown);
+  await page.keyboard.press('Escape');
+  await saved(page);
+});
+
+test('problems are named in place, the nearest word is one key away, and a line may be kept as it is', async ({ page }) => {
+  await signIn(page);
+  await page.goto(`${DEMO()}/log/${HALF_GAME}`);
+  await page.keyboard.type('pwoer r +6');
+  await expect(page.getByRole('alert').filter({ hasText: '“pwoer” is not in the book' })).toBeVisible();
+  await page.keyboard.press('Tab');
+  await expect(line(page)).toHaveValue('power r +6');
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('?');
+  await expect(page.getByRole('dialog', { name: 'The snap line' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.type('2&13 zzgork run');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('said')).toContainText('Enter again keeps it as it is');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await page.keyboard.press('ArrowUp');
+  await expect(line(page)).toHaveValue(/unread: zzgork run/);
+  await page.keyboard.press('Alt+KeyX');
+  await saved(page);
+  // A draft survives a reload.
+  await page.keyboard.type('11 trips');
+  await page.reload();
+  await expect(line(page)).toHaveValue('11 trips');
+});
+
+test('two members at one game: different fields both land, the same field is offered with both names', async ({ browser }) => {
+  const [one, two] = await Promise.all([browser.newContext(), browser.newContext()]);
+  const [a, b] = [await one.newPage(), await two.newPage()];
+  await signIn(a);
+  await signIn(b, 'Ivo Sedgewarden');
+  for (const p of [a, b]) {
+    await p.goto(`${DEMO()}/log/${HALF_GAME}`);
+    await expect(line(p)).toBeFocused();
+    await p.keyboard.press('ArrowUp');
+    await p.keyboard.press('End');
+  }
+  await a.keyboard.type(' bear');
+  await b.keyboard.type(' tite mike a pressure');
+  await a.keyboard.press('Enter');
+  await saved(a);
+  await b.keyboard.press('Enter');
+  const offer = b.getByRole('alert').filter({ hasText: 'Dara Okafor-Lind' });
+  await expect(offer).toContainText('set front to “bear”');
+  await expect(offer).toContainText('you typed “tite”');
+  await offer.getByRole('button', { name: 'take mine' }).click();
+  await saved(b);
+  await a.reload();
+  await expect(line(a)).toBeFocused();
+  await a.keyboard.press('ArrowUp');
+  await expect(line(a)).toHaveValue(/tite.*mike a pressure/);
+  await one.close();
+  await two.close();
+});
+
+test('words of the book: add, say, merge', async ({ page }) => {
+  await signIn(page);
+  await page.goto(`${DEMO()}/book?kind=coverage`);
+  await page.getByRole('textbox', { name: 'Word', exact: true }).fill('blue three');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByText('“blue three” is in the book')).toBeVisible();
+  await page.goto(`${DEMO()}/log/${HALF_GAME}`);
+  await type(page, '1&10 @o30 blue three power r +1');
+  await saved(page);
+  await page.goto(`${DEMO()}/book?kind=coverage`);
+  await page.getByRole('button', { name: 'merge blue three into another word' }).click();
+  await page.getByRole('combobox', { name: 'Keep' }).click();
+  await page.getByRole('option', { name: 'cover 3', exact: true }).click();
+  await page.getByRole('button', { name: 'Merge', exact: true }).click();
+  await expect(page.getByText('merged; 1 snap and 0 plays now say the kept word')).toBeVisible();
+  await page.goto(`${DEMO()}/log/${HALF_GAME}`);
+  await page.keyboard.press('ArrowUp');
+  await expect(line(page)).toHaveValue(/cover 3/);
+  await page.keyboard.press('Alt+KeyX');
+  await saved(page);
+});
+
+test('a guest is told who could, and the address of another game is a plain not-found', async ({ page }) => {
+  await signIn(page, 'Merrit Gorsefield');
+  await page.goto(`${DEMO()}/book?kind=formation`);
+  await expect(page.getByRole('button', { name: /^merge / })).toHaveCount(0);
+  expect((await page.goto(`${DEMO()}/log/no-such-game`))!.status()).toBe(404);
+  const refused = await page.request.get(`${DEMO()}/api/export`);
+  expect([refused.status(), ((await refused.json()) as { error: string }).error]).toEqual([403, 'exporting the program is for a keeper or coordinator.']);
+  const cross = await page.request.post(`${DEMO()}/api/games/${HALF_GAME}/snaps`, { headers: { origin: 'http://elsewhere.invalid', 'content-type': 'application/json' }, data: { ops: [] } });
+  expect(cross.status()).toBe(403);
+});
+
+test('headers and cookie are as OWASP asks', async ({ page }) => {
+  const response = (await page.goto(`${DEMO()}/sign-in`))!;
+  const headers = response.headers();
+  expect(headers['content-security-policy']).toMatch(/default-src 'self'.*script-src 'self' 'nonce-.*frame-ancestors 'none'/);
+  expect([headers['x-content-type-options'], headers['x-frame-options'], headers['x-powered-by']]).toEqual(['nosniff', 'DENY', undefined]);
+  await signIn(page);
+  const cookie = (await page.context().cookies()).find((c) => c.name === 'vobrik_session')!;
+  expect([cookie.httpOnly, cookie.sameSite]).toEqual([true, 'Strict']);
+  expect((await page.request.get(`${DEMO()}/api/games/${HALF_GAME}/snaps`)).status()).toBe(200);
+  await page.getByRole('button', { name: 'sign out' }).click();
+  await expect(page).toHaveURL(/sign-in/);
+  expect((await page.request.get(`${DEMO()}/api/games/${HALF_GAME}/snaps`)).status()).toBe(401);
+});
+
+test('nothing loads from another host', async ({ page }) => {
+  const hosts = new Set<string>();
+  page.on('request', (r) => hosts.add(new URL(r.url()).host));
+  await signIn(page);
+  for (const path of ['/log', '/read', '/plan', '/book', '/staff']) await page.goto(DEMO() + path);
+  expect([...hosts]).toEqual([new URL(DEMO()).host]);
+});

@@ -1,0 +1,123 @@
+import { expect, test } from '@playwright/test';
+import { DEMO_SEED, simulateSeason } from '../demo/league';
+import { pack, snapToRow, unpack, writeCsv } from '../core/table';
+import { EMPTY, line, saved, type } from './staff';
+
+test.describe.configure({ mode: 'serial' });
+
+const game = simulateSeason(DEMO_SEED, { tells: true, weeks: 2 }).reduce((a, b) => (Math.abs(b.snaps.length - 180) < Math.abs(a.snaps.length - 180) ? b : a));
+const table = writeCsv('snaps', game.snaps.map(snapToRow));
+const upload = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
+
+test('the first visit asks who you are, refuses what is wrong, keeps what was typed', async ({ page }) => {
+  await page.goto(EMPTY());
+  await expect(page).toHaveURL(/\/first$/);
+  await page.getByLabel('Program').fill('Alder staff');
+  await page.getByLabel('Level').click();
+  await page.getByRole('option', { name: 'college' }).click();
+  await page.getByRole('textbox', { name: 'Team', exact: true }).fill('Saltmere Herons');
+  await page.getByLabel('Short key of the team').fill('HER');
+  await page.getByLabel('Your name').fill('Ada Analyst');
+  await page.getByLabel('Password').fill('short');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByText('The password needs at least 10 characters.')).toBeVisible();
+  await expect(page.getByLabel('Program')).toHaveValue('Alder staff');
+  await page.getByLabel('Password').fill('a good long password');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByText('There is no film yet.')).toBeVisible();
+  await page.goto(`${EMPTY()}/first`);
+  await expect(page).not.toHaveURL(/first/);
+});
+
+test.describe('signed in', () => {
+  test.beforeEach(async ({ page }) => {
+    await page.goto(`${EMPTY()}/sign-in`);
+    await expect(page.getByText('Demo data')).toHaveCount(0);
+    await page.getByLabel('Name').fill('ada analyst');
+    await page.getByLabel('Password').fill('a good long password');
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByRole('heading', { name: 'What is next' })).toBeVisible();
+  });
+
+  test('a file with twelve faults: each named by row, column and remedy, nothing imported', async ({ page }) => {
+    const rows = table.trim().split('\r\n');
+    const header = rows[0]!.split(',');
+    const spoiled = rows.map((row, i) => {
+      const spoil: Record<number, [column: string, value: string]> = { 2: ['down', '5'], 3: ['hash', 'Left'], 5: ['to_goal', '140'], 7: ['clock', '9.12'], 9: ['personnel', '1x'], 11: ['carrier', 'QB'], 13: ['penalties', 'holding'], 15: ['quarter', '0'], 17: ['gain', 'six'], 19: ['offense', ''], 21: ['result', 'catch'], 23: ['snap_id', game.snaps[0]!.snapId] };
+      const change = spoil[i];
+      return change ? row.split(',').map((cell, c) => (header[c] === change[0] ? change[1] : cell)).join(',') : row;
+    }).join('\r\n');
+    await page.goto(`${EMPTY()}/log/import`);
+    await page.getByLabel('Files to import').setInputFiles(upload('snaps.csv', spoiled));
+    await page.getByRole('button', { name: 'Import' }).click();
+    await expect(page.getByText('12 faults; nothing was imported.')).toBeVisible();
+    const faults = page.getByRole('region', { name: 'Faults' }).getByRole('row');
+    await expect(faults).toHaveCount(13);
+    await expect(faults.filter({ hasText: 'one of L, M, R' })).toContainText('4');
+    await expect(faults.filter({ hasText: 'two digits, backs then tight ends' })).toContainText('personnel');
+    await page.goto(`${EMPTY()}/log`);
+    await expect(page.getByText('No games yet.')).toBeVisible();
+  });
+
+  test('a game of about 180 snaps by file upload, then export', async ({ page }) => {
+    expect(game.snaps.length).toBeGreaterThanOrEqual(170);
+    await page.goto(`${EMPTY()}/log/import`);
+    await page.getByLabel('Files to import').setInputFiles(upload('saturday.csv', table));
+    await page.getByRole('button', { name: 'Import' }).click();
+    await expect(page.getByText(`${game.snaps.length} snaps`)).toBeVisible();
+    await page.goto(`${EMPTY()}/log/${game.key}`);
+    await expect(page.getByText(`All ${game.snaps.length} snaps follow from one another.`)).toBeVisible();
+    const zip = await page.request.get(`${EMPTY()}/api/export`);
+    const files = unpack('program.zip', new Uint8Array(await zip.body()));
+    if (!files.ok) throw new Error(files.remedy);
+    const out = files.files.find((f) => f.name === 'snaps.csv')!.text;
+    expect(out.split('\r\n').sort()).toEqual(table.split('\r\n').sort());
+    expect(pack(files.files).length).toBeGreaterThan(1000);
+  });
+
+  test('a game from nothing: who kicks off, a half without film, typed anchors', async ({ page }) => {
+    await page.goto(`${EMPTY()}/log`);
+    await page.getByLabel('Away').click();
+    await page.getByRole('option', { name: 'a new team …' }).click();
+    await page.getByLabel('Name of the away team').fill('Fen Gulls');
+    await page.getByLabel('Home').click();
+    await page.getByRole('option', { name: 'Saltmere Herons' }).click();
+    await page.getByRole('button', { name: 'Open it' }).click();
+    await expect(page.getByText('Who puts the ball in play?')).toBeVisible();
+    await line(page).focus();
+    await page.keyboard.press('F7');
+    await expect(page.getByTestId('before')).toHaveText('kickoff');
+    await type(page, 'kickoff tb');
+    await expect(page.getByTestId('before')).toHaveText('1st & 10');
+    await type(page, '11 trips r power r #22 +4');
+    await type(page, '2&6 @o29 stick inc');
+    await expect(page.getByText('All 3 snaps follow from one another.')).toBeVisible();
+    await page.keyboard.type('q3');
+    await expect(page.getByText('Who puts the ball in play?')).toBeVisible();
+    await page.keyboard.press('F6');
+    await type(page, ' kickoff 60 ret 20');
+    await expect(page.getByTestId('before')).toHaveText('1st & 10');
+    await saved(page);
+  });
+
+  test('a keeper adds a member, who signs in and may not keep members', async ({ page, browser }) => {
+    await page.goto(`${EMPTY()}/staff`);
+    await page.getByLabel('Name').fill('Bo Charter');
+    await page.getByLabel('First password').fill('another good one');
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await expect(page.getByRole('cell', { name: 'Bo Charter' })).toBeVisible();
+    const other = await (await browser.newContext()).newPage();
+    await other.goto(`${EMPTY()}/sign-in`);
+    await other.getByLabel('Name').fill('Bo Charter');
+    await other.getByLabel('Password').fill('not this one');
+    await other.getByRole('button', { name: 'Sign in' }).click();
+    await expect(other.getByText('Name or password is wrong.')).toBeVisible();
+    await other.getByLabel('Name').fill('Bo Charter');
+    await other.getByLabel('Password').fill('another good one');
+    await other.getByRole('button', { name: 'Sign in' }).click();
+    await expect(other.getByRole('heading', { name: 'What is next' })).toBeVisible();
+    await other.goto(`${EMPTY()}/staff`);
+    await expect(other.getByRole('button', { name: 'Add', exact: true })).toHaveCount(0);
+    await other.context().close();
+  });
+});

@@ -1,0 +1,22 @@
+import { expect, type Page } from '@playwright/test';
+
+export const DEMO = (): string => process.env.VOBRIK_E2E_DEMO!;
+export const EMPTY = (): string => process.env.VOBRIK_E2E_EMPTY!;
+export const HALF_GAME = '2026-w08-stg-wre';
+
+export async function signIn(page: Page, name = 'Dara Okafor-Lind'): Promise<void> {
+  await page.goto(`${DEMO()}/sign-in`);
+  await page.getByRole('button', { name: new RegExp(name) }).click();
+  await expect(page.getByRole('heading', { name: 'What is next' })).toBeVisible();
+}
+
+export const line = (page: Page) => page.getByTestId('snap-line');
+export const saved = (page: Page) => expect(page.locator('#saved')).toHaveText(/^saved/);
+
+/** Types a snap by keyboard alone and keeps it. */
+export async function type(page: Page, text: string): Promise<void> {
+  await expect(line(page)).toBeFocused();
+  await page.keyboard.type(text);
+  await page.keyboard.press('Enter');
+  await expect(line(page)).toHaveValue('');
+}

@@ -1,0 +1,28 @@
+/** Lint: TypeScript's strict rules, React's hooks, Next, and the one-way stairs of the house. */
+import next from '@next/eslint-plugin-next';
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+import stairs from './lint/stairs.mjs';
+
+export default tseslint.config(
+  { ignores: ['.next/**', '.vobrik/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**'] },
+  ...tseslint.configs.recommended,
+  {
+    files: ['**/*.{ts,tsx,mts,mjs}'],
+    plugins: { 'react-hooks': hooks, '@next/next': next, house: { rules: { stairs } } },
+    rules: {
+      ...next.configs.recommended.rules,
+      'react-hooks/rules-of-hooks': 'error',
+      'react-hooks/exhaustive-deps': 'warn',
+      '@next/next/no-html-link-for-pages': 'off',
+      'house/stairs': 'error',
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports', prefer: 'type-imports', disallowTypeAnnotations: false }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-empty-object-type': ['error', { allowInterfaces: 'with-single-extends' }],
+      eqeqeq: ['error', 'always', { null: 'ignore' }],
+      'no-console': ['error', { allow: ['error'] }],
+    },
+  },
+  { files: ['core/**'], rules: { 'no-restricted-globals': ['error', ...['window', 'document', 'process', 'localStorage', 'fetch'].map((name) => ({ name, message: 'core knows neither browser nor Node.' }))], 'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'Pass a random source in.' }, { object: 'Date', property: 'now', message: 'Pass the time in.' }] } },
+  { files: ['core/**/*.test.ts'], rules: { 'no-restricted-globals': 'off' } },
+);

@@ -1,0 +1,62 @@
+/**
+ * The one-way stairs: app → ui, store, workers → core; inside core field → snap → rules and look,
+ * book → line, table → read, plan on top. An import that climbs is an error.
+ */
+import path from 'node:path';
+
+/** Room → the rooms it may import from. Tests may also use the demo league. */
+const HOUSE = {
+  core: ['core'],
+  ui: ['ui', 'core'],
+  store: ['store', 'core'],
+  workers: ['workers', 'core'],
+  demo: ['demo', 'core', 'store'],
+  app: ['app', 'ui', 'store', 'workers', 'core'],
+  cli: ['cli', 'core', 'store', 'demo', 'bench'],
+  bench: ['bench', 'core', 'store', 'demo', 'cli'],
+  e2e: ['e2e', 'cli', 'store', 'demo', 'core'],
+};
+const CORE = {
+  field: [],
+  snap: ['field'],
+  book: ['field', 'snap'],
+  look: ['field', 'book'],
+  rules: ['field', 'snap'],
+  line: ['field', 'snap', 'book', 'rules'],
+  table: ['field', 'snap'],
+  read: ['field', 'snap', 'rules', 'table'],
+  plan: ['field', 'snap', 'rules', 'look', 'book', 'line', 'table', 'read'],
+  exchange: ['field', 'snap', 'rules', 'look', 'book', 'line', 'table', 'read', 'plan'],
+};
+
+/** Null when the import may stand, else why not. Paths are relative to the checkout. */
+export function climb(from, to) {
+  const [room, inner] = from.split('/');
+  const [target, targetInner] = to.split('/');
+  if (!(room in HOUSE) || !(target in HOUSE)) return null;
+  const isTest = /\.(test|spec|fixture)\.tsx?$/.test(from) || from.endsWith('testing.ts');
+  if (isTest && (target === 'demo' || target === 'core' || (room === 'store' && target === 'cli'))) return null;
+  if (!HOUSE[room].includes(target)) return `${room}/ may not import from ${target}/; the stairs lead from app down to core`;
+  if (room === 'core' && target === 'core' && inner !== targetInner && inner in CORE && !CORE[inner].includes(targetInner)) return `core/${inner} may not import from core/${targetInner}`;
+  return null;
+}
+
+export default {
+  meta: { type: 'problem', schema: [], messages: { climbs: '{{why}}' } },
+  create(context) {
+    const root = context.cwd;
+    const from = path.relative(root, context.filename).split(path.sep).join('/');
+    const check = (node, source) => {
+      if (typeof source !== 'string' || !(source.startsWith('.') || source.startsWith('@/'))) return;
+      const to = source.startsWith('@/') ? source.slice(2) : path.relative(root, path.resolve(path.dirname(context.filename), source)).split(path.sep).join('/');
+      const why = climb(from, to);
+      if (why) context.report({ node, messageId: 'climbs', data: { why } });
+    };
+    return {
+      ImportDeclaration: (n) => check(n, n.source.value),
+      ExportNamedDeclaration: (n) => n.source && check(n, n.source.value),
+      ExportAllDeclaration: (n) => check(n, n.source.value),
+      ImportExpression: (n) => check(n, n.source.value),
+    };
+  },
+};

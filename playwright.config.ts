@@ -1,0 +1,22 @@
+import { defineConfig } from '@playwright/test';
+
+/** Debian's Chromium, offline switches on; one server for all journeys (e2e/setup.ts). */
+export default defineConfig({
+  testDir: 'e2e',
+  testMatch: /.*\.spec\.ts/,
+  workers: 1,
+  fullyParallel: false,
+  timeout: 90_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list'], ['json']],
+  globalSetup: './e2e/setup.ts',
+  outputDir: '.vobrik/journeys',
+  use: {
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+  },
+});
