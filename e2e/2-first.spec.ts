@@ -49,7 +49,7 @@ test.describe('signed in', () => {
     }).join('\r\n');
     await page.goto(`${EMPTY()}/log/import`);
     await page.getByLabel('Files to import').setInputFiles(upload('snaps.csv', spoiled));
-    await page.getByRole('button', { name: 'Import' }).click();
+    await page.getByRole('button', { name: 'Import', exact: true }).click();
     await expect(page.getByText('12 faults; nothing was imported.')).toBeVisible();
     const faults = page.getByRole('region', { name: 'Faults' }).getByRole('row');
     await expect(faults).toHaveCount(13);
@@ -63,7 +63,7 @@ test.describe('signed in', () => {
     expect(game.snaps.length).toBeGreaterThanOrEqual(170);
     await page.goto(`${EMPTY()}/log/import`);
     await page.getByLabel('Files to import').setInputFiles(upload('saturday.csv', table));
-    await page.getByRole('button', { name: 'Import' }).click();
+    await page.getByRole('button', { name: 'Import', exact: true }).click();
     await expect(page.getByText(`${game.snaps.length} snaps`)).toBeVisible();
     await page.goto(`${EMPTY()}/log/${game.key}`);
     await expect(page.getByText(`All ${game.snaps.length} snaps follow from one another.`)).toBeVisible();
@@ -105,7 +105,7 @@ test.describe('signed in', () => {
     await page.getByLabel('Name').fill('Bo Charter');
     await page.getByLabel('First password').fill('another good one');
     await page.getByRole('button', { name: 'Add', exact: true }).click();
-    await expect(page.getByRole('cell', { name: 'Bo Charter' })).toBeVisible();
+    await expect(page.getByRole('cell', { name: 'Bo Charter', exact: true })).toBeVisible();
     const other = await (await browser.newContext()).newPage();
     await other.goto(`${EMPTY()}/sign-in`);
     await other.getByLabel('Name').fill('Bo Charter');

@@ -2,36 +2,41 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { DEMO, HALF_GAME, signIn } from './staff';
 
-async function clean(page: Page, what: string): Promise<void> {
+const found: string[] = [];
+
+/** Looks at a screen; all are looked at before the test says what was found. */
+async function look(page: Page, what: string): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
-  expect(violations.map((v) => `${what}: ${v.id}: ${v.nodes.slice(0, 3).map((n) => n.html.slice(0, 160)).join(' | ')}`)).toEqual([]);
+  found.push(...violations.map((v) => `${what}: ${v.id}: ${v.nodes.slice(0, 3).map((n) => n.html.slice(0, 160)).join(' | ')}`));
 }
 
 for (const scheme of ['light', 'dark'] as const) {
   test(`axe finds no violation on any screen, ${scheme}`, async ({ browser }) => {
     test.setTimeout(240_000);
+    found.length = 0;
     const context = await browser.newContext({ colorScheme: scheme });
     const page = await context.newPage();
     await page.goto(`${DEMO()}/sign-in`);
-    await clean(page, 'sign in');
+    await look(page, 'sign in');
     await signIn(page);
-    await clean(page, 'week');
+    await look(page, 'week');
     await page.goto(`${DEMO()}/plan`);
-    await clean(page, 'plan');
+    await look(page, 'plan');
     await page.getByRole('button', { name: 'Start' }).click();
     await expect(page.getByRole('link', { name: 'Print preview' })).toBeVisible();
     const sheet = new URL(page.url()).pathname;
     await page.getByRole('button', { name: /^add .* to 1st & 10$/ }).first().click();
     await expect(page.getByTestId('call')).toHaveCount(1);
-    await clean(page, 'sheet');
+    await look(page, 'sheet');
     for (const path of ['/log', '/log/import', `/log/${HALF_GAME}`, '/log/2026-w06-lan-stg?snap=2026-w06-lan-stg-095', '/read?team=STG', '/read?team=STG&reel=row.2-long.runs', '/book', '/book?kind=plays', '/staff', `${sheet}/print`]) {
       await page.goto(DEMO() + path);
       await page.waitForLoadState('networkidle');
-      await clean(page, path);
+      await look(page, path);
     }
     await page.goto(`${DEMO()}/log/${HALF_GAME}`);
     await page.keyboard.type('11 trips r pwoer');
-    await clean(page, 'log with a problem');
+    await look(page, 'log with a problem');
     await context.close();
+    expect(found).toEqual([]);
   });
 }

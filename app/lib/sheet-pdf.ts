@@ -9,14 +9,13 @@ export interface SheetPrint {
   readonly paper: Paper;
   readonly title: string;
   readonly against: string;
-  readonly week: number | null;
 }
 
 const FONTS = path.join(process.cwd(), 'node_modules/@fontsource/archivo-narrow/files');
 const font = (weight: 400 | 700): string => path.join(FONTS, `archivo-narrow-latin-${weight}-normal.woff`);
 
 /** One page in black and white. Ink only: no gray below 4.5 to 1, nothing told by color. */
-export function sheetPdf({ sheet, paper, title, against, week }: SheetPrint): Promise<Uint8Array> {
+export function sheetPdf({ sheet, paper, title, against }: SheetPrint): Promise<Uint8Array> {
   const { width, height } = PAPERS[paper];
   const doc = new PDFDocument({ size: [width, height], margin: 0, autoFirstPage: true, info: { Title: `${sheet.name}: ${title} against ${against}`, Creator: 'Vobrik' } });
   const chunks: Buffer[] = [];
@@ -29,7 +28,7 @@ export function sheetPdf({ sheet, paper, title, against, week }: SheetPrint): Pr
   doc.registerFont('bold', font(700));
   const layout = layoutSheet(numberSheet(sheet.list), paper);
   doc.font('bold').fontSize(15).text(`${title} against ${against}`, MARGIN, MARGIN - 4, { lineBreak: false });
-  doc.font('text').fontSize(9).text(`${sheet.name}${week === null ? '' : ` · week ${week}`} · hash L M R, blank = any`, MARGIN, MARGIN + 13, { lineBreak: false });
+  doc.font('text').fontSize(9).text(`${sheet.name} · hash L M R, blank = any`, MARGIN, MARGIN + 13, { lineBreak: false });
   doc.lineWidth(1.2).moveTo(MARGIN, MARGIN + 27).lineTo(width - MARGIN, MARGIN + 27).stroke();
   const h = layout.rowHeight;
   const size = h * 0.62;

@@ -11,9 +11,9 @@ export interface WalkedGame {
   readonly findings: readonly Finding[];
 }
 
-/** Every game of the program, walked and checked. */
-export async function walkedGames(actor: Actor): Promise<WalkedGame[]> {
-  const games = await listGames(actor);
+/** Games of the program, walked and checked: all, or those a filter keeps. */
+export async function walkedGames(actor: Actor, wanted: (game: GameInfo) => boolean = () => true): Promise<WalkedGame[]> {
+  const games = (await listGames(actor)).filter(wanted);
   const snaps = await loadGames(actor, games.map((g) => g.key));
   return games.map((game) => {
     const rows = walkGame(snaps.get(game.key) ?? [], LEVEL_PROFILES[game.level as LevelKey]);

@@ -23,7 +23,7 @@ const FORMATIONS: readonly [word: string, spots: string, ...aliases: string[]][]
   ['twins', 'Y-4.8 Z+10o1 X+15'],
   ['slot', 'X-15 H-9o1 Y+4.8'],
   ['empty', 'X-17 T-9o1 H+5.5o1 Y+11 Z+17o1', 'empty 3x2'],
-  ['quads', 'X+5.5o1 H+9o1 Y+13 Z+17o1'],
+  ['quads', 'X-16 H+5.5o1 T+9o1 Y+13 Z+17o1', 'empty 4x1'],
   ['ace', 'X-14o1 H-4.8 Y+4.8 Z+14o1', 'double tight'],
   ['heavy', 'H-4.8 Y+4.8 Z+13o1'],
   ['stack', 'X-12 H-12o2.5 Y+12 Z+12o2.5'],

@@ -21,7 +21,8 @@ export const mirrorMen = <T extends Spot>(men: readonly T[]): T[] => men.map((m)
 
 /**
  * The offense as drawn: line, the formation's men (strong to `side`), and the backfield filled to
- * eleven. A formation that already holds a back (empty) leaves him out of the backfield.
+ * eleven. A formation that already holds a back (empty) leaves him out of the backfield. Without a
+ * formation only the line and the backfield stand: nobody is placed by guess.
  */
 export function lineUp(formation: Term | null, side: Side | null, backfield: Term | null): Man[] {
   const flip = <T extends Spot>(men: readonly T[]): T[] => (side === 'L' ? mirrorMen(men) : [...men]);
@@ -30,6 +31,7 @@ export function lineUp(formation: Term | null, side: Side | null, backfield: Ter
   const room = 11 - LINE.length - wide.length;
   const behind = flip((backfield?.spots ?? DEFAULT_BACKS).map((s): Man => ({ ...s, role: s.letter === 'Q' ? 'quarterback' : 'eligible' }))).filter((m) => !taken.has(m.letter));
   const backs = behind.slice(0, Math.max(room, 1));
+  if (!formation) return [...LINE, ...behind];
   const spare = [{ letter: 'F', x: 2, depth: 4.5 }, { letter: 'B', x: -2, depth: 4.5 }, { letter: 'T', x: 0, depth: 7 }];
   for (const s of spare) {
     if (backs.length >= room) break;

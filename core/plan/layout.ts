@@ -8,7 +8,7 @@ export type Paper = keyof typeof PAPERS;
 export const MARGIN = 30;
 export const TITLE_HEIGHT = 34;
 const GUTTER = 10;
-const LARGEST_ROW = 17;
+const LARGEST_ROW = 19;
 const SMALLEST_ROW = 7.5;
 
 export interface PlacedSection {
@@ -29,11 +29,11 @@ export interface SheetLayout {
 /** Rows a section takes: its head, its calls, a gap. */
 const rowsOf = (s: PrintedSection): number => 1 + s.calls.length + 0.6;
 
-function place(sections: readonly PrintedSection[], paper: Paper, columns: number, rowHeight: number): PlacedSection[] | null {
+function place(sections: readonly PrintedSection[], paper: Paper, columns: number, rowHeight: number, most = Infinity): PlacedSection[] | null {
   const { width, height } = PAPERS[paper];
   const column = (width - 2 * MARGIN - (columns - 1) * GUTTER) / columns;
   const top = MARGIN + TITLE_HEIGHT;
-  const room = height - MARGIN - top - 12;
+  const room = Math.min(height - MARGIN - top - 12, most);
   const placed: PlacedSection[] = [];
   let at = 0;
   let used = 0;
@@ -50,12 +50,23 @@ function place(sections: readonly PrintedSection[], paper: Paper, columns: numbe
   return placed;
 }
 
+/** The same columns with the least height that still takes all sections: ends fall level. */
+function even(sections: readonly PrintedSection[], paper: Paper, columns: number, rowHeight: number, placed: PlacedSection[]): PlacedSection[] {
+  let best = placed;
+  for (let most = PAPERS[paper].height; most > rowHeight; most -= rowHeight) {
+    const lower = place(sections, paper, columns, rowHeight, most);
+    if (!lower) break;
+    best = lower;
+  }
+  return best;
+}
+
 /** The largest type at which all sections fit one page in two or three columns. Sections never break. */
 export function layoutSheet(sections: readonly PrintedSection[], paper: Paper): SheetLayout {
   for (let rowHeight = LARGEST_ROW; rowHeight >= SMALLEST_ROW; rowHeight -= 0.5) {
     for (const columns of rowHeight > 12 ? [2] : [2, 3]) {
       const placed = place(sections, paper, columns, rowHeight);
-      if (placed) return { rowHeight, columns, placed, fits: true };
+      if (placed) return { rowHeight, columns, placed: even(sections, paper, columns, rowHeight, placed), fits: true };
     }
   }
   for (let n = sections.length - 1; n > 0; n--) {

@@ -66,12 +66,13 @@ export interface Suggestion {
 }
 
 const rowsOfPlay = (columns: Columns, rows: Uint32Array, play: PlayCard): Uint32Array => {
-  const { concept, direction } = columns.text;
+  const { concept, direction, play: called } = columns.text;
+  const kind = called.codeOf.get(play.kind);
   const wanted = concept.codeOf.get(play.concept);
-  if (wanted === undefined) return new Uint32Array(0);
+  if (wanted === undefined || kind === undefined) return new Uint32Array(0);
   const to = play.direction === null ? undefined : direction.codeOf.get(play.direction);
   // A call with a side counts snaps to that side, and those whose side was not tagged.
-  return rows.filter((i) => concept.codes[i] === wanted && columns.success[i] !== 2 && (play.direction === null || direction.codes[i] === to || direction.codes[i]! < FIRST_VALUE));
+  return rows.filter((i) => concept.codes[i] === wanted && called.codes[i] === kind && columns.success[i] !== 2 && (play.direction === null || direction.codes[i] === to || direction.codes[i]! < FIRST_VALUE));
 };
 
 const successRate = (columns: Columns, rows: Uint32Array): Rate => {

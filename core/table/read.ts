@@ -69,9 +69,12 @@ export function readCsv(resource: ResourceName, text: string, file: string): Rea
     fault('too-large', null, null, '', `has more than ${MOST_ROWS} rows; split the file`);
     return { rows: [], lines: [], faults };
   }
-  const readers = known.map((name) => (name === null ? null : { name, spec: spec.columns[name]!, seen: new Map<string, unknown>() }));
   const blanks: Record<string, unknown> = {};
   for (const [name, column] of Object.entries(spec.columns)) blanks[name] = column.kind === 'list' || column.kind === 'penalties' || column.kind === 'numbers' ? [] : null;
+  const readers = known.map((name) => (name === null ? null : { name, spec: spec.columns[name]!, blank: blanks[name], seen: new Map<string, unknown>() }));
+  const required = Object.entries(spec.columns).filter(([name, column]) => column.required && columns.includes(name)).map(([name]) => name);
+  // A row takes the file's columns first, in file order: all rows share one shape.
+  const absent = Object.entries(blanks).filter(([name]) => !known.includes(name));
   const rows: Row[] = [];
   const lines: number[] = [];
   const keys = new Map<string, number>();
@@ -83,16 +86,21 @@ export function readCsv(resource: ResourceName, text: string, file: string): Rea
       fault('ragged', line, null, cells[columns.length] ?? '', `has ${cells.length} cells for ${columns.length} columns; quote a cell that holds a comma`);
       return;
     }
-    const row: Record<string, unknown> = { ...blanks };
+    const row: Record<string, unknown> = {};
     for (let c = 0; c < readers.length; c++) {
       const reader = readers[c];
+      if (!reader) continue;
       const raw = cells[c];
-      if (!reader || raw === undefined || raw === '') continue;
+      if (raw === undefined || raw === '') {
+        row[reader.name] = reader.blank;
+        continue;
+      }
       // Cells repeat: each distinct text is read once a column.
       let value = reader.seen.get(raw);
       if (value === undefined) {
         const read = readText(reader.spec, raw);
         if (!read.ok) {
+          row[reader.name] = null;
           fault('value', line, reader.name, raw, `is not ${read.expected}`);
           continue;
         }
@@ -101,8 +109,9 @@ export function readCsv(resource: ResourceName, text: string, file: string): Rea
       }
       row[reader.name] = value;
     }
-    for (const [name, column] of Object.entries(spec.columns)) {
-      if (column.required && columns.includes(name) && row[name] === null && !faults.some((f) => f.row === line && f.column === name)) fault('required', line, name, '', 'is empty; every row needs it');
+    for (const [name, blank] of absent) row[name] = blank;
+    for (const name of required) {
+      if (row[name] === null && !faults.some((f) => f.row === line && f.column === name)) fault('required', line, name, '', 'is empty; every row needs it');
     }
     const key = spec.key.map((k) => String(row[k])).join('\u0000');
     if (spec.key.every((k) => row[k] !== null)) {

@@ -35,11 +35,8 @@ export function ImportForm() {
   return (
     <div style={{ display: 'grid', gap: 12, marginTop: 12 }}>
       <div style={{ display: 'flex', gap: 10, alignItems: 'center' }}>
-        <Button component="label" variant="outlined">
-          Choose files
-          <input ref={files} className="hide" type="file" multiple accept=".zip,.csv,.json" aria-label="Files to import" onChange={(e) => { setNames([...(e.target.files ?? [])].map((f) => f.name)); setOutcome(null); setError(''); }} />
-        </Button>
-        <span>{names.join(', ') || 'none chosen'}</span>
+        <label htmlFor="files">Files to import</label>
+        <input id="files" ref={files} type="file" multiple accept=".zip,.csv,.json" onChange={(e) => { setNames([...(e.target.files ?? [])].map((f) => f.name)); setOutcome(null); setError(''); }} />
         <Button variant="contained" disabled={busy || names.length === 0} onClick={() => void send()}>Import</Button>
         {busy && <Button onClick={() => running.current?.abort()}>Stop</Button>}
       </div>

@@ -70,6 +70,7 @@ export function LogScreen(props: LogScreenProps) {
 
   const quarterTyped = /(?:^|\s)q(\d{1,2})(?=\s|$)/i.exec(text);
   const state = useMemo(() => stateFor(quarterTyped ? Number(quarterTyped[1]) : null), [stateFor, quarterTyped?.[1]]); // eslint-disable-line react-hooks/exhaustive-deps
+  const opensHalf = carryInto(previousRow && { state: previousRow.after.state, quarter: previousRow.before.quarter }, quarterTyped ? Number(quarterTyped[1]) : null).anchored;
   const previousLook = useMemo(() => {
     const end = mode.kind === 'next' ? rows.length : at;
     for (let i = end - 1; i >= 0; i--) if (rows[i]!.before.unit === 'scrimmage' && rows[i]!.before.offense === state.offense) return rows[i]!.snap;
@@ -85,6 +86,9 @@ export function LogScreen(props: LogScreenProps) {
     if (state.unit !== 'scrimmage' && text.trim() === '') return [];
     return complete(text, caret, book, frequencies, bucket, fields, 4);
   }, [text, caret, book, frequencies, state, follows, parsed]);
+
+  // A word still being typed is not wrong yet: completions stand where its problem would.
+  const problems = useMemo(() => parsed.problems.filter((p) => !(p.code === 'unknown-word' && p.end === caret && offers.length > 0)), [parsed, caret, offers]);
 
   // The draft survives a reload; an edit opens with the snap's line.
   const opened = useRef('');
@@ -132,7 +136,7 @@ export function LogScreen(props: LogScreenProps) {
     input.current?.focus();
   };
   const takeOffer = (i: number) => { const o = offers[i]; if (o) replace(o.start, o.end, o.insert); };
-  const takeCandidate = (p: number, c: number) => { const problem = parsed.problems[p]; const candidate = problem?.candidates[c]; if (problem && candidate) replace(problem.start, problem.end, candidate.text); };
+  const takeCandidate = (p: number, c: number) => { const problem = problems[p]; const candidate = problem?.candidates[c]; if (problem && candidate) replace(problem.start, problem.end, candidate.text); };
 
   const act = (doing: readonly SnapOp[], undoing: readonly SnapOp[], words: string) => {
     undo.current.done.push({ undo: undoing, redo: doing });
@@ -184,8 +188,9 @@ export function LogScreen(props: LogScreenProps) {
     } else {
       const fields: Record<string, unknown> = { ...parsed.fields };
       if (unread) fields.note = [parsed.fields.note, `unread: ${unread}`].filter(Boolean).join('; ');
-      if (previousRow === null || stateFor(parsed.fields.quarter ?? null).offense !== previousRow.after.state.offense || previousRow.after.state.offense === null) {
-        if (state.offense !== null && start !== null) Object.assign(fields, { offense: fields.offense ?? start, defense: fields.defense ?? (start === game.home ? game.away : game.home), quarter: fields.quarter ?? state.quarter, toGoal: fields.toGoal ?? state.toGoal });
+      // Nothing is carried in: who puts the ball in play, and from where, is written with the snap.
+      if (start !== null && state.offense === start && (opensHalf || previousRow?.after.state.offense == null)) {
+        Object.assign(fields, { offense: fields.offense ?? start, defense: fields.defense ?? (start === game.home ? game.away : game.home), quarter: fields.quarter ?? state.quarter, toGoal: fields.toGoal ?? state.toGoal });
       }
       const snapId = crypto.randomUUID();
       const order = mode.kind === 'next' ? orderBetween(rows[rows.length - 1]?.snap.order ?? null, null) : orderBetween(rows[at - 1]?.snap.order ?? null, rows[at]!.snap.order);
@@ -217,15 +222,16 @@ export function LogScreen(props: LogScreenProps) {
   const todo = findings.filter((f) => f.level !== 'note');
   const finding = (selectedId ? findings.find((f) => f.snapId === selectedId) : undefined) ?? [...todo].reverse().find((f) => f.number > rows.length - 2) ?? todo[0] ?? findings[0] ?? null;
   const ball = state.offense;
-  const needsStart = mode.kind === 'next' && (ball === null || (start !== null && carryInto(previousRow && { state: previousRow.after.state, quarter: previousRow.before.quarter }, quarterTyped ? Number(quarterTyped[1]) : null).anchored));
+  const needsStart = mode.kind === 'next' && (ball === null || (start !== null && opensHalf));
 
   const onKey = (e: React.KeyboardEvent<HTMLInputElement>) => {
     const take = (work: () => void) => { e.preventDefault(); work(); };
     if (e.key === 'Enter') return take(keep);
-    if (e.key === 'Tab' && !e.shiftKey && (parsed.problems[0]?.candidates.length || offers.length)) return take(() => (parsed.problems[0]?.candidates.length ? takeCandidate(0, chosen % parsed.problems[0].candidates.length) : takeOffer(chosen)));
+    const ways = problems[0]?.candidates.length ?? 0;
+    if (e.key === 'Tab' && !e.shiftKey && (ways || offers.length)) return take(() => (ways ? takeCandidate(0, chosen % ways) : takeOffer(chosen)));
     if (e.key === 'Escape') return take(() => { if (mode.kind === 'next') setText(''); leave(); });
     if (e.key === 'ArrowUp') return take(() => walk(-1));
-    if (e.key === 'ArrowDown') return take(() => (mode.kind === 'next' ? setChosen((c) => (c + 1) % Math.max(1, parsed.problems[0]?.candidates.length ?? offers.length)) : walk(1)));
+    if (e.key === 'ArrowDown') return take(() => (mode.kind === 'next' ? setChosen((c) => (c + 1) % Math.max(1, ways || offers.length)) : walk(1)));
     if (e.altKey && e.code === 'KeyI' && selectedId) return take(() => setMode({ kind: 'insert', before: selectedId }));
     if (e.altKey && e.code === 'KeyX' && mode.kind === 'edit') return take(() => { act([{ op: 'delete', snapId: mode.snapId }], [{ op: 'restore', snapId: mode.snapId }], 'removed; Ctrl Z brings it back'); leave(); });
     if ((e.ctrlKey || e.metaKey) && e.code === 'KeyZ' && (text === '' || text === shown)) return take(() => step(!e.shiftKey));
@@ -242,6 +248,7 @@ export function LogScreen(props: LogScreenProps) {
   const nameOf = (key: string) => teams.find((t) => t.key === key)?.name ?? key;
   const label = mode.kind === 'next' ? `snap ${rows.length + 1}${ball ? `, ${ball}` : ''}` : mode.kind === 'edit' ? `editing snap ${at + 1}` : `inserting before snap ${at + 1}`;
   const hint = confirm ? 'keep it as it is' : mode.kind === 'edit' ? 'keep the change' : mode.kind === 'insert' ? 'put it in' : 'keep, next snap';
+  const open = follows.after.unknown.includes('no_result') || follows.after.unknown.includes('no_gain') || Object.keys(parsed.fields).length === 0;
   const drawn = text.trim() === '' && previousLook ? {} : parsed.fields;
 
   return (
@@ -264,7 +271,7 @@ export function LogScreen(props: LogScreenProps) {
           <section className="card arith" aria-label="Arithmetic" aria-live="polite">
             <div><span className="small quiet">before{ball ? `, ${ball} has the ball` : ''}</span><div className="big" data-testid="before">{short(follows.before)}</div><span className="small">{rest(follows.before)}</span></div>
             <div aria-hidden="true" className="big">→</div>
-            <div><span className="small quiet">{Object.keys(parsed.fields).length === 0 ? 'after' : explain(follows.after.steps) || 'after'}</span><div className="big" data-testid="after">{Object.keys(parsed.fields).length === 0 ? '…' : short(follows.after.state)}</div><span className="small">{Object.keys(parsed.fields).length === 0 ? '' : `${rest(follows.after.state)}${follows.after.state.offense && follows.after.state.offense !== ball ? `, ${follows.after.state.offense} ball` : ''}`}</span></div>
+            <div><span className="small quiet">{open ? 'no result yet' : explain(follows.after.steps) || 'after'}</span><div className="big" data-testid="after">{open ? '…' : short(follows.after.state)}</div><span className="small">{open ? '' : `${rest(follows.after.state)}${follows.after.state.offense && follows.after.state.offense !== ball ? `, ${follows.after.state.offense} ball` : ''}`}</span></div>
           </section>
           {needsStart && (
             <section className="card flag" aria-label="Who starts">
@@ -280,7 +287,7 @@ export function LogScreen(props: LogScreenProps) {
           ) : rows.length > 0 && <section className="card small quiet">All {rows.length} snaps follow from one another.</section>}
         </div>
       </div>
-      <SnapLine ref={input} text={text} parsed={parsed} offers={offers} chosen={chosen} label={label} hint={hint} onText={onText} onKey={onKey} onOffer={takeOffer} onCandidate={takeCandidate} />
+      <SnapLine ref={input} text={text} parsed={parsed} problems={problems} offers={offers} chosen={chosen} label={label} hint={hint} onText={onText} onKey={onKey} onOffer={takeOffer} onCandidate={takeCandidate} />
       <p className="small quiet" style={{ display: 'flex', gap: 16, flexWrap: 'wrap' }}><span role="status" data-testid="said">{said}</span><span><kbd>↑</kbd> <kbd>↓</kbd> earlier snaps</span><span><kbd>Alt I</kbd> insert before</span><span><kbd>Alt X</kbd> remove</span><span><kbd>Ctrl Z</kbd> undo</span><span><kbd>Esc</kbd> back to the next snap</span></p>
       <Dialog open={help} onClose={() => { setHelp(false); setText(''); }} aria-labelledby="help-title" maxWidth="md">
         <DialogTitle id="help-title">The snap line</DialogTitle>

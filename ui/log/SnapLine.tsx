@@ -2,11 +2,13 @@
 /** The line itself: text with its meaning underlined, the echo above, the offers below. */
 import { forwardRef, useRef } from 'react';
 import { SNAP_FIELDS, isTagged, writeFieldText, type SnapField, type SnapFields } from '@/core/snap';
-import { problemSentence, type Completion, type ParsedLine } from '@/core/line';
+import { problemSentence, type Completion, type ParsedLine, type Problem } from '@/core/line';
 
 export interface SnapLineProps {
   readonly text: string;
   readonly parsed: ParsedLine;
+  /** Problems to show now; a word still being typed is left out. */
+  readonly problems: readonly Problem[];
   readonly offers: readonly Completion[];
   readonly chosen: number;
   readonly label: string;
@@ -41,14 +43,14 @@ export function echoOf(fields: SnapFields): { field: SnapField; label: string; v
   return out;
 }
 
-export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function SnapLine({ text, parsed, offers, chosen, label, hint, onText, onKey, onOffer, onCandidate }, input) {
+export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function SnapLine({ text, parsed, problems, offers, chosen, label, hint, onText, onKey, onOffer, onCandidate }, input) {
   // A line longer than the box scrolls; its underlines go with it.
   const mirror = useRef<HTMLDivElement>(null);
   const spans: React.ReactNode[] = [];
   let at = 0;
   for (const p of parsed.pieces) {
     if (p.start < at) continue;
-    spans.push(text.slice(at, p.start), <span key={p.start} className={`p-${p.kind}`}>{text.slice(p.start, p.end)}</span>);
+    spans.push(text.slice(at, p.start), <span key={p.start} className={`p-${p.kind === 'problem' && !problems.some((x) => x.start === p.start) ? 'begun' : p.kind}`}>{text.slice(p.start, p.end)}</span>);
     at = p.end;
   }
   spans.push(text.slice(at));
@@ -67,11 +69,11 @@ export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function Sna
         />
       </div>
       <div className="offers">
-        {parsed.problems.length > 0 ? (
+        {problems.length > 0 ? (
           <>
-            <span className="flag" role="alert">{problemSentence(parsed.problems[0]!)}</span>
-            {parsed.problems[0]!.candidates.map((c, i) => (
-              <button key={c.text} type="button" className="plain" onClick={() => onCandidate(0, i)} tabIndex={-1}>{i === chosen % Math.max(1, parsed.problems[0]!.candidates.length) && <kbd>Tab</kbd>} <strong>{c.label}</strong></button>
+            <span className="flag" role="alert">{problemSentence(problems[0]!)}</span>
+            {problems[0]!.candidates.map((c, i) => (
+              <button key={c.text} type="button" className="plain" onClick={() => onCandidate(0, i)} tabIndex={-1}>{i === chosen % Math.max(1, problems[0]!.candidates.length) && <kbd>Tab</kbd>} <strong>{c.label}</strong></button>
             ))}
           </>
         ) : (

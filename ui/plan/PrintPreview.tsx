@@ -8,7 +8,7 @@ import { useUrlState } from '../useUrlState';
 
 const FONT = '"Archivo Narrow", "Archivo Variable", sans-serif';
 
-export function PrintPreview({ sheet, title, against, week }: { sheet: SheetDetail; title: string; against: string; week: number | null }) {
+export function PrintPreview({ sheet, title, against }: { sheet: SheetDetail; title: string; against: string }) {
   const [url, setUrl] = useUrlState();
   const paper: Paper = url.get('paper') === 'a4' ? 'a4' : 'letter';
   const { width, height } = PAPERS[paper];
@@ -25,7 +25,7 @@ export function PrintPreview({ sheet, title, against, week }: { sheet: SheetDeta
       </div>
       <svg className="sheetpaper" viewBox={`0 0 ${width} ${height}`} style={{ width: 'min(100%, 760px)', justifySelf: 'center', fontFamily: FONT, background: '#fff', border: '1px solid var(--rule)' }} role="img" aria-label={`${title} against ${against}: ${sheet.list.length} calls in ${layout.placed.length} sections`}>
         <text x={MARGIN} y={MARGIN + 9} fontSize="15" fontWeight="700">{title} against {against}</text>
-        <text x={MARGIN} y={MARGIN + 22} fontSize="9">{sheet.name}{week === null ? '' : ` · week ${week}`} · hash L M R, blank = any</text>
+        <text x={MARGIN} y={MARGIN + 22} fontSize="9">{sheet.name} · hash L M R, blank = any</text>
         <line x1={MARGIN} x2={width - MARGIN} y1={MARGIN + 27} y2={MARGIN + 27} stroke="#000" strokeWidth="1.2" />
         {layout.placed.length === 0 && <text x={MARGIN} y={MARGIN + 50} fontSize="11">No calls on this sheet yet.</text>}
         {layout.placed.map(({ printed, x, y, width: w }) => (

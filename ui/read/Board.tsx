@@ -31,7 +31,8 @@ export function Board({ board, cell, onCell, onReel }: BoardProps) {
       <thead>
         <tr>
           <th>situation</th>
-          <th aria-label="where on the field, own goal line at the left">
+          <th>
+            <span className="hide">where on the field, own goal line at the left</span>
             <svg viewBox={`0 0 ${WIDTH} 16`} width="100%" aria-hidden="true">
               {[['goal', 0, 'start'], ['own 25', 25, 'middle'], ['50', 50, 'middle'], ['their 25', 75, 'middle'], ['goal', 100, 'end']].map(([t, at, anchor]) => <text key={`${t}${at}`} x={(Number(at) * WIDTH) / 100} y="13" fontSize="13.5" textAnchor={anchor as 'start'} fill="var(--ink2)">{t}</text>)}
             </svg>

@@ -22,6 +22,8 @@ export interface ReelProps {
   readonly onClose: () => void;
 }
 
+/** Already in the title, the situation line or the drawing. */
+const SHOWN_ABOVE = new Set<string>(['game', 'snapId', 'order', 'quarter', 'clock', 'toGoal', 'down', 'pointsFor', 'pointsAgainst', 'nextOffense', 'deadToGoal', 'receiversLeftSet', 'receiversRightSet', 'receiversLeftSnap', 'receiversRightSnap']);
 const situation = (s: Snap): string => (s.down === null || s.distance === null ? (s.unit ?? '') : `${formatDownDistance(s.down, s.distance, s.toGoal)}${s.toGoal === null ? '' : `, ${formatSpot(s.toGoal)}`}`);
 const called = (s: Snap): string => `${s.concept && s.concept !== '-' && s.concept !== '?' ? s.concept : (s.play ?? 'not tagged')}${s.gain === null ? '' : ` ${s.gain > 0 ? '+' : ''}${s.gain}`}`;
 
@@ -51,7 +53,7 @@ export function Reel({ title, snaps, book, profile, gameName, onClose }: ReelPro
               <p style={{ fontSize: 17, fontWeight: 650 }}>{situation(current.snap)}{current.snap.hash ? `, ${hashWord(current.snap.hash)}` : ''}</p>
               <Chalk book={book} profile={profile} fields={current.snap} hash={current.snap.hash} height={230} />
               <dl className="tagsheet">
-                {echoOf(current.snap).filter((e) => !['game', 'snapId', 'order', 'quarter', 'clock', 'toGoal', 'down', 'pointsFor', 'pointsAgainst', 'nextOffense'].includes(e.field)).map((e) => <div key={e.field}><dt>{e.label}</dt><dd>{e.value}</dd></div>)}
+                {echoOf(current.snap).filter((e) => !SHOWN_ABOVE.has(e.field) && e.value !== 'false').map((e) => <div key={e.field}><dt>{e.label}</dt><dd>{e.value}</dd></div>)}
               </dl>
             </div>
           </div>

@@ -25,7 +25,7 @@ export const theme = createTheme({
     dark: {
       palette: {
         background: { default: '#171b1c', paper: '#1f2526' }, text: { primary: '#ece6d6', secondary: '#aab2b0' }, primary: { main: '#ece6d6', contrastText: '#171b1c' }, error: { main: '#e290bd' }, divider: '#3c4443',
-        run: '#d99a4e', pass: '#7fb2e0', us: '#6fc0ae', them: '#e08e55', finding: '#e290bd', rule: '#3c4443', faintRule: '#2b3232', highlight: '#4d4423', mark: '#ece6d6',
+        run: '#d99a4e', pass: '#7fb2e0', us: '#6fc0ae', them: '#e08e55', finding: '#e290bd', rule: '#3c4443', faintRule: '#2b3232', highlight: '#38321a', mark: '#ece6d6',
       },
     },
   },

@@ -23,11 +23,11 @@ export default async function LogGame({ params, searchParams }: Props) {
     if (e instanceof NotFound) notFound();
     throw e;
   });
-  const [teams, book, program, initial, walked] = await Promise.all([listTeams(actor), loadBook(actor), programOf(actor), loadSnaps(actor, key), walkedGames(actor)]);
+  const [teams, book, program, initial, walked] = await Promise.all([listTeams(actor), loadBook(actor), programOf(actor), loadSnaps(actor, key), walkedGames(actor, (g) => g.key !== key && [g.home, g.away].some((t) => t === game.home || t === game.away))]);
   // What each team did before, by situation: ranks the completions.
   const history: Record<string, FrequencyRow[]> = {};
   for (const team of [game.home, game.away]) {
-    const earlier = walked.filter((w) => w.game.key !== key).flatMap((w) => w.rows).filter((r) => r.before.offense === team && r.before.unit === 'scrimmage');
+    const earlier = walked.flatMap((w) => w.rows).filter((r) => r.before.offense === team && r.before.unit === 'scrimmage');
     history[team] = frequencyRows(countFrequencies(earlier.map((r) => ({ snap: r.snap, bucket: r.bucket }))));
   }
   return <LogScreen key={key} game={game} teams={teams} book={book} level={game.level as LevelKey} season={program.season} owner={`${actor.programId}.${actor.memberId}`} initial={initial} history={history} open={(await searchParams).snap ?? null} />;

@@ -14,5 +14,5 @@ export default async function Print({ params }: Props) {
   const actor = await requireActor();
   const [sheet, program, teams] = await Promise.all([loadSheet(actor, (await params).sheet), programOf(actor), listTeams(actor)]);
   const name = (k: string) => teams.find((t) => t.key === k)?.name ?? k;
-  return <PrintPreview sheet={sheet} title={`${name(program.team)} offense`} against={name(sheet.opponent)} week={program.settings.week} />;
+  return <PrintPreview sheet={sheet} title={`${name(program.team)} offense`} against={name(sheet.opponent)} />;
 }
