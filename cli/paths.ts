@@ -3,8 +3,8 @@ import path from 'node:path';
 
 /** The checkout this program runs from. */
 export const ROOT = path.resolve(import.meta.dirname, '..');
-/** Everything made at run time; git ignores it. */
-export const WORK = path.join(ROOT, '.vobrik');
+/** Everything made at run time; git ignores it. Tests choose a folder of their own. */
+export const WORK = process.env.VOBRIK_WORK ?? path.join(ROOT, '.vobrik');
 
 export function workFolder(...parts: string[]): string {
   const folder = path.join(WORK, ...parts);

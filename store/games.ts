@@ -1,7 +1,7 @@
 /** Teams, games and their chartings. */
 import type { InferEntity } from '@mikro-orm/core';
 import { randomUUID } from 'node:crypto';
-import { LEVEL_PROFILES, type LevelProfile } from '../core/field/profile';
+import { profilesFor, type Profiles } from '../core/field/profile';
 import { requireFootball, requireRole } from './access';
 import { Charting, Game, Program, Season, SnapRow, Team } from './entities';
 import { Invalid, NotFound } from './errors';
@@ -34,11 +34,10 @@ export async function findGame(actor: Actor, key: string): Promise<GameInfo> {
   return gameInfo(game, charting ? await em.count(SnapRow, { charting: charting.id, deletedAt: null }) : 0);
 }
 
-/** The level profile of the actor's program, or of a game of another level. */
-export async function profileOf(actor: Actor, level?: string): Promise<LevelProfile> {
+/** Every level's profile as the actor's program uses it. */
+export async function profilesOf(actor: Actor): Promise<Profiles> {
   const program = await (await openEm()).findOneOrFail(Program, { id: actor.programId });
-  const base = LEVEL_PROFILES[(level as keyof typeof LEVEL_PROFILES) ?? program.level] ?? LEVEL_PROFILES[program.level];
-  return { ...base, season: program.season };
+  return profilesFor(program.level, program.season, program.settings.profile ?? null);
 }
 
 export interface NewGame {

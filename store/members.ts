@@ -2,7 +2,7 @@
 import { hash, verify } from '@node-rs/argon2';
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import { DEFAULT_BOOK } from '../core/book/default-book';
-import type { LevelKey } from '../core/field/profile';
+import { adaptProfile, LEVEL_PROFILES, type LevelKey, type ProfileChanges } from '../core/field/profile';
 import { requireRole } from './access';
 import { BookTerm, Member, Program, Season, Session, SignInAttempt, Team } from './entities';
 import { Invalid, NotFound, SignInRefused } from './errors';
@@ -145,7 +145,21 @@ export async function setWeek(actor: Actor, settings: ProgramSettings): Promise<
   const em = await openEm();
   const program = await em.findOneOrFail(Program, { id: actor.programId });
   if (settings.opponent !== null && !(await em.findOne(Team, { program: actor.programId, key: settings.opponent }))) throw new NotFound('team');
-  program.settings = settings;
+  program.settings = { ...program.settings, ...settings };
+  await em.flush();
+}
+
+/** Changes of the level's profile: kickoffs, touchbacks, tries, hash, fouls. The rulebook governs. */
+export async function setProfile(actor: Actor, changes: ProfileChanges | null): Promise<void> {
+  requireRole(actor, 'changing the level', 'keeper');
+  const em = await openEm();
+  const program = await em.findOneOrFail(Program, { id: actor.programId });
+  try {
+    adaptProfile(LEVEL_PROFILES[program.level], program.season, changes);
+  } catch (error) {
+    throw new Invalid((error as Error).message);
+  }
+  program.settings = { ...program.settings, profile: changes };
   await em.flush();
 }
 

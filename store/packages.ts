@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { readBook, writeBook } from '../core/book/book-json';
 import type { Book } from '../core/book/term';
 import { effectiveSnap, walkGame } from '../core/rules/walk';
-import { LEVEL_PROFILES, type LevelKey } from '../core/field/profile';
+import { profilesFor, type LevelKey } from '../core/field/profile';
 import { byOrder } from '../core/snap/order';
 import type { Snap } from '../core/snap/snap';
 import { emptyTables, faultSentence, readPackage, rowToSnap, snapToRow, writePackage, type NamedFile, type Row, type TableFault, type Tables } from '../core/table';
@@ -21,6 +21,7 @@ export async function exportTables(actor: Actor): Promise<{ tables: Tables; book
   const em = await openEm();
   const program = await em.findOneOrFail(Program, { id: actor.programId });
   const where = { program: actor.programId };
+  const profiles = profilesFor(program.level, program.season, program.settings.profile ?? null);
   const tables = emptyTables();
   const teams = await em.find(Team, where, { orderBy: { key: 'asc' } });
   tables.teams = teams.map((t) => ({ team: t.key, name: t.name, nickname: t.nickname, place: t.place }));
@@ -39,7 +40,7 @@ export async function exportTables(actor: Actor): Promise<{ tables: Tables; book
     const rows = (await em.find(SnapRow, { charting: charting.id, deletedAt: null })) as unknown as SnapEntity[];
     const snaps = rows.map((r) => entityToSnap(r, game.key)).sort(byOrder);
     // The table says what each snap was played in, typed or carried.
-    for (const row of walkGame(snaps, LEVEL_PROFILES[game.level])) tables.snaps.push(snapToRow(effectiveSnap(row)));
+    for (const row of walkGame(snaps, profiles[game.level])) tables.snaps.push(snapToRow(effectiveSnap(row)));
   }
   const plays = await em.find(PlayRow, where, { orderBy: { key: 'asc' } });
   tables.plays = plays.map((p) => ({ play: p.key, name: p.name, kind: p.kind, personnel: p.personnel, formation: p.formation, formation_side: p.formationSide, motion: p.motion, motion_by: p.motionBy, concept: p.concept, concept_weak: p.conceptWeak, direction: p.direction }));

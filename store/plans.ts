@@ -141,3 +141,18 @@ export async function lockSheet(actor: Actor, sheetKey: string, locked: boolean)
   (sheet as { lockedBy: string | null }).lockedBy = locked ? actor.memberId : null;
   await em.flush();
 }
+
+/** A draft of one's own from any sheet, locked or not. */
+export async function copySheet(actor: Actor, sheetKey: string, now: Date): Promise<string> {
+  requireRole(actor, 'copying a sheet', 'coordinator', 'coach');
+  const em = await openEm();
+  return em.transactional(async (tx) => {
+    const from = await findSheet(tx, actor, sheetKey);
+    const [id, key] = [randomUUID(), randomUUID()];
+    tx.create(CallSheet, { id, program: actor.programId, key, name: `${from.name}, copy of ${actor.name}`.slice(0, 200), opponent: from.opponent, lockedBy: null, createdAt: now });
+    await tx.flush();
+    for (const c of await tx.find(CallRow, { sheet: from.id })) tx.create(CallRow, { id: randomUUID(), program: actor.programId, sheet: id, key: randomUUID(), section: c.section, order: c.order, play: c.play, hash: c.hash ?? null, note: c.note ?? null });
+    await tx.flush();
+    return key;
+  });
+}

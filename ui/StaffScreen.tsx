@@ -8,21 +8,23 @@ import TextField from '@mui/material/TextField';
 import { useState, useTransition } from 'react';
 import { ROLES, type MemberInfo, type ProgramSettings, type Role, type TeamInfo } from '@/core/exchange/types';
 import type { LevelProfile } from '@/core/field';
+import { LevelCard } from './LevelCard';
 
 export interface StaffScreenProps {
   readonly members: readonly MemberInfo[];
   readonly me: string;
   readonly settings: ProgramSettings;
   readonly teams: readonly TeamInfo[];
+  /** As it ships, and as the staff changed it. */
+  readonly base: LevelProfile;
   readonly level: LevelProfile;
-  readonly season: number;
   readonly act: (change: unknown) => Promise<string | null>;
   readonly mayKeep: boolean;
   readonly mayWeek: boolean;
   readonly mayExport: boolean;
 }
 
-export function StaffScreen({ members, me, settings, teams, level, season, act, mayKeep, mayWeek, mayExport }: StaffScreenProps) {
+export function StaffScreen({ members, me, settings, teams, base, level, act, mayKeep, mayWeek, mayExport }: StaffScreenProps) {
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const [week, setWeek] = useState(settings.week === null ? '' : String(settings.week));
@@ -65,10 +67,7 @@ export function StaffScreen({ members, me, settings, teams, level, season, act, 
               <Button type="submit" variant="contained" disabled={busy}>Keep</Button>
             </form>
           )}
-          <section className="card">
-            <h2>Level: {level.name}, {season}</h2>
-            <p className="small quiet">From memory; the rulebook governs. Kickoff from own {100 - level.kickoffToGoal}, kickoff touchback at own {100 - level.touchbackKickoffToGoal}, try from {level.tryKickToGoal}, hash {level.hashToSideline.toFixed(1)} yd from the sideline. Defer to your association’s rules and your medical staff.</p>
-          </section>
+          <LevelCard key={JSON.stringify(level)} base={base} level={level} busy={busy} mayKeep={mayKeep} onKeep={(changes) => run({ op: 'profile', changes })} />
           {mayExport && <section className="card"><h2>All of it, to take along</h2><p className="small quiet">Tables that any spreadsheet opens, with their description, in one zip.</p><Button variant="outlined" href="/api/export">Export</Button></section>}
         </div>
       </div>

@@ -1,7 +1,6 @@
 import 'server-only';
-import { LEVEL_PROFILES, type LevelKey } from '@/core/field';
 import { checkRows, walkGame, type Finding, type WalkedSnap } from '@/core/rules';
-import { listGames } from '@/store/games';
+import { listGames, profilesOf } from '@/store/games';
 import { loadGames } from '@/store/snaps';
 import type { Actor, GameInfo } from '@/core/exchange/types';
 
@@ -14,9 +13,9 @@ export interface WalkedGame {
 /** Games of the program, walked and checked: all, or those a filter keeps. */
 export async function walkedGames(actor: Actor, wanted: (game: GameInfo) => boolean = () => true): Promise<WalkedGame[]> {
   const games = (await listGames(actor)).filter(wanted);
-  const snaps = await loadGames(actor, games.map((g) => g.key));
+  const [snaps, profiles] = await Promise.all([loadGames(actor, games.map((g) => g.key)), profilesOf(actor)]);
   return games.map((game) => {
-    const rows = walkGame(snaps.get(game.key) ?? [], LEVEL_PROFILES[game.level as LevelKey]);
+    const rows = walkGame(snaps.get(game.key) ?? [], profiles[game.level]);
     return { game, rows, findings: checkRows(rows) };
   });
 }

@@ -1,4 +1,5 @@
 /** What passes between the browser, the pages and the store: plain data, known to all three. */
+import type { LevelKey, ProfileChanges } from '../field/profile';
 import type { SheetCall } from '../plan/sheet';
 import type { TableFault } from '../table/read';
 import type { Snap, SnapFact, SnapFields } from '../snap/snap';
@@ -19,6 +20,8 @@ export const CHARTING_KINDS = ['official', 'blind'] as const;
 export interface ProgramSettings {
   readonly week: number | null;
   readonly opponent: string | null;
+  /** What the staff changed in its level's profile. */
+  readonly profile?: ProfileChanges | null;
 }
 
 export const SURENESS = ['sure', 'think_so', 'guess'] as const;
@@ -79,7 +82,7 @@ export interface GameInfo {
   readonly week: number | null;
   readonly home: string;
   readonly away: string;
-  readonly level: string;
+  readonly level: LevelKey;
   readonly phase: string;
   readonly closed: boolean;
   readonly snaps: number;
@@ -95,7 +98,7 @@ export interface TeamInfo {
 export interface ProgramInfo {
   readonly id: string;
   readonly name: string;
-  readonly level: string;
+  readonly level: LevelKey;
   readonly season: number;
   readonly team: string;
   readonly demo: boolean;

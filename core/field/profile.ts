@@ -193,3 +193,43 @@ export function findPenalty(profile: LevelProfile, name: string): PenaltyRule | 
   const wanted = name.toLowerCase();
   return profile.penalties.find((p) => p.name === wanted || p.aliases.includes(wanted)) ?? null;
 }
+
+/** Numbers of a profile that a staff may change, with their limits. `own`: shown as "own 35" instead of yards to goal. */
+export const PROFILE_NUMBERS = [
+  { key: 'kickoffToGoal', label: 'kickoff from own', own: true, min: 1, max: 99 },
+  { key: 'freeKickToGoal', label: 'free kick from own', own: true, min: 1, max: 99 },
+  { key: 'touchbackKickoffToGoal', label: 'kickoff touchback at own', own: true, min: 1, max: 99 },
+  { key: 'touchbackToGoal', label: 'other touchbacks at own', own: true, min: 1, max: 99 },
+  { key: 'kickoffOutOfBoundsToGoal', label: 'kickoff out of bounds at own', own: true, min: 1, max: 99 },
+  { key: 'tryKickToGoal', label: 'try by kick from', own: false, min: 1, max: 50 },
+  { key: 'tryTwoToGoal', label: 'try for two from', own: false, min: 1, max: 50 },
+  { key: 'quarterSeconds', label: 'quarter, seconds', own: false, min: 60, max: 900 },
+  { key: 'hashToSideline', label: 'hash to sideline, yards', own: false, min: 10, max: 26 },
+] as const satisfies readonly { key: keyof LevelProfile; label: string; own: boolean; min: number; max: number }[];
+export type ProfileNumber = (typeof PROFILE_NUMBERS)[number]['key'];
+
+/** What a staff changed in its level's profile: numbers by key, yards and first down of a foul by "name|side". */
+export interface ProfileChanges {
+  readonly numbers: Readonly<Partial<Record<ProfileNumber, number>>>;
+  readonly fouls: Readonly<Record<string, { readonly yards: number | null; readonly firstDown: boolean }>>;
+}
+
+/** The profile of a season with the staff's changes. Throws on a number outside its limits. */
+export function adaptProfile(base: LevelProfile, season: number, changes: ProfileChanges | null): LevelProfile {
+  if (!changes) return { ...base, season };
+  for (const { key, label, min, max } of PROFILE_NUMBERS) {
+    const n = changes.numbers[key];
+    if (n !== undefined && !(n >= min && n <= max)) throw new RangeError(`${label}: ${n} is not from ${min} to ${max}`);
+  }
+  const changed = (name: string, which: 'offense' | 'defense', side: PenaltySide | null): PenaltySide | null => (side === null ? null : { ...side, ...changes.fouls[`${name}|${which}`] });
+  return {
+    ...base, ...changes.numbers, season,
+    penalties: base.penalties.map((p) => ({ ...p, offense: changed(p.name, 'offense', p.offense), defense: changed(p.name, 'defense', p.defense) })),
+  };
+}
+
+export type Profiles = Readonly<Record<LevelKey, LevelProfile>>;
+
+/** Every level's profile as a program uses it: its own level with its changes, the others as they ship. */
+export const profilesFor = (level: LevelKey, season: number, changes: ProfileChanges | null): Profiles =>
+  Object.fromEntries(LEVEL_KEYS.map((k) => [k, adaptProfile(LEVEL_PROFILES[k], season, k === level ? changes : null)])) as Record<LevelKey, LevelProfile>;

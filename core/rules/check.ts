@@ -8,11 +8,11 @@ import type { LevelProfile } from '../field/profile';
 import type { Snap, SnapFields } from '../snap/snap';
 import { describeState, explain, shortState, stepSentence } from './messages';
 import type { GameState } from './state';
-import { walkGame, type WalkedSnap, type WalkOptions } from './walk';
+import { isOpeningKickoff, walkGame, type WalkedSnap, type WalkOptions } from './walk';
 
 export const FINDING_CODES = [
   'possession', 'unit', 'down', 'distance', 'spot', 'score', 'clock', 'quarter', 'hash', 'missing-film', 'missing-kick',
-  'gain-and-spot', 'goal-line', 'touchdown-gain', 'no-distance', 'kick-length', 'turnover-team', 'people', 'next-offense', 'half-kickoff', 'teams',
+  'gain-and-spot', 'goal-line', 'touchdown-gain', 'no-distance', 'kick-length', 'people', 'next-offense', 'half-kickoff', 'teams',
 ] as const;
 export type FindingCode = (typeof FINDING_CODES)[number];
 export type FindingLevel = 'finding' | 'note' | 'cannot_know';
@@ -185,7 +185,8 @@ function checkBetween(row: WalkedSnap, previous: WalkedSnap): Finding[] {
 /** All findings of a walked game, in game order. */
 export function checkRows(rows: readonly WalkedSnap[]): Finding[] {
   const findings: Finding[] = [];
-  const openingReceiver = rows.find((r) => r.before.unit === 'kickoff')?.before.defense ?? null;
+  const [first] = rows;
+  const openingReceiver = first && isOpeningKickoff(first.before) ? first.before.defense : null;
   rows.forEach((row, i) => {
     const previous = rows[i - 1];
     if (previous) {

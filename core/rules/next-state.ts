@@ -63,7 +63,8 @@ export function nextState(before: GameState, play: PlayFacts, profile: LevelProf
   const score: Record<string, number> = { ...before.score };
   if (play.score) {
     const by = play.scoredBy ?? (play.score === 'safety' || play.score === 'defensive_try' ? defense : offense);
-    if (by !== null) score[by] = (score[by] ?? 0) + SCORE_POINTS[play.score];
+    // A score that was not known before stays unknown.
+    if (by !== null && score[by] !== undefined) score[by] += SCORE_POINTS[play.score];
     say('score', { by: by ?? '?', what: play.score, points: SCORE_POINTS[play.score] });
   }
   const base = { quarter, clock: play.clock ?? before.clock, score };

@@ -72,6 +72,9 @@ function situationOf(snap: Snap, expected: GameState): GameState {
   };
 }
 
+/** The game begins here: nobody has scored. Anywhere else an untyped score is not known. */
+export const isOpeningKickoff = (before: GameState): boolean => before.unit === 'kickoff' && before.quarter === 1;
+
 function eventOf(row: WalkedSnap, quarterChanged: boolean): AfterEvent {
   const { snap } = row;
   if (snap.turnover === 'interception' || (snap.turnover === 'fumble' && snap.fumble !== 'kept')) return 'turnover';
@@ -102,7 +105,9 @@ export function walkGame(snaps: readonly Snap[], profile: LevelProfile, options:
   let lastScrimmage: WalkedSnap | null = null;
   for (const snap of [...snaps].sort(byOrder)) {
     const { expected, anchored } = carryInto(last && { state: last.after.state, quarter: last.before.quarter }, snap.quarter);
-    const before = situationOf(snap, expected);
+    const situated = situationOf(snap, expected);
+    const opening = last === null && isOpeningKickoff(situated) && situated.offense !== null && situated.defense !== null;
+    const before = opening ? { ...situated, score: { [situated.offense!]: 0, [situated.defense!]: 0, ...situated.score } } : situated;
     const scrimmage = before.unit === 'scrimmage';
     const newPossession = scrimmage && (before.fresh || anchored || lastScrimmage === null || (before.offense !== null && lastScrimmage.before.offense !== before.offense));
     if (newPossession) {
@@ -115,8 +120,8 @@ export function walkGame(snaps: readonly Snap[], profile: LevelProfile, options:
     }
     const situation = { ...before, fresh: newPossession };
     const after = nextState(situation, snap, profile);
-    const pointsFor = before.offense === null ? null : (before.score[before.offense] ?? 0);
-    const pointsAgainst = before.defense === null ? null : (before.score[before.defense] ?? 0);
+    const pointsFor = before.offense === null ? null : (before.score[before.offense] ?? null);
+    const pointsAgainst = before.defense === null ? null : (before.score[before.defense] ?? null);
     const row: WalkedSnap = {
       snap, expected, before: situation, after, number: rows.length + 1,
       possession, series, snapInPossession: scrimmage ? inPossession : 0, firstOfPossession: newPossession,

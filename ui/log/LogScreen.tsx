@@ -7,7 +7,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Book } from '@/core/book';
 import { bucketOf } from '@/core/field/situation';
-import { LEVEL_PROFILES, type LevelProfile, type LevelKey } from '@/core/field/profile';
+import type { LevelProfile } from '@/core/field/profile';
 import { changedFields, complete, editLine, frequenciesOf, HELP, parseLine, stateAfter, type FrequencyRow, type LineContext } from '@/core/line';
 import { carryInto, checkRows, describeState, explain, walkGame, type GameState, type Remedy, type WalkedSnap } from '@/core/rules';
 import { orderBetween, SNAP_FIELDS, writeFieldText, type Snap, type SnapField, type SnapFields } from '@/core/snap';
@@ -21,8 +21,7 @@ export interface LogScreenProps {
   readonly game: GameInfo;
   readonly teams: readonly TeamInfo[];
   readonly book: Book;
-  readonly level: LevelKey;
-  readonly season: number;
+  readonly profile: LevelProfile;
   readonly owner: string;
   readonly initial: { readonly revision: number; readonly snaps: readonly StoredSnap[] };
   readonly history: Readonly<Record<string, readonly FrequencyRow[]>>;
@@ -35,8 +34,7 @@ interface Undo { readonly undo: readonly SnapOp[]; readonly redo: readonly SnapO
 const NEXT: Mode = { kind: 'next' };
 
 export function LogScreen(props: LogScreenProps) {
-  const { game, book, teams } = props;
-  const profile: LevelProfile = useMemo(() => ({ ...LEVEL_PROFILES[props.level], season: props.season }), [props.level, props.season]);
+  const { game, book, teams, profile } = props;
   const outbox = useOutbox(game.key, props.owner, props.initial);
   const { snaps, push, patchOp } = outbox;
   const rows = useMemo(() => walkGame(snaps, profile), [snaps, profile]);

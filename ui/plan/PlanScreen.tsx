@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Book } from '@/core/book';
-import { LEVEL_PROFILES, type LevelKey } from '@/core/field/profile';
+import type { LevelKey, Profiles } from '@/core/field/profile';
 import { expectedUsage, layoutSheet, numberSheet, playCall, playLook, SECTIONS, suggestCalls, type PlayCard, type SectionSpec, type SheetCall, type Suggestion } from '@/core/plan';
 import { buildColumns, toCounted, type Mean } from '@/core/read';
 import { walkGame } from '@/core/rules';
@@ -25,25 +25,27 @@ export interface PlanScreenProps {
   readonly opponentName: string;
   readonly book: Book;
   readonly level: LevelKey;
+  readonly profiles: Profiles;
   readonly games: readonly { readonly info: GameInfo; readonly snaps: readonly SlimSnap[] }[];
   readonly mayEdit: boolean;
   readonly mayLock: boolean;
   readonly lock: (locked: boolean) => Promise<void>;
+  readonly copy: () => Promise<void>;
 }
 
 type Change = Readonly<Record<string, unknown>> & { readonly op: string; readonly call: string };
 const usageText = (m: Mean | null): string => (m === null ? 'no own film' : `expect ${m.mean.toFixed(1)} a game${m.low === null ? '' : ` (${m.low.toFixed(1)}–${m.high!.toFixed(1)})`}, ${m.n} ${m.n === 1 ? 'game' : 'games'}`);
 
 export function PlanScreen(props: PlanScreenProps) {
-  const { plays, team, book, level, mayEdit } = props;
-  const profile = LEVEL_PROFILES[level];
+  const { plays, team, book, level, profiles, mayEdit } = props;
+  const profile = profiles[level];
   const [url, setUrl] = useUrlState();
   const [calls, setCalls] = useState<readonly SheetCall[]>(props.sheet.list);
   const [trouble, setTrouble] = useState('');
   const [said, setSaid] = useState('');
   const queue = useRef<Promise<void>>(Promise.resolve());
   const undo = useRef<Change[]>([]);
-  const counted = useMemo(() => props.games.flatMap((g) => walkGame(g.snaps.map(fullSnap), LEVEL_PROFILES[g.info.level as LevelKey]).map(toCounted)), [props.games]);
+  const counted = useMemo(() => props.games.flatMap((g) => walkGame(g.snaps.map(fullSnap), profiles[g.info.level]).map(toCounted)), [props.games, profiles]);
   const own = useMemo(() => buildColumns(counted), [counted]);
   const section = SECTIONS.find((s) => s.key === url.get('section')) ?? SECTIONS[1]!;
   const suggestions = useMemo(() => suggestCalls(plays, own, team, section), [plays, own, team, section]);
@@ -126,6 +128,7 @@ export function PlanScreen(props: PlanScreenProps) {
         <span className="small quiet">{calls.length} {calls.length === 1 ? 'call' : 'calls'}{fits ? ', fits one page' : ': too long for one page'}{props.sheet.lockedBy ? ` · locked by ${props.sheet.lockedBy}` : ''}</span>
         <span style={{ marginLeft: 'auto', display: 'flex', gap: 8 }}>
           {mayEdit && <Button onClick={takeBack}>Undo</Button>}
+          {(props.mayLock || mayEdit) && <form action={props.copy}><Button type="submit">Copy</Button></form>}
           {props.mayLock && <form action={props.lock.bind(null, props.sheet.lockedBy === null)}><Button type="submit">{props.sheet.lockedBy ? 'Unlock' : 'Lock'}</Button></form>}
           <Button variant="outlined" component={Link} href={`/plan/${props.sheet.key}/print`}>Print preview</Button>
         </span>

@@ -8,7 +8,7 @@ import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
 import type { Book } from '@/core/book';
 import { bucketLabel, DEFAULT_ZONES, type BucketKey } from '@/core/field/situation';
-import { LEVEL_PROFILES, type LevelKey } from '@/core/field/profile';
+import type { LevelKey, Profiles } from '@/core/field/profile';
 import { buildColumns, coverageOf, groupBy, looksOf, select, situationBoard, SLICE_FIELDS, toCounted, type CountedSnap, type Slice, type SliceField } from '@/core/read';
 import { walkGame } from '@/core/rules';
 import { fullSnap, SNAP_FIELDS, type SlimSnap } from '@/core/snap';
@@ -24,6 +24,7 @@ export interface ReadScreenProps {
   readonly teams: readonly TeamInfo[];
   readonly book: Book;
   readonly level: LevelKey;
+  readonly profiles: Profiles;
   readonly opponent: string | null;
 }
 
@@ -43,15 +44,15 @@ function readSlice(text: string | null): Slice {
 }
 const writeSlice = (slice: Slice): string | null => Object.entries(slice).filter(([, w]) => w && w.length > 0).map(([f, w]) => `${f}:${w!.join(',')}`).join(';') || null;
 
-export function ReadScreen({ games, teams, book, level, opponent }: ReadScreenProps) {
+export function ReadScreen({ games, teams, book, level, profiles, opponent }: ReadScreenProps) {
   const [url, setUrl] = useUrlState();
-  const profile = LEVEL_PROFILES[level];
+  const profile = profiles[level];
   const team = url.get('team') ?? opponent ?? teams[0]?.key ?? '';
   const last = url.get('last');
   const slice = readSlice(url.get('slice'));
   const theirs = useMemo(() => games.filter((g) => (g.info.home === team || g.info.away === team) && g.info.phase !== 'seven_on_seven' && g.info.phase !== 'flag').sort((a, b) => (a.info.week ?? 0) - (b.info.week ?? 0)), [games, team]);
   const chosen = useMemo(() => (last ? theirs.slice(-Number(last)) : theirs), [theirs, last]);
-  const counted: readonly CountedSnap[] = useMemo(() => chosen.flatMap((g) => walkGame(g.snaps.map(fullSnap), LEVEL_PROFILES[g.info.level as LevelKey]).map(toCounted)), [chosen]);
+  const counted: readonly CountedSnap[] = useMemo(() => chosen.flatMap((g) => walkGame(g.snaps.map(fullSnap), profiles[g.info.level]).map(toCounted)), [chosen, profiles]);
   const columns = useMemo(() => buildColumns(counted), [counted]);
   const key = writeSlice(slice);
   const rows = useMemo(() => select(columns, { ...readSlice(key), offense: [team] }), [columns, key, team]);

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import type { LevelKey } from '@/core/field';
+import { profilesFor } from '@/core/field';
 import { slimSnap } from '@/core/snap';
 import { requireActor } from '@/app/lib/session';
 import { loadBook } from '@/store/book';
@@ -15,5 +15,5 @@ export default async function Read() {
   const actor = await requireActor();
   const [games, teams, program, book] = await Promise.all([listGames(actor), listTeams(actor), programOf(actor), loadBook(actor)]);
   const snaps = await loadGames(actor, games.map((g) => g.key));
-  return <ReadScreen games={games.map((info) => ({ info, snaps: (snaps.get(info.key) ?? []).map(slimSnap) }))} teams={teams} book={book} level={program.level as LevelKey} opponent={program.settings.opponent} />;
+  return <ReadScreen games={games.map((info) => ({ info, snaps: (snaps.get(info.key) ?? []).map(slimSnap) }))} teams={teams} book={book} level={program.level} profiles={profilesFor(program.level, program.season, program.settings.profile ?? null)} opponent={program.settings.opponent} />;
 }

@@ -1,13 +1,11 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { countFrequencies, frequencyRows, type FrequencyRow } from '@/core/line';
-import type { LevelKey } from '@/core/field';
 import { walkedGames } from '@/app/lib/week';
 import { requireActor } from '@/app/lib/session';
 import { loadBook } from '@/store/book';
 import { NotFound } from '@/store/errors';
-import { findGame, listTeams } from '@/store/games';
-import { programOf } from '@/store/members';
+import { findGame, listTeams, profilesOf } from '@/store/games';
 import { loadSnaps } from '@/store/snaps';
 import { LogScreen } from '@/ui/log/LogScreen';
 
@@ -23,12 +21,12 @@ export default async function LogGame({ params, searchParams }: Props) {
     if (e instanceof NotFound) notFound();
     throw e;
   });
-  const [teams, book, program, initial, walked] = await Promise.all([listTeams(actor), loadBook(actor), programOf(actor), loadSnaps(actor, key), walkedGames(actor, (g) => g.key !== key && [g.home, g.away].some((t) => t === game.home || t === game.away))]);
+  const [teams, book, profiles, initial, walked] = await Promise.all([listTeams(actor), loadBook(actor), profilesOf(actor), loadSnaps(actor, key), walkedGames(actor, (g) => g.key !== key && [g.home, g.away].some((t) => t === game.home || t === game.away))]);
   // What each team did before, by situation: ranks the completions.
   const history: Record<string, FrequencyRow[]> = {};
   for (const team of [game.home, game.away]) {
     const earlier = walked.flatMap((w) => w.rows).filter((r) => r.before.offense === team && r.before.unit === 'scrimmage');
     history[team] = frequencyRows(countFrequencies(earlier.map((r) => ({ snap: r.snap, bucket: r.bucket }))));
   }
-  return <LogScreen key={key} game={game} teams={teams} book={book} level={game.level as LevelKey} season={program.season} owner={`${actor.programId}.${actor.memberId}`} initial={initial} history={history} open={(await searchParams).snap ?? null} />;
+  return <LogScreen key={key} game={game} teams={teams} book={book} profile={profiles[game.level]} owner={`${actor.programId}.${actor.memberId}`} initial={initial} history={history} open={(await searchParams).snap ?? null} />;
 }

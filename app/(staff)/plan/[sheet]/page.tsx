@@ -1,14 +1,14 @@
 import type { Metadata } from 'next';
 import { revalidatePath } from 'next/cache';
-import { notFound } from 'next/navigation';
-import type { LevelKey } from '@/core/field';
+import { notFound, redirect } from 'next/navigation';
+import { profilesFor } from '@/core/field';
 import { slimSnap } from '@/core/snap';
-import { requireActor } from '@/app/lib/session';
+import { clock, requireActor } from '@/app/lib/session';
 import { loadBook } from '@/store/book';
 import { NotFound } from '@/store/errors';
 import { listGames, listTeams } from '@/store/games';
 import { programOf } from '@/store/members';
-import { listPlays, loadSheet, lockSheet } from '@/store/plans';
+import { copySheet, listPlays, loadSheet, lockSheet } from '@/store/plans';
 import { loadGames } from '@/store/snaps';
 import { PlanScreen } from '@/ui/plan/PlanScreen';
 
@@ -33,9 +33,13 @@ export default async function PlanSheet({ params }: Props) {
     await lockSheet(await requireActor(), key, locked);
     revalidatePath(`/plan/${key}`);
   };
+  const copy = async (): Promise<void> => {
+    'use server';
+    redirect(`/plan/${await copySheet(await requireActor(), key, clock())}`);
+  };
   const coordinator = actor.roles.includes('coordinator');
   const mayEdit = (coordinator || actor.roles.includes('coach')) && (sheet.lockedById === null || coordinator || sheet.lockedById === actor.memberId);
   return (
-    <PlanScreen sheet={sheet} plays={plays} team={program.team} teamName={name(program.team)} opponentName={name(sheet.opponent)} book={book} level={program.level as LevelKey} games={own.map((info) => ({ info, snaps: (snaps.get(info.key) ?? []).map(slimSnap) }))} mayEdit={mayEdit} mayLock={coordinator} lock={lock} />
+    <PlanScreen sheet={sheet} plays={plays} team={program.team} teamName={name(program.team)} opponentName={name(sheet.opponent)} book={book} level={program.level} profiles={profilesFor(program.level, program.season, program.settings.profile ?? null)} games={own.map((info) => ({ info, snaps: (snaps.get(info.key) ?? []).map(slimSnap) }))} mayEdit={mayEdit} mayLock={coordinator} lock={lock} copy={copy} />
   );
 }
