@@ -1,0 +1,109 @@
+/** The commands as a shell runs them, with a cluster of their own. */
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { afterAll, describe, expect, it } from 'vitest';
+import { pack, snapToRow, unpack, writeCsv } from '../core/table';
+import { makeMistake } from '../demo/mistakes';
+import { DEMO_SEED, simulateSeason } from '../demo/league';
+import { seededRandom } from '../demo/random';
+
+const root = path.resolve(import.meta.dirname, '..');
+const folder = mkdtempSync(path.join(tmpdir(), 'vobrik-'));
+const file = (name: string): string => path.join(folder, name);
+const vobrik = (...args: string[]) => {
+  const done = spawnSync(process.execPath, ['--import', 'tsx', 'cli/main.ts', ...args], { cwd: root, encoding: 'utf8', env: { ...process.env, VOBRIK_WORK: path.join(root, '.vobrik/cli-test') } });
+  return { code: done.status, out: done.stdout, err: done.stderr.split('\n').filter((l) => l !== '' && !l.includes('[migrator]')).join('\n') };
+};
+const [game] = simulateSeason(DEMO_SEED, { tells: true, weeks: 1 });
+const csv = (snaps = game!.snaps): string => writeCsv('snaps', snaps.map(snapToRow));
+const lastLine = (text: string): string => text.trim().split('\n').pop()!;
+
+afterAll(() => {
+  vobrik('stop');
+  rmSync(folder, { recursive: true });
+  rmSync(path.join(root, '.vobrik/cli-test'), { recursive: true, force: true });
+});
+
+describe('help and mistakes', () => {
+  it('lists the commands', () => {
+    const help = vobrik('--help');
+    expect(help.code).toBe(0);
+    for (const command of ['demo', 'start', 'stop', 'test', 'parse', 'check', 'read', 'import', 'export', 'backup', 'restore', 'bench']) expect(help.out).toContain(command);
+  });
+
+  it('says one line and exits 2', () => {
+    for (const [args, words] of [
+      [['nonsense'], /no command nonsense/],
+      [['parse'], /give one line in quotes/],
+      [['parse', '--level', 'moon', 'x'], /high_school, college, professional/],
+      [['parse', '--state', '1&10 @x', 'x'], /--state/],
+      [['parse', '--wrong', 'x'], /--help lists the options/],
+      [['check', '/no/such/file.csv'], /there is no such file/],
+      [['read', 'x.csv'], /x\.csv/],
+      [['restore', 'package.json'], /not an archive that backup wrote/],
+    ] as const) {
+      const done = vobrik(...args);
+      expect([args.join(' '), done.code]).toEqual([args.join(' '), 2]);
+      expect(done.err).toMatch(words);
+      expect(done.err.split('\n')).toHaveLength(1);
+    }
+  });
+});
+
+it('parse gives the snap and what follows', () => {
+  const done = vobrik('parse', '--state', '4&8 @o30', 'punt 42 ret 6');
+  expect(done.code).toBe(0);
+  const json = JSON.parse(done.out) as { fields: object; problems: unknown[]; next: object; explain: string };
+  expect(json.fields).toMatchObject({ unit: 'punt', kick_yards: 42, return_yards: 6 });
+  expect(json.next).toMatchObject({ offense: 'them', down: 1, distance: 10, to_goal: 66, words: '1st & 10, own 34' });
+  expect(json.explain).toContain('new possession');
+});
+
+it('check names each contradiction and exits 1', () => {
+  writeFileSync(file('clean.csv'), csv());
+  expect(vobrik('check', file('clean.csv')).code).toBe(0);
+  writeFileSync(file('wrong.csv'), csv([...makeMistake(game!.snaps, 'down', seededRandom(3))!.snaps]));
+  const done = vobrik('check', file('wrong.csv'));
+  expect(done.code).toBe(1);
+  const { findings } = JSON.parse(done.out) as { findings: { rule: string; sentence: string; remedies: string[] }[] };
+  expect(findings.some((f) => f.rule === 'down' && f.remedies.length >= 2)).toBe(true);
+});
+
+it('read groups with n, rates and intervals that add up', () => {
+  const done = vobrik('read', file('clean.csv'), '--by', 'down,play', '--where', `offense=${game!.home},quarter=1|2`);
+  const table = JSON.parse(done.out) as { n: number; grouped: number; rows: { down: string; play: string; n: number; run: { k: number; n: number; low: number } }[] };
+  const plain = game!.snaps.filter((s) => s.offense === game!.home && s.quarter! <= 2 && s.unit === 'scrimmage' && s.result !== 'no_play');
+  expect(table.n).toBe(plain.length + game!.snaps.filter((s) => s.offense === game!.home && s.quarter! <= 2 && s.unit === 'try' && s.play !== null && s.result !== 'kick').length);
+  for (const row of table.rows) {
+    expect(row.n).toBe(plain.filter((s) => String(s.down) === row.down && s.play === row.play).length);
+    expect(row.run.k).toBe(row.play === 'run' ? row.n : 0);
+  }
+  expect(vobrik('read', file('clean.csv'), '--by', 'wind').err).toContain('column wind cannot be grouped by');
+});
+
+describe('the database from the command line', () => {
+  it('exports, backs up, restores and refuses what is twice', () => {
+    expect(lastLine(vobrik('export', file('none.zip')).err)).toContain('no program yet');
+    const seed = spawnSync(process.execPath, ['--import', 'tsx', '-e', "const { openDatabase } = await import('./cli/database'); const open = await openDatabase('demo'); const { loadDemo } = await import('./demo/load'); await loadDemo(new Date(0)); await (await import('./store/orm')).closeOrm(); open.leave();"], { cwd: root, encoding: 'utf8', env: { ...process.env, VOBRIK_WORK: path.join(root, '.vobrik/cli-test') } });
+    expect(seed.status, seed.stderr).toBe(0);
+    const exported = vobrik('export', '--demo', file('all.zip'));
+    expect([exported.code, exported.err]).toEqual([0, '']);
+    const files = unpack('all.zip', new Uint8Array(readFileSync(file('all.zip'))));
+    expect(files.ok && files.files.map((f) => f.name)).toEqual(expect.arrayContaining(['datapackage.json', 'snaps.csv', 'book.json']));
+    const twice = vobrik('import', '--demo', file('all.zip'));
+    expect(twice.code).toBe(2);
+    expect(twice.err).toContain('nothing was imported');
+    expect(vobrik('backup', '--demo', file('all.vobrik')).code).toBe(0);
+    writeFileSync(file('more.csv'), csv(game!.snaps.map((s) => ({ ...s, game: 'more', snapId: `m-${s.snapId}` }))));
+    expect(vobrik('import', '--demo', file('more.csv')).out).toContain(`imported 1 games, ${game!.snaps.length} snaps`);
+    const after = file('after.zip');
+    vobrik('export', '--demo', after);
+    expect(readFileSync(after).equals(readFileSync(file('all.zip')))).toBe(false);
+    expect(vobrik('restore', '--demo', file('all.vobrik')).code).toBe(0);
+    vobrik('export', '--demo', after);
+    expect(readFileSync(after).equals(readFileSync(file('all.zip')))).toBe(true);
+    expect(pack([]).length).toBeGreaterThan(0);
+  }, 180_000);
+});
