@@ -96,7 +96,7 @@ function compareState(row: WalkedSnap, previous: WalkedSnap): Finding | null {
   if (!rounding) remedies.push(missing(snap.snapId));
   // "gain of 6 on 1st & 10, reaches …": the first step is what was done on the down.
   const [done = '', ...more] = previous.after.steps.map(stepSentence);
-  const because = [`${done} on ${shortState(previous.before)}`, ...more].join(', ');
+  const because = `${[`${done} on ${shortState(previous.before)}`, ...more].join(', ')}${more.length > 0 ? ', which' : ''}`;
   const [loggedWords, followsWords] = [alikeWords(words, expected, logged), alikeWords(words, logged, expected)];
   return {
     snapId: snap.snapId, number: row.number, code, level: rounding ? 'note' : 'finding',
