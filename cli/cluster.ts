@@ -67,7 +67,7 @@ export async function startCluster(name: string, durable: boolean): Promise<Clus
   if (asServerUser(path.join(bin, 'pg_ctl'), ['-D', data, 'status']).code !== 0) {
     const port = await freePort(existsSync(portFile) ? Number(readFileSync(portFile, 'utf8')) : 0);
     const settings = [`-p ${port}`, '-c listen_addresses=127.0.0.1', "-c unix_socket_directories=''", `-c fsync=${durable ? 'on' : 'off'}`, `-c synchronous_commit=${durable ? 'on' : 'off'}`, '-c full_page_writes=' + (durable ? 'on' : 'off'), '-c max_connections=40', '-c logging_collector=off'].join(' ');
-    const started = asServerUser(path.join(bin, 'pg_ctl'), ['-D', data, '-l', path.join(folder, 'data', 'server.log'), '-w', '-t', '60', '-o', settings, 'start']);
+    const started = asServerUser(path.join(bin, 'pg_ctl'), ['-D', data, '-l', path.join(folder, 'data', 'server.log'), '-w', '-t', '180', '-o', settings, 'start']);
     if (started.code !== 0) throw new Plain(`PostgreSQL did not start; see ${path.join(data, 'server.log')}`);
     writeFileSync(portFile, String(port));
   }

@@ -21,7 +21,7 @@ export function spawnServer(port: number, databaseUrl: string): ChildProcess {
 }
 
 /** Waits until the server answers; throws when it ends first or takes too long. */
-export async function waitUntilUp(address: string, child: ChildProcess, seconds = 60): Promise<void> {
+export async function waitUntilUp(address: string, child: ChildProcess, seconds = 180): Promise<void> {
   const until = Date.now() + seconds * 1000;
   let said = '';
   child.stderr?.on('data', (d: Buffer) => (said = (said + d.toString()).slice(-2000)));

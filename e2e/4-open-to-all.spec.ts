@@ -12,7 +12,7 @@ async function look(page: Page, what: string): Promise<void> {
 
 for (const scheme of ['light', 'dark'] as const) {
   test(`axe finds no violation on any screen, ${scheme}`, async ({ browser }) => {
-    test.setTimeout(240_000);
+    test.setTimeout(600_000);
     found.length = 0;
     const context = await browser.newContext({ colorScheme: scheme });
     const page = await context.newPage();
