@@ -9,7 +9,7 @@ import { useMemo, useState } from 'react';
 import type { Book } from '@/core/book';
 import { bucketLabel, DEFAULT_ZONES, type BucketKey } from '@/core/field/situation';
 import type { LevelKey, Profiles } from '@/core/field/profile';
-import { buildColumns, coverageOf, groupBy, looksOf, select, situationBoard, SLICE_FIELDS, toCounted, type CountedSnap, type Slice, type SliceField } from '@/core/read';
+import { buildColumns, coverageOf, FIRST_VALUE, groupBy, looksOf, select, situationBoard, SLICE_FIELDS, toCounted, type CountedSnap, type Slice, type SliceField } from '@/core/read';
 import { walkGame } from '@/core/rules';
 import { fullSnap, SNAP_FIELDS, type SlimSnap } from '@/core/snap';
 import type { GameInfo, TeamInfo } from '@/core/exchange/types';
@@ -73,7 +73,7 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
   const reelRows = reel === null ? null : reelOf(reel);
   const cellTitle = cell ? `${bucketLabel(cell.bucket as BucketKey)}${zone ? `, ${zone.label}` : ''}` : 'All situations';
 
-  /** A reel by name: "all", "row.<bucket>.runs", "look.<n>.<kind>", "cell". */
+  /** A reel by name: "all", "row.<bucket>.runs", "look.<n>.<kind>", "blank.<field>", "cell". */
   function reelOf(name: string): { rows: Uint32Array; title: string } {
     const [what, a, b] = name.split('.');
     if (what === 'row') {
@@ -84,6 +84,10 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
       const l = looks[Number(a)];
       const arrow = l?.arrows.find((x) => `${x.kind}${x.side}` === b);
       return { rows: (b === 'all' ? l?.rows : arrow?.rows) ?? new Uint32Array(0), title: l ? `${l.formation}${l.side ? ` ${l.side}` : ''}${l.backfield ? `, ${l.backfield}` : ''}${arrow ? `, ${arrow.kind} ${arrow.side === 'L' ? 'left' : 'right'}` : ''}` : '' };
+    }
+    if (what === 'blank') {
+      const column = columns.text[a === 'play' ? 'play' : 'formation'];
+      return { rows: rows.filter((i) => column.codes[i]! < FIRST_VALUE), title: `${a === 'play' ? 'Call' : 'Formation'} not tagged` };
     }
     if (what === 'cell') return { rows: cellRows, title: cellTitle };
     return { rows, title: `${nameOf(team)} offense` };
@@ -103,7 +107,7 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
         {Object.entries(slice).map(([f, words]) => <Chip key={f} label={`${labelOf(f as SliceField)}: ${words!.map(wordOf).join(' or ')}`} onDelete={() => setSlice({ ...slice, [f]: [] })} variant="outlined" />)}
         <Button variant="outlined" onClick={(e) => setMenu({ anchor: e.currentTarget, field: null })} aria-haspopup="menu">add a slice</Button>
         <span className="small quiet" style={{ marginLeft: 'auto' }}>
-          <button type="button" className="plain" onClick={() => setUrl({ reel: 'all' }, true)}>{rows.length} snaps</button> · call tagged on {played.tagged} of {played.of} · formation on {tagged.tagged} of {tagged.of} · kneels, spikes and no-plays left out
+          <button type="button" className="plain" onClick={() => setUrl({ reel: 'all' }, true)}>{rows.length} snaps</button> · <button type="button" className="plain" onClick={() => setUrl({ reel: 'blank.play' }, true)} aria-label={`call tagged on ${played.tagged} of ${played.of}, open those without`}>call tagged on {played.tagged} of {played.of}</button> · <button type="button" className="plain" onClick={() => setUrl({ reel: 'blank.formation' }, true)} aria-label={`formation tagged on ${tagged.tagged} of ${tagged.of}, open those without`}>formation on {tagged.tagged} of {tagged.of}</button> · kneels, spikes and no-plays left out
         </span>
         <Menu open={menu !== null} anchorEl={menu?.anchor ?? null} onClose={() => setMenu(null)}>
           {menu?.field == null
