@@ -8,7 +8,7 @@ import { readOptions } from '../cli/options';
 import { DEFAULT_BOOK } from '../core/book';
 import { COLLEGE } from '../core/field';
 import { formatLine, parseLine, stateAfter, type LineContext } from '../core/line';
-import { buildColumns, select, situationBoard, isTendency, toCounted, type CountedSnap } from '../core/read';
+import { buildColumns, select, situationBoard, isTendency, countGame, type CountedSnap } from '../core/read';
 import { checkRows, unknownState, walkGame, type GameState } from '../core/rules';
 import type { Snap } from '../core/snap';
 import { readCsv, snapToRow, writeCsv } from '../core/table';
@@ -61,7 +61,7 @@ function coreRows(): Row[] {
   rows.push(time('the same text through the CSV library alone', 'ms', 3, () => Papa.parse<string[]>(csv)));
   const byGame = new Map<string, Snap[]>();
   for (const s of snaps) byGame.set(s.game, [...(byGame.get(s.game) ?? []), s]);
-  const counted = [...byGame.values()].flatMap((g) => walkGame(g, COLLEGE).map(toCounted));
+  const counted = [...byGame.values()].flatMap((g) => countGame(g, COLLEGE));
   const columns = buildColumns(counted);
   const fast = situationBoard(columns, select(columns, { personnel: ['11'] }));
   const slow = plainBoard(counted);

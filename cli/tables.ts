@@ -1,10 +1,11 @@
 /** parse, check, read: the core without a browser. */
 import { DEFAULT_BOOK } from '../core/book/default-book';
+import type { Book } from '../core/book/term';
 import { readBook } from '../core/book/book-json';
 import { LEVEL_PROFILES, type LevelKey } from '../core/field/profile';
 import { parseLine, problemSentence, stateAfter } from '../core/line';
 import { explain, describeState, unknownState, checkRows, walkGame, type GameState } from '../core/rules';
-import { buildColumns, groupBy, select, SLICE_FIELDS, toCounted, wilson, type SliceField } from '../core/read';
+import { buildColumns, countGame, FILM_KINDS, filmKind, groupBy, select, SLICE_FIELDS, wilson, type FilmKind, type SliceField } from '../core/read';
 import { fieldOfColumn, columnOf, type Snap } from '../core/snap';
 import { faultSentence, readPackage, rowToSnap, unpack } from '../core/table';
 import { levelOption, readFileOrSay, readOptions } from './options';
@@ -44,7 +45,7 @@ export async function parse(args: string[]): Promise<number> {
 
 const stateJson = (s: GameState) => ({ offense: s.offense, unit: s.unit, quarter: s.quarter, down: s.down, distance: s.distance, to_goal: s.toGoal, hash: s.hash, words: describeState(s) });
 
-interface ReadGames { readonly games: ReadonlyMap<string, Snap[]>; readonly levelOf: (game: string) => LevelKey | null }
+interface ReadGames { readonly games: ReadonlyMap<string, Snap[]>; readonly levelOf: (game: string) => LevelKey | null; readonly phaseOf: (game: string) => string; readonly book: Book }
 
 function readGames(file: string | undefined): ReadGames {
   const bytes = readFileOrSay(file, 'a snap table');
@@ -59,7 +60,14 @@ function readGames(file: string | undefined): ReadGames {
     else games.set(snap.game, [snap]);
   }
   const levels = new Map(read.tables.games.map((g) => [String(g.game), g.level as LevelKey | null]));
-  return { games, levelOf: (game) => levels.get(game) ?? null };
+  const phases = new Map(read.tables.games.map((g) => [String(g.game), String(g.phase ?? 'regular')]));
+  let book: Book = DEFAULT_BOOK;
+  if (read.bookText !== null) {
+    const own = readBook(read.bookText);
+    if (!own.ok) throw new Plain(own.remedy);
+    book = own.book;
+  }
+  return { games, levelOf: (game) => levels.get(game) ?? null, phaseOf: (game) => phases.get(game) ?? 'regular', book };
 }
 
 export async function check(args: string[]): Promise<number> {
@@ -77,9 +85,11 @@ export async function check(args: string[]): Promise<number> {
 }
 
 export async function read(args: string[]): Promise<number> {
-  const { values, rest } = readOptions(args, ['by', 'where', 'level']);
+  const { values, rest } = readOptions(args, ['by', 'where', 'level', 'film']);
   const fallback = levelOption(values.level);
-  const { games, levelOf } = readGames(rest[0]);
+  const { games, levelOf, phaseOf, book } = readGames(rest[0]);
+  const film = (values.film ?? 'eleven') as FilmKind;
+  if (!FILM_KINDS.includes(film)) throw new Plain(`--film ${film} is none of ${FILM_KINDS.join(', ')}`);
   const field = (column: string): SliceField => {
     const name = fieldOfColumn(column.trim());
     if (!(SLICE_FIELDS as readonly string[]).includes(name)) throw new Plain(`column ${column} cannot be grouped by; it is none of ${SLICE_FIELDS.map(columnOf).join(', ')}`);
@@ -93,7 +103,8 @@ export async function read(args: string[]): Promise<number> {
     if (!column || words === undefined) throw new Plain(`--where ${part} is not column=value; write --where "offense=HER,quarter=1|2"`);
     where[field(column)] = words.split('|');
   }
-  const counted = [...games].flatMap(([game, snaps]) => walkGame(snaps, levelOf(game) ? LEVEL_PROFILES[levelOf(game)!] : fallback).map(toCounted));
+  // Seven-on-seven and flag are never counted with eleven-man film.
+  const counted = [...games].filter(([game]) => filmKind({ level: levelOf(game) ?? fallback.key, phase: phaseOf(game) }) === film).flatMap(([game, snaps]) => countGame(snaps, levelOf(game) ? LEVEL_PROFILES[levelOf(game)!] : fallback, book));
   const columns = buildColumns(counted);
   const rows = select(columns, where);
   const groups = groupBy(columns, rows, by).map((g) => {

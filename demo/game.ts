@@ -7,7 +7,8 @@ import { findTerm } from '../core/book/index-terms';
 import { clockModeOf } from '../core/field/situation';
 import { COLLEGE } from '../core/field/profile';
 import { mirrorHash, type Hash } from '../core/field/spot';
-import { afterMotion, lineUp, receivers } from '../core/look/formation';
+import { lineUp, receivers } from '../core/look/formation';
+import { atSnap, motionPath } from '../core/look/motion';
 import { nextState } from '../core/rules/next-state';
 import { unknownState, type GameState } from '../core/rules/state';
 import { blankSnap } from '../core/snap/fields';
@@ -203,7 +204,7 @@ function look(d: Draft, s: GameState, offense: Club, random: Random): void {
   d.backfield = d.formation === 'empty' ? 'gun' : random.weighted(BACKFIELDS_BY_PEOPLE[d.personnel]!);
   d.tempo = random.weighted({ huddle: 50, 'no huddle': 40, fast: 10 });
   d.motion = '-';
-  const men = lineUp(findTerm(DEFAULT_BOOK, 'formation', d.formation), d.formationSide, findTerm(DEFAULT_BOOK, 'backfield', d.backfield));
+  const men = lineUp(findTerm(DEFAULT_BOOK, 'formation', d.formation)?.spots ?? null, d.formationSide, findTerm(DEFAULT_BOOK, 'backfield', d.backfield)?.spots ?? null);
   const set = receivers(men);
   d.receiversLeftSet = set.left.length;
   d.receiversRightSet = set.right.length;
@@ -215,7 +216,9 @@ function look(d: Draft, s: GameState, offense: Club, random: Random): void {
     const mover = men.find((m) => m.letter === d.motionBy);
     const from = (mover?.x ?? 1) < 0 ? 'L' : 'R';
     d.motionSide = d.motion === 'return' ? from : from === 'L' ? 'R' : 'L';
-    const snap = receivers(afterMotion(men, d.motionBy, d.motionSide));
+    const motion = findTerm(DEFAULT_BOOK, 'motion', d.motion)?.definition;
+    const path = motion?.kind === 'motion' ? motionPath(men, d.motionBy, motion.motion, d.motionSide) : null;
+    const snap = receivers(atSnap(men, d.motionBy, path));
     d.receiversLeftSnap = snap.left.length;
     d.receiversRightSnap = snap.right.length;
   }

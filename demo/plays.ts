@@ -2,7 +2,7 @@
 import type { PlayCard } from '../core/plan/sheet';
 
 const play = (name: string, kind: PlayCard['kind'], personnel: string, formation: string, side: 'L' | 'R' | null, concept: string, direction: 'L' | 'R' | null, more: Partial<PlayCard> = {}): PlayCard => ({
-  id: `play-${name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`, name, kind, personnel, formation, formationSide: side, motion: null, motionBy: null, concept, conceptWeak: null, direction, ...more,
+  id: `play-${name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`, name, kind, personnel, formation, formationSide: side, motion: null, motionBy: null, concept, conceptWeak: null, direction, backfield: null, links: [], ...more,
 });
 
 export const DEMO_PLAYS: readonly PlayCard[] = [

@@ -1,6 +1,6 @@
 /**
- * The one-way stairs: app → ui, store, workers → core; inside core field → snap → rules and look,
- * book → line, table → read, plan on top. An import that climbs is an error.
+ * The one-way stairs: app → ui, store, workers → core; inside core field → snap → rules; field → look
+ * → book → line, table → read, plan on top. An import that climbs is an error.
  */
 import path from 'node:path';
 
@@ -19,12 +19,12 @@ const HOUSE = {
 const CORE = {
   field: [],
   snap: ['field'],
-  book: ['field', 'snap'],
-  look: ['field', 'book'],
+  look: ['field'],
+  book: ['field', 'snap', 'look'],
   rules: ['field', 'snap'],
-  line: ['field', 'snap', 'book', 'rules'],
+  line: ['field', 'snap', 'look', 'book', 'rules'],
   table: ['field', 'snap'],
-  read: ['field', 'snap', 'rules', 'table'],
+  read: ['field', 'snap', 'look', 'book', 'rules', 'table'],
   plan: ['field', 'snap', 'rules', 'look', 'book', 'line', 'table', 'read'],
   exchange: ['field', 'snap', 'rules', 'look', 'book', 'line', 'table', 'read', 'plan'],
 };

@@ -1,16 +1,21 @@
 /** The staff's book: words and aliases, added, changed and merged; a merge rewrites logged snaps. */
 import type { InferEntity } from '@mikro-orm/core';
 import { randomUUID } from 'node:crypto';
-import { phraseFault, planMerge, storedValue, type Book, type BookFault, type Term, type TermKind } from '../core/book/term';
+import { readBook, spotSchema } from '../core/book/book-json';
+import { DEFAULT_BOOK } from '../core/book/default-book';
+import type { Definition } from '../core/book/definition';
+import { KIND_FIELD, normalizePhrase, phraseFault, planMerge, storedValue, type Book, type BookFault, type Spot, type Term, type TermKind } from '../core/book/term';
+import { columnOf } from '../core/snap/fields';
+import type { SnapField } from '../core/snap/snap';
 import { requireFootball, requireRole } from './access';
-import { BookTerm, Charting, PlayRow, Program, SnapRow } from './entities';
+import { BookChange, BookTerm, PlayRow, Program } from './entities';
 import { Invalid, NotFound } from './errors';
-import { provenanceOf, rowToSnap, type SnapEntity } from './mapping';
 import { openEm, type Em } from './orm';
-import type { Actor } from '../core/exchange/types';
+import { SPLIT_FIELDS } from '../core/exchange/book-changes';
+import type { Actor, BookChangeInfo, SplitPreview } from '../core/exchange/types';
 
 const termOf = (row: InferEntity<typeof BookTerm>): Term => ({
-  id: row.key, kind: row.kind, word: row.word, aliases: row.aliases, ...(row.value ? { value: row.value } : {}), ...(row.spots ? { spots: row.spots } : {}), ...(row.notes ? { notes: row.notes } : {}),
+  id: row.key, kind: row.kind, word: row.word, aliases: row.aliases, ...(row.value ? { value: row.value } : {}), ...(row.spots ? { spots: row.spots } : {}), ...(row.definition ? { definition: row.definition } : {}), ...(row.notes ? { notes: row.notes } : {}),
 });
 
 export async function loadBook(actor: Actor, em?: Em): Promise<Book> {
@@ -26,34 +31,110 @@ export function bookFaultSentence(f: BookFault): string {
   return `“${f.phrase}” stands for ${f.other} already; choose another, or merge the two.`;
 }
 
-export interface TermInput { readonly kind: TermKind; readonly word: string; readonly aliases: readonly string[]; readonly notes: string | null }
+export interface TermInput { readonly kind: TermKind; readonly word: string; readonly aliases: readonly string[]; readonly notes: string | null; readonly spots?: readonly Spot[] | null; readonly definition?: Definition | null }
 
-function refuseFaults(book: Book, input: TermInput, exceptId: string | null): void {
+function refuseFaults(book: Book, input: Pick<TermInput, 'kind' | 'word' | 'aliases'>, exceptId: string | null): void {
   for (const phrase of [input.word, ...input.aliases]) {
     const fault = phraseFault(book, input.kind, phrase, exceptId);
     if (fault) throw new Invalid(bookFaultSentence(fault));
   }
 }
 
-export async function addTerm(actor: Actor, input: TermInput): Promise<void> {
+/** Spots as they may be kept: each letter once, inside the field, at most eleven. */
+function checkedSpots(kind: TermKind, spots: readonly Spot[] | null | undefined): Spot[] | null {
+  if (spots === null || spots === undefined) return null;
+  if (kind !== 'formation' && kind !== 'backfield') throw new Invalid(`a ${kind} is not drawn by points`);
+  const read = spotSchema.array().max(11).safeParse(spots);
+  if (!read.success) throw new Invalid(`a point cannot be read: ${read.error.issues[0]!.path.join('.')} ${read.error.issues[0]!.message}`);
+  if (new Set(read.data.map((s) => s.letter)).size !== read.data.length) throw new Invalid('a letter stands twice; give each man his own');
+  if (read.data.length === 0) throw new Invalid('nobody is placed; put at least one man on the field');
+  return read.data;
+}
+
+function checkedDefinition(kind: TermKind, definition: Definition | null | undefined): Definition | null {
+  if (!definition) return null;
+  if (definition.kind !== kind) throw new Invalid(`a ${definition.kind} cannot define a ${kind}`);
+  return definition;
+}
+
+export async function addTerm(actor: Actor, input: TermInput): Promise<string> {
   requireFootball(actor, 'adding a word');
   const em = await openEm();
   const book = await loadBook(actor, em);
   refuseFaults(book, input, null);
-  const word = input.word.trim().toLowerCase();
-  em.create(BookTerm, { id: randomUUID(), program: actor.programId, key: `${input.kind}-${randomUUID()}`, kind: input.kind, word, aliases: input.aliases.map((a) => a.trim().toLowerCase()), value: null, spots: null, notes: input.notes, position: book.terms.length });
+  const key = `${input.kind}-${randomUUID()}`;
+  insertTerm(em, actor, { ...input, id: key, word: normalizePhrase(input.word), aliases: input.aliases.map(normalizePhrase) }, book.terms.length);
+  await em.flush();
+  return key;
+}
+
+type NewTerm = Omit<TermInput, 'notes'> & { readonly id: string; readonly notes?: string | null; readonly value?: string };
+function insertTerm(em: Em, actor: Actor, t: NewTerm, position: number): void {
+  em.create(BookTerm, { id: randomUUID(), program: actor.programId, key: t.id, kind: t.kind, word: t.word, aliases: [...t.aliases], value: t.value ?? null, spots: checkedSpots(t.kind, t.spots), definition: checkedDefinition(t.kind, t.definition), notes: t.notes ?? null, position });
+}
+
+async function findTermRow(em: Em, actor: Actor, key: string): Promise<InferEntity<typeof BookTerm>> {
+  const row = await em.findOne(BookTerm, { program: actor.programId, key });
+  if (!row) throw new NotFound('word');
+  return row as InferEntity<typeof BookTerm>;
+}
+
+/** Changes what a word means: aliases, points, definition, notes. Logged snaps keep the word; what follows from it is computed anew. */
+export async function changeTerm(actor: Actor, key: string, change: { readonly aliases?: readonly string[]; readonly spots?: readonly Spot[] | null; readonly definition?: Definition | null; readonly notes?: string | null }): Promise<void> {
+  requireFootball(actor, 'changing a word');
+  const em = await openEm();
+  const row = await findTermRow(em, actor, key);
+  if (change.aliases) {
+    refuseFaults(await loadBook(actor, em), { kind: row.kind, word: row.word, aliases: change.aliases }, key);
+    row.aliases = change.aliases.map(normalizePhrase);
+  }
+  if (change.spots !== undefined) row.spots = checkedSpots(row.kind, change.spots);
+  if (change.definition !== undefined) row.definition = checkedDefinition(row.kind, change.definition);
+  if (change.notes !== undefined) row.notes = change.notes?.slice(0, 2000) ?? null;
   await em.flush();
 }
 
-export async function setAliases(actor: Actor, key: string, aliases: readonly string[]): Promise<void> {
-  requireFootball(actor, 'changing a word');
+/** Takes a book.json in: words of the file are added or changed, words it does not hold stay. Whole or not at all. */
+export async function importBook(actor: Actor, text: string): Promise<{ readonly added: number; readonly changed: number }> {
+  requireRole(actor, 'importing a book', 'keeper', 'coordinator');
+  const read = readBook(text);
+  if (!read.ok) throw new Invalid(read.remedy);
   const em = await openEm();
-  const book = await loadBook(actor, em);
-  const row = await em.findOne(BookTerm, { program: actor.programId, key });
-  if (!row) throw new NotFound('word');
-  refuseFaults(book, { kind: row.kind, word: row.word, aliases, notes: null }, key);
-  row.aliases = aliases.map((a) => a.trim().toLowerCase());
-  await em.flush();
+  return em.transactional(async (tx) => {
+    const book = await loadBook(actor, tx);
+    const rows = new Map((await tx.find(BookTerm, { program: actor.programId })).map((r) => [r.key, r]));
+    let added = 0;
+    let changed = 0;
+    let merged = book;
+    for (const t of read.book.terms) {
+      const here = book.terms.find((x) => x.id === t.id) ?? book.terms.find((x) => x.kind === t.kind && normalizePhrase(x.word) === normalizePhrase(t.word));
+      for (const phrase of [t.word, ...t.aliases]) {
+        const fault = phraseFault(merged, t.kind, phrase, here?.id ?? null);
+        if (fault) throw new Invalid(`“${t.word}”: ${bookFaultSentence(fault)}`);
+      }
+      const next: Term = { ...t, id: here?.id ?? t.id };
+      merged = { ...merged, terms: [...merged.terms.filter((x) => x.id !== next.id), next] };
+      if (!here) {
+        insertTerm(tx, actor, { ...t, notes: t.notes ?? null }, book.terms.length + added);
+        added++;
+        continue;
+      }
+      if (JSON.stringify({ ...here }) === JSON.stringify(next)) continue;
+      // A word in use keeps its name: snaps are written with it.
+      const row = rows.get(here.id)!;
+      Object.assign(row, { aliases: [...new Set([...t.aliases, ...(t.word === here.word ? [] : [t.word])].map(normalizePhrase))].filter((a) => a !== here.word), spots: checkedSpots(t.kind, t.spots) ?? row.spots ?? null, definition: checkedDefinition(t.kind, t.definition) ?? row.definition ?? null, notes: t.notes ?? row.notes ?? null });
+      changed++;
+    }
+    await tx.flush();
+    return { added, changed };
+  });
+}
+
+/** Gives words of the default book the meaning they had not when the program was made. Words that have one are left alone. */
+export async function fillDefinitions(em: Em): Promise<number> {
+  let filled = 0;
+  for (const t of DEFAULT_BOOK.terms) if (t.definition) filled += await em.nativeUpdate(BookTerm, { key: t.id, kind: t.kind, definition: null }, { definition: t.definition });
+  return filled;
 }
 
 /** Removes a word that no snap uses; one in use can only be merged. */
@@ -84,9 +165,56 @@ export async function termUse(actor: Actor): Promise<Map<string, number>> {
   return out;
 }
 
-export interface MergeDone { readonly snaps: number; readonly plays: number }
+export interface MergeDone { readonly snaps: number; readonly plays: number; readonly change: string }
 
-/** Merges two words for one thing: words, logged snaps and the play list change in one transaction, or not at all. */
+const fieldsOf = (kind: TermKind): readonly SnapField[] => (kind === 'run' || kind === 'pass' ? ['concept', 'conceptWeak'] : [KIND_FIELD[kind].field]);
+/** What a word stands in of a play card. */
+const PLAY_FIELDS: ReadonlySet<string> = new Set(['formation', 'backfield', 'motion', 'concept', 'conceptWeak']);
+
+interface Retag { readonly change: string; readonly kind: TermKind; readonly from: string; readonly to: string; readonly where: readonly SplitCondition[] }
+
+/**
+ * Rewrites a word in all logged snaps of the program in a few statements, whatever their number; keeps
+ * what stood there. One writer at a time: chartings are locked first, as when snaps are saved.
+ */
+async function retagSnaps(tx: Em, actor: Actor, { change, kind, from, to, where }: Retag, now: Date): Promise<number> {
+  await tx.execute('select 1 from charting where program_id = ? order by id for update', [actor.programId]);
+  const at = now.toISOString();
+  let snaps = 0;
+  for (const field of fieldsOf(kind)) {
+    const column = columnOf(field);
+    const holds = kind === 'tag' ? 's.tags @> array[?]::text[]' : `s.${column} = ?`;
+    const extra = where.map((w) => ` and s.${columnOf(w.field)} in (${w.values.map(() => '?').join(', ')})`).join('');
+    const values = where.flatMap((w) => w.values);
+    await tx.execute(`insert into book_change_snap (change_id, snap_id, field, before) select ?, s.id, ?, ${kind === 'tag' ? "array_to_string(s.tags, ';')" : `s.${column}`} from snap s where s.program_id = ? and ${holds}${extra}`, [change, field, actor.programId, from, ...values]);
+    const set = kind === 'tag' ? 'tags = case when s.tags @> array[?]::text[] then array_remove(s.tags, ?) else array_replace(s.tags, ?, ?) end' : `${column} = ?`;
+    const result = (await tx.execute(
+      `update snap s set ${set}, revision = c.revision + 1, provenance = ${PROVENANCE_SQL} from charting c, book_change_snap b where c.id = s.charting_id and b.change_id = ? and b.snap_id = s.id and b.field = ? returning s.id`,
+      [...(kind === 'tag' ? [to, from, from, to] : [to]), field, field, field, actor.memberId, actor.name, at, change, field],
+    )) as unknown[];
+    snaps += result.length;
+    // A program without snaps of the word moves no revision.
+    await tx.execute('update charting set revision = revision + 1 where id in (select distinct s.charting_id from snap s join book_change_snap b on b.snap_id = s.id where b.change_id = ? and b.field = ?)', [change, field]);
+  }
+  return snaps;
+}
+
+/** The field's provenance with its version moved on; what was sure stays as sure as it was. */
+const PROVENANCE_SQL = "s.provenance || jsonb_build_object(?::text, jsonb_build_object('state', 'tagged', 'sure', coalesce(s.provenance -> ?::text ->> 'sure', 'sure'), 'v', coalesce((s.provenance -> ?::text ->> 'v')::int, 1) + 1, 'by', ?::text, 'name', ?::text, 'at', ?::text))";
+
+async function retagPlays(tx: Em, actor: Actor, kind: TermKind, from: string, to: string): Promise<{ key: string; field: string }[]> {
+  const out: { key: string; field: string }[] = [];
+  for (const field of fieldsOf(kind)) {
+    if (!PLAY_FIELDS.has(field)) continue;
+    for (const row of await tx.find(PlayRow, { program: actor.programId, [field]: from })) {
+      (row as unknown as Record<string, unknown>)[field] = to;
+      out.push({ key: row.key, field });
+    }
+  }
+  return out;
+}
+
+/** Merges two words for one thing: words, logged snaps and the play list change in one transaction, or not at all. Can be taken back. */
 export async function mergeTerms(actor: Actor, keepKey: string, dropKey: string, now: Date): Promise<MergeDone> {
   requireRole(actor, 'merging words', 'coordinator');
   const em = await openEm();
@@ -94,40 +222,156 @@ export async function mergeTerms(actor: Actor, keepKey: string, dropKey: string,
     const book = await loadBook(actor, tx);
     const plan = planMerge(book, keepKey, dropKey);
     if (!plan) throw new Invalid('choose two different words of one kind');
-    const keep = await tx.findOneOrFail(BookTerm, { program: actor.programId, key: keepKey });
-    const drop = await tx.findOneOrFail(BookTerm, { program: actor.programId, key: dropKey });
+    const keep = await findTermRow(tx, actor, keepKey);
+    const drop = await findTermRow(tx, actor, dropKey);
+    const dropped = termOf(drop);
+    const detail = { kind: 'merge' as const, keptKey: keepKey, keptAliases: [...keep.aliases], dropped, droppedPosition: drop.position, added: null, plays: await retagPlays(tx, actor, keep.kind, plan.from, plan.to) };
+    const change = randomUUID();
     keep.aliases = [...plan.book.terms.find((t) => t.id === keepKey)!.aliases];
     tx.remove(drop);
-    const fields = plan.field === 'concept' ? (['concept', 'conceptWeak'] as const) : ([plan.field] as const);
-    let snaps = 0;
-    const chartings = await tx.find(Charting, { program: actor.programId });
-    for (const charting of chartings) {
-      const [locked] = (await tx.execute('select revision from charting where id = ? for update', [charting.id])) as { revision: number }[];
-      const where = plan.field === 'tags' ? { tags: { $contains: [plan.from] } } : { $or: fields.map((f) => ({ [f]: plan.from })) };
-      const rows = (await tx.find(SnapRow, { charting: charting.id, ...(where as object) })) as unknown as SnapEntity[];
-      if (rows.length === 0) continue;
-      for (const row of rows) {
-        const provenance = { ...row.provenance };
-        const snap = rowToSnap(row, '');
-        for (const field of plan.field === 'tags' ? (['tags'] as const) : fields) {
-          const value = field === 'tags' ? [...new Set(snap.tags.map((t) => (t === plan.from ? plan.to : t)))] : snap[field as 'concept'] === plan.from ? plan.to : null;
-          if (value === null) continue;
-          (row as Record<string, unknown>)[field] = value;
-          provenance[field] = provenanceOf(value, { id: actor.memberId, name: actor.name, at: now }, (provenance[field]?.v ?? 1) + 1, provenance[field]?.sure ?? 'sure');
-        }
-        row.provenance = provenance;
-        row.revision = locked!.revision + 1;
-        snaps++;
-      }
-      charting.revision = locked!.revision + 1;
-    }
-    let plays = 0;
-    for (const field of ['formation', 'motion', 'concept', 'conceptWeak'] as const) {
-      if (field !== plan.field && !(plan.field === 'concept' && field === 'conceptWeak')) continue;
-      plays += await tx.nativeUpdate(PlayRow, { program: actor.programId, [field]: plan.from }, { [field]: plan.to });
-    }
+    tx.create(BookChange, { id: change, program: actor.programId, at: now, by: actor.memberId, words: `${drop.word} merged into ${keep.word}`, field: keep.kind, from: plan.from, to: plan.to, detail, undoneAt: null });
     await tx.flush();
-    return { snaps, plays };
+    const snaps = await retagSnaps(tx, actor, { change, kind: keep.kind, from: plan.from, to: plan.to, where: [] }, now);
+    return { snaps, plays: detail.plays.length, change };
   });
 }
 
+type SplitField = (typeof SPLIT_FIELDS)[number];
+export interface SplitCondition { readonly field: SplitField; readonly values: readonly string[] }
+export interface SplitInput {
+  readonly from: string;
+  /** A word of the same kind that is there, or a new one. */
+  readonly to: { readonly key: string } | { readonly word: string };
+  readonly where: readonly SplitCondition[];
+}
+function checkWhere(where: readonly SplitCondition[]): void {
+  if (where.length === 0 || where.some((w) => w.values.length === 0)) throw new Invalid('say which snaps: choose at least one value');
+  for (const w of where) if (!SPLIT_FIELDS.includes(w.field)) throw new Invalid(`${w.field} cannot be asked for`);
+}
+
+/** What a split would change, before it does. */
+export async function previewSplit(actor: Actor, fromKey: string, where: readonly SplitCondition[]): Promise<SplitPreview> {
+  requireFootball(actor, 'reading the book');
+  const em = await openEm();
+  const row = await findTermRow(em, actor, fromKey);
+  const [field] = fieldsOf(row.kind);
+  const holds = row.kind === 'tag' ? 's.tags @> array[?]::text[]' : `s.${columnOf(field!)} = ?`;
+  const value = storedValue(termOf(row));
+  const base = [actor.programId, value];
+  const choices: Record<string, [string, number][]> = {};
+  for (const f of SPLIT_FIELDS) {
+    if (f === field) continue;
+    const rows = (await em.execute(`select s.${columnOf(f)} as v, count(*)::int as n from snap s where s.program_id = ? and s.deleted_at is null and ${holds} and s.${columnOf(f)} is not null group by 1 order by 2 desc, 1 limit 40`, base)) as { v: string; n: number }[];
+    if (rows.length > 0) choices[f] = rows.map((r) => [r.v, r.n]);
+  }
+  const [{ n: of }] = (await em.execute(`select count(*)::int as n from snap s where s.program_id = ? and s.deleted_at is null and ${holds}`, base)) as [{ n: number }];
+  if (where.length === 0 || where.some((w) => w.values.length === 0)) return { snaps: 0, of, choices, sample: [] };
+  checkWhere(where);
+  const extra = where.map((w) => ` and s.${columnOf(w.field)} in (${w.values.map(() => '?').join(', ')})`).join('');
+  const values = where.flatMap((w) => w.values);
+  const [{ n: snaps }] = (await em.execute(`select count(*)::int as n from snap s where s.program_id = ? and s.deleted_at is null and ${holds}${extra}`, [...base, ...values])) as [{ n: number }];
+  const sample = (await em.execute(`select g.key as game, s.snap_key as snap, concat_ws(' ', s.personnel, s.formation, lower(s.formation_side), s.backfield, s.concept) as words from snap s join charting c on c.id = s.charting_id join game g on g.id = c.game_id where s.program_id = ? and s.deleted_at is null and ${holds}${extra} order by g.week desc nulls last, s.order_key limit 8`, [...base, ...values])) as { game: string; snap: string; words: string }[];
+  return { snaps, of, choices, sample };
+}
+
+/** Splits a word: the snaps that fit the condition say the other word. One transaction; can be taken back. */
+export async function splitTerm(actor: Actor, input: SplitInput, now: Date): Promise<MergeDone> {
+  requireRole(actor, 'splitting words', 'coordinator');
+  checkWhere(input.where);
+  const em = await openEm();
+  return em.transactional(async (tx) => {
+    const book = await loadBook(actor, tx);
+    const from = await findTermRow(tx, actor, input.from);
+    let to: Term;
+    let added: string | null = null;
+    if ('key' in input.to) {
+      const row = await findTermRow(tx, actor, input.to.key);
+      if (row.kind !== from.kind || row.key === from.key) throw new Invalid('choose another word of the same kind');
+      to = termOf(row);
+    } else {
+      refuseFaults(book, { kind: from.kind, word: input.to.word, aliases: [] }, null);
+      added = `${from.kind}-${randomUUID()}`;
+      const source = termOf(from);
+      to = { id: added, kind: from.kind, word: normalizePhrase(input.to.word), aliases: [], ...(source.spots ? { spots: source.spots } : {}), ...(source.definition ? { definition: source.definition } : {}) };
+      insertTerm(tx, actor, { ...to, notes: null }, book.terms.length);
+    }
+    const change = randomUUID();
+    const value = storedValue(termOf(from));
+    tx.create(BookChange, { id: change, program: actor.programId, at: now, by: actor.memberId, words: `${to.word} split from ${from.word}`, field: from.kind, from: value, to: storedValue(to), detail: { kind: 'split', keptKey: from.key, keptAliases: [...from.aliases], dropped: null, droppedPosition: 0, added, plays: [] }, undoneAt: null });
+    await tx.flush();
+    return { snaps: await retagSnaps(tx, actor, { change, kind: from.kind, from: value, to: storedValue(to), where: input.where }, now), plays: 0, change };
+  });
+}
+
+export async function listChanges(actor: Actor): Promise<BookChangeInfo[]> {
+  requireFootball(actor, 'reading the book');
+  const em = await openEm();
+  const rows = (await em.execute('select c.id, c.at, m.name as by, c.words, c.undone_at, (select count(distinct b.snap_id)::int from book_change_snap b where b.change_id = c.id) as snaps from book_change c join member m on m.id = c.by_id where c.program_id = ? order by c.at desc limit 30', [actor.programId])) as { id: string; at: Date; by: string; words: string; undone_at: Date | null; snaps: number }[];
+  return rows.map((r) => ({ id: r.id, at: new Date(r.at).toISOString(), by: r.by, words: r.words, snaps: r.snaps, undone: r.undone_at !== null }));
+}
+
+/** Takes a merge or split back: words, plays and snaps say again what they said. Snaps changed since keep what was typed since. */
+export async function undoChange(actor: Actor, changeId: string, now: Date): Promise<{ readonly snaps: number; readonly left: number }> {
+  requireRole(actor, 'taking a merge back', 'coordinator');
+  const em = await openEm();
+  return em.transactional(async (tx) => {
+    const change = await tx.findOne(BookChange, { id: changeId, program: actor.programId });
+    if (!change) throw new NotFound('change');
+    if (change.undoneAt) throw new Invalid('this was taken back already');
+    const { detail } = change;
+    await tx.execute('select 1 from charting where program_id = ? order by id for update', [actor.programId]);
+    const kind = change.field as TermKind;
+    const at = now.toISOString();
+    let snaps = 0;
+    for (const field of fieldsOf(kind)) {
+      const column = columnOf(field);
+      const set = kind === 'tag' ? "tags = string_to_array(b.before, ';')" : `${column} = b.before`;
+      const still = kind === 'tag' ? 's.tags @> array[?]::text[]' : `s.${column} = ?`;
+      const rows = (await tx.execute(
+        `update snap s set ${set}, revision = c.revision + 1, provenance = ${PROVENANCE_SQL} from charting c, book_change_snap b where c.id = s.charting_id and b.change_id = ? and b.snap_id = s.id and b.field = ? and ${still} returning s.id`,
+        [field, field, field, actor.memberId, actor.name, at, changeId, field, change.to],
+      )) as unknown[];
+      snaps += rows.length;
+    }
+    await tx.execute('update charting set revision = revision + 1 where id in (select distinct s.charting_id from snap s join book_change_snap b on b.snap_id = s.id where b.change_id = ?)', [changeId]);
+    const [{ n }] = (await tx.execute('select count(*)::int as n from book_change_snap where change_id = ?', [changeId])) as [{ n: number }];
+    for (const p of detail.plays) {
+      const play = await tx.findOne(PlayRow, { program: actor.programId, key: p.key });
+      if (play && (play as unknown as Record<string, unknown>)[p.field] === change.to) (play as unknown as Record<string, unknown>)[p.field] = change.from;
+    }
+    if (detail.dropped) {
+      const kept = await tx.findOne(BookTerm, { program: actor.programId, key: detail.keptKey });
+      const back = new Set([detail.dropped.word, ...detail.dropped.aliases].map(normalizePhrase));
+      if (kept) kept.aliases = kept.aliases.filter((x) => !back.has(normalizePhrase(x)) || detail.keptAliases.includes(x));
+      await tx.flush();
+      refuseFaults(await loadBook(actor, tx), detail.dropped, null);
+      insertTerm(tx, actor, { ...detail.dropped, notes: detail.dropped.notes ?? null }, detail.droppedPosition);
+    }
+    if (detail.added) {
+      // The word the split added goes, unless somebody has used it since.
+      const row = await tx.findOne(BookTerm, { program: actor.programId, key: detail.added });
+      const [used] = row ? ((await tx.execute(`select count(*)::int as n from snap s where s.program_id = ? and ${kind === 'tag' ? 's.tags @> array[?]::text[]' : `s.${columnOf(fieldsOf(kind)[0]!)} = ?`}`, [actor.programId, change.to])) as [{ n: number }]) : [{ n: 1 }];
+      if (row && used.n === 0) tx.remove(row);
+    }
+    change.undoneAt = now;
+    await tx.flush();
+    return { snaps, left: n - snaps };
+  });
+}
+
+/** Adds the general terms that the book has no word for; what the staff has stays as it is. */
+export async function adoptGeneralTerms(actor: Actor): Promise<number> {
+  requireRole(actor, 'adding the general terms', 'keeper', 'coordinator');
+  const em = await openEm();
+  let book = await loadBook(actor, em);
+  let added = 0;
+  for (const t of DEFAULT_BOOK.terms) {
+    if (book.terms.some((x) => x.id === t.id) || phraseFault(book, t.kind, t.word, null)) continue;
+    const term: Term = { ...t, aliases: t.aliases.filter((a) => phraseFault(book, t.kind, a, null) === null) };
+    insertTerm(em, actor, { ...term, notes: null }, book.terms.length);
+    book = { ...book, terms: [...book.terms, term] };
+    added++;
+  }
+  await em.flush();
+  return added;
+}

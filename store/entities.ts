@@ -4,10 +4,12 @@
  */
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { TERM_KINDS, type Spot } from '../core/book/term';
+import type { Definition } from '../core/book/definition';
 import { LEVEL_KEYS } from '../core/field/profile';
 import { SNAP_FACTS, SNAP_FIELDS } from '../core/snap/fields';
 import { PHASES } from '../core/table/schema';
-import { CHARTING_KINDS, type ProgramSettings, type Provenance } from '../core/exchange/types';
+import { CHARTING_KINDS, type BookChangeDetail, type ProgramSettings, type Provenance } from '../core/exchange/types';
+import type { PlayLink } from '../core/plan/sheet';
 
 export const Program = defineEntity({
   name: 'Program', tableName: 'program',
@@ -137,6 +139,7 @@ export const BookTerm = defineEntity({
   properties: {
     id: p.uuid().primary(), program: program(), key: p.string(), kind: p.enum(() => TERM_KINDS).$type<(typeof TERM_KINDS)[number]>(), word: p.string(), aliases: p.array<string>(),
     value: p.string().nullable(), spots: p.json<readonly Spot[] | null>().nullable(), notes: p.text().nullable(), position: p.integer(),
+    definition: p.json<Definition | null>().nullable(),
   },
 });
 
@@ -145,7 +148,27 @@ export const PlayRow = defineEntity({
   properties: {
     id: p.uuid().primary(), program: program(), key: p.string(), name: p.string(), kind: p.string(), personnel: p.string().nullable(), formation: p.string().nullable(), formationSide: p.string().nullable(),
     motion: p.string().nullable(), motionBy: p.string().nullable(), concept: p.string(), conceptWeak: p.string().nullable(), direction: p.string().nullable(),
+    backfield: p.string().nullable(),
+    /** Set-ups and complements: other plays of the list by key. */
+    links: p.json<readonly PlayLink[]>(),
   },
+});
+
+/** A merge or a split of words: what it changed, so that it can be taken back. */
+export const BookChange = defineEntity({
+  name: 'BookChange', tableName: 'book_change', indexes: [{ properties: ['program', 'at'] }],
+  properties: {
+    id: p.uuid().primary(), program: program(), at: p.datetime(), by: member(), words: p.text(), field: p.string(), from: p.string().name('from_value'), to: p.string().name('to_value'),
+    /** The dropped term as it was and the aliases the kept one had (merge), or the key of the term a split added. */
+    detail: p.json<BookChangeDetail>(),
+    undoneAt: p.datetime().nullable(),
+  },
+});
+
+/** Snaps a change rewrote, with what stood there. */
+export const BookChangeSnap = defineEntity({
+  name: 'BookChangeSnap', tableName: 'book_change_snap',
+  properties: { change: p.manyToOne(BookChange).mapToPk().$type<string>().primary(), snap: p.manyToOne(SnapRow).mapToPk().$type<string>().primary(), field: p.string().primary(), before: p.text() },
 });
 
 export const CallSheet = defineEntity({
@@ -161,5 +184,5 @@ export const CallRow = defineEntity({
   },
 });
 
-export const ENTITIES = [Program, Member, Session, SignInAttempt, Team, Season, Player, RosterEntry, Game, NumberWorn, Charting, SnapRow, BookTerm, PlayRow, CallSheet, CallRow];
+export const ENTITIES = [Program, Member, Session, SignInAttempt, Team, Season, Player, RosterEntry, Game, NumberWorn, Charting, SnapRow, BookTerm, BookChange, BookChangeSnap, PlayRow, CallSheet, CallRow];
 export type MemberEntity = InferEntity<typeof Member>;

@@ -1,7 +1,8 @@
 /** Teams, games and their chartings. */
 import type { InferEntity } from '@mikro-orm/core';
 import { randomUUID } from 'node:crypto';
-import { profilesFor, type Profiles } from '../core/field/profile';
+import { profilesFor, type LevelKey, type Profiles } from '../core/field/profile';
+import type { Phase } from '../core/table/schema';
 import { requireFootball, requireRole } from './access';
 import { Charting, Game, Program, Season, SnapRow, Team } from './entities';
 import { Invalid, NotFound } from './errors';
@@ -45,6 +46,9 @@ export interface NewGame {
   readonly away: string;
   readonly date: string | null;
   readonly week: number | null;
+  /** Null: the program's own level. */
+  readonly level: LevelKey | null;
+  readonly phase: Phase;
 }
 
 export async function createGame(actor: Actor, input: NewGame): Promise<string> {
@@ -58,7 +62,7 @@ export async function createGame(actor: Actor, input: NewGame): Promise<string> 
     const base = `${input.date ?? program.season}-${input.away}-${input.home}`.toLowerCase();
     let key = base;
     for (let n = 2; await tx.findOne(Game, { program: actor.programId, key }); n++) key = `${base}-${n}`;
-    tx.create(Game, { id: randomUUID(), program: actor.programId, season: season.id, key, date: input.date, week: input.week, home: input.home, away: input.away, level: program.level, phase: 'regular', surface: null, weather: null, wind: null, source: null, closed: false });
+    tx.create(Game, { id: randomUUID(), program: actor.programId, season: season.id, key, date: input.date, week: input.week, home: input.home, away: input.away, level: input.level ?? program.level, phase: input.phase, surface: null, weather: null, wind: null, source: null, closed: false });
     await tx.flush();
     return key;
   });

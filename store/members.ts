@@ -3,6 +3,7 @@ import { hash, verify } from '@node-rs/argon2';
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import { DEFAULT_BOOK } from '../core/book/default-book';
 import { adaptProfile, LEVEL_PROFILES, type LevelKey, type ProfileChanges } from '../core/field/profile';
+import { readRules } from '../core/read/staff-rules';
 import { requireRole } from './access';
 import { BookTerm, Member, Program, Season, Session, SignInAttempt, Team } from './entities';
 import { Invalid, NotFound, SignInRefused } from './errors';
@@ -71,7 +72,7 @@ export async function insertProgram(tx: Em, input: NewProgram, now: Date): Promi
   tx.create(Member, { id: memberId, program: programId, name: input.member.name, nameKey: keyOf(input.member.name), passwordHash: input.member.passwordHash, roles: [...input.member.roles], removedAt: null, createdAt: now });
   tx.create(Team, { id: randomUUID(), program: programId, key: input.team.key, name: input.team.name, nickname: null, place: null });
   tx.create(Season, { id: randomUUID(), program: programId, year: input.season });
-  DEFAULT_BOOK.terms.forEach((t, position) => tx.create(BookTerm, { id: randomUUID(), program: programId, key: t.id, kind: t.kind, word: t.word, aliases: [...t.aliases], value: t.value ?? null, spots: t.spots ?? null, notes: null, position }));
+  DEFAULT_BOOK.terms.forEach((t, position) => tx.create(BookTerm, { id: randomUUID(), program: programId, key: t.id, kind: t.kind, word: t.word, aliases: [...t.aliases], value: t.value ?? null, spots: t.spots ?? null, definition: t.definition ?? null, notes: null, position }));
   await tx.flush();
   return { programId, memberId };
 }
@@ -146,6 +147,17 @@ export async function setWeek(actor: Actor, settings: ProgramSettings): Promise<
   const program = await em.findOneOrFail(Program, { id: actor.programId });
   if (settings.opponent !== null && !(await em.findOne(Team, { program: actor.programId, key: settings.opponent }))) throw new NotFound('team');
   program.settings = { ...program.settings, ...settings };
+  await em.flush();
+}
+
+/** The staff's rules of counting; everything that depends on them is computed anew. */
+export async function setRules(actor: Actor, value: unknown): Promise<void> {
+  requireRole(actor, 'changing the staff’s rules', 'keeper', 'coordinator');
+  const read = value === null ? null : readRules(value);
+  if (read && !read.ok) throw new Invalid(read.remedy);
+  const em = await openEm();
+  const program = await em.findOneOrFail(Program, { id: actor.programId });
+  program.settings = { ...program.settings, rules: read?.ok ? read.rules : null };
   await em.flush();
 }
 

@@ -28,5 +28,9 @@ export async function closeOrm(): Promise<void> {
 
 export async function migrate(url: string): Promise<number> {
   const orm = await getOrm(url);
-  return (await orm.migrator.up()).length;
+  const done = (await orm.migrator.up()).length;
+  // Words of older programs learn what they mean.
+  const { fillDefinitions } = await import('./book');
+  await fillDefinitions(orm.em.fork());
+  return done;
 }

@@ -2,6 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import { readBook, writeBook } from '../core/book/book-json';
 import type { Book } from '../core/book/term';
+import type { PlayLink } from '../core/plan/sheet';
 import { effectiveSnap, walkGame } from '../core/rules/walk';
 import { profilesFor, type LevelKey } from '../core/field/profile';
 import { byOrder } from '../core/snap/order';
@@ -43,7 +44,7 @@ export async function exportTables(actor: Actor): Promise<{ tables: Tables; book
     for (const row of walkGame(snaps, profiles[game.level])) tables.snaps.push(snapToRow(effectiveSnap(row)));
   }
   const plays = await em.find(PlayRow, where, { orderBy: { key: 'asc' } });
-  tables.plays = plays.map((p) => ({ play: p.key, name: p.name, kind: p.kind, personnel: p.personnel, formation: p.formation, formation_side: p.formationSide, motion: p.motion, motion_by: p.motionBy, concept: p.concept, concept_weak: p.conceptWeak, direction: p.direction }));
+  tables.plays = plays.map((p) => ({ play: p.key, name: p.name, kind: p.kind, personnel: p.personnel, formation: p.formation, formation_side: p.formationSide, backfield: p.backfield ?? null, motion: p.motion, motion_by: p.motionBy, concept: p.concept, concept_weak: p.conceptWeak, direction: p.direction, links: p.links.map((l) => [l.kind, l.play, l.least, l.trigger].filter((x) => x !== null).join(':')) }));
   const sheets = await em.find(CallSheet, where, { orderBy: { key: 'asc' } });
   tables.sheets = sheets.map((s) => ({ sheet: s.key, name: s.name, opponent: s.opponent }));
   const playKey = new Map(plays.map((p) => [p.id, p.key]));
@@ -105,6 +106,12 @@ async function clashes(em: Em, actor: Actor, tables: Tables): Promise<TableFault
   return out;
 }
 
+/** "set-up:play-flat:2" → a link. The table has checked the shape. */
+const linksOf = (v: unknown): PlayLink[] => ((v as readonly string[] | null) ?? []).map((part) => {
+  const [kind, play, least, trigger] = part.split(':');
+  return { kind: kind as PlayLink['kind'], play: play!, least: Number(least), trigger: trigger ?? null };
+});
+
 const text = (v: unknown): string | null => (v === null || v === undefined ? null : String(v));
 
 async function insertTables(tx: Em, actor: Actor, level: LevelKey, year: number, tables: Tables, book: Book | null, now: Date): Promise<void> {
@@ -155,7 +162,7 @@ async function insertTables(tx: Em, actor: Actor, level: LevelKey, year: number,
   for (const p of tables.plays) {
     const id = randomUUID();
     plays.set(String(p.play), id);
-    tx.create(PlayRow, { id, program, key: String(p.play), name: String(p.name), kind: String(p.kind), personnel: text(p.personnel), formation: text(p.formation), formationSide: text(p.formation_side), motion: text(p.motion), motionBy: text(p.motion_by), concept: String(p.concept), conceptWeak: text(p.concept_weak), direction: text(p.direction) });
+    tx.create(PlayRow, { id, program, key: String(p.play), name: String(p.name), kind: String(p.kind), personnel: text(p.personnel), formation: text(p.formation), formationSide: text(p.formation_side), backfield: text(p.backfield), links: linksOf(p.links), motion: text(p.motion), motionBy: text(p.motion_by), concept: String(p.concept), conceptWeak: text(p.concept_weak), direction: text(p.direction) });
   }
   const sheets = new Map<string, string>();
   for (const s of tables.sheets) {
@@ -188,13 +195,13 @@ export async function insertSnaps(tx: Em, actor: Actor, gameIds: ReadonlyMap<str
   for (let i = 0; i < rows.length; i += 500) await tx.insertMany(SnapRow, rows.slice(i, i + 500) as never);
 }
 
-async function replaceBook(tx: Em, actor: Actor, book: Book): Promise<void> {
+export async function replaceBook(tx: Em, actor: Actor, book: Book): Promise<void> {
   const program = await tx.findOneOrFail(Program, { id: actor.programId });
   program.bookName = book.name;
   program.bookLetters = [...book.letters];
   const here = new Map((await tx.find(BookTerm, { program: actor.programId })).map((t) => [t.key, t]));
   book.terms.forEach((t, position) => {
-    const values = { kind: t.kind, word: t.word, aliases: [...t.aliases], value: t.value ?? null, spots: t.spots ?? null, notes: t.notes ?? null, position };
+    const values = { kind: t.kind, word: t.word, aliases: [...t.aliases], value: t.value ?? null, spots: t.spots ?? null, definition: t.definition ?? null, notes: t.notes ?? null, position };
     const found = here.get(t.id);
     here.delete(t.id);
     if (found) Object.assign(found, values);

@@ -1,7 +1,7 @@
 /** The play list and call sheets. A locked sheet is read-only to all but its locker and coordinators. */
 import type { InferEntity } from '@mikro-orm/core';
 import { randomUUID } from 'node:crypto';
-import { SECTION_KEYS, type PlayCard, type SheetCall } from '../core/plan/sheet';
+import { SECTION_KEYS, type PlayCard, type PlayLink, type SheetCall } from '../core/plan/sheet';
 import { orderBetween } from '../core/snap/order';
 import { FOOTBALL, requireRole } from './access';
 import { CallRow, CallSheet, Member, PlayRow, Team } from './entities';
@@ -14,7 +14,7 @@ const sideOf = (side: string | null | undefined): 'L' | 'R' | null => (side === 
 export function cardOf(row: InferEntity<typeof PlayRow>): PlayCard {
   return {
     id: row.key, name: row.name, kind: row.kind as PlayCard['kind'], personnel: row.personnel ?? null, formation: row.formation ?? null, formationSide: sideOf(row.formationSide),
-    motion: row.motion ?? null, motionBy: row.motionBy ?? null, concept: row.concept, conceptWeak: row.conceptWeak ?? null, direction: sideOf(row.direction),
+    motion: row.motion ?? null, motionBy: row.motionBy ?? null, concept: row.concept, conceptWeak: row.conceptWeak ?? null, direction: sideOf(row.direction), backfield: row.backfield ?? null, links: row.links,
   };
 }
 
@@ -31,6 +31,21 @@ export async function addPlay(actor: Actor, play: Omit<PlayCard, 'id'>): Promise
   em.create(PlayRow, { ...play, id: randomUUID(), program: actor.programId, key, name: play.name.trim() });
   await em.flush();
   return key;
+}
+
+/** Set-ups and complements of a play. Links to plays that are not on the list are refused. */
+export async function setLinks(actor: Actor, playKey: string, links: readonly PlayLink[]): Promise<void> {
+  requireRole(actor, 'linking plays', 'coordinator', 'coach');
+  const em = await openEm();
+  const play = await em.findOne(PlayRow, { program: actor.programId, key: playKey });
+  if (!play) throw new NotFound('play');
+  const there = new Set((await em.find(PlayRow, { program: actor.programId, key: { $in: links.map((l) => l.play) } })).map((r) => r.key));
+  for (const l of links) {
+    if (l.play === playKey) throw new Invalid('a play cannot set itself up');
+    if (!there.has(l.play)) throw new NotFound('play');
+  }
+  play.links = links.map((l) => ({ kind: l.kind, play: l.play, least: l.least, trigger: l.trigger }));
+  await em.flush();
 }
 
 export async function listSheets(actor: Actor): Promise<SheetInfo[]> {

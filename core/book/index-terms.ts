@@ -7,6 +7,8 @@ export interface TermIndex {
   /** All phrases in one flat list, for completion and for "nearest". */
   readonly phrases: readonly { readonly phrase: string; readonly term: Term }[];
   readonly letters: ReadonlySet<string>;
+  /** Term by "kind|value", "kind|word" and "kind|alias". */
+  readonly byKind: ReadonlyMap<string, Term>;
 }
 
 const cache = new WeakMap<Book, TermIndex>();
@@ -17,15 +19,19 @@ export function termIndex(book: Book): TermIndex {
   if (known) return known;
   const byPhrase = new Map<string, Term[]>();
   const phrases: { phrase: string; term: Term }[] = [];
+  const byKind = new Map<string, Term>();
   let mostWords = 1;
+  // A stored value goes before another word's alias.
+  for (const term of book.terms) if (!byKind.has(`${term.kind}|${term.value ?? term.word}`)) byKind.set(`${term.kind}|${term.value ?? term.word}`, term);
   for (const term of book.terms) {
     for (const phrase of new Set(phrasesOf(term))) {
       byPhrase.set(phrase, [...(byPhrase.get(phrase) ?? []), term]);
       phrases.push({ phrase, term });
+      if (!byKind.has(`${term.kind}|${phrase}`)) byKind.set(`${term.kind}|${phrase}`, term);
       mostWords = Math.max(mostWords, phrase.split(' ').length);
     }
   }
-  const index: TermIndex = { byPhrase, mostWords, phrases, letters: new Set(book.letters.map((l) => l.toLowerCase()).filter((l) => !['l', 'r', 'm'].includes(l))) };
+  const index: TermIndex = { byKind, byPhrase, mostWords, phrases, letters: new Set(book.letters.map((l) => l.toLowerCase()).filter((l) => !['l', 'r', 'm'].includes(l))) };
   cache.set(book, index);
   return index;
 }
@@ -33,8 +39,8 @@ export function termIndex(book: Book): TermIndex {
 /** The term a stored value belongs to, for drawing and labels. */
 export function findTerm(book: Book, kind: Term['kind'], value: string | null): Term | null {
   if (value === null) return null;
-  const wanted = normalizePhrase(value);
-  return book.terms.find((t) => t.kind === kind && ((t.value ?? t.word) === wanted || phrasesOf(t).includes(wanted))) ?? null;
+  const { byKind } = termIndex(book);
+  return byKind.get(`${kind}|${value}`) ?? byKind.get(`${kind}|${normalizePhrase(value)}`) ?? null;
 }
 
 /** Damerau–Levenshtein distance (adjacent swaps count one), stopped above `most`. */

@@ -1,5 +1,9 @@
 /** The staff's vocabulary. Words are data: nothing in the parser knows a football word. */
+import type { Spot } from '../look/formation';
 import type { SnapField } from '../snap/snap';
+import type { Definition } from './definition';
+
+export type { Spot };
 
 export const TERM_KINDS = ['formation', 'backfield', 'motion', 'front', 'coverage', 'rotation', 'pressure', 'run', 'pass', 'protection', 'tempo', 'tag'] as const;
 export type TermKind = (typeof TERM_KINDS)[number];
@@ -25,14 +29,6 @@ export const KIND_FIELD: Readonly<Record<TermKind, { readonly field: SnapField; 
   tag: { field: 'tags', side: null },
 };
 
-/** One man of a formation drawn strong to the right: yards from the ball, depth behind the line. */
-export interface Spot {
-  readonly letter: string;
-  readonly x: number;
-  readonly depth: number;
-  readonly onLine: boolean;
-}
-
 export interface Term {
   readonly id: string;
   readonly kind: TermKind;
@@ -43,6 +39,8 @@ export interface Term {
   readonly value?: string;
   /** Formations: five eligible men besides the quarterback; backfields: quarterback and backs. */
   readonly spots?: readonly Spot[];
+  /** What the word means to the software, by its kind; none: only a word. */
+  readonly definition?: Definition;
   readonly notes?: string;
 }
 

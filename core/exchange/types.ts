@@ -1,5 +1,6 @@
 /** What passes between the browser, the pages and the store: plain data, known to all three. */
 import type { LevelKey, ProfileChanges } from '../field/profile';
+import type { Term } from '../book/term';
 import type { SheetCall } from '../plan/sheet';
 import type { TableFault } from '../table/read';
 import type { Snap, SnapFact, SnapFields } from '../snap/snap';
@@ -17,11 +18,33 @@ export interface Actor {
 
 export const CHARTING_KINDS = ['official', 'blind'] as const;
 
+/** What a merge or split needs to be taken back. */
+export interface BookChangeDetail {
+  readonly kind: 'merge' | 'split';
+  readonly keptKey: string;
+  readonly keptAliases: readonly string[];
+  readonly dropped: Term | null;
+  readonly droppedPosition: number;
+  readonly added: string | null;
+  readonly plays: readonly { readonly key: string; readonly field: string }[];
+}
+export interface BookChangeInfo { readonly id: string; readonly at: string; readonly by: string; readonly words: string; readonly snaps: number; readonly undone: boolean }
+
+export interface SplitPreview {
+  readonly snaps: number;
+  readonly of: number;
+  /** Values of each field among the snaps of the word, with their counts, to choose from. */
+  readonly choices: Readonly<Record<string, readonly (readonly [value: string, n: number])[]>>;
+  readonly sample: readonly { readonly game: string; readonly snap: string; readonly words: string }[];
+}
+
 export interface ProgramSettings {
   readonly week: number | null;
   readonly opponent: string | null;
   /** What the staff changed in its level's profile. */
   readonly profile?: ProfileChanges | null;
+  /** Strength, technique numbers, box, success, buckets, zones, as the staff set them. */
+  readonly rules?: unknown;
 }
 
 export const SURENESS = ['sure', 'think_so', 'guess'] as const;

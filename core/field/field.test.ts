@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  adaptProfile, COLLEGE, decodeSpot, DEFAULT_ZONES, encodeSpot, FIELD_WIDTH_YARDS, findPenalty, formatClock, formatDownDistance, formatSpot,
+  adaptProfile, COLLEGE, decodeSpot, DEFAULT_ZONES, encodeSpot, FIELD_WIDTH_YARDS, FLAG_FIVE, SEVEN_ON_SEVEN, fieldSides, findPenalty, formatClock, formatDownDistance, formatSpot,
   HASHES, HIGH_SCHOOL, LEVEL_KEYS, LEVEL_PROFILES, mirrorHash, parseClock, PROFESSIONAL, PROFILE_NUMBERS, profilesFor, zoneOf, zoneSetFaults,
 } from './index';
 
@@ -65,6 +65,8 @@ describe('zones', () => {
   });
 });
 
+const ELEVEN = LEVEL_KEYS.filter((k) => LEVEL_PROFILES[k].players === 11);
+
 describe('level profiles (NFHS, NCAA and NFL rulebooks, from memory)', () => {
   it('add up to the width of the field', () => {
     expect(FIELD_WIDTH_YARDS * 3).toBe(160);
@@ -77,11 +79,18 @@ describe('level profiles (NFHS, NCAA and NFL rulebooks, from memory)', () => {
 
   it('kick off and bring out as each level does', () => {
     const own = (toGoal: number) => 100 - toGoal;
-    expect(LEVEL_KEYS.map((k) => own(LEVEL_PROFILES[k].kickoffToGoal))).toEqual([40, 35, 35]);
-    expect(LEVEL_KEYS.map((k) => own(LEVEL_PROFILES[k].touchbackKickoffToGoal))).toEqual([20, 25, 35]);
-    expect(LEVEL_KEYS.map((k) => LEVEL_PROFILES[k].tryKickToGoal)).toEqual([3, 3, 15]);
-    expect(LEVEL_KEYS.map((k) => LEVEL_PROFILES[k].quarterSeconds / 60)).toEqual([12, 15, 15]);
-    expect(LEVEL_KEYS.map((k) => LEVEL_PROFILES[k].overtimeToGoal)).toEqual([10, 25, null]);
+    expect(ELEVEN.map((k) => own(LEVEL_PROFILES[k].kickoffToGoal))).toEqual([40, 35, 35]);
+    expect(ELEVEN.map((k) => own(LEVEL_PROFILES[k].touchbackKickoffToGoal))).toEqual([20, 25, 35]);
+    expect(ELEVEN.map((k) => LEVEL_PROFILES[k].tryKickToGoal)).toEqual([3, 3, 15]);
+    expect(ELEVEN.map((k) => LEVEL_PROFILES[k].quarterSeconds / 60)).toEqual([12, 15, 15]);
+    expect(ELEVEN.map((k) => LEVEL_PROFILES[k].overtimeToGoal)).toEqual([10, 25, null]);
+  });
+
+  it('games without a line have their own field and number of men (from memory; organizers differ)', () => {
+    expect(LEVEL_KEYS.map((k) => LEVEL_PROFILES[k].players)).toEqual([11, 11, 11, 7, 5]);
+    expect([SEVEN_ON_SEVEN.fieldLength, FLAG_FIVE.fieldLength, FLAG_FIVE.fieldWidth]).toEqual([45, 50, 30]);
+    // No hash marks in flag: no short side.
+    expect(fieldSides(FLAG_FIVE, 'L')).toEqual({ field: null, fieldYards: 15, boundaryYards: 15 });
   });
 
   it('find a foul by name or alias', () => {

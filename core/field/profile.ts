@@ -1,10 +1,11 @@
 /**
- * Level profiles: what differs between high school, college and professional football.
+ * Level profiles: what differs between high school, college and professional football, and the
+ * games without a line: seven-on-seven and five-a-side flag.
  * Every number of rule here is from memory, stamped with a season and editable by the staff;
  * the association's rulebook governs.
  */
 
-export const LEVEL_KEYS = ['high_school', 'college', 'professional'] as const;
+export const LEVEL_KEYS = ['high_school', 'college', 'professional', 'seven_on_seven', 'flag_five'] as const;
 export type LevelKey = (typeof LEVEL_KEYS)[number];
 
 /** Width of every eleven-man field, yards (160 ft). All three rulebooks. */
@@ -34,7 +35,12 @@ export interface LevelProfile {
   readonly key: LevelKey;
   readonly name: string;
   readonly season: number;
-  /** Hash to the near sideline, yards. */
+  /** Men a side: 11, 7 or 5. Games of different numbers are never counted together. */
+  readonly players: 11 | 7 | 5;
+  readonly fieldWidth: number;
+  /** From where a possession may start to the goal line, yards. */
+  readonly fieldLength: number;
+  /** Hash to the near sideline, yards. Half the width: no hash marks. */
   readonly hashToSideline: number;
   readonly quarterSeconds: number;
   /** Kickoff spot, yards to the goal the kickers attack. */
@@ -100,6 +106,9 @@ export const HIGH_SCHOOL: LevelProfile = {
   key: 'high_school',
   name: 'high school',
   season: 2026,
+  players: 11,
+  fieldWidth: FIELD_WIDTH_YARDS,
+  fieldLength: 100,
   hashToSideline: FIELD_WIDTH_YARDS / 3,
   quarterSeconds: 12 * 60,
   kickoffToGoal: 60,
@@ -129,6 +138,9 @@ export const COLLEGE: LevelProfile = {
   key: 'college',
   name: 'college',
   season: 2026,
+  players: 11,
+  fieldWidth: FIELD_WIDTH_YARDS,
+  fieldLength: 100,
   hashToSideline: 20,
   quarterSeconds: 15 * 60,
   kickoffToGoal: 65,
@@ -158,6 +170,9 @@ export const PROFESSIONAL: LevelProfile = {
   key: 'professional',
   name: 'professional',
   season: 2026,
+  players: 11,
+  fieldWidth: FIELD_WIDTH_YARDS,
+  fieldLength: 100,
   hashToSideline: 70.75 / 3,
   quarterSeconds: 15 * 60,
   kickoffToGoal: 65,
@@ -182,10 +197,32 @@ export const PROFESSIONAL: LevelProfile = {
   }),
 };
 
+/** Seven-on-seven: no line, no rush, passing only. From memory; organizers differ, their rules govern. */
+export const SEVEN_ON_SEVEN: LevelProfile = {
+  ...HIGH_SCHOOL,
+  key: 'seven_on_seven',
+  name: '7-on-7',
+  players: 7,
+  fieldLength: 45,
+};
+
+/** Five-a-side flag: the center may catch, no-run zones, 50 by 25 to 30 yards. From memory; the league's rules govern. */
+export const FLAG_FIVE: LevelProfile = {
+  ...HIGH_SCHOOL,
+  key: 'flag_five',
+  name: '5-a-side flag',
+  players: 5,
+  fieldWidth: 30,
+  fieldLength: 50,
+  hashToSideline: 15,
+};
+
 export const LEVEL_PROFILES: Readonly<Record<LevelKey, LevelProfile>> = {
   high_school: HIGH_SCHOOL,
   college: COLLEGE,
   professional: PROFESSIONAL,
+  seven_on_seven: SEVEN_ON_SEVEN,
+  flag_five: FLAG_FIVE,
 };
 
 /** The rule for a foul named as the staff would, or null. Names and aliases are compared without case. */

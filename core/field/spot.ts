@@ -1,4 +1,4 @@
-import { FIELD_WIDTH_YARDS, type LevelProfile } from './profile';
+import type { LevelProfile } from './profile';
 
 /** Hash marks in the view of the team that puts the ball in play. */
 export const HASHES = ['L', 'M', 'R'] as const;
@@ -53,14 +53,15 @@ export interface FieldSides {
 
 /** Field and boundary for a hash: which side is wide and how many yards each has. */
 export function fieldSides(profile: LevelProfile, hash: Hash | null): FieldSides {
-  if (hash === 'L' || hash === 'R') {
+  // A hash in the middle of the field has no short side.
+  if ((hash === 'L' || hash === 'R') && profile.hashToSideline < profile.fieldWidth / 2) {
     return {
       field: otherSide(hash),
-      fieldYards: FIELD_WIDTH_YARDS - profile.hashToSideline,
+      fieldYards: profile.fieldWidth - profile.hashToSideline,
       boundaryYards: profile.hashToSideline,
     };
   }
-  return { field: null, fieldYards: FIELD_WIDTH_YARDS / 2, boundaryYards: FIELD_WIDTH_YARDS / 2 };
+  return { field: null, fieldYards: profile.fieldWidth / 2, boundaryYards: profile.fieldWidth / 2 };
 }
 
 /** Seconds left as "8:41". */

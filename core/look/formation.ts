@@ -1,52 +1,100 @@
 /**
- * Formation geometry: where the eleven stand and what follows from it. All counts are computed
- * from the points, never typed. Lateral yards: left negative, offense's view.
+ * Formation geometry: where the men stand. All counts are computed from the points, never typed.
+ * Frame: lateral yards from the ball (left negative, offense's view), depth in yards behind the line.
  */
-import { otherSide, type Side } from '../field/spot';
-import type { Spot, Term } from '../book/term';
+import type { Side } from '../field/spot';
+
+export interface Spot {
+  readonly letter: string;
+  readonly x: number;
+  readonly depth: number;
+  readonly onLine: boolean;
+}
 
 export interface Man extends Spot {
   readonly role: 'line' | 'quarterback' | 'eligible';
 }
 
+/** Yards between neighbors of an even line. */
+export const SPLIT = 1.6;
 export const LINE: readonly Man[] = [
-  { letter: 'LT', x: -3.2, depth: 0.4, onLine: true, role: 'line' },
-  { letter: 'LG', x: -1.6, depth: 0.4, onLine: true, role: 'line' },
+  { letter: 'LT', x: -2 * SPLIT, depth: 0.4, onLine: true, role: 'line' },
+  { letter: 'LG', x: -SPLIT, depth: 0.4, onLine: true, role: 'line' },
   { letter: 'C', x: 0, depth: 0.2, onLine: true, role: 'line' },
-  { letter: 'RG', x: 1.6, depth: 0.4, onLine: true, role: 'line' },
-  { letter: 'RT', x: 3.2, depth: 0.4, onLine: true, role: 'line' },
+  { letter: 'RG', x: SPLIT, depth: 0.4, onLine: true, role: 'line' },
+  { letter: 'RT', x: 2 * SPLIT, depth: 0.4, onLine: true, role: 'line' },
 ];
+export const LINE_LETTERS: readonly string[] = LINE.map((m) => m.letter);
 
-export const mirrorMen = <T extends Spot>(men: readonly T[]): T[] => men.map((m) => ({ ...m, x: m.x === 0 ? 0 : -m.x }));
-
-/**
- * The offense as drawn: line, the formation's men (strong to `side`), and the backfield filled to
- * eleven. A formation that already holds a back (empty) leaves him out of the backfield. Without a
- * formation only the line and the backfield stand: nobody is placed by guess.
- */
-export function lineUp(formation: Term | null, side: Side | null, backfield: Term | null): Man[] {
-  const flip = <T extends Spot>(men: readonly T[]): T[] => (side === 'L' ? mirrorMen(men) : [...men]);
-  const wide = flip((formation?.spots ?? []).map((s): Man => ({ ...s, role: 'eligible' })));
-  const taken = new Set(wide.map((m) => m.letter));
-  const room = 11 - LINE.length - wide.length;
-  const behind = flip((backfield?.spots ?? DEFAULT_BACKS).map((s): Man => ({ ...s, role: s.letter === 'Q' ? 'quarterback' : 'eligible' }))).filter((m) => !taken.has(m.letter));
-  const backs = behind.slice(0, Math.max(room, 1));
-  if (!formation) return [...LINE, ...behind];
-  const spare = [{ letter: 'F', x: 2, depth: 4.5 }, { letter: 'B', x: -2, depth: 4.5 }, { letter: 'T', x: 0, depth: 7 }];
-  for (const s of spare) {
-    if (backs.length >= room) break;
-    if (!taken.has(s.letter) && !backs.some((b) => b.letter === s.letter)) backs.push({ ...s, onLine: false, role: 'eligible' });
-  }
-  return [...LINE, ...wide, ...backs];
+/** Which men a game puts on the field: eleven with a line, seven with a snapper, five with an eligible center. */
+export interface TeamShape {
+  readonly men: number;
+  readonly line: readonly Man[];
 }
+export const ELEVEN: TeamShape = { men: 11, line: LINE };
+const SNAPPER: Man = { letter: 'C', x: 0, depth: 0.2, onLine: true, role: 'line' };
+/** Seven-on-seven: the snapper stands aside after the snap, five may catch. */
+export const SEVEN: TeamShape = { men: 7, line: [SNAPPER] };
+/** Five-a-side flag: the center may catch. */
+export const FIVE: TeamShape = { men: 5, line: [{ ...SNAPPER, role: 'eligible' }] };
+export const shapeOf = (players: number): TeamShape => (players === 7 ? SEVEN : players === 5 ? FIVE : ELEVEN);
+
+export const mirrorMen = <T extends { readonly x: number }>(men: readonly T[]): T[] => men.map((m) => ({ ...m, x: m.x === 0 ? 0 : -m.x }));
+const SWAP: Readonly<Record<string, string>> = { LT: 'RT', LG: 'RG', RG: 'LG', RT: 'LT' };
+/** A whole line-up mirrored: linemen take the letters of the other side. */
+export const mirrorLineUp = (men: readonly Man[]): Man[] => mirrorMen(men).map((m) => (m.role === 'line' ? { ...m, letter: SWAP[m.letter] ?? m.letter } : m)).sort((a, b) => (a.role === 'line' && b.role === 'line' ? a.x - b.x : 0));
 
 const DEFAULT_BACKS: readonly Spot[] = [
   { letter: 'Q', x: 0, depth: 5, onLine: false },
   { letter: 'T', x: -1.8, depth: 5, onLine: false },
 ];
+const SPARE: readonly Spot[] = [{ letter: 'F', x: 2, depth: 4.5, onLine: false }, { letter: 'B', x: -2, depth: 4.5, onLine: false }, { letter: 'T', x: 0, depth: 7, onLine: false }];
 
-/** A back: eligible, off the line, deeper than two yards and within the tackles by two yards. */
-const isBack = (m: Man): boolean => m.role === 'eligible' && m.depth > 3 && Math.abs(m.x) < 5.2;
+/**
+ * The offense as it stands: line, the formation's men (strong to `side`), and the backfield filled
+ * to the number of men. A formation that already holds a back (empty) leaves him out of the
+ * backfield; one that places linemen (an unbalanced line) or the quarterback overrides the rest.
+ * Without a formation only the line and the backfield stand: nobody is placed by guess.
+ */
+export function lineUp(formation: readonly Spot[] | null, side: Side | null, backfield: readonly Spot[] | null, shape: TeamShape = ELEVEN): Man[] {
+  const turn = side === 'L' ? -1 : 1;
+  const taken = new Set<string>();
+  const line: Man[] = [];
+  const moved = new Map<string, Spot>();
+  const wide: Man[] = [];
+  let quarterback: Man | null = null;
+  for (const s of formation ?? []) {
+    const x = s.x === 0 ? 0 : s.x * turn;
+    if (LINE_LETTERS.includes(s.letter)) moved.set(turn === 1 ? s.letter : (SWAP[s.letter] ?? s.letter), { ...s, x });
+    else if (s.letter === 'Q') quarterback = { letter: 'Q', x, depth: s.depth, onLine: s.onLine, role: 'quarterback' };
+    else wide.push({ letter: s.letter, x, depth: s.depth, onLine: s.onLine, role: 'eligible' });
+    taken.add(s.letter);
+  }
+  for (const m of shape.line) {
+    const at = moved.get(m.letter);
+    line.push(at ? { ...m, x: at.x, depth: at.depth, onLine: at.onLine } : m);
+  }
+  const behind: Man[] = [];
+  for (const s of backfield ?? DEFAULT_BACKS) {
+    if (taken.has(s.letter)) continue;
+    behind.push({ letter: s.letter, x: s.x === 0 ? 0 : s.x * turn, depth: s.depth, onLine: s.onLine, role: s.letter === 'Q' ? 'quarterback' : 'eligible' });
+  }
+  if (quarterback) behind.unshift(quarterback);
+  if (!formation) return [...line, ...behind.slice(0, shape.men - line.length)];
+  // Fewer men than the formation names (five-a-side): the widest stay.
+  const places = shape.men - line.length - 1;
+  const kept = wide.length > places ? [...wide].sort((a, b) => Math.abs(b.x) - Math.abs(a.x)).slice(0, places) : wide;
+  const room = shape.men - line.length - kept.length;
+  const backs = behind.slice(0, Math.max(room, 1));
+  for (const s of SPARE) {
+    if (backs.length >= room) break;
+    if (!taken.has(s.letter) && !backs.some((b) => b.letter === s.letter)) backs.push({ letter: s.letter, x: s.x * turn, depth: s.depth, onLine: false, role: 'eligible' });
+  }
+  return [...line, ...kept, ...backs];
+}
+
+/** A back: eligible, off the line, deeper than three yards and within the tackles by two yards. */
+export const isBack = (m: Man): boolean => m.role === 'eligible' && m.depth > 3 && Math.abs(m.x) < 5.2;
 
 export interface Receivers {
   /** Outside-in on each side: #1 first. */
@@ -54,35 +102,18 @@ export interface Receivers {
   readonly right: readonly Man[];
 }
 
+/** Eligible men outside the ball who are not backs, outside-in. An eligible center counts on neither side. */
 export function receivers(men: readonly Man[]): Receivers {
-  const out = men.filter((m) => m.role === 'eligible' && !isBack(m));
-  return {
-    left: out.filter((m) => m.x < 0).sort((a, b) => a.x - b.x),
-    right: out.filter((m) => m.x > 0).sort((a, b) => b.x - a.x),
-  };
-}
-
-export interface Structure {
-  readonly left: number;
-  readonly right: number;
-  /** Larger by smaller: "3x1". */
-  readonly label: string;
-  /** The side with more receivers; null when even. */
-  readonly side: Side | null;
-}
-
-export function structureOf(left: number, right: number): Structure {
-  return { left, right, label: `${Math.max(left, right)}x${Math.min(left, right)}`, side: left === right ? null : left > right ? 'L' : 'R' };
-}
-
-/** The mover's place at the snap for a motion that crosses the ball; null when the word says too little. */
-export function afterMotion(men: readonly Man[], by: string | null, side: Side | null): Man[] {
-  if (by === null) return [...men];
-  return men.map((m) => {
-    if (m.letter !== by) return m;
-    const to: Side = side ?? otherSide(m.x < 0 ? 'L' : 'R');
-    return { ...m, x: to === 'L' ? -6 : 6, depth: Math.max(m.depth, 1.5), onLine: false };
-  });
+  const left: Man[] = [];
+  const right: Man[] = [];
+  for (const m of men) {
+    if (m.role !== 'eligible' || isBack(m)) continue;
+    if (m.x < 0) left.push(m);
+    else if (m.x > 0) right.push(m);
+  }
+  left.sort((a, b) => a.x - b.x);
+  right.sort((a, b) => b.x - a.x);
+  return { left, right };
 }
 
 /** Strength into the short side: true, false, or null when there is no strength or no boundary. */

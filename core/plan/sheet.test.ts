@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { DEMO_SEED, simulateSeason } from '../../demo/league';
 import { COLLEGE, BUCKET_ROWS } from '../field';
-import { buildColumns, toCounted } from '../read';
+import { buildColumns, countGame } from '../read';
 import { walkGame } from '../rules';
 import { layoutSheet, MARGIN, PAPERS } from './layout';
 import { expectedUsage, findSection, numberSheet, playCall, playLook, SECTIONS, sectionRows, suggestCalls, type PlayCard, type SheetCall } from './sheet';
 
-const counted = simulateSeason(DEMO_SEED, { tells: true, weeks: 3 }).filter((g) => g.home === 'HER' || g.away === 'HER').flatMap((g) => walkGame(g.snaps, COLLEGE).map(toCounted));
+const counted = simulateSeason(DEMO_SEED, { tells: true, weeks: 3 }).filter((g) => g.home === 'HER' || g.away === 'HER').flatMap((g) => countGame(g.snaps, COLLEGE));
 const own = buildColumns(counted);
 const play = (id: string, concept: string, more: Partial<PlayCard> = {}): PlayCard => ({ id, name: concept, kind: 'run', personnel: '11', formation: 'trips', formationSide: 'R', motion: null, motionBy: null, concept, conceptWeak: null, direction: null, ...more });
 

@@ -32,6 +32,16 @@ export const SECTIONS: readonly SectionSpec[] = [
 export const SECTION_KEYS = SECTIONS.map((s) => s.key);
 export const findSection = (key: string): SectionSpec | null => SECTIONS.find((s) => s.key === key) ?? null;
 
+export const LINK_KINDS = ['set-up', 'complement'] as const;
+/** A set-up must have been shown `least` times before the play pays; a complement punishes what takes the play away. */
+export interface PlayLink {
+  readonly kind: (typeof LINK_KINDS)[number];
+  readonly play: string;
+  readonly least: number;
+  /** What in the defense's picture calls for the complement. */
+  readonly trigger: string | null;
+}
+
 export interface PlayCard {
   readonly id: string;
   readonly name: string;
@@ -44,6 +54,8 @@ export interface PlayCard {
   readonly concept: string;
   readonly conceptWeak: string | null;
   readonly direction: 'L' | 'R' | null;
+  readonly backfield: string | null;
+  readonly links: readonly PlayLink[];
 }
 
 /** How a call reads on the sheet: "11 trips R, H jet · power R". */

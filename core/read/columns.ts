@@ -2,6 +2,7 @@
  * Snaps as columns: each text field is a dictionary of codes, so that slicing and grouping touch
  * only small integers. Blank, none and not visible are three codes of their own.
  */
+import { LOOK_FACTS, type LookFact } from '../book/facts';
 import { NONE, UNSEEN, type SnapField } from '../snap/snap';
 import { isTendency, type CountedSnap } from './counted';
 import { isSuccess, SUCCESS_40_60_100, type SuccessRule } from './success';
@@ -14,11 +15,12 @@ export const FIRST_VALUE = 3;
 /** Fields a slice or a group may use; the derived ones come from the walk. */
 export const SLICE_FIELDS = [
   'offense', 'defense', 'game', 'quarter', 'hash', 'down', 'bucket', 'zone', 'clockMode', 'afterEvent', 'personnel', 'formation', 'formationSide', 'backfield', 'motion', 'motionBy',
-  'front', 'coverage', 'rotation', 'pressure', 'play', 'concept', 'conceptWeak', 'direction', 'result', 'unit', 'tempo',
+  'front', 'coverage', 'rotation', 'pressure', 'play', 'concept', 'conceptWeak', 'direction', 'result', 'unit', 'tempo', ...LOOK_FACTS,
 ] as const;
 export type SliceField = (typeof SLICE_FIELDS)[number];
 
 const DERIVED = new Set<SliceField>(['bucket', 'zone', 'clockMode', 'afterEvent']);
+const FROM_LOOK: ReadonlySet<string> = new Set(LOOK_FACTS);
 
 export interface Column {
   readonly codes: Uint16Array;
@@ -42,7 +44,7 @@ export interface Columns {
 }
 
 function valueOf(s: CountedSnap, field: SliceField): string | null {
-  const value = DERIVED.has(field) ? s[field as 'bucket'] : s.snap[field as SnapField];
+  const value = FROM_LOOK.has(field) ? s.look?.[field as LookFact] : DERIVED.has(field) ? s[field as 'bucket'] : s.snap[field as SnapField];
   return value === null || value === undefined ? null : String(value);
 }
 

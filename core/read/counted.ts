@@ -1,6 +1,10 @@
 /** A snap as it is counted: the effective fields and what the game's order derives. */
-import { effectiveSnap, type WalkedSnap } from '../rules/walk';
+import { lookFacts, type LookFacts } from '../book/facts';
+import type { Book } from '../book/term';
+import type { LevelProfile } from '../field/profile';
+import { effectiveSnap, walkGame, type WalkedSnap } from '../rules/walk';
 import type { Snap } from '../snap/snap';
+import { DEFAULT_RULES, type StaffRules } from './staff-rules';
 
 export interface CountedSnap {
   readonly snap: Snap;
@@ -12,14 +16,21 @@ export interface CountedSnap {
   readonly firstOfPossession: boolean;
   readonly possession: number;
   readonly series: number;
+  /** What follows from the look; null where no book was at hand. */
+  readonly look: LookFacts | null;
 }
 
-export function toCounted(row: WalkedSnap): CountedSnap {
+function toCounted(row: WalkedSnap, profile: LevelProfile, book: Book | null, rules: StaffRules): CountedSnap {
+  const snap = effectiveSnap(row);
   return {
-    snap: effectiveSnap(row), number: row.number, bucket: row.bucket, zone: row.zone, clockMode: row.clockMode, afterEvent: row.afterEvent,
+    snap, look: book ? lookFacts(book, snap, profile, rules.look) : null, number: row.number, bucket: row.bucket, zone: row.zone, clockMode: row.clockMode, afterEvent: row.afterEvent,
     firstOfPossession: row.firstOfPossession, possession: row.possession, series: row.series,
   };
 }
+
+/** A game walked and ready to count: with the book, also by what follows from each look. */
+export const countGame = (snaps: readonly Snap[], profile: LevelProfile, book: Book | null = null, rules: StaffRules = DEFAULT_RULES): CountedSnap[] =>
+  walkGame(snaps, profile, { buckets: rules.buckets, zones: rules.zones }).map((row) => toCounted(row, profile, book, rules));
 
 /**
  * A snap that counts in tendencies: from scrimmage (or a two-point try), not a kneel, a spike, a

@@ -3,3 +3,5 @@ export * from './success';
 export * from './counted';
 export * from './columns';
 export * from './board';
+export * from './film';
+export * from './staff-rules';

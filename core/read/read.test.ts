@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { DEMO_SEED, simulateSeason } from '../../demo/league';
 import { BUCKET_ROWS, bucketOf, COLLEGE, fieldSides, HIGH_SCHOOL, OTHER_BUCKETS, PROFESSIONAL, clockModeOf } from '../field';
 import { walkGame } from '../rules';
-import { buildColumns, coverageOf, groupBy, intervalText, isSuccess, isTendency, looksOf, meanPerGame, select, situationBoard, SUCCESS_50_70_100, toCounted, wilson } from './index';
+import { buildColumns, coverageOf, groupBy, intervalText, isSuccess, isTendency, looksOf, meanPerGame, select, situationBoard, SUCCESS_50_70_100, countGame, wilson } from './index';
 
 describe('Wilson interval', () => {
   // Newcombe 1998, Statistics in Medicine 17:857, table I, method 3.
@@ -65,7 +65,7 @@ describe('situation (handbook tables, common practice)', () => {
   });
 });
 
-const counted = simulateSeason(DEMO_SEED, { tells: true, weeks: 2 }).flatMap((g) => walkGame(g.snaps, COLLEGE).map(toCounted));
+const counted = simulateSeason(DEMO_SEED, { tells: true, weeks: 2 }).flatMap((g) => countGame(g.snaps, COLLEGE));
 const columns = buildColumns(counted);
 
 describe('columns against a plain loop', () => {

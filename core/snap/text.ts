@@ -59,8 +59,10 @@ export function readText(spec: TextSpec, raw: string): ReadResult {
       return /^(false|0|no)$/i.test(text) ? ok(false) : no('true or false');
     case 'date':
       return /^\d{4}-\d{2}-\d{2}$/.test(text) && isDate(text) ? ok(text) : no('a date such as 2026-10-03');
-    case 'list':
-      return ok(text.split(';').map((p) => p.trim()).filter(Boolean));
+    case 'list': {
+      const parts = text.split(';').map((p) => p.trim()).filter(Boolean);
+      return spec.pattern && !parts.every((p) => spec.pattern!.test(p)) ? no(spec.expected ?? 'words with ; between') : ok(parts);
+    }
     case 'numbers': {
       const numbers = text.split(';').map((p) => p.trim()).filter(Boolean);
       return numbers.every((n) => spec.pattern!.test(n)) ? ok(numbers) : no('jersey numbers with ; between');

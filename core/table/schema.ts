@@ -61,7 +61,8 @@ export const RESOURCES = {
     name: 'plays', title: 'Play list', key: ['play'], refs: [],
     columns: {
       play: col('text', KEY), name: col('text', KEY), kind: col('enum', { required: true, values: ['run', 'pass', 'rpo', 'other'] }), personnel: col('text', { pattern: /^[0-5][0-5]$/, expected: 'two digits such as 11' }),
-      formation: col('text'), formation_side: col('enum', { values: ['L', 'R'] }), motion: col('text'), motion_by: col('text'), concept: col('text', KEY), concept_weak: col('text'), direction: col('enum', { values: ['L', 'R'] }),
+      formation: col('text'), formation_side: col('enum', { values: ['L', 'R'] }), backfield: col('text'), motion: col('text'), motion_by: col('text'), concept: col('text', KEY), concept_weak: col('text'), direction: col('enum', { values: ['L', 'R'] }),
+      links: col('list', { pattern: /^(set-up|complement):[^:;]+:\d{1,2}(:[^:;]+)?$/, expected: 'kind:play:times, such as set-up:play-flat:2' }),
     },
   },
   sheets: {

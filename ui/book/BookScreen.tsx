@@ -135,7 +135,7 @@ export function BookScreen({ book, use, plays, act, mayMerge, mayAdd, mayPlay }:
 }
 
 function structureWord(book: Book, t: Term): string {
-  const { left, right } = receivers(lineUp(findTerm(book, 'formation', t.word), 'R', null));
+  const { left, right } = receivers(lineUp(findTerm(book, 'formation', t.word)?.spots ?? null, 'R', null));
   const s = structureOf(left.length, right.length);
   return `${s.label}${s.side === 'R' ? ', strong side right' : s.side === 'L' ? ', more to the left' : ', even'}`;
 }

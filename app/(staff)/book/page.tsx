@@ -1,59 +1,120 @@
 import type { Metadata } from 'next';
 import { revalidatePath } from 'next/cache';
-import { z } from 'zod';
 import { clock, requireActor } from '@/app/lib/session';
-import { TERM_KINDS } from '@/core/book';
+import { readDefinition, DEFINED_KINDS, type Definition, type DefinedKind } from '@/core/book';
+import { bookChange, splitWhere } from '@/core/exchange/book-changes';
 import { Invalid, NotFound, Refused } from '@/store/errors';
-import { addTerm, loadBook, mergeTerms, removeTerm, setAliases, termUse } from '@/store/book';
-import { addPlay, listPlays } from '@/store/plans';
+import { addTerm, adoptGeneralTerms, changeTerm, importBook, listChanges, loadBook, mergeTerms, previewSplit, removeTerm, splitTerm, termUse, undoChange } from '@/store/book';
+import type { SplitPreview } from '@/core/exchange/types';
+import { listGames, profilesOf } from '@/store/games';
+import { programOf } from '@/store/members';
+import { addPlay, listPlays, setLinks } from '@/store/plans';
+import { loadGames } from '@/store/snaps';
+import { slimSnap } from '@/core/snap';
 import { BookScreen, type BookAnswer } from '@/ui/book/BookScreen';
 
 export const metadata: Metadata = { title: 'Book' };
 export const dynamic = 'force-dynamic';
 
-const change = z.discriminatedUnion('op', [
-  z.object({ op: z.literal('add'), kind: z.enum(TERM_KINDS), word: z.string().max(60), aliases: z.array(z.string().max(60)).max(40) }),
-  z.object({ op: z.literal('aliases'), id: z.string(), aliases: z.array(z.string().max(60)).max(40) }),
-  z.object({ op: z.literal('merge'), keep: z.string(), drop: z.string() }),
-  z.object({ op: z.literal('remove'), id: z.string() }),
-  z.object({ op: z.literal('play'), name: z.string().max(80), kind: z.enum(['run', 'pass', 'rpo', 'other']), personnel: z.string().regex(/^[0-5][0-5]$/).nullable(), formation: z.string().max(60).nullable(), formationSide: z.enum(['L', 'R']).nullable(), concept: z.string().max(60), direction: z.enum(['L', 'R']).nullable() }),
-]);
+const some = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
+
+function definitionOf(kind: string, text: string | null | undefined): Definition | null | undefined {
+  if (text === undefined || !(DEFINED_KINDS as readonly string[]).includes(kind)) return undefined;
+  if (text === null || text.trim() === '') return null;
+  const read = readDefinition(kind as DefinedKind, text);
+  if (!read.ok) throw new Invalid(read.remedy);
+  return read.definition;
+}
 
 async function act(raw: unknown): Promise<BookAnswer> {
   'use server';
   const actor = await requireActor();
-  const read = change.safeParse(raw);
-  if (!read.success) return { ok: false, words: read.error.issues[0]!.message };
+  const read = bookChange.safeParse(raw);
+  if (!read.success) return { ok: false, words: read.error.issues[0]!.message, id: null };
   const c = read.data;
   try {
     let words = '';
-    if (c.op === 'add') {
-      await addTerm(actor, { kind: c.kind, word: c.word, aliases: c.aliases, notes: null });
-      words = `“${c.word}” is in the book`;
-    } else if (c.op === 'aliases') {
-      await setAliases(actor, c.id, c.aliases);
-      words = 'aliases changed';
-    } else if (c.op === 'merge') {
-      const done = await mergeTerms(actor, c.keep, c.drop, clock());
-      words = `merged; ${done.snaps} ${done.snaps === 1 ? 'snap' : 'snaps'} and ${done.plays} ${done.plays === 1 ? 'play' : 'plays'} now say the kept word`;
-    } else if (c.op === 'remove') {
-      await removeTerm(actor, c.id);
-      words = 'removed';
-    } else {
-      await addPlay(actor, { name: c.name, kind: c.kind, personnel: c.personnel, formation: c.formation, formationSide: c.formationSide, motion: null, motionBy: null, concept: c.concept, conceptWeak: null, direction: c.direction });
-      words = `“${c.name}” is on the play list`;
+    let id: string | null = null;
+    switch (c.op) {
+      case 'add': {
+        id = await addTerm(actor, { kind: c.kind, word: c.word, aliases: c.aliases, notes: c.notes ?? null, spots: c.spots ?? null, definition: definitionOf(c.kind, c.definition) ?? null });
+        words = `“${c.word}” is in the book`;
+        break;
+      }
+      case 'change': {
+        const definition = definitionOf(c.kind, c.definition);
+        await changeTerm(actor, c.id, { ...(c.aliases ? { aliases: c.aliases } : {}), ...(c.spots ? { spots: c.spots } : {}), ...(c.notes !== undefined ? { notes: c.notes } : {}), ...(definition !== undefined ? { definition } : {}) });
+        id = c.id;
+        words = c.aliases && !c.spots && definition === undefined ? 'aliases changed' : 'changed; what follows from it is computed anew';
+        break;
+      }
+      case 'merge': {
+        const done = await mergeTerms(actor, c.keep, c.drop, clock());
+        words = `merged; ${some(done.snaps, 'snap')} and ${some(done.plays, 'play')} now say the kept word`;
+        id = c.keep;
+        break;
+      }
+      case 'split': {
+        const done = await splitTerm(actor, { from: c.from, to: c.to, where: c.where }, clock());
+        words = `split; ${some(done.snaps, 'snap')} now ${done.snaps === 1 ? 'says' : 'say'} the other word`;
+        break;
+      }
+      case 'undo': {
+        const done = await undoChange(actor, c.id, clock());
+        words = `taken back; ${some(done.snaps, 'snap')} ${done.snaps === 1 ? 'says' : 'say'} again what ${done.snaps === 1 ? 'it' : 'they'} said${done.left > 0 ? `, ${done.left} changed since and stay` : ''}`;
+        break;
+      }
+      case 'remove':
+        await removeTerm(actor, c.id);
+        words = 'removed';
+        break;
+      case 'import': {
+        const done = await importBook(actor, c.text);
+        words = `${some(done.added, 'word')} added, ${done.changed} changed; words the file does not hold stay`;
+        break;
+      }
+      case 'adopt':
+        words = `${some(await adoptGeneralTerms(actor), 'general term')} added`;
+        break;
+      case 'play':
+        id = await addPlay(actor, { name: c.name, kind: c.kind, personnel: c.personnel, formation: c.formation, formationSide: c.formationSide, backfield: c.backfield, motion: c.motion, motionBy: c.motionBy, concept: c.concept, conceptWeak: c.conceptWeak, direction: c.direction, links: [] });
+        words = `“${c.name}” is on the play list`;
+        break;
+      case 'links':
+        await setLinks(actor, c.play, c.links);
+        id = c.play;
+        words = 'links kept';
+        break;
     }
     revalidatePath('/book');
-    return { ok: true, words };
+    return { ok: true, words, id };
   } catch (error) {
-    if (error instanceof Invalid || error instanceof NotFound || error instanceof Refused) return { ok: false, words: error.message };
+    if (error instanceof Invalid || error instanceof NotFound || error instanceof Refused) return { ok: false, words: error.message, id: null };
+    throw error;
+  }
+}
+
+async function preview(from: string, where: unknown): Promise<SplitPreview | string> {
+  'use server';
+  const actor = await requireActor();
+  const read = splitWhere.safeParse(where);
+  if (!read.success) return read.error.issues[0]!.message;
+  try {
+    return await previewSplit(actor, String(from), read.data);
+  } catch (error) {
+    if (error instanceof Invalid || error instanceof NotFound || error instanceof Refused) return error.message;
     throw error;
   }
 }
 
 export default async function Book() {
   const actor = await requireActor();
-  const [book, use, plays] = await Promise.all([loadBook(actor), termUse(actor), listPlays(actor)]);
+  const [book, use, plays, changes, program, profiles, games] = await Promise.all([loadBook(actor), termUse(actor), listPlays(actor), listChanges(actor), programOf(actor), profilesOf(actor), listGames(actor)]);
+  const own = games.filter((g) => g.home === program.team || g.away === program.team);
+  const snaps = await loadGames(actor, own.map((g) => g.key));
   const may = (...roles: string[]) => actor.roles.some((r) => roles.includes(r));
-  return <BookScreen book={book} use={Object.fromEntries(use)} plays={plays} act={act} mayMerge={may('coordinator')} mayAdd={may('coordinator', 'coach', 'charter')} mayPlay={may('coordinator', 'coach')} />;
+  return (
+    <BookScreen book={book} use={Object.fromEntries(use)} plays={plays} changes={changes} team={program.team} level={program.level} profiles={profiles} own={own.map((info) => ({ info, snaps: (snaps.get(info.key) ?? []).map(slimSnap) }))}
+      act={act} preview={preview} mayMerge={may('coordinator')} mayAdd={may('coordinator', 'coach', 'charter')} mayPlay={may('coordinator', 'coach')} mayImport={may('keeper', 'coordinator')} />
+  );
 }

@@ -1,0 +1,141 @@
+/** A snap's words, a play or a single term → a chalk drawing. What screen, print and file all draw. */
+import type { LevelProfile } from '../field/profile';
+import type { Hash, Side } from '../field/spot';
+import {
+  coverDrops, draw, fullLook, lineUp, passPath, runPath, shapeOf, structure,
+  DEFAULT_LOOK_SETTINGS, type DrawnPath, type Drawing, type FullLook, type LookSettings, type Man,
+} from '../look';
+import { isTagged, type SnapFields } from '../snap/snap';
+import { findTerm } from './index-terms';
+import { assignmentPaths, assignPass, assignRun } from './play';
+import { lookInput, presentationOf, runOf, sideOf, spotsOf } from './resolve-look';
+import type { Book, Term } from './term';
+
+export interface Arrow {
+  readonly kind: 'run' | 'pass';
+  readonly side: Side;
+  /** Snaps behind it; null for a single call. */
+  readonly n: number | null;
+}
+
+export interface SnapDrawOptions {
+  readonly arrows?: readonly Arrow[] | undefined;
+  /** Draw the tagged front, coverage and pressure. */
+  readonly defense?: boolean;
+  /** Draw every man's job instead of one arrow. */
+  readonly jobs?: boolean;
+  readonly settings?: LookSettings;
+}
+
+const word = (value: unknown): string | null => (typeof value === 'string' && isTagged(value) ? value : null);
+
+/** What a drawing shows, in words. */
+export function lookWords(fields: SnapFields, look: FullLook | null): string {
+  const formation = word(fields.formation);
+  if (formation === null) return 'No formation typed yet';
+  const side = sideOf(fields.formationSide);
+  const name = `${formation}${side ? (side === 'L' ? ' left' : ' right') : ''}${word(fields.backfield) ? `, ${word(fields.backfield)}` : ''}`;
+  if (!look) return `${name}: not drawn in the book`;
+  const motion = word(fields.motion);
+  if (motion === null) return `${name}: ${look.offense.set.label}`;
+  const by = word(fields.motionBy);
+  return `${name}: ${look.offense.set.label}; ${by ? `${by} ` : ''}${motion}${look.offense.path ? `, ${look.offense.snap.label} at the snap` : ''}`;
+}
+
+export interface SnapDrawing {
+  readonly drawing: Drawing;
+  readonly words: string;
+  readonly look: FullLook | null;
+}
+
+export function drawSnap(book: Book, fields: SnapFields, hash: Hash | null, profile: LevelProfile, options: SnapDrawOptions = {}): SnapDrawing {
+  const settings = options.settings ?? DEFAULT_LOOK_SETTINGS;
+  const input = lookInput(book, { ...fields, hash }, profile);
+  const look = fullLook(input, profile, settings);
+  const men: readonly Man[] = look?.offense.men ?? lineUp(null, null, spotsOf(book, 'backfield', fields.backfield), shapeOf(profile.players));
+  const paths: DrawnPath[] = [];
+  if (look?.offense.path) paths.push({ kind: 'motion', points: look.offense.path, end: 'arrow', by: input.motionBy ?? '' });
+  const direction = sideOf(fields.direction);
+  let arrows = options.arrows;
+  const presentation = presentationOf(book, fields);
+  const def = options.jobs ? conceptOf(book, fields) : null;
+  if (def && presentation) {
+    const to = direction ?? look?.offense.snap.strength ?? 'R';
+    const assignment = def.kind === 'run' ? assignRun(def.run, presentation, to, profile, settings.strength) : assignPass(def.pass, presentation, profile, settings.strength);
+    paths.push(...assignmentPaths(assignment, to, def.kind === 'run' ? def.run.point : 'B'));
+  } else if (!arrows && direction && (fields.play === 'run' || fields.play === 'pass' || fields.play === 'rpo')) arrows = [{ kind: fields.play === 'pass' ? 'pass' : 'run', side: direction, n: null }];
+  const most = Math.max(1, ...(arrows ?? []).map((a) => a.n ?? 1));
+  const defense = options.defense === false ? null : (look?.defense ?? null);
+  const ringed = new Set((look?.ledger?.defense ?? []).filter((e) => e.by === 'free' && e.there).map((e) => `${e.man.letter}${e.man.x}`));
+  let drops: ReturnType<typeof coverDrops> = [];
+  if (defense && options.jobs && input.coverage && look) {
+    const rushing = new Set(defense.rush.rush.map((r) => r.man));
+    drops = coverDrops(input.coverage, defense.men, look.offense.snap, rushing);
+  }
+  if (defense && (options.jobs || input.pressure)) for (const r of defense.rush.rush) if (!r.line) paths.push({ kind: 'rush', points: [[r.man.x, r.man.depth - 0.6], [r.x, 0.9], [r.x * 0.9, -1.2]], end: 'arrow', by: r.man.letter });
+  return {
+    look, words: lookWords(fields, look),
+    drawing: draw({
+      men, hash, profile, numbers: look !== null, mover: input.motionBy, paths, drops, ringed, ...(defense ? { defenders: defense.men } : {}),
+      arrows: (arrows ?? []).map((a) => ({ kind: a.kind, n: a.n, share: (a.n ?? 1) / most, points: a.kind === 'run' ? runPath(men, a.side) : passPath(men, a.side) })).filter((a) => a.points.length > 1),
+    }),
+  };
+}
+
+function conceptOf(book: Book, f: SnapFields) {
+  const run = f.play === 'pass' ? null : runOf(book, f.concept);
+  if (run) return { kind: 'run' as const, run };
+  const d = findTerm(book, 'pass', word(f.concept))?.definition;
+  return d?.kind === 'pass' ? d : null;
+}
+
+/** What a term of the book is drawn on when it says nothing of the rest. */
+const CANVAS: Readonly<Partial<Record<Term['kind'], SnapFields>>> = {
+  formation: { backfield: 'gun' }, backfield: { formation: 'pro', formationSide: 'R' }, motion: { formation: 'doubles', formationSide: 'R', backfield: 'gun', motionBy: 'H' }, front: { formation: 'trey', formationSide: 'R', backfield: 'gun' },
+  coverage: { formation: 'spread', formationSide: 'R', backfield: 'gun', front: '4-2 over' }, pressure: { formation: 'trey', formationSide: 'R', backfield: 'gun', front: '4-2 over', coverage: 'cover 1' },
+  run: { formation: 'wing pro', formationSide: 'R', backfield: 'pistol offset', play: 'run', direction: 'R' }, pass: { formation: 'trips', formationSide: 'R', backfield: 'gun', play: 'pass' }, protection: { formation: 'trey', formationSide: 'R', backfield: 'gun', front: '4-2 over' },
+};
+
+/** Motions drawn with a man who can make them. */
+const MOVER: Readonly<Record<string, SnapFields>> = { 'to empty': { motionBy: 'T' }, 'back out': { motionBy: 'F', formation: 'pro', backfield: 'split backs' }, trade: { motionBy: 'Y' }, 'across wide': { motionBy: 'H' }, shift: { motionBy: 'T' }, short: { motionBy: 'Z' }, 'in and out': { motionBy: 'Z' }, 'behind and on': { motionBy: 'Z' } };
+
+/** The snap a term is shown by: the term itself on a plain canvas, strong to `side`. */
+export function termFields(book: Book, term: Term, side: Side = 'R'): SnapFields {
+  const value = term.value ?? term.word;
+  const base: SnapFields = { ...CANVAS[term.kind], ...(CANVAS[term.kind]?.formationSide ? { formationSide: side } : {}), ...(CANVAS[term.kind]?.direction ? { direction: side } : {}) };
+  switch (term.kind) {
+    case 'formation': return { ...base, formation: value, formationSide: side };
+    case 'backfield': return { ...base, backfield: value };
+    case 'motion': return { ...base, ...(term.definition?.kind === 'motion' ? MOVER[term.definition.motion] : {}), motion: value };
+    case 'front': return { ...base, front: value };
+    case 'coverage': return { ...base, coverage: value };
+    case 'pressure': return { ...base, pressure: value };
+    case 'protection': return { ...base, protection: value };
+    case 'run': {
+      const d = term.definition;
+      const carrier = d?.kind === 'run' ? d.run.carrier : 'back';
+      return { ...base, concept: value, ...(carrier === 'mover' ? { formation: 'doubles', backfield: 'gun', motion: 'jet', motionBy: side === 'R' ? 'H' : 'H', motionSide: side } : carrier === 'receiver' ? { formation: 'doubles', backfield: 'gun', formationSide: side } : carrier === 'fullback' ? { backfield: 'i' } : {}) };
+    }
+    case 'pass': {
+      const d = term.definition;
+      return { ...base, concept: value, ...(d?.kind === 'pass' && d.pass.strong.length < 3 && d.pass.weak.length >= 2 ? { formation: 'spread', formationSide: side } : {}) };
+    }
+    default: return base;
+  }
+}
+
+/** True for a kind whose terms are drawn. */
+export const isDrawn = (term: Term): boolean => term.spots !== undefined || (term.definition !== undefined && term.kind in CANVAS);
+
+export function drawTerm(book: Book, term: Term, side: Side, profile: LevelProfile, settings?: LookSettings, hash: Hash | null = null): SnapDrawing {
+  const fields = termFields(book, term, side);
+  const play = term.kind === 'run' || term.kind === 'pass';
+  return drawSnap(book, fields, hash, profile, { jobs: play || term.kind === 'coverage' || term.kind === 'pressure', ...(settings ? { settings } : {}) });
+}
+
+/** The structure of a formation word as it stands strong right, for lists. */
+export function formationStructure(book: Book, term: Term, side: Side = 'R', profile?: LevelProfile) {
+  const men = lineUp(term.spots ?? null, side, spotsOf(book, 'backfield', 'gun'), shapeOf(profile?.players ?? 11));
+  return structure(men);
+}
+

@@ -1,0 +1,136 @@
+/** Which known formation a drawn one is, or is nearest to; and a formation read from typed words. */
+import type { Side } from '../field/spot';
+import { isBack, LINE_LETTERS, lineUp, mirrorMen, receivers, type Man, type Spot } from '../look';
+import { termIndex } from './index-terms';
+import { parseSpots } from './default-book';
+import { normalizePhrase, type Book, type Term } from './term';
+
+export interface Nearest {
+  readonly term: Term;
+  readonly side: Side;
+  /** 0: the same places. About one a yard that somebody stands elsewhere. */
+  readonly distance: number;
+  /** "#3 right tight": who stands elsewhere, by his number. */
+  readonly differs: readonly string[];
+}
+
+type Place = Pick<Man, 'x' | 'depth' | 'onLine'>;
+const placesOf = (men: readonly Man[]): Place[] => men.filter((m) => m.role === 'eligible' && !isBack(m)).sort((a, b) => a.x - b.x);
+const lineOf = (men: readonly Man[]): Place[] => men.filter((m) => m.role === 'line').sort((a, b) => a.x - b.x);
+
+function apart(a: readonly Place[], b: readonly Place[]): number {
+  let sum = Math.abs(a.length - b.length) * 8;
+  const left = (list: readonly Place[]) => list.filter((p) => p.x < 0).length;
+  sum += Math.abs(left(a) - left(b)) * 8;
+  for (let i = 0; i < Math.min(a.length, b.length); i++) {
+    const [p, q] = [a[i]!, b[i]!];
+    // Far from the ball a yard means less: two receivers at the numbers are the same picture.
+    const scale = Math.max(1, Math.min(Math.abs(p.x), Math.abs(q.x)) / 6);
+    sum += Math.min(6, Math.abs(p.x - q.x) / scale) + (p.onLine === q.onLine ? 0 : 1) + Math.min(1, Math.abs(p.depth - q.depth) / 2);
+  }
+  return sum;
+}
+
+const whereIs = (m: Place): string => (Math.abs(m.x) <= 5.4 ? (m.onLine ? 'tight' : 'wing') : Math.abs(m.x) <= 6.9 && !m.onLine && m.depth > 1.2 ? 'wing' : Math.abs(m.x) <= 9.5 ? 'in the slot' : Math.abs(m.x) <= 13 ? 'wide slot' : 'wide');
+
+/** Known formations by nearness to men as drawn, both ways round; nearest first. */
+export function nearestFormations(men: readonly Man[], book: Book, most = 3): Nearest[] {
+  const drawn = placesOf(men);
+  const line = lineOf(men);
+  const out: Nearest[] = [];
+  for (const term of book.terms) {
+    if (term.kind !== 'formation' || !term.spots) continue;
+    let best: Nearest | null = null;
+    for (const side of ['R', 'L'] as const) {
+      const known = lineUp(term.spots, side, null);
+      const distance = apart(drawn, placesOf(known)) + (line.length === 5 ? apart(line, lineOf(known)) : 0);
+      if (best && best.distance <= distance) continue;
+      best = { term, side, distance, differs: differences(men, known) };
+    }
+    if (best) out.push(best);
+  }
+  return out.sort((a, b) => a.distance - b.distance || a.term.word.localeCompare(b.term.word)).slice(0, most);
+}
+
+function differences(men: readonly Man[], known: readonly Man[]): string[] {
+  const out: string[] = [];
+  const [a, b] = [receivers(men), receivers(known)];
+  for (const side of ['left', 'right'] as const) {
+    a[side].forEach((m, i) => {
+      const other = b[side][i];
+      if (!other) out.push(`one more on the ${side}`);
+      else if (whereIs(m) !== whereIs(other)) out.push(`#${i + 1} ${side} ${whereIs(m)}`);
+    });
+    if (b[side].length > a[side].length) out.push(`${b[side].length - a[side].length} fewer on the ${side}`);
+  }
+  return out;
+}
+
+/** Nearer than this is the same formation, not a new one. */
+export const SAME_FORMATION = 1.2;
+
+export interface TypedFormation {
+  readonly spots: readonly Spot[];
+  /** Words that were not understood. */
+  readonly unknown: readonly string[];
+}
+
+const LANDMARK_WORDS: Readonly<Record<string, { readonly x: number | null; readonly depth: number; readonly onLine: boolean }>> = {
+  tight: { x: 4.8, depth: 0.3, onLine: true }, wing: { x: 6.4, depth: 1.4, onLine: false }, slot: { x: 8, depth: 1, onLine: false }, numbers: { x: 16, depth: 1, onLine: false }, wide: { x: 16, depth: 0.3, onLine: true },
+  hash: { x: 11, depth: 1, onLine: false }, split: { x: 15, depth: 0.3, onLine: true }, stack: { x: null, depth: 2.5, onLine: false }, on: { x: null, depth: 0.3, onLine: true }, off: { x: null, depth: 1, onLine: false },
+};
+
+/**
+ * A formation by words: a known one with its side, then changes: "trips r h tight", "spread y wing l",
+ * or points: "X-16 H+6o1". A letter, a landmark (tight wing slot hash numbers wide split stack on
+ * off), a side. Strong right when no side is said. Never throws.
+ */
+export function typeFormation(text: string, book: Book, start: readonly Spot[] = []): TypedFormation {
+  const words = normalizePhrase(text).split(' ').filter(Boolean);
+  const index = termIndex(book);
+  let spots: Spot[] = start.map((s) => ({ ...s }));
+  const unknown: string[] = [];
+  for (let i = 0; i < words.length;) {
+    let taken = 0;
+    for (let n = Math.min(index.mostWords, words.length - i); n >= 1 && taken === 0; n--) {
+      const term = index.byPhrase.get(words.slice(i, i + n).join(' '))?.find((t) => t.kind === 'formation' && t.spots);
+      if (!term?.spots) continue;
+      const next = words[i + n];
+      spots = next === 'l' || next === 'left' ? mirrorMen(term.spots) : [...term.spots];
+      taken = n + (next === 'l' || next === 'r' || next === 'left' || next === 'right' ? 1 : 0);
+    }
+    if (taken > 0) {
+      i += taken;
+      continue;
+    }
+    const raw = words[i]!.toUpperCase().replace(/(\d)O/g, '$1o');
+    if (/^[A-Z]{1,2}[+-]\d/.test(raw)) {
+      try {
+        const [spot] = parseSpots(raw);
+        spots = [...spots.filter((s) => s.letter !== spot!.letter), spot!];
+      } catch {
+        unknown.push(words[i]!);
+      }
+      i++;
+      continue;
+    }
+    const letter = words[i]!.toUpperCase();
+    const mark = LANDMARK_WORDS[words[i + 1] ?? ''];
+    if ((book.letters.includes(letter) || LINE_LETTERS.includes(letter)) && mark) {
+      const sideWord = words[i + 2];
+      const said = sideWord === 'l' || sideWord === 'left' ? -1 : sideWord === 'r' || sideWord === 'right' ? 1 : null;
+      const before = spots.find((s) => s.letter === letter);
+      const sign = said ?? (before && before.x < 0 ? -1 : 1);
+      const x = mark.x === null ? (said === null || !before ? (before?.x ?? 8) : Math.abs(before.x) * said) : mark.x * sign;
+      spots = [...spots.filter((s) => s.letter !== letter), { letter, x, depth: mark.depth, onLine: mark.onLine }];
+      i += said === null ? 2 : 3;
+      continue;
+    }
+    unknown.push(words[i]!);
+    i++;
+  }
+  return { spots, unknown };
+}
+
+/** The text of spots as the book's own notation: "X-16 H+6o1". */
+export const formatSpots = (spots: readonly Spot[]): string => spots.map((s) => `${s.letter}${s.x >= 0 ? '+' : ''}${s.x}${s.onLine ? '' : `o${s.depth}`}`).join(' ');

@@ -1,0 +1,150 @@
+/** Pressure: who comes, through what, from where, and what that makes it. */
+import type { Side } from '../field/spot';
+import type { PlacedDefender } from './coverage';
+import type { Structure } from './structure';
+import { SPLIT } from './formation';
+
+export const RUSH_SIDES = ['s', 'w', 'f', 'b', 'back', 'away', 'te', 'open'] as const;
+/** Strong, weak, field, boundary, to the back, away from him, to the tight end, to the open side. */
+export type RushSide = (typeof RUSH_SIDES)[number];
+export const RUSH_GAPS = ['A', 'B', 'C', 'D'] as const;
+export type RushGap = (typeof RUSH_GAPS)[number];
+export const RUSH_MEN = ['backer', 'middle', 'edge', 'nickel', 'corner', 'safety'] as const;
+export type RushMan = (typeof RUSH_MEN)[number];
+
+export interface Rusher {
+  readonly man: RushMan;
+  readonly gap: RushGap;
+  readonly side: RushSide;
+}
+export const LINE_MOVES = ['none', 'stick', 'slant strong', 'slant weak', 'twist'] as const;
+
+export interface PressureDef {
+  /** Men of the second and third level who come. */
+  readonly rushers: readonly Rusher[];
+  /** Men on the line who drop. */
+  readonly drops: number;
+  /** Side the dropper leaves from. */
+  readonly dropSide: RushSide | null;
+  readonly lineMove: (typeof LINE_MOVES)[number];
+  /** Men who threaten before the snap, the line included. */
+  readonly threat: number;
+}
+
+/** "middle:A:s nickel:D:s | drop 1 w | threat 6 | slant weak" → a pressure. Throws on what it cannot read. */
+export function parsePressure(text: string): PressureDef {
+  const [men = '', drop = '', threat = '', move = ''] = text.split('|').map((p) => p.trim());
+  const [, drops = '0', side] = drop.split(' ');
+  const def: PressureDef = {
+    rushers: men.split(' ').filter(Boolean).map((p) => {
+      const [man, gap, where] = p.split(':');
+      if (!(RUSH_MEN as readonly string[]).includes(man!) || !(RUSH_GAPS as readonly string[]).includes(gap!) || !(RUSH_SIDES as readonly string[]).includes(where!)) throw new Error(`rusher "${p}" is not man:gap:side`);
+      return { man: man as RushMan, gap: gap as RushGap, side: where as RushSide };
+    }),
+    drops: Number(drops), dropSide: (side as RushSide | undefined) ?? null, lineMove: (move || 'none') as PressureDef['lineMove'], threat: Number(threat.split(' ')[1] ?? 4),
+  };
+  if (!Number.isInteger(def.drops) || !Number.isInteger(def.threat) || !LINE_MOVES.includes(def.lineMove) || (def.dropSide !== null && !RUSH_SIDES.includes(def.dropSide))) throw new Error(`pressure "${text}" cannot be read`);
+  return def;
+}
+
+/** The offense's side a rush side means here; null where it means nothing (no tight end, middle hash). */
+export function rushSide(side: RushSide, s: Structure): Side | null {
+  const other = (x: Side | null): Side | null => (x === null ? null : x === 'L' ? 'R' : 'L');
+  switch (side) {
+    case 's': return s.strength;
+    case 'w': return other(s.strength);
+    case 'f': return s.fieldSide;
+    case 'b': return other(s.fieldSide);
+    case 'back': return s.strengths.back;
+    case 'away': return other(s.strengths.back);
+    case 'te': return s.strengths.tight_end;
+    case 'open': return other(s.strengths.tight_end);
+  }
+}
+
+/** Lateral place of a gap on a side: A between center and guard, then outward. */
+export const gapAt = (gap: RushGap): number => (RUSH_GAPS.indexOf(gap) + 0.5) * SPLIT;
+
+export interface RushPath {
+  readonly man: PlacedDefender;
+  /** Where he crosses the line, lateral yards. */
+  readonly x: number;
+  readonly line: boolean;
+}
+
+export interface PressureLook {
+  readonly rush: readonly RushPath[];
+  readonly dropped: readonly PlacedDefender[];
+  readonly count: number;
+  readonly kind: 'three and drop eight' | 'four-man' | 'creeper' | 'simulated' | 'fire zone' | 'zero' | 'five-man' | 'six or more';
+  /** Where each added man comes from, relative to back, tight end, strength, field. */
+  readonly sources: readonly string[];
+}
+
+/**
+ * Who rushes from these men. The line comes (an odd front sends its strong edge man as the fourth
+ * when no pressure is called), less the droppers, plus the added men; `deep` is the coverage's deep
+ * count, which tells fire zone from five-man and zero from the rest.
+ */
+export function pressureLook(def: PressureDef | null, defenders: readonly PlacedDefender[], s: Structure, deep: number | null): PressureLook {
+  const strong = s.strength === 'L' ? -1 : 1;
+  const signed = (side: Side | null): 1 | -1 => (side === null ? (strong as 1 | -1) : side === 'L' ? -1 : 1);
+  const line = defenders.filter((d) => d.level === 'down');
+  const rush: RushPath[] = [];
+  const used = new Set<PlacedDefender>();
+  const dropped: PlacedDefender[] = [];
+  const wantDrop = def?.drops ?? 0;
+  if (wantDrop > 0) {
+    const sign = signed(def!.dropSide === null ? null : rushSide(def!.dropSide, s));
+    for (const d of [...line].sort((a, b) => (b.x - a.x) * sign).slice(0, wantDrop)) dropped.push(d);
+  }
+  for (const d of line) if (!dropped.includes(d)) rush.push({ man: d, x: d.x, line: true });
+  const sources: string[] = [];
+  for (const r of def?.rushers ?? []) {
+    const side = rushSide(r.side, s);
+    const sign = signed(side);
+    const want = r.man === 'middle' ? 0 : sign * 8;
+    const fits = (d: PlacedDefender): boolean => {
+      if (used.has(d) || d.level === 'down') return false;
+      switch (r.man) {
+        case 'backer':
+        case 'middle': return d.level === 'backer';
+        case 'edge': return d.level === 'edge' || d.level === 'nickel' || d.level === 'backer' || d.level === 'safety';
+        case 'nickel': return d.level === 'nickel';
+        case 'corner': return d.level === 'corner';
+        case 'safety': return d.level === 'safety';
+      }
+    };
+    const order: readonly PlacedDefender['level'][] = r.man === 'edge' ? ['edge', 'nickel', 'backer', 'safety'] : [];
+    const man = defenders.filter(fits).sort((a, b) => (order.indexOf(a.level) - order.indexOf(b.level)) || Math.abs(a.x - want) - Math.abs(b.x - want))[0] ?? defenders.filter((d) => !used.has(d) && d.level === 'backer')[0];
+    if (!man) continue;
+    used.add(man);
+    const x = gapAt(r.gap) * sign;
+    rush.push({ man, x, line: false });
+    const facts = [`${r.gap === 'D' ? 'edge' : `${r.gap} gap`}`];
+    const at: Side = x < 0 ? 'L' : 'R';
+    if (s.strength !== null) facts.push(at === s.strength ? 'strong' : 'weak');
+    if (s.fieldSide !== null) facts.push(at === s.fieldSide ? 'field' : 'boundary');
+    if (s.strengths.back !== null) facts.push(at === s.strengths.back ? 'to the back' : 'away from the back');
+    if (s.strengths.tight_end !== null) facts.push(at === s.strengths.tight_end ? 'to the tight end' : 'away from the tight end');
+    sources.push(`${man.letter} ${facts.join(', ')}`);
+  }
+  if (def === null && line.length === 3) {
+    const edge = defenders.filter((d) => d.level === 'edge').sort((a, b) => (b.x - a.x) * strong)[0];
+    if (edge) rush.push({ man: edge, x: edge.x, line: false });
+  }
+  const count = rush.length;
+  const added = def?.rushers.length ?? 0;
+  let kind: PressureLook['kind'];
+  if (deep === 0 && added > 0) kind = 'zero';
+  else if (count >= 6) kind = 'six or more';
+  else if (count === 5) kind = deep === 3 ? 'fire zone' : 'five-man';
+  else if (count <= 3) kind = 'three and drop eight';
+  else if (added > 0) kind = (def?.threat ?? 0) >= 6 ? 'simulated' : 'creeper';
+  else kind = 'four-man';
+  return { rush, dropped, count, kind, sources };
+}
+
+/** The text of a pressure; `parsePressure` of it gives the pressure back. */
+export const formatPressure = (d: PressureDef): string =>
+  [d.rushers.map((r) => `${r.man}:${r.gap}:${r.side}`).join(' '), `drop ${d.drops}${d.dropSide ? ` ${d.dropSide}` : ''}`, `threat ${d.threat}`, d.lineMove === 'none' ? '' : d.lineMove].join(' | ').replace(/ \| $/, '');

@@ -1,0 +1,255 @@
+/**
+ * Structure: what follows from where the offense stands. Counts, surfaces, gaps, strength, the
+ * names of a side, the backfield, field and boundary, and what the rulebook would say.
+ */
+import type { LevelProfile } from '../field/profile';
+import type { Side } from '../field/spot';
+import { intoBoundary, isBack, receivers, type Man } from './formation';
+
+export const STRENGTH_RULES = ['receivers', 'tight_end', 'field', 'back'] as const;
+export type StrengthRule = (typeof STRENGTH_RULES)[number];
+/** Receivers first, then the tight end, then the field (common practice). */
+export const DEFAULT_STRENGTH: readonly StrengthRule[] = ['receivers', 'tight_end', 'field'];
+
+export const SIDE_NAMES = ['nub', 'pro', 'twins', 'trips', 'trey', 'quads', 'bunch', 'cluster', 'stack', 'condensed', 'wing', 'slot'] as const;
+export type SideName = (typeof SIDE_NAMES)[number];
+
+export interface SideStructure {
+  /** Outside-in: #1 first. */
+  readonly receivers: readonly Man[];
+  readonly count: number;
+  /** Men attached outside the center: guard and tackle 2, with a tight end 3, with a wing 4. */
+  readonly surface: number;
+  /** Gaps outside the center: one more than the surface. */
+  readonly gaps: number;
+  /** Eligible men attached to the line: tight ends on it, wings off it. */
+  readonly attached: readonly Man[];
+  /** Lateral place of the end man of the line, yards from the ball. */
+  readonly endOfLine: number;
+  readonly names: readonly SideName[];
+}
+
+export interface Backfield {
+  readonly quarterback: 'gun' | 'pistol' | 'under' | 'out';
+  readonly backs: readonly Man[];
+  readonly set: 'empty' | 'dot' | 'sidecar' | 'i' | 'offset i' | 'split' | 'full';
+  /** Side of the deepest back, null when he stands behind the ball or there is none. */
+  readonly backSide: Side | null;
+  /** Over or outside the tackle. */
+  readonly cheated: boolean;
+}
+
+export interface Strengths {
+  readonly receivers: Side | null;
+  readonly tight_end: Side | null;
+  readonly field: Side | null;
+  readonly back: Side | null;
+}
+
+export interface Structure {
+  readonly left: SideStructure;
+  readonly right: SideStructure;
+  /** Larger by smaller: "3x1". */
+  readonly label: string;
+  /** The side with more receivers; null when even. */
+  readonly side: Side | null;
+  readonly strengths: Strengths;
+  /** The first rule of the staff's order that names a side. */
+  readonly strength: Side | null;
+  readonly backfield: Backfield;
+  readonly fieldSide: Side | null;
+  /** Strength to the short side; null on the middle hash or without strength. */
+  readonly intoBoundary: boolean | null;
+  /** Where the back stands from each point of view; null where one of the two is missing. */
+  readonly back: { readonly toTightEnd: boolean | null; readonly toStrength: boolean | null; readonly toField: boolean | null };
+  readonly empty: boolean;
+  /** Nobody attached to the line. */
+  readonly spread: boolean;
+  readonly balancedLine: boolean;
+  /** Eligible letters on the line inside its end: not eligible there. */
+  readonly covered: readonly string[];
+}
+
+/** Widest gap, yards, that still counts as attached to the line. */
+const ATTACHED = 2.2;
+/** Three in a span of this many yards are a bunch (common practice: about three yards). */
+const BUNCH = 3.5;
+/** Two whose lanes differ by no more than this are a stack. */
+const STACK = 1;
+/** Every receiver of a side this near the end man is condensed; a staff setting may change it. */
+export const CONDENSED = 5;
+
+/** Larger by smaller, and the side with more. */
+export function structureOf(left: number, right: number): { readonly left: number; readonly right: number; readonly label: string; readonly side: Side | null } {
+  return { left, right, label: left > right ? `${left}x${right}` : `${right}x${left}`, side: left === right ? null : left > right ? 'L' : 'R' };
+}
+
+function sideOf(men: readonly Man[], list: readonly Man[], sign: 1 | -1, center: number): SideStructure {
+  // Walk outward from the center: linemen, then eligible men while they stand close enough.
+  const chain: Man[] = [];
+  for (const m of men) if (m.role !== 'quarterback' && !isBack(m) && (m.x - center) * sign > 0.2 && m.depth <= 2.4) chain.push(m);
+  chain.sort((a, b) => (a.x - b.x) * sign);
+  let end = center;
+  let surface = 0;
+  const attached: Man[] = [];
+  for (const m of chain) {
+    if ((m.x - end) * sign > ATTACHED) break;
+    surface++;
+    if (m.role === 'eligible') attached.push(m);
+    end = m.x;
+  }
+  const names: SideName[] = [];
+  const n = list.length;
+  const free = n - attached.length;
+  const tight = attached.some((m) => m.onLine);
+  if (attached.some((m) => !m.onLine)) names.push('wing');
+  if (n === 1 && tight) names.push('nub');
+  if (n === 2 && free === 2) names.push('twins');
+  if (n === 2 && attached.length === 1 && tight) names.push('pro');
+  if (n === 3) names.push(tight ? 'trey' : 'trips');
+  if (n >= 4) names.push('quads');
+  for (let i = 0; i + 2 < n; i++) {
+    if (Math.abs(list[i]!.x - list[i + 2]!.x) <= BUNCH) {
+      names.push(Math.abs(list[i]!.x - end) <= CONDENSED ? 'cluster' : 'bunch');
+      break;
+    }
+  }
+  for (let i = 0; i + 1 < n; i++) {
+    if (Math.abs(list[i]!.x - list[i + 1]!.x) <= STACK) {
+      names.push('stack');
+      break;
+    }
+  }
+  if (free >= 2 && !list[free - 1]!.onLine && Math.abs(list[free - 1]!.x - list[0]!.x) > BUNCH) names.push('slot');
+  if (n > 0 && Math.abs(list[0]!.x - end) <= CONDENSED && free > 0) names.push('condensed');
+  return { receivers: list, count: n, surface, gaps: surface + 1, attached, endOfLine: end, names };
+}
+function backfieldOf(men: readonly Man[]): Backfield {
+  const q = men.find((m) => m.role === 'quarterback') ?? null;
+  const backs = men.filter(isBack).sort((a, b) => b.depth - a.depth || a.x - b.x);
+  const deepest = backs[0] ?? null;
+  const behind = (m: Man) => q !== null && Math.abs(m.x - q.x) <= 0.8 && m.depth > q.depth + 0.5;
+  const quarterback = q === null || Math.abs(q.x) > 5 ? 'out' : q.depth <= 1.8 ? 'under' : q.depth <= 4.5 && backs.some(behind) ? 'pistol' : 'gun';
+  let set: Backfield['set'] = 'empty';
+  if (backs.length === 1) set = behind(deepest!) ? 'dot' : 'sidecar';
+  else if (backs.length === 2) {
+    const [a, b] = backs as [Man, Man];
+    if (a.depth - b.depth > 1.2) set = Math.abs(a.x - b.x) <= 0.9 ? 'i' : 'offset i';
+    else set = 'split';
+  } else if (backs.length >= 3) set = 'full';
+  const lone = backs.length === 1 ? deepest : backs.length === 2 ? (Math.abs(backs[0]!.x) <= 0.8 ? backs[1]! : backs[0]!) : null;
+  const x = lone?.x ?? 0;
+  const level = backs.length === 2 && set === 'split';
+  return { quarterback, backs, set, backSide: lone === null || level || Math.abs(x) <= 0.8 ? null : x < 0 ? 'L' : 'R', cheated: lone !== null && Math.abs(x) >= 3 };
+}
+
+/**
+ * The structure of men as they stand. `order`: the staff's strength rules, first that names a side
+ * wins. `fieldSide` null on the middle hash. Never throws; any number of men.
+ */
+export function structure(men: readonly Man[], fieldSide: Side | null = null, order: readonly StrengthRule[] = DEFAULT_STRENGTH): Structure {
+  const list = receivers(men);
+  // The ball is where the center stands; an unbalanced line moves the others, not him.
+  const center = 0;
+  const left = sideOf(men, list.left, -1, center);
+  const right = sideOf(men, list.right, 1, center);
+  const { label, side } = structureOf(left.count, right.count);
+  const backfield = backfieldOf(men);
+  const more = (a: number, b: number): Side | null => (a === b ? null : a > b ? 'L' : 'R');
+  const strengths: Strengths = { receivers: side, tight_end: more(left.attached.length, right.attached.length), field: fieldSide, back: backfield.backSide };
+  let strength: Side | null = null;
+  for (const rule of order) {
+    strength = strengths[rule];
+    if (strength !== null) break;
+  }
+  let balance = 0;
+  for (const m of men) if (m.role === 'line') balance += m.x < -0.2 ? -1 : m.x > 0.2 ? 1 : 0;
+  const same = (a: Side | null, b: Side | null): boolean | null => (a === null || b === null ? null : a === b);
+  return {
+    left, right, label, side, strengths, strength, backfield, fieldSide, intoBoundary: intoBoundary(strength, fieldSide),
+    back: { toTightEnd: same(backfield.backSide, strengths.tight_end), toStrength: same(backfield.backSide, strength), toField: same(backfield.backSide, fieldSide) },
+    empty: backfield.backs.length === 0, spread: left.attached.length + right.attached.length === 0, balancedLine: balance === 0, covered: coveredMen(men),
+  };
+}
+
+/** Eligible letters on the line with another man of the line outside them. */
+function coveredMen(men: readonly Man[]): string[] {
+  let least = Infinity;
+  let most = -Infinity;
+  for (const m of men) {
+    if (!m.onLine) continue;
+    if (m.x < least) least = m.x;
+    if (m.x > most) most = m.x;
+  }
+  const out: string[] = [];
+  for (const m of men) if (m.onLine && m.role === 'eligible' && m.x !== least && m.x !== most && Math.abs(m.x) > 0.2) out.push(m.letter);
+  return out;
+}
+
+export const sideStructure = (s: Structure, side: Side): SideStructure => (side === 'L' ? s.left : s.right);
+
+/**
+ * A key that is equal for equal structures, whatever the letters and whichever side is strong:
+ * what a test compares to tell a formation from another name for it.
+ */
+export function structureKey(men: readonly Man[]): string {
+  const half = (sign: 1 | -1): string => {
+    const s = structure(men);
+    const side = sign === 1 ? s.right : s.left;
+    const line = men.filter((m) => m.role === 'line' && m.x * sign > 0.2).length;
+    return `${side.receivers.map((m) => `${m.onLine ? '' : 'o'}${zoneOf(Math.abs(m.x))}`).join(',')}|${side.surface}|${side.names.join(',')}|${line}`;
+  };
+  const [a, b] = [half(1), half(-1)];
+  return a > b ? `${a} / ${b}` : `${b} / ${a}`;
+}
+
+/** Landmarks across the field from the ball, for comparing: attached, tight slot, slot, wide, far. */
+const zoneOf = (yards: number): string => (yards <= 7 ? 'a' : yards <= 9.5 ? 's' : yards <= 13 ? 'w' : 'f');
+
+export interface LegalityNote {
+  readonly code: 'men' | 'on-line' | 'backs' | 'covered-end' | 'ends' | 'linemen' | 'passing-only';
+  readonly sentence: string;
+}
+
+/** What the rulebook would say of the men as they stand. Warns, never blocks; from memory, the rulebook governs. */
+export function legality(men: readonly Man[], profile: LevelProfile): LegalityNote[] {
+  const out: LegalityNote[] = [];
+  const stamp = ` (${profile.name} ${profile.season}, from memory)`;
+  const add = (code: LegalityNote['code'], text: string) => out.push({ code, sentence: text + stamp });
+  if (men.length !== profile.players) add('men', `${men.length} men stand; ${profile.players} may play`);
+  const on = men.filter((m) => m.onLine);
+  if (profile.players !== 11) {
+    if (profile.players === 5 && !men.some((m) => m.letter === 'C')) add('ends', 'nobody snaps the ball');
+    return out;
+  }
+  if (profile.onTheLine === 'at_least_seven' && on.length < 7) add('on-line', `${on.length} on the line; at least seven must be`);
+  if (profile.onTheLine === 'at_most_four_backs') {
+    if (men.length - on.length > 4) add('backs', `${men.length - on.length} in the backfield; at most four may be`);
+    if (on.length < 5) add('on-line', `${on.length} on the line; at least five must be`);
+  }
+  if (on.filter((m) => m.role === 'line').length < 5) add('linemen', 'fewer than five linemen are on the line');
+  const ends = [...on].sort((a, b) => a.x - b.x);
+  for (const end of [ends[0], ends[ends.length - 1]]) if (end && end.role === 'line') add('ends', `${end.letter} ends the line; its end man is eligible by place and must wear an eligible number or report`);
+  for (const letter of coveredMen(men)) add('covered-end', `${letter} is covered by a man outside him on the line: he may not go out for a pass`);
+  return out;
+}
+
+const SIDE_WORD: Readonly<Record<Side, string>> = { L: 'left', R: 'right' };
+/** A structure as a coach says it: "3x1 to the right, nub left, gun, back away from the tight end". */
+export function structureWords(s: Structure): string {
+  const out = [s.side ? `${s.label} to the ${SIDE_WORD[s.side]}` : `${s.label}, even`];
+  for (const side of ['L', 'R'] as const) {
+    const names = sideStructure(s, side).names.filter((n) => n !== 'slot');
+    if (names.length > 0) out.push(`${names.join(' ')} ${SIDE_WORD[side]}`);
+  }
+  if (!s.balancedLine) out.push('unbalanced line');
+  if (s.covered.length > 0) out.push(`${s.covered.join(' and ')} covered`);
+  const b = s.backfield;
+  out.push(b.set === 'empty' ? `empty, ${b.quarterback}` : `${b.quarterback === 'out' ? 'quarterback out' : b.quarterback}, ${b.set}`);
+  if (b.backSide) {
+    const where = s.back.toTightEnd === null ? (s.back.toStrength === null ? SIDE_WORD[b.backSide] : s.back.toStrength ? 'to strength' : 'away from strength') : s.back.toTightEnd ? 'to the tight end' : 'away from the tight end';
+    out.push(`back ${where}${b.cheated ? ', cheated wide' : ''}`);
+  }
+  if (s.intoBoundary === true) out.push('into the boundary');
+  return out.join(', ');
+}
