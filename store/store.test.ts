@@ -1,7 +1,11 @@
+import { execFileSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
+import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { loadDemo } from '../demo/load';
-import { DEFAULT_BOOK } from '../core/book';
+import { dropDatabase, ensureDatabase, programPath } from '../cli/cluster';
+import { DEFAULT_BOOK, writeBook } from '../core/book';
+import { DEFAULT_RULES } from '../core/read';
 import type { SnapFields } from '../core/snap';
 import { pack, unpack } from '../core/table';
 import * as book from './book';
@@ -9,7 +13,7 @@ import { Member, SnapRow } from './entities';
 import { Invalid, NotFound, Refused, SignInRefused } from './errors';
 import * as games from './games';
 import * as members from './members';
-import { openEm } from './orm';
+import { closeOrm, migrate, openEm } from './orm';
 import * as packages from './packages';
 import * as plans from './plans';
 import * as snaps from './snaps';
@@ -44,7 +48,7 @@ beforeAll(async () => {
 afterAll(async () => database.close());
 
 const put = (snapId: string, order: number, fields: SnapFields): SnapOp => ({ op: 'put', snapId, order, fields });
-const newGame = (actor: Actor) => games.createGame(actor, { home: actor === ours ? 'AAA' : 'BBB', away: 'CCC', date: null, week: 1 });
+const newGame = (actor: Actor) => games.createGame(actor, { home: actor === ours ? 'AAA' : 'BBB', away: 'CCC', date: null, week: 1, level: null, phase: 'regular' });
 
 it('has no difference between entities and migrations', async () => {
   const orm = await getOrm(database.url);
@@ -141,7 +145,7 @@ describe('nothing crosses programs', () => {
   it('neither reads nor writes a row of another program', async () => {
     const key = await newGame(theirs);
     await snaps.saveSnaps(theirs, key, [put('s1', 1, { gain: 9 })], NOW);
-    const play = await plans.addPlay(theirs, { name: 'Theirs', kind: 'run', personnel: null, formation: null, formationSide: null, motion: null, motionBy: null, concept: 'power', conceptWeak: null, direction: null });
+    const play = await plans.addPlay(theirs, { name: 'Theirs', kind: 'run', personnel: null, formation: null, formationSide: null, motion: null, motionBy: null, concept: 'power', conceptWeak: null, direction: null, backfield: null, links: [] });
     const sheet = await plans.createSheet(theirs, { name: 'Secret', opponent: 'CCC' }, NOW);
     const call = await plans.addCall(theirs, sheet, { key: randomUUID(), section: 'first', play, before: null });
     const term = (await book.loadBook(theirs)).terms[0]!;
@@ -162,7 +166,12 @@ describe('nothing crosses programs', () => {
     expect((await members.listMembers(ours)).some((m) => m.name === 'Other One')).toBe(false);
     const own = await plans.createSheet(ours, { name: 'Ours', opponent: 'CCC' }, NOW);
     await expect(plans.addCall(ours, own, { key: randomUUID(), section: 'first', play, before: null })).rejects.toBeInstanceOf(NotFound);
-    await book.setAliases(ours, term.id, ['only ours']);
+    await expect(book.changeTerm(ours, 'no such word', { aliases: ['x'] })).rejects.toBeInstanceOf(NotFound);
+    const change = await book.mergeTerms(theirs, 'coverage-cover-1', 'coverage-cover-0', NOW);
+    await expect(book.undoChange(ours, change.change, NOW)).rejects.toBeInstanceOf(NotFound);
+    await book.undoChange(theirs, change.change, NOW);
+    expect(await book.listChanges(ours)).toEqual([]);
+    await book.changeTerm(ours, term.id, { aliases: ['only ours'] });
     expect(JSON.stringify(await packages.exportTables(theirs))).toBe(before);
   });
   it('refuses roles that may not, naming those that could', async () => {
@@ -183,7 +192,7 @@ describe('the book', () => {
     await snaps.saveSnaps(ours, key, [put('s1', 1, { formation: 'three wide' }), put('s2', 2, { formation: 'trips' })], NOW);
     expect((await book.termUse(ours)).get('formation|three wide')).toBe(1);
     await expect(book.removeTerm(ours, drop.id)).rejects.toThrow('stands in 1 snaps');
-    expect(await book.mergeTerms(ours, keep.id, drop.id, NOW)).toEqual({ snaps: 1, plays: 0 });
+    expect(await book.mergeTerms(ours, keep.id, drop.id, NOW)).toMatchObject({ snaps: 1, plays: 0 });
     const after = await book.loadBook(ours);
     expect(after.terms.find((t) => t.word === 'trips')!.aliases).toEqual(expect.arrayContaining(['three wide', 'tw']));
     expect((await snaps.loadSnaps(ours, key)).snaps.map((s) => [s.snap.formation, s.versions.formation ?? 1])).toEqual([['trips', 2], ['trips', 1]]);
@@ -195,9 +204,110 @@ describe('the book', () => {
   });
 });
 
+describe('changes of the book that can be taken back', () => {
+  const named = async (word: string) => (await book.loadBook(ours)).terms.find((t) => t.word === word);
+  it('takes a merge back: words, plays and snaps say again what they said, and what was typed since stays', async () => {
+    const key = await newGame(ours);
+    const play = await plans.addPlay(ours, { name: 'Slot power', kind: 'run', personnel: '20', formation: 'slot', formationSide: 'R', motion: null, motionBy: null, concept: 'power', conceptWeak: null, direction: 'R', backfield: null, links: [] });
+    await snaps.saveSnaps(ours, key, [put('a', 1, { formation: 'slot', notSure: ['formation'] }), put('b', 2, { formation: 'slot' }), put('c', 3, { formation: 'pro' })], NOW);
+    const [keep, drop] = [(await named('pro'))!, (await named('slot'))!];
+    const before = JSON.stringify((await book.loadBook(ours)).terms.map((t) => [t.id, t.aliases]).sort());
+    const done = await book.mergeTerms(ours, keep.id, drop.id, NOW);
+    expect(done).toMatchObject({ snaps: 2, plays: 1 });
+    const merged = await snaps.loadSnaps(ours, key);
+    expect(merged.snaps.map((s) => [s.snap.formation, s.versions.formation ?? 1])).toEqual([['pro', 2], ['pro', 2], ['pro', 1]]);
+    expect(merged.snaps[0]!.snap.notSure).toEqual(['formation']);
+    // A reader who asks for what is new sees the rewritten snaps.
+    expect((await snaps.loadSnaps(ours, key, 1)).snaps.map((s) => s.snap.snapId)).toEqual(['a', 'b']);
+    await snaps.saveSnaps(ours, key, [{ op: 'patch', snapId: 'b', fields: { formation: { value: 'trips', version: 2 } } }], NOW);
+    expect(await book.undoChange(ours, done.change, NOW)).toEqual({ snaps: 1, left: 1 });
+    expect((await snaps.loadSnaps(ours, key)).snaps.map((s) => s.snap.formation)).toEqual(['slot', 'trips', 'pro']);
+    expect((await plans.listPlays(ours)).find((p) => p.id === play)!.formation).toBe('slot');
+    expect(JSON.stringify((await book.loadBook(ours)).terms.map((t) => [t.id, t.aliases]).sort())).toBe(before);
+    await expect(book.undoChange(ours, done.change, NOW)).rejects.toThrow('taken back already');
+  });
+  it('splits a word by a condition, with the count before and the way back', async () => {
+    const key = await newGame(ours);
+    await snaps.saveSnaps(ours, key, ['11', '12', '10', '12', null].map((personnel, i) => put(`s${i}`, i + 1, { formation: 'quads', personnel })), NOW);
+    const from = (await named('quads'))!;
+    const where = [{ field: 'personnel' as const, values: ['11', '12'] }];
+    expect(await book.previewSplit(ours, from.id, where)).toMatchObject({ snaps: 3, of: 5, choices: { personnel: [['12', 2], ['10', 1], ['11', 1]] } });
+    await expect(book.splitTerm(ours, { from: from.id, to: { word: 'trips' }, where }, NOW)).rejects.toThrow('stands for trips already');
+    await expect(book.splitTerm(ours, { from: from.id, to: { word: 'quads tight' }, where: [] }, NOW)).rejects.toThrow('choose at least one');
+    const done = await book.splitTerm(ours, { from: from.id, to: { word: 'Quads Tight' }, where }, NOW);
+    expect(done.snaps).toBe(3);
+    expect((await named('quads tight'))!.spots).toEqual(from.spots);
+    expect((await snaps.loadSnaps(ours, key)).snaps.map((s) => s.snap.formation)).toEqual(['quads tight', 'quads tight', 'quads', 'quads tight', 'quads']);
+    await book.undoChange(ours, done.change, NOW);
+    expect((await snaps.loadSnaps(ours, key)).snaps.every((s) => s.snap.formation === 'quads')).toBe(true);
+    expect(await named('quads tight')).toBeUndefined();
+  });
+  it('merges tags too, each once a snap', async () => {
+    const key = await newGame(ours);
+    await snaps.saveSnaps(ours, key, [put('a', 1, { tags: ['hurry', 'trick'] }), put('b', 2, { tags: ['trick'] })], NOW);
+    const done = await book.mergeTerms(ours, (await named('hurry'))!.id, (await named('trick'))!.id, NOW);
+    expect((await snaps.loadSnaps(ours, key)).snaps.map((s) => s.snap.tags)).toEqual([['hurry'], ['hurry']]);
+    await book.undoChange(ours, done.change, NOW);
+    expect((await snaps.loadSnaps(ours, key)).snaps.map((s) => s.snap.tags)).toEqual([['hurry', 'trick'], ['trick']]);
+  });
+  it('refuses points and meanings that cannot be kept, by name', async () => {
+    const spots = [{ letter: 'X', x: -15, depth: 0.3, onLine: true }];
+    await expect(book.addTerm(ours, { kind: 'tag', word: 'drawn', aliases: [], notes: null, spots })).rejects.toThrow('not drawn by points');
+    await expect(book.addTerm(ours, { kind: 'formation', word: 'twice x', aliases: [], notes: null, spots: [...spots, ...spots] })).rejects.toThrow('stands twice');
+    await expect(book.addTerm(ours, { kind: 'formation', word: 'nobody', aliases: [], notes: null, spots: [] })).rejects.toThrow('nobody is placed');
+    await expect(book.addTerm(ours, { kind: 'run', word: 'wrong', aliases: [], notes: null, definition: { kind: 'motion', motion: 'trade' } })).rejects.toThrow('cannot define');
+  });
+  it('takes a book.json in: adds and changes, drops nothing; whole or not at all', async () => {
+    const own = await book.loadBook(ours);
+    const added = { id: 'formation-far-away', kind: 'formation' as const, word: 'far away', aliases: [], spots: [{ letter: 'X', x: -20, depth: 0.3, onLine: true }] };
+    expect(await book.importBook(ours, writeBook({ ...own, terms: [added] }))).toEqual({ added: 1, changed: 0 });
+    expect((await book.loadBook(ours)).terms).toHaveLength(own.terms.length + 1);
+    expect(await book.importBook(ours, writeBook({ ...own, terms: [{ ...added, aliases: ['fa'] }] }))).toEqual({ added: 0, changed: 1 });
+    const clash = writeBook({ ...own, terms: [{ ...added, id: 'x1', word: 'new word' }, { ...added, id: 'x2', word: 'other', aliases: ['trips'] }] });
+    await expect(book.importBook(ours, clash)).rejects.toThrow('stands for trips already');
+    expect(await named('new word')).toBeUndefined();
+    await expect(book.importBook(ours, '{"name":1}')).rejects.toThrow('book.json, name');
+    await book.removeTerm(ours, 'pressure-creeper');
+    expect(await book.adoptGeneralTerms(ours)).toBe(1);
+  });
+});
+
+describe('the staff’s rules', () => {
+  it('are kept when every yard has one zone, refused with the yard that has not', async () => {
+    await members.setRules(ours, { ...DEFAULT_RULES, look: { ...DEFAULT_RULES.look, strength: ['tight_end', 'receivers'] } });
+    expect((await members.programOf(ours)).settings.rules).toMatchObject({ look: { strength: ['tight_end', 'receivers'] } });
+    await expect(members.setRules(ours, { ...DEFAULT_RULES, zones: DEFAULT_RULES.zones.slice(1) })).rejects.toThrow('9 yards do not, the first is 91');
+    await expect(members.setRules({ ...ours, roles: ['coach'] }, null)).rejects.toThrow('keeper or coordinator');
+    await members.setRules(ours, null);
+  });
+});
+
+it('an older dump migrates forward: nothing lost, words learn what they mean, plays have no links', async () => {
+  const name = 'vobrik_test_older';
+  await dropDatabase(database.cluster, name);
+  await ensureDatabase(database.cluster, name);
+  execFileSync(programPath('psql'), ['--quiet', '--set', 'ON_ERROR_STOP=1', '--dbname', database.cluster.url(name), '--file', path.join(import.meta.dirname, 'migrations/dump-0001.sql')], { stdio: 'pipe' });
+  await closeOrm();
+  process.env.DATABASE_URL = database.cluster.url(name);
+  await migrate(database.cluster.url(name));
+  const orm = await getOrm(database.cluster.url(name));
+  expect((await orm.schema.getUpdateSchemaSQL({ wrap: false })).trim()).toBe('');
+  const actor = (await members.actorOf(await members.signIn('keeper one', 'a long enough one', NOW), NOW))!;
+  const older = await book.loadBook(actor);
+  const meant = older.terms.filter((t) => DEFAULT_BOOK.terms.some((d) => d.id === t.id && d.definition));
+  expect(meant.length).toBeGreaterThan(80);
+  expect(meant.every((t) => t.definition !== undefined)).toBe(true);
+  const [game] = await games.listGames(actor);
+  expect((await snaps.loadSnaps(actor, game!.key)).snaps.map((s) => [s.snap.formation, s.snap.coverage, s.snap.gain, s.snap.tags])).toEqual([['trips', '?', 6, []], ['wing', null, 2, ['trick']]]);
+  expect((await plans.listPlays(actor)).map((p) => [p.name, p.backfield, p.links])).toEqual([['Power', null, []]]);
+  await closeOrm();
+  process.env.DATABASE_URL = database.url;
+  await dropDatabase(database.cluster, name);
+});
+
 describe('call sheets', () => {
   it('keep their order when calls are put between and moved', async () => {
-    const play = await plans.addPlay(ours, { name: 'Power', kind: 'run', personnel: '11', formation: 'trips', formationSide: 'R', motion: null, motionBy: null, concept: 'power', conceptWeak: null, direction: 'R' });
+    const play = await plans.addPlay(ours, { name: 'Power', kind: 'run', personnel: '11', formation: 'trips', formationSide: 'R', motion: null, motionBy: null, concept: 'power', conceptWeak: null, direction: 'R', backfield: null, links: [] });
     const sheet = await plans.createSheet(ours, { name: 'At Cedar', opponent: 'CCC' }, NOW);
     const [a, b, c] = ['a', 'b', 'c'].map((x) => `${x}-${randomUUID()}`) as [string, string, string];
     await plans.addCall(ours, sheet, { key: a, section: 'first', play, before: null });

@@ -2,6 +2,8 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
+import type { StaffRules } from '@/core/read/staff-rules';
+import { StaffRulesContext } from './StaffRules';
 
 /** Only verbs that do something stand here. */
 const VERBS = [
@@ -18,11 +20,12 @@ export interface FrameProps {
   readonly opponent: string | null;
   readonly week: string;
   readonly member: string;
+  readonly rules: StaffRules;
   readonly signOut: () => Promise<void>;
   readonly children: ReactNode;
 }
 
-export function Frame({ opponent, week, member, signOut, children }: FrameProps) {
+export function Frame({ opponent, week, member, rules, signOut, children }: FrameProps) {
   const path = usePathname();
   const link = (href: string, label: string) => (
     <Link key={href} href={href} aria-current={path === href || path.startsWith(`${href}/`) ? 'page' : undefined}>{label}</Link>
@@ -48,7 +51,7 @@ export function Frame({ opponent, week, member, signOut, children }: FrameProps)
           </form>
         </div>
       </header>
-      <main id="main" className="page">{children}</main>
+      <main id="main" className="page"><StaffRulesContext.Provider value={rules}>{children}</StaffRulesContext.Provider></main>
     </div>
   );
 }

@@ -9,6 +9,8 @@ import { useState, useTransition } from 'react';
 import { ROLES, type MemberInfo, type ProgramSettings, type Role, type TeamInfo } from '@/core/exchange/types';
 import type { LevelProfile } from '@/core/field';
 import { LevelCard } from './LevelCard';
+import { RulesCard } from './RulesCard';
+import { useStaffRules } from './StaffRules';
 
 export interface StaffScreenProps {
   readonly members: readonly MemberInfo[];
@@ -20,13 +22,15 @@ export interface StaffScreenProps {
   readonly level: LevelProfile;
   readonly act: (change: unknown) => Promise<string | null>;
   readonly mayKeep: boolean;
+  readonly mayRules: boolean;
   readonly mayWeek: boolean;
   readonly mayExport: boolean;
 }
 
-export function StaffScreen({ members, me, settings, teams, base, level, act, mayKeep, mayWeek, mayExport }: StaffScreenProps) {
+export function StaffScreen({ members, me, settings, teams, base, level, act, mayKeep, mayRules, mayWeek, mayExport }: StaffScreenProps) {
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, begin] = useTransition();
+  const rules = useStaffRules();
   const [week, setWeek] = useState(settings.week === null ? '' : String(settings.week));
   const [opponent, setOpponent] = useState(settings.opponent ?? '');
   const [name, setName] = useState('');
@@ -67,6 +71,7 @@ export function StaffScreen({ members, me, settings, teams, base, level, act, ma
               <Button type="submit" variant="contained" disabled={busy}>Keep</Button>
             </form>
           )}
+          <RulesCard key={`rules${JSON.stringify(rules)}`} rules={rules} busy={busy} mayKeep={mayRules} onKeep={(value) => run({ op: 'rules', rules: value })} />
           <LevelCard key={JSON.stringify(level)} base={base} level={level} busy={busy} mayKeep={mayKeep} onKeep={(changes) => run({ op: 'profile', changes })} />
           {mayExport && <section className="card"><h2>All of it, to take along</h2><p className="small quiet">Tables that any spreadsheet opens, with their description, in one zip.</p><Button variant="outlined" href="/api/export">Export</Button></section>}
         </div>

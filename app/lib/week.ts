@@ -1,6 +1,8 @@
 import 'server-only';
+import { rulesOf } from '@/core/read';
 import { checkRows, walkGame, type Finding, type WalkedSnap } from '@/core/rules';
 import { listGames, profilesOf } from '@/store/games';
+import { programOf } from '@/store/members';
 import { loadGames } from '@/store/snaps';
 import type { Actor, GameInfo } from '@/core/exchange/types';
 
@@ -13,9 +15,10 @@ export interface WalkedGame {
 /** Games of the program, walked and checked: all, or those a filter keeps. */
 export async function walkedGames(actor: Actor, wanted: (game: GameInfo) => boolean = () => true): Promise<WalkedGame[]> {
   const games = (await listGames(actor)).filter(wanted);
-  const [snaps, profiles] = await Promise.all([loadGames(actor, games.map((g) => g.key)), profilesOf(actor)]);
+  const [snaps, profiles, program] = await Promise.all([loadGames(actor, games.map((g) => g.key)), profilesOf(actor), programOf(actor)]);
+  const rules = rulesOf(program.settings.rules);
   return games.map((game) => {
-    const rows = walkGame(snaps.get(game.key) ?? [], profiles[game.level]);
+    const rows = walkGame(snaps.get(game.key) ?? [], profiles[game.level], { buckets: rules.buckets, zones: rules.zones });
     return { game, rows, findings: checkRows(rows) };
   });
 }

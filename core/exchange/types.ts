@@ -30,6 +30,8 @@ export interface BookChangeDetail {
 }
 export interface BookChangeInfo { readonly id: string; readonly at: string; readonly by: string; readonly words: string; readonly snaps: number; readonly undone: boolean }
 
+export interface BookAnswer { readonly ok: boolean; readonly words: string; readonly id: string | null }
+
 export interface SplitPreview {
   readonly snaps: number;
   readonly of: number;

@@ -1,2 +1,3 @@
 export * from './sheet';
 export * from './layout';
+export * from './answers';

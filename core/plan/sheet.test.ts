@@ -8,7 +8,7 @@ import { expectedUsage, findSection, numberSheet, playCall, playLook, SECTIONS, 
 
 const counted = simulateSeason(DEMO_SEED, { tells: true, weeks: 3 }).filter((g) => g.home === 'HER' || g.away === 'HER').flatMap((g) => countGame(g.snaps, COLLEGE));
 const own = buildColumns(counted);
-const play = (id: string, concept: string, more: Partial<PlayCard> = {}): PlayCard => ({ id, name: concept, kind: 'run', personnel: '11', formation: 'trips', formationSide: 'R', motion: null, motionBy: null, concept, conceptWeak: null, direction: null, ...more });
+const play = (id: string, concept: string, more: Partial<PlayCard> = {}): PlayCard => ({ id, name: concept, kind: 'run', personnel: '11', formation: 'trips', formationSide: 'R', motion: null, motionBy: null, backfield: null, links: [], concept, conceptWeak: null, direction: null, ...more });
 
 describe('suggestions', () => {
   const section = findSection('third-long')!;

@@ -1,57 +1,69 @@
 'use client';
-/** The staff's words: look one up, add, give an alias, merge two words for one thing; and the play list. */
+/** The staff's words, each drawn from what it means: look one up, add, draw, merge, split; and the play list. */
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useState, useTransition } from 'react';
-import { findTerm, normalizePhrase, phrasesOf, storedValue, TERM_KIND_LABEL, TERM_KINDS, type Book, type Term, type TermKind } from '@/core/book';
-import { COLLEGE } from '@/core/field';
-import { lineUp, receivers, structureOf } from '@/core/look';
-import { playCall, playLook, type PlayCard } from '@/core/plan';
-import { Chalk } from '../chalk/Chalk';
+import Link from 'next/link';
+import { useMemo, useRef, useState, useTransition } from 'react';
+import { DEFINED_KINDS, DEFINITION_HINT, formationStructure, isDrawn, normalizePhrase, phrasesOf, readDefinition, storedValue, TERM_KIND_LABEL, TERM_KINDS, writeBook, type Book, type DefinedKind, type Term, type TermKind } from '@/core/book';
+import type { LevelKey, Profiles, Side } from '@/core/field';
+import type { BookAnswer, BookChangeInfo, GameInfo, SplitPreview } from '@/core/exchange/types';
+import type { PlayCard } from '@/core/plan';
+import type { SlimSnap } from '@/core/snap';
+import { TermChalk } from '../chalk/Chalk';
 import { useUrlState } from '../useUrlState';
-
-export interface BookAnswer { readonly ok: boolean; readonly words: string }
+import { PlayList } from './PlayList';
+import { TermPanel } from './TermPanel';
+import { AliasDialog, listOf, MergeDialog, SplitDialog } from './WordDialogs';
 
 export interface BookScreenProps {
   readonly book: Book;
   readonly use: Readonly<Record<string, number>>;
   readonly plays: readonly PlayCard[];
+  readonly changes: readonly BookChangeInfo[];
+  readonly team: string;
+  readonly level: LevelKey;
+  readonly profiles: Profiles;
+  readonly own: readonly { readonly info: GameInfo; readonly snaps: readonly SlimSnap[] }[];
   readonly act: (change: unknown) => Promise<BookAnswer>;
+  readonly preview: (from: string, where: unknown) => Promise<SplitPreview | string>;
   readonly mayMerge: boolean;
   readonly mayAdd: boolean;
   readonly mayPlay: boolean;
+  readonly mayImport: boolean;
 }
 
-const listOf = (text: string): string[] => text.split(',').map((a) => a.trim()).filter(Boolean);
+type Open = { readonly what: 'merge' | 'split' | 'aliases'; readonly term: Term } | null;
+const isDefined = (kind: string): kind is DefinedKind => (DEFINED_KINDS as readonly string[]).includes(kind);
 
-export function BookScreen({ book, use, plays, act, mayMerge, mayAdd, mayPlay }: BookScreenProps) {
+export function BookScreen(props: BookScreenProps) {
+  const { book, use, plays, act, mayAdd, mayMerge, level, profiles } = props;
+  const profile = profiles[level];
   const [url, setUrl] = useUrlState();
   const [answer, setAnswer] = useState<BookAnswer | null>(null);
   const [busy, begin] = useTransition();
-  const [word, setWord] = useState('');
-  const [aliases, setAliases] = useState('');
-  const [merge, setMerge] = useState<Term | null>(null);
-  const [keep, setKeep] = useState('');
-  const [edit, setEdit] = useState<{ term: Term; text: string } | null>(null);
-  const [play, setPlay] = useState({ name: '', personnel: '', formation: '', formationSide: '', concept: '', direction: '' });
+  const [open, setOpen] = useState<Open>(null);
+  const file = useRef<HTMLInputElement>(null);
   const tab = url.get('kind') === 'plays' ? 'plays' : ((TERM_KINDS as readonly string[]).includes(url.get('kind') ?? '') ? (url.get('kind') as TermKind) : 'formation');
   const find = normalizePhrase(url.get('find') ?? '');
   const kind: TermKind = tab === 'plays' ? 'formation' : tab;
-  const terms = book.terms.filter((t) => (find === '' ? t.kind === kind : phrasesOf(t).some((p) => p.includes(find))));
+  const terms = useMemo(() => book.terms.filter((t) => (find === '' ? t.kind === kind : phrasesOf(t).some((p) => p.includes(find)))), [book, find, kind]);
+  const chosen = book.terms.find((t) => t.id === url.get('term')) ?? null;
+  const side: Side = url.get('side') === 'L' ? 'L' : 'R';
   const count = (t: Term) => use[`${t.kind}|${storedValue(t)}`] ?? 0;
-  const run = (change: unknown, after?: () => void) => begin(async () => {
+  const run = (change: unknown, after?: (a: BookAnswer) => void) => begin(async () => {
     const result = await act(change);
     setAnswer(result);
-    if (result.ok) after?.();
+    if (result.ok) after?.(result);
   });
-  const concepts = book.terms.filter((t) => t.kind === 'run' || t.kind === 'pass');
-  const chosen = concepts.find((t) => `${t.kind}|${storedValue(t)}` === play.concept);
+  const save = () => {
+    const a = document.createElement('a');
+    a.href = URL.createObjectURL(new Blob([writeBook(book)], { type: 'application/json' }));
+    a.download = 'book.json';
+    a.click();
+    setTimeout(() => URL.revokeObjectURL(a.href), 1000);
+  };
+  const choose = (t: Term | null) => setUrl({ term: t?.id ?? null, side: null });
 
   return (
     <>
@@ -59,83 +71,73 @@ export function BookScreen({ book, use, plays, act, mayMerge, mayAdd, mayPlay }:
         <h1>Book</h1>
         <span className="small quiet">{book.name}: {book.terms.length} words, {plays.length} plays</span>
         <TextField label="find a word" value={url.get('find') ?? ''} onChange={(e) => setUrl({ find: e.target.value || null })} />
+        <span style={{ marginLeft: 'auto', display: 'flex', gap: 8, flexWrap: 'wrap' }}>
+          {mayAdd && <Button variant="contained" component={Link} href="/book/draw">Draw a formation</Button>}
+          <Button variant="outlined" href="/api/book/cards">Formation sheet</Button>
+          <Button onClick={save}>Save book.json</Button>
+          {props.mayImport && <><Button onClick={() => file.current?.click()} disabled={busy}>Bring book.json</Button><input ref={file} type="file" accept="application/json,.json" hidden aria-label="book.json to bring" onChange={(e) => { const f = e.target.files?.[0]; e.target.value = ''; if (f) void f.text().then((text) => run({ op: 'import', text })); }} /><Button disabled={busy} onClick={() => run({ op: 'adopt' })}>Add general terms</Button></>}
+        </span>
       </div>
-      <div className="slices" role="group" aria-label="Kinds of words">
-        {TERM_KINDS.map((k) => <Button key={k} variant={tab === k && find === '' ? 'contained' : 'text'} aria-pressed={tab === k} onClick={() => setUrl({ kind: k, find: null })}>{TERM_KIND_LABEL[k]} {book.terms.filter((t) => t.kind === k).length}</Button>)}
-        <Button variant={tab === 'plays' ? 'contained' : 'text'} aria-pressed={tab === 'plays'} onClick={() => setUrl({ kind: 'plays', find: null })}>play list {plays.length}</Button>
+      <div className="slices" role="group" aria-label="Kinds of words" style={{ gap: 2 }}>
+        {TERM_KINDS.map((k) => <Button key={k} variant={tab === k && find === '' ? 'contained' : 'text'} aria-pressed={tab === k} onClick={() => setUrl({ kind: k, find: null, term: null, side: null })}>{TERM_KIND_LABEL[k]} {book.terms.filter((t) => t.kind === k).length}</Button>)}
+        <Button variant={tab === 'plays' ? 'contained' : 'text'} aria-pressed={tab === 'plays'} onClick={() => setUrl({ kind: 'plays', find: null, term: null })}>play list {plays.length}</Button>
       </div>
       {answer && <Alert severity={answer.ok ? 'success' : 'error'} variant="outlined" onClose={() => setAnswer(null)}>{answer.words}</Alert>}
       {tab === 'plays' && find === '' ? (
-        <div className="weekgrid">
-          <section className="card" aria-label="Play list">
-            <table className="rows"><thead><tr><th>Name</th><th>From</th><th>Call</th></tr></thead><tbody>{plays.map((p) => <tr key={p.id}><td><strong>{p.name}</strong></td><td>{playLook(p)}</td><td>{playCall(p)}</td></tr>)}</tbody></table>
-            {plays.length === 0 && <p>No plays yet. Add one at the right: a look and a concept of your book.</p>}
-          </section>
-          {mayPlay && (
-            <form className="card" style={{ display: 'grid', gap: 12, alignContent: 'start' }} onSubmit={(e) => { e.preventDefault(); run({ op: 'play', name: play.name, kind: chosen?.kind === 'run' ? 'run' : 'pass', personnel: play.personnel || null, formation: play.formation || null, formationSide: play.formationSide || null, concept: chosen ? storedValue(chosen) : '', direction: play.direction || null }, () => setPlay({ ...play, name: '' })); }}>
-              <h2>Add a play</h2>
-              <TextField label="Name" required value={play.name} onChange={(e) => setPlay({ ...play, name: e.target.value })} />
-              <TextField label="People" placeholder="11" value={play.personnel} onChange={(e) => setPlay({ ...play, personnel: e.target.value })} error={play.personnel !== '' && !/^[0-5][0-5]$/.test(play.personnel)} helperText="two digits: backs, tight ends" />
-              <TextField select label="Formation" value={play.formation} onChange={(e) => setPlay({ ...play, formation: e.target.value })}><MenuItem value="">any</MenuItem>{book.terms.filter((t) => t.kind === 'formation').map((t) => <MenuItem key={t.id} value={storedValue(t)}>{t.word}</MenuItem>)}</TextField>
-              <TextField select label="Strong side" value={play.formationSide} onChange={(e) => setPlay({ ...play, formationSide: e.target.value })}><MenuItem value="">either</MenuItem><MenuItem value="L">left</MenuItem><MenuItem value="R">right</MenuItem></TextField>
-              <TextField select required label="Concept" value={play.concept} onChange={(e) => setPlay({ ...play, concept: e.target.value })}>{concepts.map((t) => <MenuItem key={t.id} value={`${t.kind}|${storedValue(t)}`}>{t.word}, {t.kind}</MenuItem>)}</TextField>
-              <TextField select label="Direction" value={play.direction} onChange={(e) => setPlay({ ...play, direction: e.target.value })}><MenuItem value="">either</MenuItem><MenuItem value="L">left</MenuItem><MenuItem value="R">right</MenuItem></TextField>
-              <Button type="submit" variant="contained" disabled={busy || !chosen}>Add</Button>
-            </form>
-          )}
-        </div>
+        <PlayList {...props} profile={profile} busy={busy} run={run} />
       ) : (
-        <div className="weekgrid">
+        <div className="bookgrid">
           <section className="card" aria-label="Words">
-            <table className="rows">
-              <thead><tr>{kind === 'formation' && <th style={{ width: 300 }}>Drawn strong right</th>}<th>Word</th><th>Also said</th><th className="n">Snaps</th><th><span className="hide">Change</span></th></tr></thead>
-              <tbody>
-                {terms.map((t) => (
-                  <tr key={t.id}>
-                    {kind === 'formation' && <td>{t.kind === 'formation' && t.spots && <Chalk book={book} profile={COLLEGE} fields={{ formation: t.word, formationSide: 'R' }} hash={null} height={94} caption={false} />}</td>}
-                    <td><strong>{t.word}</strong>{find !== '' && <span className="small quiet"> {t.kind}</span>}{t.kind === 'formation' && t.spots && <div className="small quiet">{structureWord(book, t)}</div>}</td>
-                    <td>{t.aliases.join(', ')}</td>
-                    <td className="n">{t.kind === 'tag' ? '' : count(t)}</td>
-                    <td className="small" style={{ whiteSpace: 'nowrap', wordSpacing: 8 }}>
-                      {mayAdd && <button type="button" className="plain small" onClick={() => setEdit({ term: t, text: t.aliases.join(', ') })} aria-label={`aliases of ${t.word}`}>aliases</button>}{' '}
-                      {mayMerge && <button type="button" className="plain small" onClick={() => { setMerge(t); setKeep(''); }} aria-label={`merge ${t.word} into another word`}>merge</button>}{' '}
-                      {mayAdd && count(t) === 0 && <button type="button" className="plain small" onClick={() => run({ op: 'remove', id: t.id })} aria-label={`remove ${t.word}`}>remove</button>}
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-            {terms.length === 0 && <p className="quiet">No word of the book fits “{find}”.</p>}
+            <ul className="termcards">
+              {terms.map((t) => (
+                <li key={t.id}>
+                  <button type="button" aria-current={chosen?.id === t.id} onClick={() => choose(t)}>
+                    {isDrawn(t) && <TermChalk book={book} profile={profile} term={t} height={84} />}
+                    <span className="line"><strong>{t.word}</strong><span className="small quiet">{t.kind === 'tag' ? '' : count(t) || ''}</span></span>
+                    <span className="small quiet">{[find === '' ? '' : t.kind, t.spots && t.kind === 'formation' ? formationStructure(book, t, 'R', profile).label : '', t.aliases.slice(0, 2).join(', ')].filter(Boolean).join(' · ')}</span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+            {terms.length === 0 && <p className="quiet">{find === '' ? 'No word of this kind yet. Add one at the right.' : `No word of the book fits “${find}”.`}</p>}
           </section>
-          {mayAdd && (
-            <form className="card" style={{ display: 'grid', gap: 12, alignContent: 'start' }} onSubmit={(e) => { e.preventDefault(); run({ op: 'add', kind, word, aliases: listOf(aliases) }, () => { setWord(''); setAliases(''); }); }}>
-              <h2>Add to {TERM_KIND_LABEL[kind]}</h2>
-              <TextField label="Word" required value={word} onChange={(e) => setWord(e.target.value)} slotProps={{ htmlInput: { maxLength: 60 } }} />
-              <TextField label="Also said" placeholder="tight trips, tt" value={aliases} onChange={(e) => setAliases(e.target.value)} helperText="commas between" />
-              <Button type="submit" variant="contained" disabled={busy}>Add</Button>
-            </form>
-          )}
+          <div style={{ display: 'grid', gap: 12, alignContent: 'start' }}>
+            {chosen && (
+              <TermPanel key={chosen.id} book={book} profile={profile} term={chosen} count={count(chosen)} side={side} busy={busy} mayAdd={mayAdd} mayMerge={mayMerge} onSide={(s) => setUrl({ side: s })} onClose={() => choose(null)}
+                onAliases={() => setOpen({ what: 'aliases', term: chosen })} onMerge={() => setOpen({ what: 'merge', term: chosen })} onSplit={() => setOpen({ what: 'split', term: chosen })}
+                onRemove={() => run({ op: 'remove', id: chosen.id }, () => choose(null))} onDefine={(definition) => run({ op: 'change', id: chosen.id, kind: chosen.kind, definition })} />
+            )}
+            {mayAdd && <AddTerm key={kind} kind={kind} busy={busy} onAdd={(change, done) => run(change, (a) => { done(); setUrl({ term: a.id }); })} />}
+            {props.changes.length > 0 && (
+              <section className="card" aria-label="Merges and splits">
+                <h2>Merges and splits</h2>
+                <ul className="todo">{props.changes.slice(0, 6).map((c) => <li key={c.id}>{c.words}, {c.snaps} {c.snaps === 1 ? 'snap' : 'snaps'} <span className="small quiet">{c.by}, {c.at.slice(0, 10)}</span> {c.undone ? <span className="small quiet">taken back</span> : mayMerge && <button type="button" className="plain small" disabled={busy} onClick={() => run({ op: 'undo', id: c.id })} aria-label={`take back: ${c.words}`}>take back</button>}</li>)}</ul>
+              </section>
+            )}
+          </div>
         </div>
       )}
-      <Dialog open={merge !== null} onClose={() => setMerge(null)} aria-labelledby="merge-title" fullWidth maxWidth="sm">
-        <DialogTitle id="merge-title">Merge “{merge?.word}” into another word</DialogTitle>
-        <DialogContent style={{ display: 'grid', gap: 12 }}>
-          <p>{merge ? count(merge) : 0} logged snaps and the play list will say the kept word instead; “{merge?.word}” becomes one of its aliases, so typing it still works.</p>
-          <TextField select label="Keep" value={keep} onChange={(e) => setKeep(e.target.value)}>{book.terms.filter((t) => t.kind === merge?.kind && t.id !== merge.id).map((t) => <MenuItem key={t.id} value={t.id}>{t.word}</MenuItem>)}</TextField>
-        </DialogContent>
-        <DialogActions><Button onClick={() => setMerge(null)}>Leave as it is</Button><Button variant="contained" disabled={keep === '' || busy} onClick={() => run({ op: 'merge', keep, drop: merge!.id }, () => setMerge(null))}>Merge</Button></DialogActions>
-      </Dialog>
-      <Dialog open={edit !== null} onClose={() => setEdit(null)} aria-labelledby="alias-title" fullWidth maxWidth="sm">
-        <DialogTitle id="alias-title">Other words for “{edit?.term.word}”</DialogTitle>
-        <DialogContent><TextField fullWidth margin="dense" label="Also said" value={edit?.text ?? ''} onChange={(e) => edit && setEdit({ ...edit, text: e.target.value })} helperText="commas between" /></DialogContent>
-        <DialogActions><Button onClick={() => setEdit(null)}>Leave as it is</Button><Button variant="contained" disabled={busy} onClick={() => run({ op: 'aliases', id: edit!.term.id, aliases: listOf(edit!.text) }, () => setEdit(null))}>Keep</Button></DialogActions>
-      </Dialog>
+      {open?.what === 'merge' && <MergeDialog book={book} term={open.term} count={count(open.term)} busy={busy} onClose={() => setOpen(null)} onMerge={(keep) => run({ op: 'merge', keep, drop: open.term.id }, () => { setOpen(null); setUrl({ term: keep }); })} />}
+      {open?.what === 'split' && <SplitDialog book={book} term={open.term} busy={busy} preview={props.preview} onClose={() => setOpen(null)} onSplit={(change) => run(change, () => setOpen(null))} />}
+      {open?.what === 'aliases' && <AliasDialog term={open.term} busy={busy} onClose={() => setOpen(null)} onKeep={(aliases) => run({ op: 'change', id: open.term.id, kind: open.term.kind, aliases }, () => setOpen(null))} />}
     </>
   );
 }
 
-function structureWord(book: Book, t: Term): string {
-  const { left, right } = receivers(lineUp(findTerm(book, 'formation', t.word)?.spots ?? null, 'R', null));
-  const s = structureOf(left.length, right.length);
-  return `${s.label}${s.side === 'R' ? ', strong side right' : s.side === 'L' ? ', more to the left' : ', even'}`;
+function AddTerm({ kind, busy, onAdd }: { kind: TermKind; busy: boolean; onAdd: (change: unknown, done: () => void) => void }) {
+  const [word, setWord] = useState('');
+  const [aliases, setAliases] = useState('');
+  const [definition, setDefinition] = useState('');
+  const read = isDefined(kind) && definition.trim() !== '' ? readDefinition(kind, definition) : null;
+  return (
+    <form className="card" style={{ display: 'grid', gap: 10, alignContent: 'start' }} onSubmit={(e) => { e.preventDefault(); onAdd({ op: 'add', kind, word, aliases: listOf(aliases), definition: definition.trim() === '' ? null : definition }, () => { setWord(''); setAliases(''); setDefinition(''); }); }}>
+      <h2>Add to {TERM_KIND_LABEL[kind]}</h2>
+      <TextField label="Word" required value={word} onChange={(e) => setWord(e.target.value)} slotProps={{ htmlInput: { maxLength: 60 } }} />
+      <TextField label="Also said" placeholder="tight trips, tt" value={aliases} onChange={(e) => setAliases(e.target.value)} helperText="commas between" />
+      {isDefined(kind) && <TextField label="Means" multiline value={definition} onChange={(e) => setDefinition(e.target.value)} error={read !== null && !read.ok} helperText={read && !read.ok ? read.remedy : `may stay empty; ${DEFINITION_HINT[kind]}`} slotProps={{ htmlInput: { className: 'mono', maxLength: 2000 } }} />}
+      {(kind === 'formation' || kind === 'backfield') && <p className="small quiet">A word alone is not drawn. <Link href="/book/draw">Draw a formation</Link> gives it its points.</p>}
+      <Button type="submit" variant="contained" disabled={busy || (read !== null && !read.ok)}>Add</Button>
+    </form>
+  );
 }
+

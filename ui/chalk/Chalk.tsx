@@ -1,16 +1,12 @@
 'use client';
 /** A snap drawn from its data, in the trade's conventions: circles, a square center, letters for the defense, dashed motion. */
-import { createContext, useContext, useMemo } from 'react';
+import { useMemo } from 'react';
 import { drawSnap, drawTerm, type Arrow, type Book, type SnapDrawing, type Term } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
 import { fieldSides, type Hash, type Side } from '@/core/field/spot';
-import { DEFAULT_LOOK_SETTINGS, type LookSettings } from '@/core/look';
 import type { SnapFields } from '@/core/snap/snap';
+import { useStaffRules } from '../StaffRules';
 import { Marks } from './Marks';
-
-/** The staff's settings about looks; every drawing and count below it follows them. */
-export const LookSettingsContext = createContext<LookSettings>(DEFAULT_LOOK_SETTINGS);
-export const useLookSettings = (): LookSettings => useContext(LookSettingsContext);
 
 export interface ChalkProps {
   readonly book: Book;
@@ -25,13 +21,13 @@ export interface ChalkProps {
 }
 
 export function Chalk({ book, profile, fields, hash, arrows, height = 210, caption = true, defense = true, jobs = false }: ChalkProps) {
-  const settings = useLookSettings();
+  const settings = useStaffRules().look;
   const drawn = useMemo(() => drawSnap(book, fields, hash, profile, { arrows, defense, jobs, settings }), [book, fields, hash, profile, arrows, defense, jobs, settings]);
   return <Picture drawn={drawn} profile={profile} hash={hash} height={height} caption={caption} />;
 }
 
 export function TermChalk({ book, profile, term, side = 'R', height = 120, id }: { book: Book; profile: LevelProfile; term: Term; side?: Side; height?: number; id?: string }) {
-  const settings = useLookSettings();
+  const settings = useStaffRules().look;
   const drawn = useMemo(() => drawTerm(book, term, side, profile, settings), [book, term, side, profile, settings]);
   return <Picture drawn={drawn} profile={profile} hash={null} height={height} caption={false} {...(id ? { id } : {})} />;
 }

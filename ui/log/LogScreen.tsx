@@ -5,7 +5,9 @@ import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { Book } from '@/core/book';
+import { useRouter } from 'next/navigation';
+import { lookOf, type Book } from '@/core/book';
+import { lookSentences } from '@/core/look';
 import { bucketOf } from '@/core/field/situation';
 import type { LevelProfile } from '@/core/field/profile';
 import { changedFields, complete, editLine, frequenciesOf, HELP, parseLine, stateAfter, type FrequencyRow, type LineContext } from '@/core/line';
@@ -14,6 +16,8 @@ import { orderBetween, SNAP_FIELDS, writeFieldText, type Snap, type SnapField, t
 import type { GameInfo, SnapOp, StoredSnap, TeamInfo } from '@/core/exchange/types';
 import { Chalk } from '../chalk/Chalk';
 import { FieldStrip } from './FieldStrip';
+import { LookCard } from '../look/LookCard';
+import { useStaffRules } from '../StaffRules';
 import { useOutbox } from './outbox';
 import { SnapLine } from './SnapLine';
 
@@ -37,7 +41,9 @@ export function LogScreen(props: LogScreenProps) {
   const { game, book, teams, profile } = props;
   const outbox = useOutbox(game.key, props.owner, props.initial);
   const { snaps, push, patchOp } = outbox;
-  const rows = useMemo(() => walkGame(snaps, profile), [snaps, profile]);
+  const rules = useStaffRules();
+  const router = useRouter();
+  const rows = useMemo(() => walkGame(snaps, profile, { buckets: rules.buckets, zones: rules.zones }), [snaps, profile, rules]);
   const findings = useMemo(() => checkRows(rows), [rows]);
   const [mode, setMode] = useState<Mode>(() => (props.open ? { kind: 'edit', snapId: props.open } : NEXT));
   const [text, setText] = useState('');
@@ -47,6 +53,7 @@ export function LogScreen(props: LogScreenProps) {
   const [start, setStart] = useState<string | null>(null);
   const [confirm, setConfirm] = useState(false);
   const [help, setHelp] = useState(false);
+  const [card, setCard] = useState(false);
   const [said, setSaid] = useState('');
   const input = useRef<HTMLInputElement>(null);
   const undo = useRef<{ done: Undo[]; undone: Undo[] }>({ done: [], undone: [] });
@@ -79,11 +86,11 @@ export function LogScreen(props: LogScreenProps) {
   const follows = useMemo(() => stateAfter(parsed, context), [parsed, context]);
   const frequencies = useMemo(() => frequenciesOf(props.history[state.offense ?? ''] ?? []), [props.history, state.offense]);
   const offers = useMemo(() => {
-    const bucket = bucketOf({ unit: state.unit, down: follows.before.down, distance: follows.before.distance, toGoal: follows.before.toGoal, fresh: state.fresh });
+    const bucket = bucketOf({ unit: state.unit, down: follows.before.down, distance: follows.before.distance, toGoal: follows.before.toGoal, fresh: state.fresh }, rules.buckets);
     const fields = new Set(Object.keys(parsed.fields) as SnapField[]);
     if (state.unit !== 'scrimmage' && text.trim() === '') return [];
     return complete(text, caret, book, frequencies, bucket, fields, 4);
-  }, [text, caret, book, frequencies, state, follows, parsed]);
+  }, [text, caret, book, frequencies, state, follows, parsed, rules]);
 
   // A word still being typed is not wrong yet: completions stand where its problem would.
   const problems = useMemo(() => parsed.problems.filter((p) => !(p.code === 'unknown-word' && p.end === caret && offers.length > 0)), [parsed, caret, offers]);
@@ -231,6 +238,8 @@ export function LogScreen(props: LogScreenProps) {
     if (e.key === 'ArrowUp') return take(() => walk(-1));
     if (e.key === 'ArrowDown') return take(() => (mode.kind === 'next' ? setChosen((c) => (c + 1) % Math.max(1, ways || offers.length)) : walk(1)));
     if (e.altKey && e.code === 'KeyI' && selectedId) return take(() => setMode({ kind: 'insert', before: selectedId }));
+    if (e.altKey && e.code === 'KeyL') return take(() => setCard(true));
+    if (e.altKey && e.code === 'KeyD' && stranger) return take(drawStranger);
     if (e.altKey && e.code === 'KeyX' && mode.kind === 'edit') return take(() => { act([{ op: 'delete', snapId: mode.snapId }], [{ op: 'restore', snapId: mode.snapId }], 'removed; Ctrl Z brings it back'); leave(); });
     if ((e.ctrlKey || e.metaKey) && e.code === 'KeyZ' && (text === '' || text === shown)) return take(() => step(!e.shiftKey));
     if ((e.ctrlKey || e.metaKey) && e.code === 'KeyY' && (text === '' || text === shown)) return take(() => step(false));
@@ -247,7 +256,14 @@ export function LogScreen(props: LogScreenProps) {
   const label = mode.kind === 'next' ? `snap ${rows.length + 1}${ball ? `, ${ball}` : ''}` : mode.kind === 'edit' ? `editing snap ${at + 1}` : `inserting before snap ${at + 1}`;
   const hint = confirm ? 'keep it as it is' : mode.kind === 'edit' ? 'keep the change' : mode.kind === 'insert' ? 'put it in' : 'keep, next snap';
   const open = follows.after.unknown.includes('no_result') || follows.after.unknown.includes('no_gain') || Object.keys(parsed.fields).length === 0;
-  const drawn = text.trim() === '' && previousLook ? {} : parsed.fields;
+  const drawn = useMemo((): SnapFields => (text.trim() === '' && previousLook ? {} : parsed.fields), [text, previousLook, parsed]);
+  const says = useMemo(() => {
+    const look = lookOf(book, { ...drawn, hash: follows.before.hash }, profile, rules.look);
+    return look?.defense ? lookSentences(look, rules.look).filter((t) => /box|hats|receivers|to block|Unblocked|Nobody/.test(t)).slice(0, 3).join(' ') : '';
+  }, [book, drawn, follows.before.hash, profile, rules]);
+  const stranger = problems[0]?.code === 'unknown-word' ? problems[0].text : null;
+  /** An unknown word may be a formation nobody has drawn: the line waits as a draft while it is. */
+  const drawStranger = () => { if (stranger) router.push(`/book/draw?name=${encodeURIComponent(stranger)}&back=${encodeURIComponent(`/log/${game.key}`)}`); };
 
   return (
     <>
@@ -265,7 +281,7 @@ export function LogScreen(props: LogScreenProps) {
           <FieldStrip rows={rows} rightward={game.home} leftward={game.away} selected={selectedId} marked={new Set(todo.map((f) => f.snapId))} onSelect={select} />
         </div>
         <div className="logside">
-          <section className="card" aria-label="Chalk drawing"><Chalk book={book} profile={profile} fields={drawn} hash={follows.before.hash} height={200} /></section>
+          <section className="card" aria-label="Chalk drawing"><Chalk book={book} profile={profile} fields={drawn} hash={follows.before.hash} height={200} />{says && <p className="small" data-testid="says">{says}</p>}</section>
           <section className="card arith" aria-label="Arithmetic" aria-live="polite">
             <div><span className="small quiet">before{ball ? `, ${ball} has the ball` : ''}</span><div className="big" data-testid="before">{short(follows.before)}</div><span className="small">{rest(follows.before)}</span></div>
             <div aria-hidden="true" className="big">→</div>
@@ -285,8 +301,9 @@ export function LogScreen(props: LogScreenProps) {
           ) : rows.length > 0 && <section className="card small quiet">All {rows.length} snaps follow from one another.</section>}
         </div>
       </div>
-      <SnapLine ref={input} text={text} parsed={parsed} problems={problems} offers={offers} chosen={chosen} label={label} hint={hint} onText={onText} onKey={onKey} onOffer={takeOffer} onCandidate={takeCandidate} />
-      <p className="small quiet" style={{ display: 'flex', gap: 16, flexWrap: 'wrap' }}><span role="status" data-testid="said">{said}</span><span><kbd>↑</kbd> <kbd>↓</kbd> earlier snaps</span><span><kbd>Alt I</kbd> insert before</span><span><kbd>Alt X</kbd> remove</span><span><kbd>Ctrl Z</kbd> undo</span><span><kbd>Esc</kbd> back to the next snap</span></p>
+      <SnapLine ref={input} text={text} parsed={parsed} problems={problems} offers={offers} chosen={chosen} label={label} hint={hint} onText={onText} onKey={onKey} onOffer={takeOffer} onCandidate={takeCandidate} onDraw={stranger ? drawStranger : null} />
+      <p className="small quiet" style={{ display: 'flex', gap: 16, flexWrap: 'wrap' }}><span role="status" data-testid="said">{said}</span><span><kbd>↑</kbd> <kbd>↓</kbd> earlier snaps</span><span><kbd>Alt I</kbd> insert before</span><span><kbd>Alt X</kbd> remove</span><span><kbd>Alt L</kbd> look card</span><span><kbd>Ctrl Z</kbd> undo</span><span><kbd>Esc</kbd> back to the next snap</span></p>
+      {card && <LookCard book={book} profile={profile} fields={drawn} hash={follows.before.hash} onClose={() => { setCard(false); requestAnimationFrame(() => input.current?.focus()); }} />}
       <Dialog open={help} onClose={() => { setHelp(false); setText(''); }} aria-labelledby="help-title" maxWidth="md">
         <DialogTitle id="help-title">The snap line</DialogTitle>
         <DialogContent>

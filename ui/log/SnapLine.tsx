@@ -17,6 +17,8 @@ export interface SnapLineProps {
   readonly onKey: (event: React.KeyboardEvent<HTMLInputElement>) => void;
   readonly onOffer: (index: number) => void;
   readonly onCandidate: (problem: number, candidate: number) => void;
+  /** Draws the unknown word as a formation; null when the problem is another. */
+  readonly onDraw: (() => void) | null;
 }
 
 const SIDES: Readonly<Partial<Record<SnapField, SnapField>>> = { formation: 'formationSide', concept: 'direction', motion: 'motionSide' };
@@ -43,7 +45,7 @@ export function echoOf(fields: SnapFields): { field: SnapField; label: string; v
   return out;
 }
 
-export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function SnapLine({ text, parsed, problems, offers, chosen, label, hint, onText, onKey, onOffer, onCandidate }, input) {
+export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function SnapLine({ text, parsed, problems, offers, chosen, label, hint, onText, onKey, onOffer, onCandidate, onDraw }, input) {
   // A line longer than the box scrolls; its underlines go with it.
   const mirror = useRef<HTMLDivElement>(null);
   const spans: React.ReactNode[] = [];
@@ -75,6 +77,7 @@ export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function Sna
             {problems[0]!.candidates.map((c, i) => (
               <button key={c.text} type="button" className="plain" onClick={() => onCandidate(0, i)} tabIndex={-1}>{i === chosen % Math.max(1, problems[0]!.candidates.length) && <kbd>Tab</kbd>} <strong>{c.label}</strong></button>
             ))}
+            {onDraw && <button type="button" className="plain" onClick={onDraw} tabIndex={-1}><kbd>Alt D</kbd> draw it as a formation</button>}
           </>
         ) : (
           <>

@@ -8,12 +8,15 @@ import Link from 'next/link';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Book } from '@/core/book';
 import type { LevelKey, Profiles } from '@/core/field/profile';
-import { expectedUsage, layoutSheet, numberSheet, playCall, playLook, SECTIONS, suggestCalls, type PlayCard, type SectionSpec, type SheetCall, type Suggestion } from '@/core/plan';
-import { buildColumns, toCounted, type Mean } from '@/core/read';
-import { walkGame } from '@/core/rules';
+import { answersTo, countLinks, expectedUsage, layoutSheet, numberSheet, playCall, playLook, SECTIONS, suggestCalls, type PlayCard, type SectionSpec, type SheetCall, type Suggestion } from '@/core/plan';
+import { buildColumns, countGame, filmKind, type Mean } from '@/core/read';
 import { fullSnap, type SlimSnap } from '@/core/snap';
 import type { GameInfo, SheetDetail } from '@/core/exchange/types';
+import { drawSnap } from '@/core/book';
+import { playFields } from '../book/PlayList';
 import { RateBar } from '../charts/RateBar';
+import { LookCard } from '../look/LookCard';
+import { useStaffRules } from '../StaffRules';
 import { Reel } from '../read/Reel';
 import { useUrlState } from '../useUrlState';
 
@@ -45,8 +48,10 @@ export function PlanScreen(props: PlanScreenProps) {
   const [said, setSaid] = useState('');
   const queue = useRef<Promise<void>>(Promise.resolve());
   const undo = useRef<Change[]>([]);
-  const counted = useMemo(() => props.games.flatMap((g) => walkGame(g.snaps.map(fullSnap), profiles[g.info.level]).map(toCounted)), [props.games, profiles]);
-  const own = useMemo(() => buildColumns(counted), [counted]);
+  const rules = useStaffRules();
+  const counted = useMemo(() => props.games.filter((g) => filmKind(g.info) === 'eleven').flatMap((g) => countGame(g.snaps.map(fullSnap), profiles[g.info.level], book, rules)), [props.games, profiles, book, rules]);
+  const own = useMemo(() => buildColumns(counted, rules.success), [counted, rules]);
+  const [looked, setLooked] = useState<PlayCard | null>(null);
   const section = SECTIONS.find((s) => s.key === url.get('section')) ?? SECTIONS[1]!;
   const suggestions = useMemo(() => suggestCalls(plays, own, team, section), [plays, own, team, section]);
   const usage = useMemo(() => new Map(SECTIONS.map((s) => [s.key, expectedUsage(own, team, s)])), [own, team]);
@@ -112,8 +117,16 @@ export function PlanScreen(props: PlanScreenProps) {
       if (call && call.id !== target?.id) move(call, where, target?.id ?? null);
     }
   };
+  const answers = looked ? (() => {
+    const structure = drawSnap(book, playFields(looked), null, profile, { settings: rules.look }).look?.offense.snap.label;
+    return structure === undefined ? [] : answersTo(own, props.sheet.opponent, structure);
+  })() : [];
+  /** Set-ups that stand neither on the film nor before their play on this sheet. */
+  const waiting = calls.flatMap((c) => countLinks(c.play, plays, own, team).filter((l) => l.link.kind === 'set-up' && !l.ready && !calls.some((x) => x.play.id === l.link.play && (numbers.get(x.id) ?? 0) < (numbers.get(c.id) ?? 0))).map((l) => ({ call: c, l })));
   const reelSnaps = (name: string) => {
     const [id, which] = name.split('|');
+    if (which?.startsWith('answer')) return { title: `${props.opponentName} defense`, rows: answers[Number(which.slice(6))]?.rows ?? new Uint32Array(0) };
+    if (which === 'link') { const w = waiting.find((x) => x.l.link.play === id); return { title: `${w?.l.play?.name ?? ''} on own film`, rows: w?.l.rows ?? new Uint32Array(0) }; }
     const s = suggestions.find((x) => x.play.id === id);
     return { title: s ? `${s.play.name}, ${which === 'here' ? section.label : 'anywhere'}` : '', rows: (which === 'here' ? s?.hereRows : s?.allRows) ?? new Uint32Array(0) };
   };
@@ -134,6 +147,7 @@ export function PlanScreen(props: PlanScreenProps) {
         </span>
       </div>
       {trouble && <div className="card flag" role="alert">{trouble}</div>}
+      {waiting.length > 0 && <ul className="card plainlist" aria-label="Set-ups that are missing">{waiting.map(({ call, l }) => <li key={`${call.id}${l.link.play}`} className="flag"><strong>{call.play.name}</strong> needs its set-up: {l.play?.name ?? 'a play that is gone'} has been <button type="button" className="plain" onClick={() => setUrl({ reel: `${l.link.play}|link` }, true)}>shown {l.rows.length}</button> of {l.link.least} {l.link.least === 1 ? 'time' : 'times'} and stands nowhere before call {numbers.get(call.id)}.</li>)}</ul>}
       <div className="plangrid">
         <section className="card" aria-label="Suggestions">
           <TextField select fullWidth label="plays for" value={section.key} onChange={(e) => setUrl({ section: e.target.value, reel: null })} helperText={`${usageText(usage.get(section.key) ?? null)}; ranked by the low end of own success there`}>
@@ -148,11 +162,12 @@ export function PlanScreen(props: PlanScreenProps) {
         <div className="sheet" aria-label="The sheet" role="region">
           {SECTIONS.map((s) => (
             <Section key={s.key} section={s} active={s.key === section.key} filled={calls.some((c) => c.section === s.key)} usage={usageText(usage.get(s.key) ?? null)} onActivate={() => setUrl({ section: s.key, reel: null })}>
-              {(printed.find((p) => p.section.key === s.key)?.calls ?? []).map((c) => <CallRow key={c.id} call={c} number={numbers.get(c.id) ?? 0} mayEdit={mayEdit} onRemove={() => remove(c)} onNudge={(by) => nudge(c, by)} onHash={(hash) => send({ op: 'hash', call: c.id, hash }, (l) => l.map((x) => (x.id === c.id ? { ...x, hash } : x)), { op: 'hash', call: c.id, hash: c.hash })} />)}
+              {(printed.find((p) => p.section.key === s.key)?.calls ?? []).map((c) => <CallRow key={c.id} call={c} number={numbers.get(c.id) ?? 0} mayEdit={mayEdit} onRemove={() => remove(c)} onNudge={(by) => nudge(c, by)} onLook={() => setLooked(c.play)} onHash={(hash) => send({ op: 'hash', call: c.id, hash }, (l) => l.map((x) => (x.id === c.id ? { ...x, hash } : x)), { op: 'hash', call: c.id, hash: c.hash })} />)}
             </Section>
           ))}
         </div>
       </div>
+      {looked && <LookCard key={looked.id} book={book} profile={profile} fields={playFields(looked)} hash={null} answers={answers.map((a, i) => ({ label: `${a.front ?? 'front not tagged'}${a.coverage ? `, ${a.coverage}` : ''}: ${a.rate.k} of ${a.rate.n}`, front: a.front, coverage: a.coverage, onOpen: () => setUrl({ reel: `${looked.id}|answer${i}` }, true) }))} onClose={() => setLooked(null)} />}
       {shown && <Reel title={shown.title} snaps={[...shown.rows].map((i) => counted[i]!)} book={book} profile={profile} gameName={gameName} onClose={() => setUrl({ reel: null })} />}
     </DndContext>
   );
@@ -184,7 +199,7 @@ function Section({ section, active, filled, usage, onActivate, children }: { sec
 
 const HASH_STEPS: readonly (SheetCall['hash'])[] = [null, 'L', 'M', 'R'];
 
-function CallRow({ call, number, mayEdit, onRemove, onNudge, onHash }: { call: SheetCall; number: number; mayEdit: boolean; onRemove: () => void; onNudge: (by: number) => void; onHash: (hash: SheetCall['hash']) => void }) {
+function CallRow({ call, number, mayEdit, onRemove, onNudge, onLook, onHash }: { call: SheetCall; number: number; mayEdit: boolean; onRemove: () => void; onNudge: (by: number) => void; onLook: () => void; onHash: (hash: SheetCall['hash']) => void }) {
   const drag = useDraggable({ id: `move|${call.id}`, disabled: !mayEdit });
   const drop = useDroppable({ id: `call|${call.id}` });
   const next = HASH_STEPS[(HASH_STEPS.indexOf(call.hash) + 1) % HASH_STEPS.length] ?? null;
@@ -203,6 +218,7 @@ function CallRow({ call, number, mayEdit, onRemove, onNudge, onHash }: { call: S
       <span className="no">{number}</span>
       <span className="what" onPointerDown={mayEdit ? (drag.listeners?.onPointerDown as React.PointerEventHandler) : undefined} style={{ cursor: mayEdit ? 'grab' : undefined }}>{playLook(call.play)} · <strong>{playCall(call.play)}</strong></span>
       <span style={{ display: 'flex' }}>
+        <button type="button" className="plain small quiet noprint" style={{ padding: '0 4px' }} onClick={onLook} aria-label={`look card of call ${number}`}>look</button>
         <button type="button" className="plain" style={{ padding: '0 8px' }} disabled={!mayEdit} onClick={() => onHash(next)} aria-label={`hash of call ${number}: ${call.hash ?? 'any'}; press for ${next ?? 'any'}`}>{call.hash ?? '·'}</button>
         {mayEdit && <button type="button" className="plain noprint" style={{ padding: '0 8px' }} onClick={onRemove} aria-label={`take call ${number} off`}>×</button>}
       </span>

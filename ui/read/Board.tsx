@@ -1,7 +1,7 @@
 'use client';
 /** The situation board: a row a bucket, a mark a snap where it was played; bars only when there are too many to see. */
 import { useId } from 'react';
-import { DEFAULT_ZONES } from '@/core/field/situation';
+import type { Zone } from '@/core/field/situation';
 import { MARK_YARDS, type BoardRow } from '@/core/read';
 import { RateBar } from '../charts/RateBar';
 
@@ -18,13 +18,14 @@ export interface Cell { readonly bucket: string; readonly zone: string | null }
 export interface BoardProps {
   readonly board: readonly BoardRow[];
   readonly cell: Cell | null;
+  readonly zones: readonly Zone[];
   readonly onCell: (cell: Cell) => void;
   readonly onReel: (bucket: string, kind: string) => void;
 }
 
-export function Board({ board, cell, onCell, onReel }: BoardProps) {
+export function Board({ board, cell, zones: set, onCell, onReel }: BoardProps) {
   const id = useId().replace(/[^a-zA-Z0-9]/g, '');
-  const zones = DEFAULT_ZONES.map((z) => ({ ...z, a: ((100 - z.to) * WIDTH) / 100 - (z.to === 99 ? WIDTH / 100 : 0), b: ((101 - z.from) * WIDTH) / 100 }));
+  const zones = set.map((z) => ({ ...z, a: ((100 - z.to) * WIDTH) / 100 - (z.to === 99 ? WIDTH / 100 : 0), b: ((101 - z.from) * WIDTH) / 100 }));
   return (
     <table className="rows board" style={{ tableLayout: 'fixed' }}>
       <colgroup><col style={{ width: 112 }} /><col /><col style={{ width: 178 }} /></colgroup>

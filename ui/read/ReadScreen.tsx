@@ -6,14 +6,16 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
-import type { Book } from '@/core/book';
-import { bucketLabel, DEFAULT_ZONES, type BucketKey } from '@/core/field/situation';
+import { LOOK_FACT_LABEL, LOOK_FACTS, type Book, type LookFact } from '@/core/book';
+import { bucketLabel, type BucketKey } from '@/core/field/situation';
 import type { LevelKey, Profiles } from '@/core/field/profile';
-import { buildColumns, coverageOf, FIRST_VALUE, groupBy, looksOf, select, situationBoard, SLICE_FIELDS, toCounted, type CountedSnap, type Slice, type SliceField } from '@/core/read';
-import { walkGame } from '@/core/rules';
+import { answersIn } from '@/core/plan';
+import { buildColumns, countGame, coverageOf, FILM_KINDS, FILM_LABEL, FILM_PLAYERS, filmKind, FIRST_VALUE, groupBy, looksOf, select, situationBoard, SLICE_FIELDS, type CountedSnap, type FilmKind, type Slice, type SliceField } from '@/core/read';
 import { fullSnap, SNAP_FIELDS, type SlimSnap } from '@/core/snap';
 import type { GameInfo, TeamInfo } from '@/core/exchange/types';
 import { Chalk } from '../chalk/Chalk';
+import { LookCard } from '../look/LookCard';
+import { useStaffRules } from '../StaffRules';
 import { RateBar } from '../charts/RateBar';
 import { useUrlState } from '../useUrlState';
 import { Board, type Cell } from './Board';
@@ -28,9 +30,9 @@ export interface ReadScreenProps {
   readonly opponent: string | null;
 }
 
-const OFFERED: readonly SliceField[] = ['personnel', 'formation', 'backfield', 'motion', 'hash', 'quarter', 'clockMode', 'afterEvent', 'front', 'coverage', 'pressure', 'concept', 'direction'];
+const OFFERED: readonly SliceField[] = ['personnel', 'formation', 'structure', 'structureSnap', 'strongSide', 'boundary', 'backfield', 'backTo', 'backfieldSet', 'motion', 'hash', 'quarter', 'clockMode', 'afterEvent', 'front', 'shade', 'boxCount', 'boxVerdict', 'coverage', 'middle', 'pressure', 'rushKind', 'concept', 'direction'];
 const DERIVED_LABEL: Readonly<Partial<Record<SliceField, string>>> = { clockMode: 'clock', afterEvent: 'just after', bucket: 'situation', zone: 'zone' };
-const labelOf = (f: SliceField): string => DERIVED_LABEL[f] ?? SNAP_FIELDS[f as keyof typeof SNAP_FIELDS]?.label ?? f;
+const labelOf = (f: SliceField): string => DERIVED_LABEL[f] ?? ((LOOK_FACTS as readonly string[]).includes(f) ? LOOK_FACT_LABEL[f as LookFact] : undefined) ?? SNAP_FIELDS[f as keyof typeof SNAP_FIELDS]?.label ?? f;
 const wordOf = (w: string): string => w.replace(/_/g, ' ');
 
 /** "personnel:11,12;hash:L" in the address. */
@@ -46,24 +48,28 @@ const writeSlice = (slice: Slice): string | null => Object.entries(slice).filter
 
 export function ReadScreen({ games, teams, book, level, profiles, opponent }: ReadScreenProps) {
   const [url, setUrl] = useUrlState();
-  const profile = profiles[level];
+  const rules = useStaffRules();
+  const film: FilmKind = (FILM_KINDS as readonly string[]).includes(url.get('film') ?? '') ? (url.get('film') as FilmKind) : 'eleven';
+  // Drawn on the field of the film: the program's own level, or that of seven or five men.
+  const profile = profiles[FILM_PLAYERS[film] === 11 ? (profiles[level].players === 11 ? level : 'college') : film === 'seven' ? 'seven_on_seven' : 'flag_five'];
   const team = url.get('team') ?? opponent ?? teams[0]?.key ?? '';
   const last = url.get('last');
   const slice = readSlice(url.get('slice'));
-  const theirs = useMemo(() => games.filter((g) => (g.info.home === team || g.info.away === team) && g.info.phase !== 'seven_on_seven' && g.info.phase !== 'flag').sort((a, b) => (a.info.week ?? 0) - (b.info.week ?? 0)), [games, team]);
+  const theirs = useMemo(() => games.filter((g) => (g.info.home === team || g.info.away === team) && filmKind(g.info) === film).sort((a, b) => (a.info.week ?? 0) - (b.info.week ?? 0)), [games, team, film]);
   const chosen = useMemo(() => (last ? theirs.slice(-Number(last)) : theirs), [theirs, last]);
-  const counted: readonly CountedSnap[] = useMemo(() => chosen.flatMap((g) => walkGame(g.snaps.map(fullSnap), profiles[g.info.level]).map(toCounted)), [chosen, profiles]);
-  const columns = useMemo(() => buildColumns(counted), [counted]);
+  const counted: readonly CountedSnap[] = useMemo(() => chosen.flatMap((g) => countGame(g.snaps.map(fullSnap), profiles[g.info.level], book, rules)), [chosen, profiles, book, rules]);
+  const columns = useMemo(() => buildColumns(counted, rules.success), [counted, rules]);
   const key = writeSlice(slice);
   const rows = useMemo(() => select(columns, { ...readSlice(key), offense: [team] }), [columns, key, team]);
   const board = useMemo(() => situationBoard(columns, rows), [columns, rows]);
   const cellText = url.get('cell');
   const cell: Cell | null = cellText ? { bucket: cellText.split('.')[0]!, zone: cellText.split('.')[1] ?? null } : null;
-  const zone = DEFAULT_ZONES.find((z) => z.key === cell?.zone) ?? null;
+  const zone = rules.zones.find((z) => z.key === cell?.zone) ?? null;
   const cellRows = useMemo(() => (cell ? select(columns, { ...readSlice(key), offense: [team], bucket: [cell.bucket] }, zone ? { from: zone.from, to: zone.to } : null) : rows), [columns, key, team, cell?.bucket, zone, rows]); // eslint-disable-line react-hooks/exhaustive-deps
   const looks = useMemo(() => looksOf(columns, cellRows), [columns, cellRows]);
   const tagged = coverageOf(columns, rows, 'formation');
   const played = coverageOf(columns, rows, 'play');
+  const [card, setCard] = useState<number | null>(null);
   const [menu, setMenu] = useState<{ anchor: HTMLElement; field: SliceField | null } | null>(null);
 
   const nameOf = (k: string) => teams.find((t) => t.key === k)?.name ?? k;
@@ -104,10 +110,11 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
           <MenuItem value="all">all {theirs.length}</MenuItem>
           {[1, 2, 3, 4].filter((n) => n < theirs.length).map((n) => <MenuItem key={n} value={String(n)}>last {n}</MenuItem>)}
         </TextField>
+        {(film !== 'eleven' || games.some((g) => { const k = filmKind(g.info); return k !== null && k !== 'eleven'; })) && <TextField select label="film" value={film} onChange={(e) => setUrl({ film: e.target.value === 'eleven' ? null : e.target.value, last: null, cell: null, reel: null, slice: null })} sx={{ minWidth: 150 }}>{FILM_KINDS.map((k) => <MenuItem key={k} value={k}>{FILM_LABEL[k]}</MenuItem>)}</TextField>}
         {Object.entries(slice).map(([f, words]) => <Chip key={f} label={`${labelOf(f as SliceField)}: ${words!.map(wordOf).join(' or ')}`} onDelete={() => setSlice({ ...slice, [f]: [] })} variant="outlined" />)}
         <Button variant="outlined" onClick={(e) => setMenu({ anchor: e.currentTarget, field: null })} aria-haspopup="menu">add a slice</Button>
         <span className="small quiet" style={{ marginLeft: 'auto' }}>
-          <button type="button" className="plain" onClick={() => setUrl({ reel: 'all' }, true)}>{rows.length} snaps</button> · <button type="button" className="plain" onClick={() => setUrl({ reel: 'blank.play' }, true)} aria-label={`call tagged on ${played.tagged} of ${played.of}, open those without`}>call tagged on {played.tagged} of {played.of}</button> · <button type="button" className="plain" onClick={() => setUrl({ reel: 'blank.formation' }, true)} aria-label={`formation tagged on ${tagged.tagged} of ${tagged.of}, open those without`}>formation on {tagged.tagged} of {tagged.of}</button> · kneels, spikes and no-plays left out
+          <button type="button" className="plain" onClick={() => setUrl({ reel: 'all' }, true)}>{rows.length} snaps</button> · <button type="button" className="plain" onClick={() => setUrl({ reel: 'blank.play' }, true)} aria-label={`call tagged on ${played.tagged} of ${played.of}, open those without`}>call tagged on {played.tagged} of {played.of}</button> · <button type="button" className="plain" onClick={() => setUrl({ reel: 'blank.formation' }, true)} aria-label={`formation tagged on ${tagged.tagged} of ${tagged.of}, open those without`}>formation on {tagged.tagged} of {tagged.of}</button> · kneels, spikes and no-plays left out · <a className="door" href={`/api/book/cards?team=${team}`}>formation sheet</a>
         </span>
         <Menu open={menu !== null} anchorEl={menu?.anchor ?? null} onClose={() => setMenu(null)}>
           {menu?.field == null
@@ -121,7 +128,7 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
         <div className="readgrid">
           <section className="card" aria-label="Situation board">
             <header><h2>What they call, by situation and field</h2><span className="small" aria-hidden="true">solid run · hatched pass · open run-pass option · line = 95 % interval</span></header>
-            <Board board={board} cell={cell} onCell={(c) => setUrl({ cell: cell?.bucket === c.bucket && cell.zone === c.zone ? null : c.zone ? `${c.bucket}.${c.zone}` : c.bucket, reel: null })} onReel={(bucket, kind) => setUrl({ reel: `row.${bucket}.${kind}` }, true)} />
+            <Board board={board} cell={cell} zones={rules.zones} onCell={(c) => setUrl({ cell: cell?.bucket === c.bucket && cell.zone === c.zone ? null : c.zone ? `${c.bucket}.${c.zone}` : c.bucket, reel: null })} onReel={(bucket, kind) => setUrl({ reel: `row.${bucket}.${kind}` }, true)} />
           </section>
           <section className="card looks" aria-label="Formations" tabIndex={0}>
             <header><h2>{cellTitle}</h2><button type="button" className="plain small" onClick={() => setUrl({ reel: cell ? 'cell' : 'all' }, true)}>{cellRows.length} snaps</button></header>
@@ -129,7 +136,7 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
               <div className="look" key={`${l.formation}${l.side}${l.backfield}`}>
                 <div className="cardhead"><h2>{l.formation}{l.side ? (l.side === 'L' ? ' left' : ' right') : ''}{l.backfield ? `, ${l.backfield}` : ''}</h2><RateBar rate={l.run} label="run" onOpen={() => setUrl({ reel: `look.${i}.all` }, true)} /></div>
                 <Chalk book={book} profile={profile} fields={{ formation: l.formation, formationSide: l.side, backfield: l.backfield }} hash={null} arrows={l.arrows.map((a) => ({ kind: a.kind, side: a.side, n: a.rows.length }))} height={120} caption={false} />
-                <div className="small" style={{ display: 'flex', gap: 14 }}>{l.arrows.map((a) => <button key={`${a.kind}${a.side}`} type="button" className="plain" onClick={() => setUrl({ reel: `look.${i}.${a.kind}${a.side}` }, true)}>{a.kind} {a.side === 'L' ? 'left' : 'right'} {a.rows.length} of {l.rows.length}</button>)}</div>
+                <div className="small" style={{ display: 'flex', gap: 14 }}><button type="button" className="plain" onClick={() => setCard(i)} aria-label={`look card of ${l.formation}${l.side ? (l.side === 'L' ? ' left' : ' right') : ''}`}>look card</button>{l.arrows.map((a) => <button key={`${a.kind}${a.side}`} type="button" className="plain" onClick={() => setUrl({ reel: `look.${i}.${a.kind}${a.side}` }, true)}>{a.kind} {a.side === 'L' ? 'left' : 'right'} {a.rows.length} of {l.rows.length}</button>)}</div>
               </div>
             ))}
             {looks.length > 8 && <p className="small quiet">{looks.length - 8} further looks, none seen more than {looks[8]!.rows.length} {looks[8]!.rows.length === 1 ? 'time' : 'times'}</p>}
@@ -137,6 +144,7 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
           </section>
         </div>
       )}
+      {card !== null && looks[card] && <LookCard book={book} profile={profile} fields={{ formation: looks[card].formation, formationSide: looks[card].side, backfield: looks[card].backfield }} hash={null} answers={answersIn(columns, looks[card].rows).map((a) => ({ label: `${a.front ?? 'front not tagged'}${a.coverage ? `, ${a.coverage}` : ''}: ${a.rate.k} of ${a.rate.n}`, front: a.front, coverage: a.coverage }))} onClose={() => setCard(null)} />}
       {reelRows && <Reel title={reelRows.title} snaps={[...reelRows.rows].map((i) => counted[i]!)} book={book} profile={profile} gameName={gameName} onClose={() => setUrl({ reel: null })} />}
     </>
   );

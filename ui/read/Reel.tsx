@@ -11,6 +11,7 @@ import { formatClock, formatDownDistance, formatSpot, hashWord, type LevelProfil
 import type { CountedSnap } from '@/core/read';
 import type { Snap } from '@/core/snap';
 import { Chalk } from '../chalk/Chalk';
+import { LookCard } from '../look/LookCard';
 import { echoOf } from '../log/SnapLine';
 
 export interface ReelProps {
@@ -29,6 +30,7 @@ const called = (s: Snap): string => `${s.concept && s.concept !== '-' && s.conce
 
 export function Reel({ title, snaps, book, profile, gameName, onClose }: ReelProps) {
   const [at, setAt] = useState(0);
+  const [card, setCard] = useState(false);
   const list = useRef<HTMLOListElement>(null);
   const current = snaps[Math.min(at, snaps.length - 1)];
   useEffect(() => { list.current?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: 'nearest' }); }, [at]);
@@ -49,7 +51,7 @@ export function Reel({ title, snaps, book, profile, gameName, onClose }: ReelPro
               ))}
             </ol>
             <div style={{ minWidth: 0, overflowY: 'auto' }} tabIndex={0} role="group" aria-label="The snap">
-              <div className="cardhead"><h2>{gameName(current.snap.game)}, snap {current.number}</h2><Link href={`/log/${encodeURIComponent(current.snap.game)}?snap=${current.snap.snapId}`}>open in Log</Link></div>
+              <div className="cardhead"><h2>{gameName(current.snap.game)}, snap {current.number}</h2><span style={{ display: 'flex', gap: 12 }}><button type="button" className="plain" onClick={() => setCard(true)}>look card</button><Link href={`/log/${encodeURIComponent(current.snap.game)}?snap=${current.snap.snapId}`}>open in Log</Link></span></div>
               <p style={{ fontSize: 17, fontWeight: 650 }}>{situation(current.snap)}{current.snap.hash ? `, ${hashWord(current.snap.hash)}` : ''}</p>
               <Chalk book={book} profile={profile} fields={current.snap} hash={current.snap.hash} height={230} />
               <dl className="tagsheet">
@@ -58,6 +60,7 @@ export function Reel({ title, snaps, book, profile, gameName, onClose }: ReelPro
             </div>
           </div>
         )}
+        {card && current && <LookCard book={book} profile={profile} fields={current.snap} hash={current.snap.hash} onClose={() => setCard(false)} />}
       </DialogContent>
     </Dialog>
   );

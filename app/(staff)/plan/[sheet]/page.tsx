@@ -25,7 +25,8 @@ export default async function PlanSheet({ params }: Props) {
     throw e;
   });
   const [plays, program, teams, games, book] = await Promise.all([listPlays(actor), programOf(actor), listTeams(actor), listGames(actor), loadBook(actor)]);
-  const own = games.filter((g) => g.home === program.team || g.away === program.team);
+  // Own film ranks the plays, the opponent's says what it answers with.
+  const own = games.filter((g) => [program.team, sheet.opponent].some((t) => g.home === t || g.away === t));
   const snaps = await loadGames(actor, own.map((g) => g.key));
   const name = (k: string) => teams.find((t) => t.key === k)?.name ?? k;
   const lock = async (locked: boolean): Promise<void> => {

@@ -1,0 +1,94 @@
+import 'server-only';
+import path from 'node:path';
+import PDFDocument from 'pdfkit';
+import { pathData, PRINT_INK, type Drawing } from '@/core/look';
+import { PAPERS, type Paper } from '@/core/plan';
+
+const FONTS = path.join(process.cwd(), 'node_modules/@fontsource/archivo-narrow/files');
+const font = (weight: 400 | 700): string => path.join(FONTS, `archivo-narrow-latin-${weight}-normal.woff`);
+type Pdf = InstanceType<typeof PDFDocument>;
+
+/** A drawing's marks on paper, in a box of points. Ink only. */
+export function drawMarks(doc: Pdf, { view, marks }: Drawing, x: number, y: number, width: number, height: number): void {
+  const scale = Math.min(width / view[2], height / view[3]);
+  doc.save();
+  doc.translate(x + (width - view[2] * scale) / 2 - view[0] * scale, y + (height - view[3] * scale) / 2 - view[1] * scale).scale(scale);
+  for (const m of marks) {
+    switch (m.mark) {
+      case 'path':
+        doc.lineWidth(m.width).lineJoin('round');
+        if (m.dash) doc.dash(m.dash[0], { space: m.dash[1] });
+        doc.path(pathData(m.d)).stroke(PRINT_INK[m.ink]);
+        doc.undash();
+        break;
+      case 'circle': doc.lineWidth(m.width).circle(m.x, m.y, m.r).fillAndStroke(PRINT_INK[m.fill], PRINT_INK[m.ink]); break;
+      case 'ellipse': doc.lineWidth(m.width).dash(m.dash[0], { space: m.dash[1] }).ellipse(m.x, m.y, m.rx, m.ry).stroke(PRINT_INK[m.ink]); doc.undash(); break;
+      case 'box': doc.lineWidth(m.width).rect(m.x - m.r, m.y - m.r, 2 * m.r, 2 * m.r).fillAndStroke(PRINT_INK[m.fill], PRINT_INK[m.ink]); break;
+      case 'shape': doc.path(`${pathData(m.points)}Z`).fill(PRINT_INK[m.fill]); break;
+      case 'text': {
+        doc.font(m.bold ? 'bold' : 'text').fontSize(m.size).fillColor(PRINT_INK[m.ink]);
+        const w = doc.widthOfString(m.text);
+        doc.text(m.text, m.anchor === 'middle' ? m.x - w / 2 : m.anchor === 'end' ? m.x - w : m.x, m.y - m.size * 0.78, { lineBreak: false });
+        break;
+      }
+    }
+  }
+  doc.restore();
+}
+
+export interface Card {
+  readonly title: string;
+  /** One or two lines below the title. */
+  readonly lines: readonly string[];
+  readonly drawing: Drawing;
+}
+
+const MARGIN = 30;
+
+/** Cards on pages, black and white: one large, or two columns of five a page. */
+export function cardsPdf(cards: readonly Card[], paper: Paper, heading: string, note: string): Promise<Uint8Array> {
+  const { width, height } = PAPERS[paper];
+  const doc = new PDFDocument({ size: [width, height], margin: 0, autoFirstPage: false, info: { Title: heading, Creator: 'Vobrik' } });
+  const chunks: Buffer[] = [];
+  doc.on('data', (c: Buffer) => chunks.push(c));
+  const done = new Promise<Uint8Array>((resolve, reject) => {
+    doc.on('end', () => resolve(new Uint8Array(Buffer.concat(chunks))));
+    doc.on('error', reject);
+  });
+  doc.registerFont('text', font(400));
+  doc.registerFont('bold', font(700));
+  const single = cards.length === 1;
+  const [columns, rows] = single ? [1, 1] : [2, 5];
+  const each = columns * rows;
+  const pages = Math.max(1, Math.ceil(cards.length / each));
+  for (let page = 0; page < pages; page++) {
+    doc.addPage();
+    doc.font('bold').fontSize(15).fillColor('#000').text(heading, MARGIN, MARGIN - 4, { lineBreak: false });
+    doc.font('text').fontSize(9).text(pages > 1 ? `page ${page + 1} of ${pages}` : '', width - MARGIN - 60, MARGIN, { width: 60, align: 'right', lineBreak: false });
+    doc.lineWidth(1.2).moveTo(MARGIN, MARGIN + 16).lineTo(width - MARGIN, MARGIN + 16).stroke('#000');
+    const top = MARGIN + 24;
+    const w = (width - 2 * MARGIN - (columns - 1) * 12) / columns;
+    const h = single ? 420 : (height - top - MARGIN - 8) / rows;
+    cards.slice(page * each, (page + 1) * each).forEach((card, i) => {
+      const x = MARGIN + (i % columns) * (w + 12);
+      const y = top + Math.floor(i / columns) * h;
+      doc.font('bold').fontSize(single ? 15 : 11).fillColor('#000').text(card.title, x, y, { lineBreak: false });
+      doc.font('text').fontSize(single ? 11 : 8);
+      card.lines.forEach((line, l) => doc.text(fit(doc, line, w), x, y + (single ? 20 : 13) + l * (single ? 14 : 9.5), { lineBreak: false }));
+      const head = (single ? 22 : 14) + card.lines.length * (single ? 14 : 9.5);
+      drawMarks(doc, card.drawing, x, y + head, w, h - head - 8);
+    });
+    if (cards.length === 0) doc.font('text').fontSize(11).text('Nothing to draw yet.', MARGIN, top, { lineBreak: false });
+    doc.font('text').fontSize(7).fillColor('#000').text(note, MARGIN, height - MARGIN + 6, { lineBreak: false });
+  }
+  doc.end();
+  return done;
+}
+
+/** A line cut where it would leave its column. */
+function fit(doc: Pdf, text: string, width: number): string {
+  if (doc.widthOfString(text) <= width) return text;
+  let cut = text;
+  while (cut.length > 4 && doc.widthOfString(`${cut} …`) > width) cut = cut.slice(0, -1);
+  return `${cut.trimEnd()} …`;
+}

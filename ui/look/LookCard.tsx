@@ -1,0 +1,100 @@
+'use client';
+/** Offense and defense of a look drawn together with the numbers, and what that says. */
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useMemo, useState } from 'react';
+import { constraintsFor, drawSnap, storedValue, type Book, type TermKind } from '@/core/book';
+import { fieldSides, type Hash, type LevelProfile } from '@/core/field';
+import { defenderWords, lookSentences, type DefenseEntry, type Ledger } from '@/core/look';
+import { isTagged, type SnapFields } from '@/core/snap';
+import { Picture } from '../chalk/Chalk';
+import { savePng, saveSvg } from '../chalk/save';
+import { useStaffRules } from '../StaffRules';
+
+export interface LookAnswer {
+  readonly label: string;
+  readonly front: string | null;
+  readonly coverage: string | null;
+  readonly onOpen?: () => void;
+}
+
+export interface LookCardProps {
+  readonly book: Book;
+  readonly profile: LevelProfile;
+  readonly fields: SnapFields;
+  readonly hash: Hash | null;
+  /** What the other side has answered with, to choose from. */
+  readonly answers?: readonly LookAnswer[];
+  readonly onClose: () => void;
+}
+
+const BY: Readonly<Record<DefenseEntry['by'], string>> = { blocked: 'blocked by', read: 'read by', option: 'held by the option', 'held by a receiver': 'held by', 'deep, far': 'deep, far from it', free: 'free' };
+const word = (v: unknown): string => (typeof v === 'string' && isTagged(v) ? v : '');
+
+export function LookCard({ book, profile, fields, hash, answers = [], onClose }: LookCardProps) {
+  const settings = useStaffRules().look;
+  const first = answers[0];
+  const [front, setFront] = useState(word(fields.front) || (first?.front ?? ''));
+  const [coverage, setCoverage] = useState(word(fields.coverage) || (first?.coverage ?? ''));
+  const [pressure, setPressure] = useState(word(fields.pressure));
+  const [ball, setBall] = useState<Hash | null>(hash);
+  const shown: SnapFields = useMemo(() => ({ ...fields, front: front || null, coverage: coverage || null, pressure: pressure || (fields.pressure === '-' ? '-' : null) }), [fields, front, coverage, pressure]);
+  const drawn = useMemo(() => drawSnap(book, shown, ball, profile, { jobs: true, settings }), [book, shown, ball, profile, settings]);
+  const { look } = drawn;
+  const sides = fieldSides(profile, ball);
+  const choose = (kind: TermKind, label: string, value: string, set: (v: string) => void) => (
+    <TextField select label={label} value={value} onChange={(e) => set(e.target.value)} sx={{ minWidth: 130 }}>
+      <MenuItem value="">not said</MenuItem>
+      {book.terms.filter((t) => t.kind === kind).map((t) => <MenuItem key={t.id} value={storedValue(t)}>{t.word}</MenuItem>)}
+      {value !== '' && !book.terms.some((t) => t.kind === kind && storedValue(t) === value) && <MenuItem value={value}>{value}</MenuItem>}
+    </TextField>
+  );
+  const concept = word(fields.concept);
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="lg" aria-labelledby="look-title">
+      <DialogTitle id="look-title" style={{ display: 'flex', justifyContent: 'space-between', gap: 12 }}>
+        <span>{concept ? `${concept}, ` : ''}{drawn.words}</span>
+        <span style={{ display: 'flex', gap: 8 }}><Button onClick={() => saveSvg(drawn.drawing, drawn.words)}>SVG</Button><Button onClick={() => void savePng(drawn.drawing, drawn.words)}>PNG</Button><Button onClick={onClose}>Close</Button></span>
+      </DialogTitle>
+      <DialogContent>
+        <div className="slices" style={{ padding: '6px 0 10px' }}>
+          {choose('front', 'front', front, setFront)}{choose('coverage', 'coverage', coverage, setCoverage)}{choose('pressure', 'pressure', pressure, setPressure)}
+          <TextField select label="hash" value={ball ?? ''} onChange={(e) => setBall((e.target.value || null) as Hash | null)} sx={{ minWidth: 96 }}><MenuItem value="">any</MenuItem><MenuItem value="L">left</MenuItem><MenuItem value="M">middle</MenuItem><MenuItem value="R">right</MenuItem></TextField>
+          {answers.map((a) => <span key={a.label} className="small"><button type="button" className="plain" onClick={() => { setFront(a.front ?? ''); setCoverage(a.coverage ?? ''); }}>{a.label}</button>{a.onOpen && <> <button type="button" className="plain quiet" onClick={a.onOpen} aria-label={`reel: ${a.label}`}>reel</button></>}</span>)}
+        </div>
+        <div className="lookgrid">
+          <div className="card"><Picture drawn={drawn} profile={profile} hash={ball} height={370} caption={false} /></div>
+          <div style={{ display: 'grid', gap: 10, alignContent: 'start' }}>
+            {look ? (
+              <>
+                <ul className="plainlist saids" aria-label="What it says">
+                  {lookSentences(look, settings, sides).map((t) => <li key={t}>{t}</li>)}
+                  {constraintsFor(look, concept, book).map((c) => <li key={c.sentence} className="flag">{c.sentence}</li>)}
+                </ul>
+                {!look.defense && <p className="quiet">Say a front or a coverage: then the box, the hats and the rush are counted.</p>}
+                {look.ledger && <LedgerTable ledger={look.ledger} school={settings.school} />}
+              </>
+            ) : <p className="quiet">{word(fields.formation) ? `The book has no drawing of “${word(fields.formation)}”. Draw it in the Book and everything here follows.` : 'No formation is tagged.'}</p>}
+          </div>
+        </div>
+        <p className="small quiet">Places follow from the words of the book, not from the film; what the film shows governs. Blocks the rules restrict (crack-back, below the waist, in the back): check this year’s rule in your level.</p>
+      </DialogContent>
+    </Dialog>
+  );
+}
+
+function LedgerTable({ ledger, school }: { ledger: Ledger; school: 'A' | 'B' | 'C' }) {
+  return (
+    <details open>
+      <summary><strong>All twenty-two</strong></summary>
+      <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 12 }}>
+        <table className="rows tight"><thead><tr><th>Ours</th><th>does</th></tr></thead><tbody>{ledger.offense.map((e) => <tr key={e.man.letter}><td>{e.man.letter}</td><td>{e.duty}{e.on ? ` ${defenderWords(e.on, school)}` : ''}{e.then ? `, then ${defenderWords(e.then, school)}` : ''}{e.partner ? ` with ${e.partner}` : ''}</td></tr>)}</tbody></table>
+        <table className="rows tight"><thead><tr><th>Theirs</th><th>is</th></tr></thead><tbody>{ledger.defense.map((e) => <tr key={`${e.man.letter}${e.man.x}`}><td>{defenderWords(e.man, school)}{e.there ? '' : <span className="quiet"> (not there)</span>}</td><td>{e.by === 'free' && e.there ? <strong>free</strong> : BY[e.by]}{e.who.length > 0 ? ` ${e.who.join(' and ')}` : ''}</td></tr>)}</tbody></table>
+      </div>
+    </details>
+  );
+}
