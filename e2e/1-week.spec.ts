@@ -1,13 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
-import { DEMO, HALF_GAME, line, saved, signIn, type } from './staff';
-
-async function pdfText(bytes: Uint8Array): Promise<{ pages: number; text: string; size: readonly number[] }> {
-  const doc = await getDocument({ data: bytes, useSystemFonts: false, verbosity: 0 }).promise;
-  const page = await doc.getPage(1);
-  const content = await page.getTextContent();
-  return { pages: doc.numPages, text: content.items.map((i) => ('str' in i ? i.str : '')).join(' ').replace(/\s+/g, ' '), size: page.view.slice(2) };
-}
+import { DEMO, HALF_GAME, line, pdfText, saved, signIn, type } from './staff';
 
 test('from the half-logged game to a printed call sheet', async ({ page }) => {
   await signIn(page);
@@ -224,6 +216,7 @@ test('words of the book: add, say, merge', async ({ page }) => {
   await type(page, '1&10 @o30 blue three power r +1');
   await saved(page);
   await page.goto(`${DEMO()}/book?kind=coverage`);
+  await page.getByRole('button', { name: /^blue three/ }).click();
   await page.getByRole('button', { name: 'merge blue three into another word' }).click();
   await page.getByRole('combobox', { name: 'Keep' }).click();
   await page.getByRole('option', { name: 'cover 3', exact: true }).click();

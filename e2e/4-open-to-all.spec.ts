@@ -28,7 +28,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.getByRole('button', { name: /^add .* to 1st & 10$/ }).first().click();
     await expect(page.getByTestId('call')).toHaveCount(1);
     await look(page, 'sheet');
-    for (const path of ['/log', '/log/import', `/log/${HALF_GAME}`, '/log/2026-w06-lan-stg?snap=2026-w06-lan-stg-095', '/read?team=STG', '/read?team=STG&reel=row.2-long.runs', '/book', '/book?kind=plays', '/staff', `${sheet}/print`]) {
+    for (const path of ['/log', '/log/import', `/log/${HALF_GAME}`, '/log/2026-w06-lan-stg?snap=2026-w06-lan-stg-095', '/read?team=STG', '/read?team=STG&reel=row.2-long.runs', '/book', '/book?kind=pass&term=pass-flood', '/book?kind=plays&play=play-power-right', '/book/draw', '/staff', `${sheet}/print`]) {
       await page.goto(DEMO() + path);
       await page.waitForLoadState('networkidle');
       await look(page, path);
@@ -36,6 +36,18 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.goto(`${DEMO()}/log/${HALF_GAME}`);
     await page.keyboard.type('11 trips r pwoer');
     await look(page, 'log with a problem');
+    await page.keyboard.press('Escape');
+    await page.keyboard.type('11 trips r gun 4-2 over cover 3 power r');
+    await page.keyboard.press('Alt+KeyL');
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await look(page, 'look card');
+    await page.goto(`${DEMO()}/staff`);
+    await page.getByRole('button', { name: 'Change the rules' }).click();
+    await look(page, 'rules of counting');
+    await page.goto(`${DEMO()}/book?term=formation-trips`);
+    await page.getByRole('button', { name: 'split trips' }).click();
+    await expect(page.getByTestId('split-count')).toBeVisible();
+    await look(page, 'splitting a word');
     await context.close();
     expect(found).toEqual([]);
   });

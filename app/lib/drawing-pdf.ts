@@ -28,7 +28,7 @@ export function drawMarks(doc: Pdf, { view, marks }: Drawing, x: number, y: numb
       case 'text': {
         doc.font(m.bold ? 'bold' : 'text').fontSize(m.size).fillColor(PRINT_INK[m.ink]);
         const w = doc.widthOfString(m.text);
-        doc.text(m.text, m.anchor === 'middle' ? m.x - w / 2 : m.anchor === 'end' ? m.x - w : m.x, m.y - m.size * 0.78, { lineBreak: false });
+        doc.text(m.text, m.anchor === 'middle' ? m.x - w / 2 : m.anchor === 'end' ? m.x - w : m.x, m.y, { lineBreak: false, baseline: 'alphabetic' });
         break;
       }
     }

@@ -25,6 +25,9 @@ export interface SnapDrawOptions {
   /** Draw every man's job instead of one arrow. */
   readonly jobs?: boolean;
   readonly settings?: LookSettings;
+  /** Only the breadth of field that is used; without numbers: for small pictures. */
+  readonly crop?: boolean;
+  readonly numbers?: boolean;
 }
 
 const word = (value: unknown): string | null => (typeof value === 'string' && isTagged(value) ? value : null);
@@ -76,7 +79,7 @@ export function drawSnap(book: Book, fields: SnapFields, hash: Hash | null, prof
   return {
     look, words: lookWords(fields, look),
     drawing: draw({
-      men, hash, profile, numbers: look !== null, mover: input.motionBy, paths, drops, ringed, ...(defense ? { defenders: defense.men } : {}),
+      men, hash, profile, numbers: options.numbers !== false && look !== null, crop: options.crop ?? false, mover: input.motionBy, paths, drops, ringed, ...(defense ? { defenders: defense.men } : {}),
       arrows: (arrows ?? []).map((a) => ({ kind: a.kind, n: a.n, share: (a.n ?? 1) / most, points: a.kind === 'run' ? runPath(men, a.side) : passPath(men, a.side) })).filter((a) => a.points.length > 1),
     }),
   };
@@ -127,10 +130,11 @@ export function termFields(book: Book, term: Term, side: Side = 'R'): SnapFields
 /** True for a kind whose terms are drawn. */
 export const isDrawn = (term: Term): boolean => term.spots !== undefined || (term.definition !== undefined && term.kind in CANVAS);
 
-export function drawTerm(book: Book, term: Term, side: Side, profile: LevelProfile, settings?: LookSettings, hash: Hash | null = null): SnapDrawing {
+/** A term on its canvas. `small`: cropped and without receiver numbers. */
+export function drawTerm(book: Book, term: Term, side: Side, profile: LevelProfile, settings?: LookSettings, small = false): SnapDrawing {
   const fields = termFields(book, term, side);
   const play = term.kind === 'run' || term.kind === 'pass';
-  return drawSnap(book, fields, hash, profile, { jobs: play || term.kind === 'coverage' || term.kind === 'pressure', ...(settings ? { settings } : {}) });
+  return drawSnap(book, fields, null, profile, { crop: true, numbers: !small, jobs: play || term.kind === 'coverage' || term.kind === 'pressure', ...(settings ? { settings } : {}) });
 }
 
 /** The structure of a formation word as it stands strong right, for lists. */

@@ -40,6 +40,8 @@ export interface DrawInput {
   /** Yards drawn forward of the line, and behind it. */
   readonly ahead?: number;
   readonly behind?: number;
+  /** Show only the breadth of field where somebody stands or goes. */
+  readonly crop?: boolean;
   /** Defenders drawn as the trade does, by letter; free ones are ringed. */
   readonly ringed?: ReadonlySet<string>;
 }
@@ -55,23 +57,28 @@ export function draw(input: DrawInput): Drawing {
   const half = Math.min(25.5, width / 2 + 0.5);
   const paths = input.paths ?? [];
   const drops = input.drops ?? [];
-  const farthest = Math.max(6, ...paths.flatMap((p) => p.points.map((q) => q[1] + 1)), ...(input.defenders ?? []).map((d) => d.depth + 1.6), ...drops.map((d) => d.to[1] + (d.deep ? 2.6 : 1)), ...(input.arrows ?? []).flatMap((a) => a.points.map((q) => q[1] + 1.4)));
+  const farthest = Math.max(input.crop ? 2.5 : 6, ...paths.flatMap((p) => p.points.map((q) => q[1] + 1)), ...(input.defenders ?? []).map((d) => d.depth + 1.6), ...drops.map((d) => d.to[1] + (d.deep ? 2.6 : 1)), ...(input.arrows ?? []).flatMap((a) => a.points.map((q) => q[1] + 1.4)));
   const ahead = input.ahead ?? Math.min(20, farthest);
-  const behind = input.behind ?? Math.max(9.5, ...men.map((m) => m.depth + 3));
+  const behind = input.behind ?? (input.crop ? Math.max(6, ...men.map((m) => m.depth + 1.6)) : Math.max(9.5, ...men.map((m) => m.depth + 3)));
   const out: DrawMark[] = [];
   const center = width / 2;
   const hashAt = center - profile.hashToSideline;
   const ball = hash === 'L' ? -1 : hash === 'R' ? 1 : 0;
   const shift = ball === 0 ? 0 : -ball * hashAt;
-  const left = Math.max(-center + shift, -half + 0.5);
-  const right = Math.min(center + shift, half - 0.5);
+  const across = input.crop ? [...men.map((m) => m.x), ...paths.flatMap((p) => p.points.map((q) => q[0])), ...(input.defenders ?? []).map((d) => d.x), ...drops.map((d) => d.to[0])] : [];
+  // Never narrower than thirty yards, so that men keep one size from card to card.
+  const narrow = input.crop ? Math.max(0, 15 - (Math.max(...across) - Math.min(...across)) / 2 - 2) : 0;
+  const from = input.crop ? Math.max(-half, Math.min(...across) - 2 - narrow) : -half;
+  const until = input.crop ? Math.min(half, Math.max(...across) + 2 + narrow) : half;
+  const left = Math.max(-center + shift, from + 0.5);
+  const right = Math.min(center + shift, until - 0.5);
   const line = (d: readonly Point[], ink: Ink, w: number, dash?: readonly [number, number]) => out.push({ mark: 'path', d, ink, width: w, ...(dash ? { dash } : {}) });
   const flip = (p: Point): Point => [p[0], -p[1]];
 
   for (let y = -5; y >= -ahead; y -= 5) line([[left, y], [right, y]], 'faint', 0.12);
   if (behind > 5) line([[left, 5], [right, 5]], 'faint', 0.12);
   if (profile.hashToSideline < width / 2) for (const x of [-hashAt + shift, hashAt + shift]) if (x > left && x < right) line([[x, -ahead], [x, behind]], 'ink2', 0.3, [0.25, 0.75]);
-  for (const x of [left, right]) if (Math.abs(x) < half - 0.6) line([[x, -ahead], [x, behind]], 'ink2', 0.3);
+  for (const x of [-center + shift, center + shift]) if (x > from + 0.6 && x < until - 0.6) line([[x, -ahead], [x, behind]], 'ink2', 0.3);
   line([[left, 0], [right, 0]], 'ink', 0.12);
 
   for (const d of drops) {
@@ -116,7 +123,7 @@ export function draw(input: DrawInput): Drawing {
     out.push({ mark: 'text', x: d.x, y: y + 0.5, size: 1.5, text: d.letter, ink: 'them', bold: true, anchor: 'middle' });
   }
   if (input.numbers) placeNumbers(men, out);
-  return { view: [-half, -ahead, 2 * half, ahead + behind], marks: out };
+  return { view: [from, -ahead, until - from, ahead + behind], marks: out };
 }
 
 /** Numbers below their men; where two would touch, the deeper one goes lower, so that names never collide. */

@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest';
 import { DEMO_SEED, simulateSeason } from '../../demo/league';
 import { COLLEGE, BUCKET_ROWS } from '../field';
 import { buildColumns, countGame } from '../read';
-import { walkGame } from '../rules';
 import { layoutSheet, MARGIN, PAPERS } from './layout';
 import { expectedUsage, findSection, numberSheet, playCall, playLook, SECTIONS, sectionRows, suggestCalls, type PlayCard, type SheetCall } from './sheet';
 

@@ -3,7 +3,6 @@ import { mean, standardDeviation } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
 import { DEMO_SEED, simulateSeason } from '../../demo/league';
 import { BUCKET_ROWS, bucketOf, COLLEGE, fieldSides, HIGH_SCHOOL, OTHER_BUCKETS, PROFESSIONAL, clockModeOf } from '../field';
-import { walkGame } from '../rules';
 import { buildColumns, coverageOf, groupBy, intervalText, isSuccess, isTendency, looksOf, meanPerGame, select, situationBoard, SUCCESS_50_70_100, countGame, wilson } from './index';
 
 describe('Wilson interval', () => {

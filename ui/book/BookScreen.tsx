@@ -92,7 +92,7 @@ export function BookScreen(props: BookScreenProps) {
               {terms.map((t) => (
                 <li key={t.id}>
                   <button type="button" aria-current={chosen?.id === t.id} onClick={() => choose(t)}>
-                    {isDrawn(t) && <TermChalk book={book} profile={profile} term={t} height={84} />}
+                    {isDrawn(t) && <TermChalk book={book} profile={profile} term={t} height={96} />}
                     <span className="line"><strong>{t.word}</strong><span className="small quiet">{t.kind === 'tag' ? '' : count(t) || ''}</span></span>
                     <span className="small quiet">{[find === '' ? '' : t.kind, t.spots && t.kind === 'formation' ? formationStructure(book, t, 'R', profile).label : '', t.aliases.slice(0, 2).join(', ')].filter(Boolean).join(' · ')}</span>
                   </button>

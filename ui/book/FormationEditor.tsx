@@ -28,8 +28,8 @@ export interface FormationEditorProps {
   readonly act: (change: unknown) => Promise<BookAnswer>;
 }
 
-const AHEAD = 7;
-const BEHIND = 11;
+const AHEAD = 10;
+const BEHIND = 13;
 
 /** What belongs to a formation: everybody who is not in the backfield, and linemen who stand elsewhere than usual. */
 function formationSpots(men: readonly Man[], profile: LevelProfile): Spot[] {
@@ -148,7 +148,7 @@ export function FormationEditor({ book, profiles, level, edit, from, name, back,
         <section className="card" aria-label="The field">
           <svg ref={field} className="drawfield" viewBox={drawing.view.join(' ')} role="group" aria-label={`The formation: ${structureWords(s)}`} onPointerMove={onMove} onPointerUp={onUp} onPointerCancel={onUp}>
             <Marks drawing={drawing} />
-            {landmarks(profile, hash).map((l) => <text key={`${l.name}${l.x}`} x={l.x} y={BEHIND - 0.6} fontSize="0.85" textAnchor="middle" fill="var(--ink2)" transform={`rotate(-28 ${l.x} ${BEHIND - 0.6})`}>{l.name}</text>)}
+            {landmarks(profile, hash).filter((l) => Math.abs(l.x) < 24.4).map((l, i) => <g key={`${l.name}${l.x}`}><line x1={l.x} x2={l.x} y1={BEHIND - 3} y2={BEHIND - 2.6} stroke="var(--ink2)" strokeWidth="0.1" /><text x={l.x} y={BEHIND - 1.7 + (i % 3) * 0.8} fontSize="0.8" textAnchor="middle" fill="var(--ink2)">{l.name}</text></g>)}
             {men.map((m) => (
               <g key={m.letter} role="button" tabIndex={0} data-letter={m.letter} aria-label={`${m.letter}: ${Math.abs(m.x).toFixed(1)} yards ${m.x < 0 ? 'left' : m.x > 0 ? 'right' : 'over the ball'}, ${m.onLine ? 'on the line' : `${m.depth.toFixed(1)} deep`}; arrow keys move him`} transform={`translate(${m.x} ${m.depth + 0.35})`} onKeyDown={onKey(m)} onPointerDown={(e) => { e.preventDefault(); (e.currentTarget as SVGGElement).focus(); field.current?.setPointerCapture(e.pointerId); drag.current = { letter: m.letter, before: men }; }}>
                 <circle r="1.05" fill="transparent" stroke="transparent" />

@@ -45,7 +45,7 @@ export function PlayList(props: PlayListProps) {
   return (
     <div className="bookgrid">
       <section className="card" aria-label="Play list">
-        <table className="rows"><thead><tr><th>Name</th><th>From</th><th>Call</th></tr></thead><tbody>{plays.map((p) => <tr key={p.id}><td><button type="button" className="plain" aria-pressed={chosen?.id === p.id} onClick={() => setUrl({ play: p.id }, true)}><strong>{p.name}</strong></button></td><td>{playLook(p)}</td><td>{playCall(p)}</td></tr>)}</tbody></table>
+        <div style={chosen ? { maxHeight: 250, overflowY: 'auto' } : {}} tabIndex={0} role="group" aria-label="Plays"><table className="rows tight"><thead><tr><th>Name</th><th>From</th><th>Call</th></tr></thead><tbody>{plays.map((p) => <tr key={p.id}><td><button type="button" className="plain" aria-pressed={chosen?.id === p.id} onClick={() => setUrl({ play: p.id }, true)}><strong>{p.name}</strong></button></td><td>{playLook(p)}</td><td>{playCall(p)}</td></tr>)}</tbody></table></div>
         {plays.length === 0 && <p>No plays yet. Add one at the right: a look and a concept of your book.</p>}
         {chosen && <Pictures key={chosen.id} {...props} play={chosen} />}
       </section>
@@ -66,7 +66,7 @@ function PlayPanel({ play, book, plays, profile, own, team, profiles, mayPlay, b
   const columns = useMemo(() => buildColumns(counted, rules.success), [counted, rules]);
   const links = countLinks(play, plays, columns, team);
   const fields = playFields(play);
-  const drawn = drawSnap(book, fields, null, profile, { jobs: true, defense: false, settings: rules.look });
+  const drawn = drawSnap(book, fields, null, profile, { jobs: true, defense: false, crop: true, settings: rules.look });
   const known = playDef(book, play);
   const reel = url.get('reel');
   const shown = reel === null ? null : links.find((l) => l.link.play === reel);

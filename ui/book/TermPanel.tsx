@@ -36,7 +36,7 @@ export function TermPanel(props: TermPanelProps) {
   const settings = useStaffRules().look;
   const [text, setText] = useState<string | null>(null);
   const typed = text === null || !isDefined(term.kind) ? null : readDefinition(term.kind, text);
-  const shown: Term = typed?.ok ? { ...term, definition: typed.definition } : term;
+  const shown: Term = useMemo(() => { const read = text !== null && isDefined(term.kind) ? readDefinition(term.kind, text) : null; return read?.ok ? { ...term, definition: read.definition } : term; }, [text, term]);
   const inBook = useMemo(() => (shown === term ? book : { ...book, terms: book.terms.map((t) => (t.id === term.id ? shown : t)) }), [book, shown, term]);
   const drawn = isDrawn(shown) ? drawTerm(inBook, shown, side, profile, settings) : null;
   const title = `${term.word}${term.spots ? ` ${side === 'L' ? 'left' : 'right'}` : ''}`;

@@ -28,7 +28,7 @@ export function Chalk({ book, profile, fields, hash, arrows, height = 210, capti
 
 export function TermChalk({ book, profile, term, side = 'R', height = 120, id }: { book: Book; profile: LevelProfile; term: Term; side?: Side; height?: number; id?: string }) {
   const settings = useStaffRules().look;
-  const drawn = useMemo(() => drawTerm(book, term, side, profile, settings), [book, term, side, profile, settings]);
+  const drawn = useMemo(() => drawTerm(book, term, side, profile, settings, true), [book, term, side, profile, settings]);
   return <Picture drawn={drawn} profile={profile} hash={null} height={height} caption={false} {...(id ? { id } : {})} />;
 }
 
