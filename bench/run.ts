@@ -67,6 +67,8 @@ function coreRows(): Row[] {
   const slow = plainBoard(counted);
   for (const r of fast) if (slow.get(r.key)?.runs !== r.runs.length || slow.get(r.key)?.n !== r.rows.length) throw new Error(`the board and the plain loop do not agree on ${r.key}`);
   rows.push(time('columns from 100 000 snaps', 'ms', 5, () => buildColumns(counted)));
+  const game100 = [...byGame.values()].slice(0, 100);
+  rows.push(time('walk 100 games and measure their looks', 'ms', 5, () => game100.forEach((g) => countGame(g, COLLEGE, DEFAULT_BOOK)), `${game100.reduce((n, g) => n + g.length, 0)} snaps`));
   rows.push(time('situation board over 100 000 snaps, sliced', 'ms', 30, () => situationBoard(columns, select(columns, { personnel: ['11'] }))));
   rows.push(time('the same by a plain loop over the records', 'ms', 10, () => plainBoard(counted)));
   return rows;
@@ -99,11 +101,12 @@ export function printRows(rows: readonly Row[]): void {
 export async function bench(args: string[]): Promise<number> {
   const { flags } = readOptions(args, [], ['no-browser', 'long']);
   process.stdout.write(`${os.cpus().length} × ${os.cpus()[0]?.model.trim() ?? 'processor'}, ${(os.totalmem() / 2 ** 30).toFixed(0)} GiB, Node ${process.versions.node}\n\n`);
-  printRows(coreRows());
+  printRows([...coreRows(), ...(await import('./looks')).lookRows()]);
   if (!flags.has('no-browser')) {
-    process.stdout.write('\nin Chromium, against PostgreSQL with fsync on\n');
+    process.stdout.write('\nin Chromium and the store, against PostgreSQL with fsync on\n');
     const { browserRows } = await import('./browser');
-    printRows(await browserRows());
+    const { retagRows } = await import('./retag');
+    printRows([...(await browserRows()), ...(await retagRows())]);
   }
   return 0;
 }

@@ -154,8 +154,8 @@ test('the look card is reached from Log, Read, a reel and Plan, and places all t
   const ledger = async (): Promise<void> => {
     const dialog = page.getByRole('dialog').last();
     await expect(dialog.getByRole('list', { name: 'What it says' })).toContainText('in the box against');
-    for (const table of await dialog.getByRole('table').all()) await expect(table.getByRole('row')).toHaveCount(12);
-    expect(await dialog.getByRole('table').count()).toBe(2);
+    for (const name of ['Ours', 'Theirs']) await expect(dialog.getByRole('table').filter({ hasText: name }).getByRole('row')).toHaveCount(12);
+    expect(await dialog.getByRole('table').count()).toBe(3);
     await dialog.getByRole('button', { name: 'Close' }).click();
   };
   await page.goto(`${DEMO()}/log/${HALF_GAME}`);
@@ -163,6 +163,9 @@ test('the look card is reached from Log, Read, a reel and Plan, and places all t
   await page.keyboard.type('12 wing pro r i 4-3 over cover 3 strong stretch r');
   await page.keyboard.press('Alt+KeyL');
   await expect(page.getByRole('dialog')).toContainText('the force defender');
+  await choose(page, 'hats for', 'down left, guard kicks');
+  await expect(page.getByRole('dialog')).toContainText('pulls to kick');
+  await choose(page, 'hats for', 'the call');
   await ledger();
   await expect(line(page)).toBeFocused();
   await page.keyboard.press('Escape');
@@ -262,4 +265,15 @@ test('7-on-7 film has its own field and is never counted with eleven-man film', 
   await page.getByRole('dialog').getByRole('button', { name: 'look card' }).click();
   await expect(page.getByRole('dialog').last()).not.toContainText('in the box');
   await expect(page.getByRole('dialog').last()).toContainText('3x1 to the right');
+});
+
+test('a motion drawn by hand is named by its path, with what it changes', async ({ page }) => {
+  await signIn(page);
+  await page.goto(`${DEMO()}/book/draw?from=formation-trips`);
+  await page.getByRole('button', { name: 'Try a motion' }).click();
+  const yard = (await page.locator('.drawfield').boundingBox())!.width / 51;
+  await dragTo(page, page.getByRole('button', { name: /^H:/ }), -12 * yard, 1 * yard);
+  await expect(page.getByTestId('motion')).toContainText('H: fast across, “jet” in this book. 3x1 becomes 2x2; H right #3 → left #2.');
+  // He has not been moved: a motion is not a place.
+  await expect(page.getByRole('button', { name: /^H: 6\.0 yards right/ })).toBeVisible();
 });

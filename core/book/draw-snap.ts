@@ -3,7 +3,7 @@ import type { LevelProfile } from '../field/profile';
 import type { Hash, Side } from '../field/spot';
 import {
   coverDrops, draw, fullLook, lineUp, passPath, runPath, shapeOf, structure,
-  DEFAULT_LOOK_SETTINGS, type DrawnPath, type Drawing, type FullLook, type LookSettings, type Man,
+  DEFAULT_LOOK_SETTINGS, type DrawnPath, type Drawing, type FullLook, type LookSettings, type Man, type RunAim,
 } from '../look';
 import { isTagged, type SnapFields } from '../snap/snap';
 import { findTerm } from './index-terms';
@@ -28,6 +28,8 @@ export interface SnapDrawOptions {
   /** Only the breadth of field that is used; without numbers: for small pictures. */
   readonly crop?: boolean;
   readonly numbers?: boolean;
+  /** A run to count hats by instead of the one that was called. */
+  readonly aim?: RunAim | null;
 }
 
 const word = (value: unknown): string | null => (typeof value === 'string' && isTagged(value) ? value : null);
@@ -53,7 +55,8 @@ export interface SnapDrawing {
 
 export function drawSnap(book: Book, fields: SnapFields, hash: Hash | null, profile: LevelProfile, options: SnapDrawOptions = {}): SnapDrawing {
   const settings = options.settings ?? DEFAULT_LOOK_SETTINGS;
-  const input = lookInput(book, { ...fields, hash }, profile);
+  const called = lookInput(book, { ...fields, hash }, profile);
+  const input = options.aim ? { ...called, run: options.aim } : called;
   const look = fullLook(input, profile, settings);
   const men: readonly Man[] = look?.offense.men ?? lineUp(null, null, spotsOf(book, 'backfield', fields.backfield), shapeOf(profile.players));
   const paths: DrawnPath[] = [];

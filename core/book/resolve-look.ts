@@ -42,6 +42,8 @@ export function lookInput(book: Book, f: SnapFields, profile: LevelProfile): Loo
     coverage: coverage?.kind === 'coverage' ? coverage.coverage : null,
     rotation: rotation as LookInput['rotation'],
     shell: typeof f.shell === 'number' ? f.shell : null,
+    cornerLeft: typeof f.cornerLeftDepth === 'number' ? f.cornerLeftDepth : null,
+    cornerRight: typeof f.cornerRightDepth === 'number' ? f.cornerRightDepth : null,
     pressure: pressure?.kind === 'pressure' ? pressure.pressure : f.pressure === NONE ? null : undefined,
     protection: protection?.kind === 'protection' ? protection.protection : null,
     protectionSide: null,

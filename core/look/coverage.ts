@@ -102,7 +102,9 @@ export function coverageLook(def: CoverageDef, rushers: number, rotation: Rotate
     if (s.fieldSide !== null) facts.push(side === s.fieldSide ? 'to the field' : 'to the boundary');
     if (motionTo !== null) facts.push(side === motionTo ? 'to the motion' : 'away from the motion');
   }
-  return { middle: def.middle, style: def.style, deep: def.deep.length, under: Math.max(0, men - rushers - def.deep.length), rotationSide: side, rotationWords: facts.join(', ') };
+  // Whoever rushes is not deep, whatever the coverage asks for.
+  const deep = Math.min(def.deep.length, Math.max(0, men - rushers));
+  return { middle: def.middle, style: def.style, deep, under: men - rushers - deep, rotationSide: side, rotationWords: facts.join(', ') };
 }
 
 /** Roles of the secondary by how many are left beside the front. */
@@ -216,7 +218,11 @@ export function coverDrops(def: CoverageDef, defenders: readonly PlacedDefender[
     const targets = [...s.left.receivers, ...s.right.receivers, ...s.backfield.backs];
     for (const d of left) {
       const best = [...targets].sort((a, b) => Math.abs(a.x - d.x) - Math.abs(b.x - d.x))[0];
-      if (!best) break;
+      // More men than there are to cover: he helps in the hole.
+      if (!best) {
+        out.push({ from: d, to: [d.x * 0.4, 8], zone: 'hook', deep: false });
+        continue;
+      }
       targets.splice(targets.indexOf(best), 1);
       out.push({ from: d, to: [best.x, 1.4], zone: 'man', deep: false });
     }

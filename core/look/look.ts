@@ -30,6 +30,9 @@ export interface LookInput {
   readonly coverage: CoverageDef | null;
   readonly rotation: Rotated;
   readonly shell: number | null;
+  /** Yards off as the film shows them; null: as the coverage usually stands. */
+  readonly cornerLeft: number | null;
+  readonly cornerRight: number | null;
   /** Undefined: not tagged; null: none. */
   readonly pressure: PressureDef | null | undefined;
   readonly protection: ProtectionDef | null;
@@ -37,7 +40,7 @@ export interface LookInput {
   readonly run: RunAim | null;
 }
 
-export const EMPTY_LOOK: LookInput = { formation: null, side: null, backfield: null, motion: null, motionBy: null, motionSide: null, hash: null, front: null, coverage: null, rotation: null, shell: null, pressure: undefined, protection: null, protectionSide: null, run: null };
+export const EMPTY_LOOK: LookInput = { formation: null, side: null, backfield: null, motion: null, motionBy: null, motionSide: null, hash: null, front: null, coverage: null, rotation: null, shell: null, cornerLeft: null, cornerRight: null, pressure: undefined, protection: null, protectionSide: null, run: null };
 
 export interface OffenseLook {
   readonly men: readonly Man[];
@@ -109,7 +112,8 @@ export function fullLook(input: LookInput, profile: LevelProfile, settings: Look
   const line = profile.players === 11;
   const motionTo = offense.path ? (offense.path[offense.path.length - 1]![0] < 0 ? 'L' : 'R') : null;
   const rotated = rotationSide(input.rotation, s, motionTo);
-  const men = placeDefense(s, line ? input.front : null, input.coverage, input.shell, rotated, profile.players);
+  const usual = placeDefense(s, line ? input.front : null, input.coverage, input.shell, rotated, profile.players);
+  const men = input.cornerLeft === null && input.cornerRight === null ? usual : usual.map((d) => { const off = d.level !== 'corner' ? null : d.x < 0 ? input.cornerLeft : input.cornerRight; return off === null ? d : { ...d, depth: Math.max(1, off) }; });
   const front = line && input.front ? frontLook(men, s, 5, settings.box) : null;
   const rush = pressureLook(input.pressure ?? null, line ? men : [], s, input.coverage?.deep.length ?? null);
   const coverage = input.coverage ? coverageLook(input.coverage, rush.count, input.rotation, s, motionTo, profile.players) : null;
@@ -148,6 +152,10 @@ export function lookSentences(look: FullLook, settings: LookSettings, fieldYards
     const f = defense.front;
     out.push(`${cap(countWord(f.box.length))} in the box against ${countWord(f.blockers)} blockers: ${f.verdict}${f.verdict === 'even' ? ' when one is read' : ''} (${f.family}, ${f.shade}).`);
   }
+  if (defense?.front) {
+    const hang = (['left', 'right'] as const).map((side) => (defense.front!.overhang[side] ? `${side} ${defense.front!.overhang[side]!.where}` : `none ${side}`));
+    out.push(`Overhang ${hang.join(', ')}.`);
+  }
   if (ledger) {
     const held = [ledger.heldByRead ? 'one held by the read' : '', ledger.heldByOption ? 'one held by the option' : ''].filter(Boolean).join(', ');
     out.push(`${cap(countWord(ledger.hats))} hats for ${countWord(ledger.there)} to the ${SIDE_WORD[ledger.to]}${held ? `, ${held}` : ''}${ledger.force ? `, the force defender (${defenderWords(ledger.force, settings.school)}) counted` : ''}: ${VERDICT_WORD[ledger.verdict]}.`);
@@ -173,8 +181,36 @@ export function lookSentences(look: FullLook, settings: LookSettings, fieldYards
     const c = defense.coverage;
     out.push(`${c.style === 'match' ? 'Match' : cap(c.style)} coverage, middle ${c.middle === 'none' ? 'without a deep man' : c.middle}: ${c.deep} deep, ${c.under} under, ${defense.rush.count} rush (${defense.rush.kind})${c.rotationWords ? `; rotated ${c.rotationWords}` : ''}.`);
   }
+  if (defense && defense.rush.sources.length > 0) out.push(`Added to the rush: ${defense.rush.sources.join('; ')}.`);
+  if (defense?.coverage) {
+    const corners = defense.men.filter((d) => d.level === 'corner').sort((a, b) => a.x - b.x);
+    if (corners.length > 0) out.push(`Corners ${corners.map((d) => `${d.x < 0 ? 'left' : 'right'} ${d.depth <= 2 ? 'pressed' : `${d.depth} yards off`}${leverage(d, offense.snap)}`).join(', ')}.`);
+  }
   if (fieldYards?.field) out.push(`Short side ${SIDE_WORD[otherSide(fieldYards.field)]}, ${fieldYards.boundaryYards.toFixed(1)} yards.`);
   return out;
+}
+
+/** Where a corner stands to the widest receiver of his side. */
+function leverage(d: Defender, s: Structure): string {
+  const one = (d.x < 0 ? s.left : s.right).receivers[0];
+  if (!one) return '';
+  const out = (d.x - one.x) * (d.x < 0 ? -1 : 1);
+  return out > 0.3 ? ', outside' : out < -0.3 ? ', inside' : ', head-up';
+}
+
+/** A run without a name, to count hats by: zone or down blocking to a side, nobody read. */
+export const plainRun = (blocking: RunAim['blocking'], to: Side, point: RunAim['point'], pullers: { readonly kick: string | null; readonly wrap: string | null } = { kick: null, wrap: null }): RunAim => ({ blocking, to, point, read: null, option: null, kick: pullers.kick, wrap: pullers.wrap === null ? [] : [pullers.wrap], carrier: null });
+
+export interface PointMargin { readonly to: Side; readonly point: RunAim['point']; readonly hats: number; readonly there: number; readonly margin: number }
+
+/** The hat margin at each point of attack, left to right as it lies on the field: zone blocking, nobody read. */
+export function pointMargins(look: FullLook, box: BoxRule = DEFAULT_BOX): PointMargin[] {
+  if (!look.defense?.front) return [];
+  const order: readonly (readonly [Side, RunAim['point']])[] = [['L', 'D'], ['L', 'C'], ['L', 'B'], ['L', 'A'], ['R', 'A'], ['R', 'B'], ['R', 'C'], ['R', 'D']];
+  return order.map(([to, point]) => {
+    const l = runLedger(look.offense.snapMen, look.defense!.men, look.offense.snap, plainRun('zone', to, point), box);
+    return { to, point, hats: l.hats, there: l.there, margin: l.margin };
+  });
 }
 
 const cap = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -10,7 +10,7 @@ import { useCallback, useEffect, useMemo, useRef, useState, useTransition } from
 import { formatSpots, nearestFormations, SAME_FORMATION, typeFormation, type Book, type Spot } from '@/core/book';
 import type { BookAnswer } from '@/core/exchange/types';
 import { fieldSides, LEVEL_KEYS, type Hash, type LevelKey, type LevelProfile, type Profiles } from '@/core/field';
-import { draw, isBack, landmarks, legality, lineUp, mirrorLineUp, shapeOf, snapSpot, structure, structureWords, type Man } from '@/core/look';
+import { atSnap, draw, isBack, landmarks, legality, lineUp, mirrorLineUp, motionChange, recognizeMotion, shapeOf, snapSpot, structure, structureWords, type Man, type Point } from '@/core/look';
 import { Marks } from '../chalk/Marks';
 import { savePng, saveSvg } from '../chalk/save';
 import { useStaffRules } from '../StaffRules';
@@ -59,6 +59,8 @@ export function FormationEditor({ book, profiles, level, edit, from, name, back,
   const [busy, start] = useTransition();
   const field = useRef<SVGSVGElement>(null);
   const drag = useRef<{ letter: string; before: readonly Man[] } | null>(null);
+  const [moving, setMoving] = useState(false);
+  const [trail, setTrail] = useState<{ letter: string; path: readonly Point[] } | null>(null);
 
   const change = (next: readonly Man[]) => { setPast((p) => [...p.slice(-199), men]); setFuture([]); setMen(next); };
   const undo = () => { const last = past[past.length - 1]; if (!last) return setSaid('nothing to undo'); setPast(past.slice(0, -1)); setFuture([men, ...future]); setMen(last); setSaid('undone'); };
@@ -75,7 +77,10 @@ export function FormationEditor({ book, profiles, level, edit, from, name, back,
   };
   const onMove = (e: React.PointerEvent) => {
     const p = drag.current && point(e);
-    if (p) setMen((list) => place(list, drag.current!.letter, p[0], p[1], !e.altKey));
+    if (p && moving) {
+      const at: Point = [Math.round(p[0] * 10) / 10, -Math.max(0.3, Math.round(p[1] * 10) / 10)];
+      setTrail((t) => (t && Math.hypot(t.path[t.path.length - 1]![0] - at[0], t.path[t.path.length - 1]![1] - at[1]) < 0.6 ? t : t && { ...t, path: [...t.path, at] }));
+    } else if (p) setMen((list) => place(list, drag.current!.letter, p[0], p[1], !e.altKey));
   };
   const onUp = () => {
     const moved = drag.current;
@@ -109,7 +114,13 @@ export function FormationEditor({ book, profiles, level, edit, from, name, back,
   const s = useMemo(() => structure(men, sides.field, rules.look.strength), [men, sides.field, rules]);
   const notes = useMemo(() => legality(men, profile), [men, profile]);
   const near = useMemo(() => nearestFormations(men, { ...book, terms: book.terms.filter((t) => t.id !== edit) }, 2), [men, book, edit]);
-  const drawing = useMemo(() => draw({ men, hash, profile, numbers: true, ahead: AHEAD, behind: BEHIND }), [men, hash, profile]);
+  const drawing = useMemo(() => draw({ men, hash, profile, numbers: true, ahead: AHEAD, behind: BEHIND, mover: trail?.letter ?? null, paths: trail && trail.path.length > 1 ? [{ kind: 'motion', points: trail.path, end: 'arrow', by: trail.letter }] : [] }), [men, hash, profile, trail]);
+  const motion = useMemo(() => {
+    if (!trail || trail.path.length < 2) return null;
+    const kind = recognizeMotion(men, trail.letter, trail.path);
+    const change = motionChange(men, atSnap(men, trail.letter, trail.path));
+    return { kind, change, term: book.terms.find((t) => t.definition?.kind === 'motion' && t.definition.motion === kind) ?? null };
+  }, [trail, men, book]);
   const best = near[0];
   const bestWords = best ? `${best.term.word} ${best.side === 'L' ? 'left' : 'right'}` : '';
   const same = best !== undefined && best.distance < SAME_FORMATION;
@@ -139,6 +150,7 @@ export function FormationEditor({ book, profiles, level, edit, from, name, back,
         <Button onClick={undo} disabled={past.length === 0}>Undo</Button><Button onClick={redo} disabled={future.length === 0}>Redo</Button>
         <Button onClick={() => change(mirrorLineUp(men))}>Mirror</Button>
         <Button onClick={() => change(begin())}>From the start</Button>
+        <Button variant={moving ? 'contained' : 'outlined'} aria-pressed={moving} onClick={() => { setMoving(!moving); setTrail(null); }}>Try a motion</Button>
         <TextField select label="ball on" value={hash} onChange={(e) => setHash(e.target.value as Hash)}><MenuItem value="L">left hash</MenuItem><MenuItem value="M">middle</MenuItem><MenuItem value="R">right hash</MenuItem></TextField>
         <TextField select label="game" value={levelKey} onChange={(e) => { const k = e.target.value as LevelKey; setLevelKey(k); change(lineUp(formationSpots(men, profile), 'R', null, shapeOf(profiles[k].players))); }}>{LEVEL_KEYS.map((k) => <MenuItem key={k} value={k}>{profiles[k].name}</MenuItem>)}</TextField>
         <span style={{ marginLeft: 'auto', display: 'flex', gap: 8 }}><Button onClick={() => saveSvg(drawing, word || 'formation')}>SVG</Button><Button onClick={() => void savePng(drawing, word || 'formation')}>PNG</Button><Button component={Link} href={back ?? '/book'}>{back ? 'Back' : 'To the Book'}</Button></span>
@@ -150,7 +162,7 @@ export function FormationEditor({ book, profiles, level, edit, from, name, back,
             <Marks drawing={drawing} />
             {landmarks(profile, hash).filter((l) => Math.abs(l.x) < 24.4).map((l, i) => <g key={`${l.name}${l.x}`}><line x1={l.x} x2={l.x} y1={BEHIND - 3} y2={BEHIND - 2.6} stroke="var(--ink2)" strokeWidth="0.1" /><text x={l.x} y={BEHIND - 1.7 + (i % 3) * 0.8} fontSize="0.8" textAnchor="middle" fill="var(--ink2)">{l.name}</text></g>)}
             {men.map((m) => (
-              <g key={m.letter} role="button" tabIndex={0} data-letter={m.letter} aria-label={`${m.letter}: ${Math.abs(m.x).toFixed(1)} yards ${m.x < 0 ? 'left' : m.x > 0 ? 'right' : 'over the ball'}, ${m.onLine ? 'on the line' : `${m.depth.toFixed(1)} deep`}; arrow keys move him`} transform={`translate(${m.x} ${m.depth + 0.35})`} onKeyDown={onKey(m)} onPointerDown={(e) => { e.preventDefault(); (e.currentTarget as SVGGElement).focus(); field.current?.setPointerCapture(e.pointerId); drag.current = { letter: m.letter, before: men }; }}>
+              <g key={m.letter} role="button" tabIndex={0} data-letter={m.letter} aria-label={`${m.letter}: ${Math.abs(m.x).toFixed(1)} yards ${m.x < 0 ? 'left' : m.x > 0 ? 'right' : 'over the ball'}, ${m.onLine ? 'on the line' : `${m.depth.toFixed(1)} deep`}; arrow keys move him`} transform={`translate(${m.x} ${m.depth + 0.35})`} onKeyDown={onKey(m)} onPointerDown={(e) => { e.preventDefault(); (e.currentTarget as SVGGElement).focus(); field.current?.setPointerCapture(e.pointerId); drag.current = { letter: m.letter, before: men }; if (moving) setTrail({ letter: m.letter, path: [[m.x, -m.depth]] }); }}>
                 <circle r="1.05" fill="transparent" stroke="transparent" />
               </g>
             ))}
@@ -162,6 +174,7 @@ export function FormationEditor({ book, profiles, level, edit, from, name, back,
             <h2 data-testid="structure">{structureWords(s)}</h2>
             <p className="small">{profile.players === 11 ? `Surface ${s.left.surface} left, ${s.right.surface} right; gaps ${s.left.gaps} and ${s.right.gaps}. ` : ''}{sides.field ? `Field ${sides.field === 'L' ? 'left' : 'right'} ${sides.fieldYards.toFixed(1)}, short side ${sides.boundaryYards.toFixed(1)} yards.` : ''}</p>
             {!asBackfield && best && <p data-testid="nearest">{same ? <>This is <strong>{bestWords}</strong>.</> : <>Nearest is <strong>{bestWords}</strong>{best.differs.length > 0 ? `, but ${best.differs.join(', ')}` : ''}. Call it …?</>}</p>}
+            {moving && <p data-testid="motion">{motion ? <><strong>{trail?.letter}: {motion.kind ?? 'hardly moved'}</strong>{motion.term ? `, “${motion.term.word}” in this book` : ''}. {motion.change.before} becomes {motion.change.after}{motion.change.strengthAfter ? ` to the ${motion.change.strengthAfter === 'L' ? 'left' : 'right'}` : ''}{motion.change.numbers.length > 0 ? `; ${motion.change.numbers.map((c) => `${c.letter} ${c.before ?? 'backfield'} → ${c.after ?? 'backfield'}`).join(', ')}` : ''}.</> : 'Drag a man along his path: its kind and what it changes are said here.'}</p>}
             {notes.map((n) => <p key={n.sentence} className="flag small">{n.sentence}.</p>)}
           </section>
           {!asBackfield && (

@@ -9,7 +9,7 @@ import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
 import { constraintsFor, drawSnap, storedValue, type Book, type TermKind } from '@/core/book';
 import { fieldSides, type Hash, type LevelProfile } from '@/core/field';
-import { defenderWords, lookSentences, type DefenseEntry, type Ledger } from '@/core/look';
+import { defenderWords, lookSentences, plainRun, pointMargins, type DefenseEntry, type Ledger, type RunAim } from '@/core/look';
 import { isTagged, type SnapFields } from '@/core/snap';
 import { Picture } from '../chalk/Chalk';
 import { savePng, saveSvg } from '../chalk/save';
@@ -32,6 +32,12 @@ export interface LookCardProps {
   readonly onClose: () => void;
 }
 
+/** Runs without a name: who blocks whom by the rule, both ways. */
+const PLAIN_RUNS: Readonly<Record<string, RunAim>> = {
+  'wide zone left': plainRun('zone', 'L', 'C'), 'wide zone right': plainRun('zone', 'R', 'C'), 'outside left': plainRun('zone', 'L', 'D'), 'outside right': plainRun('zone', 'R', 'D'),
+  'down left, guard kicks': plainRun('gap', 'L', 'C', { kick: 'RG', wrap: 'RT' }), 'down right, guard kicks': plainRun('gap', 'R', 'C', { kick: 'LG', wrap: 'LT' }),
+};
+
 const BY: Readonly<Record<DefenseEntry['by'], string>> = { blocked: 'blocked by', read: 'read by', option: 'held by the option', 'held by a receiver': 'held by', 'deep, far': 'deep, far from it', free: 'free' };
 const word = (v: unknown): string => (typeof v === 'string' && isTagged(v) ? v : '');
 
@@ -42,9 +48,11 @@ export function LookCard({ book, profile, fields, hash, answers = [], onClose }:
   const [coverage, setCoverage] = useState(word(fields.coverage) || (first?.coverage ?? ''));
   const [pressure, setPressure] = useState(word(fields.pressure));
   const [ball, setBall] = useState<Hash | null>(hash);
+  const [run, setRun] = useState('');
   const shown: SnapFields = useMemo(() => ({ ...fields, front: front || null, coverage: coverage || null, pressure: pressure || (fields.pressure === '-' ? '-' : null) }), [fields, front, coverage, pressure]);
-  const drawn = useMemo(() => drawSnap(book, shown, ball, profile, { jobs: true, settings }), [book, shown, ball, profile, settings]);
+  const drawn = useMemo(() => drawSnap(book, shown, ball, profile, { jobs: run === '', aim: PLAIN_RUNS[run] ?? null, settings }), [book, shown, ball, profile, settings, run]);
   const { look } = drawn;
+  const margins = useMemo(() => (look ? pointMargins(look, settings.box) : []), [look, settings]);
   const sides = fieldSides(profile, ball);
   const choose = (kind: TermKind, label: string, value: string, set: (v: string) => void) => (
     <TextField select label={label} value={value} onChange={(e) => set(e.target.value)} sx={{ minWidth: 130 }}>
@@ -63,6 +71,7 @@ export function LookCard({ book, profile, fields, hash, answers = [], onClose }:
       <DialogContent>
         <div className="slices" style={{ padding: '6px 0 10px' }}>
           {choose('front', 'front', front, setFront)}{choose('coverage', 'coverage', coverage, setCoverage)}{choose('pressure', 'pressure', pressure, setPressure)}
+          <TextField select label="hats for" value={run} onChange={(e) => setRun(e.target.value)} sx={{ minWidth: 150 }}><MenuItem value="">the call</MenuItem>{Object.keys(PLAIN_RUNS).map((k) => <MenuItem key={k} value={k}>{k}</MenuItem>)}</TextField>
           <TextField select label="hash" value={ball ?? ''} onChange={(e) => setBall((e.target.value || null) as Hash | null)} sx={{ minWidth: 96 }}><MenuItem value="">any</MenuItem><MenuItem value="L">left</MenuItem><MenuItem value="M">middle</MenuItem><MenuItem value="R">right</MenuItem></TextField>
           {answers.map((a) => <span key={a.label} className="small"><button type="button" className="plain" onClick={() => { setFront(a.front ?? ''); setCoverage(a.coverage ?? ''); }}>{a.label}</button>{a.onOpen && <> <button type="button" className="plain quiet" onClick={a.onOpen} aria-label={`reel: ${a.label}`}>reel</button></>}</span>)}
         </div>
@@ -76,6 +85,7 @@ export function LookCard({ book, profile, fields, hash, answers = [], onClose }:
                   {constraintsFor(look, concept, book).map((c) => <li key={c.sentence} className="flag">{c.sentence}</li>)}
                 </ul>
                 {!look.defense && <p className="quiet">Say a front or a coverage: then the box, the hats and the rush are counted.</p>}
+                {margins.length > 0 && <table className="rows tight" aria-label="Hats at each point of attack"><thead><tr>{margins.map((m) => <th key={m.to + m.point} className="n">{m.to === 'L' ? 'left' : 'right'} {m.point}</th>)}</tr></thead><tbody><tr>{margins.map((m) => <td key={m.to + m.point} className="n" title={`${m.hats} hats for ${m.there}`}>{m.margin > 0 ? `+${m.margin}` : m.margin < 0 ? `−${-m.margin}` : '0'}<span className="quiet"> {m.hats}:{m.there}</span></td>)}</tr></tbody></table>}
                 {look.ledger && <LedgerTable ledger={look.ledger} school={settings.school} />}
               </>
             ) : <p className="quiet">{word(fields.formation) ? `The book has no drawing of “${word(fields.formation)}”. Draw it in the Book and everything here follows.` : 'No formation is tagged.'}</p>}
