@@ -54,21 +54,23 @@ export interface OffenseLook {
 
 interface StoodUp { readonly men: readonly Man[]; readonly set: Structure }
 const NO_BACKFIELD: readonly Spot[] = [];
-const stoodUp = new WeakMap<readonly Spot[], WeakMap<readonly Spot[], Map<string, StoodUp>>>();
+type ByOrder = WeakMap<readonly StrengthRule[], (StoodUp | undefined)[]>;
+const stoodUp = new WeakMap<readonly Spot[], WeakMap<readonly Spot[], ByOrder>>();
+const sideIndex = (side: Side | null): number => (side === null ? 0 : side === 'L' ? 1 : 2);
 
 /** A line-up and its structure, measured once for each formation, backfield, side and hash: a season shows few of them. */
 function standUp(formation: readonly Spot[], side: Side | null, backfield: readonly Spot[] | null, players: number, field: Side | null, order: readonly StrengthRule[]): StoodUp {
   let byBackfield = stoodUp.get(formation);
   if (!byBackfield) stoodUp.set(formation, (byBackfield = new WeakMap()));
-  let known = byBackfield.get(backfield ?? NO_BACKFIELD);
-  if (!known) byBackfield.set(backfield ?? NO_BACKFIELD, (known = new Map()));
-  const key = `${side}${players}${field}${order.join()}`;
-  let found = known.get(key);
-  if (!found) {
-    const men = lineUp(formation, side, backfield, shapeOf(players));
-    known.set(key, (found = { men, set: structure(men, field, order) }));
-  }
-  return found;
+  let byOrder = byBackfield.get(backfield ?? NO_BACKFIELD);
+  if (!byOrder) byBackfield.set(backfield ?? NO_BACKFIELD, (byOrder = new WeakMap()));
+  let known = byOrder.get(order);
+  if (!known) byOrder.set(order, (known = []));
+  const at = (players * 3 + sideIndex(side)) * 3 + sideIndex(field);
+  const found = known[at];
+  if (found) return found;
+  const men = lineUp(formation, side, backfield, shapeOf(players));
+  return (known[at] = { men, set: structure(men, field, order) });
 }
 
 /** The offense alone: the men, their structure before and at the snap. Null without a formation. */

@@ -71,11 +71,11 @@ export interface Structure {
 }
 
 /** Widest gap, yards, that still counts as attached to the line. */
-const ATTACHED = 2.2;
+export const ATTACHED = 2.2;
 /** Three in a span of this many yards are a bunch (common practice: about three yards). */
-const BUNCH = 3.5;
+export const BUNCH = 3.5;
 /** Two whose lanes differ by no more than this are a stack. */
-const STACK = 1;
+export const STACK = 1;
 /** Every receiver of a side this near the end man is condensed; a staff setting may change it. */
 export const CONDENSED = 5;
 
