@@ -1,4 +1,5 @@
 /** The demo program's own play list, in general terms. */
+import { TRIGGERS } from '../core/book/presentations';
 import type { PlayCard } from '../core/plan/sheet';
 
 const play = (name: string, kind: PlayCard['kind'], personnel: string, formation: string, side: 'L' | 'R' | null, concept: string, direction: 'L' | 'R' | null, more: Partial<PlayCard> = {}): PlayCard => ({
@@ -7,7 +8,7 @@ const play = (name: string, kind: PlayCard['kind'], personnel: string, formation
 
 export const DEMO_PLAYS: readonly PlayCard[] = [
   play('Power right', 'run', '11', 'trips', 'R', 'power', 'R'),
-  play('Power left', 'run', '12', 'wing', 'L', 'power', 'L'),
+  play('Power left', 'run', '12', 'wing', 'L', 'power', 'L', { links: [{ kind: 'complement', play: 'play-sweep-with-jet', least: 1, trigger: TRIGGERS['end inside the wing'] }] }),
   play('Inside zone', 'run', '11', 'doubles', 'R', 'inside zone', null),
   play('Split zone', 'run', '12', 'ace', 'R', 'split zone', null),
   play('Wide zone right', 'run', '12', 'wing', 'R', 'wide zone', 'R'),
@@ -28,5 +29,6 @@ export const DEMO_PLAYS: readonly PlayCard[] = [
   play('Curl-flat', 'pass', '11', 'spread', null, 'curl-flat', null),
   play('Outs', 'pass', '10', 'empty', 'R', 'outs', null),
   play('Slip screen', 'pass', '11', 'trey', 'R', 'slip screen', null),
-  play('Angle', 'pass', '11', 'trips', 'L', 'angle', null),
+  // The angle pays only after the flat was shown.
+  play('Angle', 'pass', '11', 'trips', 'L', 'angle', null, { links: [{ kind: 'set-up', play: 'play-curl-flat', least: 3, trigger: null }] }),
 ];

@@ -63,7 +63,7 @@ export function parseRun(text: string): RunDef {
 }
 export function formatRun(d: RunDef): string {
   const join = (job: string) => job.replace(/ /g, '_');
-  return [`${d.blocking} ${d.point} ${d.carrier}`, Object.entries(d.jobs).map(([r, j]) => `${r}:${join(j)}`).join(' '), d.flex.map((f) => `${join(f.job)}=${f.by.join(',')}`).join(' '), d.read ? `read ${d.read}` : ''].join(' | ');
+  return [`${d.blocking} ${d.point} ${d.carrier}`, Object.entries(d.jobs).map(([r, j]) => `${r}:${join(j)}`).join(' '), d.flex.map((f) => `${join(f.job)}=${f.by.join(',')}`).join(' '), d.read ? `read ${d.read}` : ''].join(' | ').replace(/[ |]+$/, '');
 }
 
 export const PASS_TYPES = ['quick', 'drop-back', 'play action', 'boot', 'sprint', 'screen', 'shot'] as const;

@@ -187,6 +187,8 @@ export function lookSentences(look: FullLook, settings: LookSettings, fieldYards
   if (defense?.coverage) {
     const corners = defense.men.filter((d) => d.level === 'corner').sort((a, b) => a.x - b.x);
     if (corners.length > 0) out.push(`Corners ${corners.map((d) => `${d.x < 0 ? 'left' : 'right'} ${d.depth <= 2 ? 'pressed' : `${d.depth} yards off`}${leverage(d, offense.snap)}`).join(', ')}.`);
+    const safeties = defense.men.filter((d) => d.level === 'safety').sort((a, b) => a.x - b.x);
+    if (safeties.length === 2) out.push(`Safeties ${safeties[0]!.depth} and ${safeties[1]!.depth} yards deep, ${Math.round(safeties[1]!.x - safeties[0]!.x)} apart.`);
   }
   if (fieldYards?.field) out.push(`Short side ${SIDE_WORD[otherSide(fieldYards.field)]}, ${fieldYards.boundaryYards.toFixed(1)} yards.`);
   return out;

@@ -27,7 +27,8 @@ export function motionPath(men: readonly Man[], letter: string | null, kind: Mot
   const behind = -((q?.depth ?? 5) + 1.6);
   const front = -Math.max(1.5, Math.min(man.depth, 2.4));
   const back = isBack(man);
-  const stays = kind === 'behind and back' || kind === 'in and out' || kind === 'short' || kind === 'out' || kind === 'back out' || kind === 'to empty' || kind === 'shift';
+  // A back who shifts changes sides; a receiver who goes out or comes back ends where he was.
+  const stays = kind === 'behind and back' || kind === 'in and out' || kind === 'short' || kind === 'out' || kind === 'back out' || kind === 'to empty' || (kind === 'shift' && !back);
   const to = side ?? (stays ? from : otherSide(from));
   const s = signOf(to);
   switch (kind) {

@@ -147,4 +147,4 @@ export function pressureLook(def: PressureDef | null, defenders: readonly Placed
 
 /** The text of a pressure; `parsePressure` of it gives the pressure back. */
 export const formatPressure = (d: PressureDef): string =>
-  [d.rushers.map((r) => `${r.man}:${r.gap}:${r.side}`).join(' '), `drop ${d.drops}${d.dropSide ? ` ${d.dropSide}` : ''}`, `threat ${d.threat}`, d.lineMove === 'none' ? '' : d.lineMove].join(' | ').replace(/ \| $/, '');
+  [d.rushers.map((r) => `${r.man}:${r.gap}:${r.side}`).join(' '), `drop ${d.drops}${d.dropSide ? ` ${d.dropSide}` : ''}`, `threat ${d.threat}`, d.lineMove === 'none' ? '' : d.lineMove].join(' | ').replace(/[ |]+$/, '');

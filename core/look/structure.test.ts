@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_BOOK, findTerm } from '../book';
 import { COLLEGE, FLAG_FIVE, HIGH_SCHOOL, PROFESSIONAL, SEVEN_ON_SEVEN } from '../field';
-import { FIVE, intoBoundary, legality, lineUp, LINE, mirrorLineUp, mirrorMen, passPath, receivers, runPath, SEVEN, structure, structureOf, structureWords } from './index';
+import { FIVE, intoBoundary, legality, lineUp, LINE, mirrorLineUp, mirrorMen, passPath, peopleNote, receivers, runPath, SEVEN, structure, structureOf, structureWords } from './index';
 
 const spots = (kind: 'formation' | 'backfield', word: string) => findTerm(DEFAULT_BOOK, kind, word)!.spots!;
 const formations = DEFAULT_BOOK.terms.filter((t) => t.kind === 'formation');
@@ -81,6 +81,21 @@ describe('what follows from the points', () => {
     expect(of('trey', 'gun', 'R', 'R').back).toEqual({ toTightEnd: false, toStrength: false, toField: false });
     expect(of('trey', 'gun near', 'R', 'R').back).toEqual({ toTightEnd: true, toStrength: true, toField: true });
     expect(of('empty', 'gun', 'R', 'R').back).toEqual({ toTightEnd: null, toStrength: null, toField: null });
+  });
+});
+
+describe('people and picture', () => {
+  it('agree while tight ends flex and backs go out; more backs or more attached than there are is said', () => {
+    expect([peopleNote('11', of('trey')), peopleNote('11', of('spread')), peopleNote('12', of('ace')), peopleNote('11', of('empty')), peopleNote(null, of('ace')), peopleNote('?', of('ace'))]).toEqual([null, null, null, null, null, null]);
+    expect(peopleNote('11', of('ace'))).toBe('11 people hold 1 tight end, the picture shows 2 attached to the line.');
+    expect(peopleNote('11', of('pro', 'i'))).toBe('11 people hold 1 back, the picture shows 2.');
+  });
+  it('every formation of the book stands with the fewest people that fit it', () => {
+    for (const f of formations) for (const b of backfields) {
+      const s = structure(lineUp(f.spots!, 'R', b.spots!));
+      const people = `${s.backfield.backs.length}${Math.min(5, s.left.attached.length + s.right.attached.length)}`;
+      expect(peopleNote(people, s)).toBeNull();
+    }
   });
 });
 

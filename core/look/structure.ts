@@ -234,6 +234,18 @@ export function legality(men: readonly Man[], profile: LevelProfile): LegalityNo
   return out;
 }
 
+/**
+ * What typed people and a picture cannot both be: more backs behind the ball, or more men attached to
+ * the line, than the people hold. Null when they agree; a tight end may always flex, a back go out.
+ */
+export function peopleNote(personnel: string | null | undefined, s: Structure): string | null {
+  if (!personnel || !/^[0-5][0-5]$/.test(personnel)) return null;
+  const [backs, ends] = [Number(personnel[0]), Number(personnel[1])];
+  const attached = s.left.attached.length + s.right.attached.length;
+  if (s.backfield.backs.length > backs) return `${personnel} people hold ${backs} ${backs === 1 ? 'back' : 'backs'}, the picture shows ${s.backfield.backs.length}.`;
+  return attached > ends ? `${personnel} people hold ${ends} ${ends === 1 ? 'tight end' : 'tight ends'}, the picture shows ${attached} attached to the line.` : null;
+}
+
 const SIDE_WORD: Readonly<Record<Side, string>> = { L: 'left', R: 'right' };
 /** A structure as a coach says it: "3x1 to the right, nub left, gun, back away from the tight end". */
 export function structureWords(s: Structure): string {

@@ -16,4 +16,6 @@ export function filmKind(game: { readonly level: LevelKey; readonly phase: strin
   if (game.phase === 'flag' || players === 5) return 'five';
   return 'eleven';
 }
+/** The kind of a program's own games, by its level. */
+export const ownFilm = (level: LevelKey): FilmKind => filmKind({ level, phase: 'regular' }) ?? 'eleven';
 export const FILM_PLAYERS: Readonly<Record<FilmKind, 11 | 7 | 5>> = { eleven: 11, seven: 7, five: 5 };

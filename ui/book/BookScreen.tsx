@@ -119,7 +119,7 @@ export function BookScreen(props: BookScreenProps) {
       )}
       {open?.what === 'merge' && <MergeDialog book={book} term={open.term} count={count(open.term)} busy={busy} onClose={() => setOpen(null)} onMerge={(keep) => run({ op: 'merge', keep, drop: open.term.id }, () => { setOpen(null); setUrl({ term: keep }); })} />}
       {open?.what === 'split' && <SplitDialog book={book} term={open.term} busy={busy} preview={props.preview} onClose={() => setOpen(null)} onSplit={(change) => run(change, () => setOpen(null))} />}
-      {open?.what === 'aliases' && <AliasDialog term={open.term} busy={busy} onClose={() => setOpen(null)} onKeep={(aliases) => run({ op: 'change', id: open.term.id, kind: open.term.kind, aliases }, () => setOpen(null))} />}
+      {open?.what === 'aliases' && <AliasDialog term={open.term} busy={busy} onClose={() => setOpen(null)} onKeep={(aliases, notes) => run({ op: 'change', id: open.term.id, kind: open.term.kind, aliases, notes }, () => setOpen(null))} />}
     </>
   );
 }

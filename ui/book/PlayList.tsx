@@ -9,7 +9,7 @@ import type { BookAnswer } from '@/core/exchange/types';
 import type { LevelProfile } from '@/core/field';
 import { structureWords } from '@/core/look';
 import { countLinks, LINK_KINDS, playCall, playLook, type PlayCard, type PlayLink } from '@/core/plan';
-import { buildColumns, countGame, filmKind } from '@/core/read';
+import { buildColumns, countGame, filmKind, ownFilm } from '@/core/read';
 import { fullSnap, type SnapFields } from '@/core/snap';
 import { Chalk, Picture } from '../chalk/Chalk';
 import { LookCard } from '../look/LookCard';
@@ -57,12 +57,12 @@ export function PlayList(props: PlayListProps) {
   );
 }
 
-function PlayPanel({ play, book, plays, profile, own, team, profiles, mayPlay, busy, run, onClose }: PlayListProps & { play: PlayCard; onClose: () => void }) {
+function PlayPanel({ play, book, plays, profile, level, own, team, profiles, mayPlay, busy, run, onClose }: PlayListProps & { play: PlayCard; onClose: () => void }) {
   const rules = useStaffRules();
   const [url, setUrl] = useUrlState();
   const [card, setCard] = useState(false);
   const [draft, setDraft] = useState<PlayLink>({ kind: 'set-up', play: '', least: 2, trigger: null });
-  const counted = useMemo(() => own.filter((g) => filmKind(g.info) === 'eleven').flatMap((g) => countGame(g.snaps.map(fullSnap), profiles[g.info.level], book, rules)), [own, profiles, book, rules]);
+  const counted = useMemo(() => own.filter((g) => filmKind(g.info) === ownFilm(level)).flatMap((g) => countGame(g.snaps.map(fullSnap), profiles[g.info.level], book, rules)), [own, profiles, level, book, rules]);
   const columns = useMemo(() => buildColumns(counted, rules.success), [counted, rules]);
   const links = countLinks(play, plays, columns, team);
   const fields = playFields(play);

@@ -4,11 +4,12 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
-import { CONSTRAINTS, DEFINED_KINDS, DEFINITION_HINT, drawTerm, formatDefinition, formationStructure, isDrawn, readDefinition, storedValue, TRIGGERS, type Book, type DefinedKind, type Term } from '@/core/book';
+import { CONSTRAINTS, DEFINED_KINDS, DEFINITION_HINT, drawTerm, formatDefinition, formationStructure, isDrawn, readDefinition, storedValue, termFields, TRIGGERS, type Book, type DefinedKind, type Term } from '@/core/book';
 import type { LevelProfile, Side } from '@/core/field';
 import { legality, lineUp, shapeOf, structureWords, techniqueName } from '@/core/look';
 import { Picture } from '../chalk/Chalk';
 import { savePng, saveSvg } from '../chalk/save';
+import { LookCard } from '../look/LookCard';
 import { useStaffRules } from '../StaffRules';
 
 export interface TermPanelProps {
@@ -35,6 +36,7 @@ export function TermPanel(props: TermPanelProps) {
   const { book, profile, term, count, side, busy, mayAdd, mayMerge } = props;
   const settings = useStaffRules().look;
   const [text, setText] = useState<string | null>(null);
+  const [card, setCard] = useState(false);
   const typed = text === null || !isDefined(term.kind) ? null : readDefinition(term.kind, text);
   const shown: Term = useMemo(() => { const read = text !== null && isDefined(term.kind) ? readDefinition(term.kind, text) : null; return read?.ok ? { ...term, definition: read.definition } : term; }, [text, term]);
   const inBook = useMemo(() => (shown === term ? book : { ...book, terms: book.terms.map((t) => (t.id === term.id ? shown : t)) }), [book, shown, term]);
@@ -50,6 +52,7 @@ export function TermPanel(props: TermPanelProps) {
           <Button onClick={() => props.onSide(side === 'R' ? 'L' : 'R')}>Mirror</Button>
           <Button onClick={() => saveSvg(drawn.drawing, title)}>SVG</Button>
           <Button onClick={() => void savePng(drawn.drawing, title)}>PNG</Button>
+          {term.kind !== 'motion' && term.kind !== 'protection' && <Button onClick={() => setCard(true)}>Look card</Button>}
           <Button href={`/api/book/cards?term=${encodeURIComponent(term.id)}&side=${side}`}>Print its card</Button>
         </div>
       )}
@@ -69,6 +72,7 @@ export function TermPanel(props: TermPanelProps) {
           {typed?.ok && <Button type="submit" variant="contained" disabled={busy}>Keep this meaning</Button>}
         </form>
       )}
+      {card && <LookCard book={inBook} profile={profile} fields={termFields(inBook, shown, side)} hash={null} onClose={() => setCard(false)} />}
     </section>
   );
 }

@@ -30,13 +30,14 @@ export function MergeDialog({ book, term, count, busy, onMerge, onClose }: { boo
   );
 }
 
-export function AliasDialog({ term, busy, onKeep, onClose }: { term: Term; busy: boolean; onKeep: (aliases: string[]) => void; onClose: () => void }) {
+export function AliasDialog({ term, busy, onKeep, onClose }: { term: Term; busy: boolean; onKeep: (aliases: string[], notes: string | null) => void; onClose: () => void }) {
   const [text, setText] = useState(term.aliases.join(', '));
+  const [notes, setNotes] = useState(term.notes ?? '');
   return (
     <Dialog open onClose={onClose} aria-labelledby="alias-title" fullWidth maxWidth="sm">
       <DialogTitle id="alias-title">Other words for “{term.word}”</DialogTitle>
-      <DialogContent><TextField fullWidth margin="dense" label="Also said" value={text} onChange={(e) => setText(e.target.value)} helperText="commas between" /></DialogContent>
-      <DialogActions><Button onClick={onClose}>Leave as it is</Button><Button variant="contained" disabled={busy} onClick={() => onKeep(listOf(text))}>Keep</Button></DialogActions>
+      <DialogContent><TextField fullWidth margin="dense" label="Also said" value={text} onChange={(e) => setText(e.target.value)} helperText="commas between" /><TextField fullWidth multiline margin="dense" label="Notes" value={notes} onChange={(e) => setNotes(e.target.value)} slotProps={{ htmlInput: { maxLength: 2000 } }} /></DialogContent>
+      <DialogActions><Button onClick={onClose}>Leave as it is</Button><Button variant="contained" disabled={busy} onClick={() => onKeep(listOf(text), notes.trim() || null)}>Keep</Button></DialogActions>
     </Dialog>
   );
 }

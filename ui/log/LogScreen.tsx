@@ -7,7 +7,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useRouter } from 'next/navigation';
 import { lookOf, type Book } from '@/core/book';
-import { lookSentences } from '@/core/look';
+import { lookSentences, peopleNote } from '@/core/look';
 import { bucketOf } from '@/core/field/situation';
 import type { LevelProfile } from '@/core/field/profile';
 import { changedFields, complete, editLine, frequenciesOf, HELP, parseLine, stateAfter, type FrequencyRow, type LineContext } from '@/core/line';
@@ -259,7 +259,8 @@ export function LogScreen(props: LogScreenProps) {
   const drawn = useMemo((): SnapFields => (text.trim() === '' && previousLook ? {} : parsed.fields), [text, previousLook, parsed]);
   const says = useMemo(() => {
     const look = lookOf(book, { ...drawn, hash: follows.before.hash }, profile, rules.look);
-    return look?.defense ? lookSentences(look, rules.look).filter((t) => /box|hats|receivers|to block|Unblocked|Nobody/.test(t)).slice(0, 3).join(' ') : '';
+    const people = look ? peopleNote(typeof drawn.personnel === 'string' ? drawn.personnel : null, look.offense.set) : null;
+    return [people, ...(look?.defense ? lookSentences(look, rules.look).filter((t) => /box|hats|receivers|to block|Unblocked|Nobody/.test(t)).slice(0, people ? 2 : 3) : [])].filter(Boolean).join(' ');
   }, [book, drawn, follows.before.hash, profile, rules]);
   const stranger = problems[0]?.code === 'unknown-word' ? problems[0].text : null;
   /** An unknown word may be a formation nobody has drawn: the line waits as a draft while it is. */

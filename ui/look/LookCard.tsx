@@ -9,7 +9,7 @@ import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
 import { constraintsFor, drawSnap, storedValue, type Book, type TermKind } from '@/core/book';
 import { fieldSides, type Hash, type LevelProfile } from '@/core/field';
-import { defenderWords, lookSentences, plainRun, pointMargins, type DefenseEntry, type Ledger, type RunAim } from '@/core/look';
+import { defenderWords, lookSentences, peopleNote, plainRun, pointMargins, type DefenseEntry, type Ledger, type RunAim } from '@/core/look';
 import { isTagged, type SnapFields } from '@/core/snap';
 import { Picture } from '../chalk/Chalk';
 import { savePng, saveSvg } from '../chalk/save';
@@ -62,6 +62,7 @@ export function LookCard({ book, profile, fields, hash, answers = [], onClose }:
     </TextField>
   );
   const concept = word(fields.concept);
+  const people = look ? peopleNote(word(fields.personnel), look.offense.set) : null;
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="lg" aria-labelledby="look-title">
       <DialogTitle id="look-title" style={{ display: 'flex', justifyContent: 'space-between', gap: 12 }}>
@@ -82,6 +83,7 @@ export function LookCard({ book, profile, fields, hash, answers = [], onClose }:
               <>
                 <ul className="plainlist saids" aria-label="What it says">
                   {lookSentences(look, settings, sides).map((t) => <li key={t}>{t}</li>)}
+                  {people && <li className="flag">{people}</li>}
                   {constraintsFor(look, concept, book).map((c) => <li key={c.sentence} className="flag">{c.sentence}</li>)}
                 </ul>
                 {!look.defense && <p className="quiet">Say a front or a coverage: then the box, the hats and the rush are counted.</p>}

@@ -9,7 +9,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Book } from '@/core/book';
 import type { LevelKey, Profiles } from '@/core/field/profile';
 import { answersTo, countLinks, expectedUsage, layoutSheet, numberSheet, playCall, playLook, SECTIONS, suggestCalls, type PlayCard, type SectionSpec, type SheetCall, type Suggestion } from '@/core/plan';
-import { buildColumns, countGame, filmKind, type Mean } from '@/core/read';
+import { buildColumns, countGame, filmKind, ownFilm, type Mean } from '@/core/read';
 import { fullSnap, type SlimSnap } from '@/core/snap';
 import type { GameInfo, SheetDetail } from '@/core/exchange/types';
 import { drawSnap } from '@/core/book';
@@ -49,7 +49,7 @@ export function PlanScreen(props: PlanScreenProps) {
   const queue = useRef<Promise<void>>(Promise.resolve());
   const undo = useRef<Change[]>([]);
   const rules = useStaffRules();
-  const counted = useMemo(() => props.games.filter((g) => filmKind(g.info) === 'eleven').flatMap((g) => countGame(g.snaps.map(fullSnap), profiles[g.info.level], book, rules)), [props.games, profiles, book, rules]);
+  const counted = useMemo(() => props.games.filter((g) => filmKind(g.info) === ownFilm(level)).flatMap((g) => countGame(g.snaps.map(fullSnap), profiles[g.info.level], book, rules)), [props.games, profiles, level, book, rules]);
   const own = useMemo(() => buildColumns(counted, rules.success), [counted, rules]);
   const [looked, setLooked] = useState<PlayCard | null>(null);
   const section = SECTIONS.find((s) => s.key === url.get('section')) ?? SECTIONS[1]!;

@@ -10,7 +10,7 @@ import { LOOK_FACT_LABEL, LOOK_FACTS, type Book, type LookFact } from '@/core/bo
 import { bucketLabel, type BucketKey } from '@/core/field/situation';
 import type { LevelKey, Profiles } from '@/core/field/profile';
 import { answersIn } from '@/core/plan';
-import { buildColumns, countGame, coverageOf, FILM_KINDS, FILM_LABEL, FILM_PLAYERS, filmKind, FIRST_VALUE, groupBy, looksOf, select, situationBoard, SLICE_FIELDS, type CountedSnap, type FilmKind, type Slice, type SliceField } from '@/core/read';
+import { buildColumns, countGame, coverageOf, FILM_KINDS, FILM_LABEL, FILM_PLAYERS, filmKind, FIRST_VALUE, groupBy, looksOf, ownFilm, select, situationBoard, SLICE_FIELDS, type CountedSnap, type FilmKind, type Slice, type SliceField } from '@/core/read';
 import { fullSnap, SNAP_FIELDS, type SlimSnap } from '@/core/snap';
 import type { GameInfo, TeamInfo } from '@/core/exchange/types';
 import { Chalk } from '../chalk/Chalk';
@@ -49,9 +49,9 @@ const writeSlice = (slice: Slice): string | null => Object.entries(slice).filter
 export function ReadScreen({ games, teams, book, level, profiles, opponent }: ReadScreenProps) {
   const [url, setUrl] = useUrlState();
   const rules = useStaffRules();
-  const film: FilmKind = (FILM_KINDS as readonly string[]).includes(url.get('film') ?? '') ? (url.get('film') as FilmKind) : 'eleven';
+  const film: FilmKind = (FILM_KINDS as readonly string[]).includes(url.get('film') ?? '') ? (url.get('film') as FilmKind) : ownFilm(level);
   // Drawn on the field of the film: the program's own level, or that of seven or five men.
-  const profile = profiles[FILM_PLAYERS[film] === 11 ? (profiles[level].players === 11 ? level : 'college') : film === 'seven' ? 'seven_on_seven' : 'flag_five'];
+  const profile = profiles[FILM_PLAYERS[film] === profiles[level].players ? level : film === 'seven' ? 'seven_on_seven' : film === 'five' ? 'flag_five' : 'college'];
   const team = url.get('team') ?? opponent ?? teams[0]?.key ?? '';
   const last = url.get('last');
   const slice = readSlice(url.get('slice'));
@@ -110,7 +110,7 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
           <MenuItem value="all">all {theirs.length}</MenuItem>
           {[1, 2, 3, 4].filter((n) => n < theirs.length).map((n) => <MenuItem key={n} value={String(n)}>last {n}</MenuItem>)}
         </TextField>
-        {(film !== 'eleven' || games.some((g) => { const k = filmKind(g.info); return k !== null && k !== 'eleven'; })) && <TextField select label="film" value={film} onChange={(e) => setUrl({ film: e.target.value === 'eleven' ? null : e.target.value, last: null, cell: null, reel: null, slice: null })} sx={{ minWidth: 150 }}>{FILM_KINDS.map((k) => <MenuItem key={k} value={k}>{FILM_LABEL[k]}</MenuItem>)}</TextField>}
+        {(film !== ownFilm(level) || games.some((g) => { const k = filmKind(g.info); return k !== null && k !== ownFilm(level); })) && <TextField select label="film" value={film} onChange={(e) => setUrl({ film: e.target.value === ownFilm(level) ? null : e.target.value, last: null, cell: null, reel: null, slice: null })} sx={{ minWidth: 150 }}>{FILM_KINDS.map((k) => <MenuItem key={k} value={k}>{FILM_LABEL[k]}</MenuItem>)}</TextField>}
         {Object.entries(slice).map(([f, words]) => <Chip key={f} label={`${labelOf(f as SliceField)}: ${words!.map(wordOf).join(' or ')}`} onDelete={() => setSlice({ ...slice, [f]: [] })} variant="outlined" />)}
         <Button variant="outlined" onClick={(e) => setMenu({ anchor: e.currentTarget, field: null })} aria-haspopup="menu">add a slice</Button>
         <span className="small quiet" style={{ marginLeft: 'auto' }}>

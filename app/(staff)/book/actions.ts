@@ -37,7 +37,7 @@ export async function act(raw: unknown): Promise<BookAnswer> {
         const definition = definitionOf(c.kind, c.definition);
         await changeTerm(actor, c.id, { ...(c.aliases ? { aliases: c.aliases } : {}), ...(c.spots ? { spots: c.spots } : {}), ...(c.notes !== undefined ? { notes: c.notes } : {}), ...(definition !== undefined ? { definition } : {}) });
         id = c.id;
-        words = c.aliases && !c.spots && definition === undefined ? 'aliases changed' : 'changed; what follows from it is computed anew';
+        words = c.aliases && !c.spots && definition === undefined ? 'aliases and notes changed' : 'changed; what follows from it is computed anew';
         break;
       }
       case 'merge': {

@@ -4,7 +4,7 @@ import { handle } from '@/app/lib/respond';
 import { drawSnap, drawTerm, formationStructure, TERM_KIND_LABEL, TERM_KINDS, type Term } from '@/core/book';
 import { structureWords } from '@/core/look';
 import { PAPERS } from '@/core/plan';
-import { buildColumns, countGame, filmKind, groupBy, rulesOf, select } from '@/core/read';
+import { buildColumns, countGame, filmKind, groupBy, ownFilm, rulesOf, select } from '@/core/read';
 import { loadBook } from '@/store/book';
 import { NotFound } from '@/store/errors';
 import { listGames, listTeams, profilesOf } from '@/store/games';
@@ -33,7 +33,7 @@ export async function GET(request: Request): Promise<Response> {
     } else if (q.team !== undefined) {
       const name = teams.find((t) => t.key === q.team)?.name;
       if (!name) throw new NotFound('team');
-      const games = (await listGames(actor)).filter((g) => (g.home === q.team || g.away === q.team) && filmKind(g) === 'eleven');
+      const games = (await listGames(actor)).filter((g) => (g.home === q.team || g.away === q.team) && filmKind(g) === ownFilm(program.level));
       const snaps = await loadGames(actor, games.map((g) => g.key));
       const columns = buildColumns(games.flatMap((g) => countGame(snaps.get(g.key) ?? [], profiles[g.level], book, rules)), rules.success);
       const rows = select(columns, { offense: [q.team] });
