@@ -25,6 +25,12 @@ export async function loadBook(actor: Actor, em?: Em): Promise<Book> {
   return { name: program.bookName, letters: program.bookLetters, terms: rows.map(termOf) };
 }
 
+/** The book for a member who may read football. */
+export async function bookFor(actor: Actor): Promise<Book> {
+  requireFootball(actor, 'reading the book');
+  return loadBook(actor);
+}
+
 export function bookFaultSentence(f: BookFault): string {
   if (f.code === 'empty') return 'The word is empty; type one.';
   if (f.code === 'reserved') return `“${f.phrase}” holds a sign that the snap line uses for itself (" ~ / = ? ! @ > #, .., or l r m alone); choose another.`;

@@ -15,6 +15,7 @@ export async function listTeams(actor: Actor): Promise<TeamInfo[]> {
 }
 
 export async function listGames(actor: Actor): Promise<GameInfo[]> {
+  requireFootball(actor, 'reading the games');
   const em = await openEm();
   const games = await em.find(Game, { program: actor.programId }, { orderBy: { week: 'asc', date: 'asc', key: 'asc' } });
   const counts = (await em.execute(
@@ -28,6 +29,7 @@ type GameRow = InferEntity<typeof Game>;
 const gameInfo = (g: GameRow, snaps: number): GameInfo => ({ id: g.id, key: g.key, date: g.date ?? null, week: g.week ?? null, home: g.home, away: g.away, level: g.level, phase: g.phase, closed: g.closed, snaps });
 
 export async function findGame(actor: Actor, key: string): Promise<GameInfo> {
+  requireFootball(actor, 'reading a game');
   const em = await openEm();
   const game = await em.findOne(Game, { program: actor.programId, key });
   if (!game) throw new NotFound('game');

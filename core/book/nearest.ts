@@ -1,6 +1,7 @@
 /** Which known formation a drawn one is, or is nearest to; and a formation read from typed words. */
+import type { LevelProfile } from '../field/profile';
 import type { Side } from '../field/spot';
-import { isBack, LINE_LETTERS, lineUp, mirrorMen, receivers, type Man, type Spot } from '../look';
+import { isBack, LINE_LETTERS, lineUp, mirrorMen, receivers, shapeOf, type Man, type Spot } from '../look';
 import { termIndex } from './index-terms';
 import { parseSpots } from './default-book';
 import { normalizePhrase, type Book, type Term } from './term';
@@ -131,6 +132,17 @@ export function typeFormation(text: string, book: Book, start: readonly Spot[] =
   }
   return { spots, unknown };
 }
+
+/** What belongs to a formation of men as they stand: everybody who is not in the backfield, and linemen who stand elsewhere than usual. */
+export function formationSpots(men: readonly Man[], profile: LevelProfile): Spot[] {
+  const usual = shapeOf(profile.players).line;
+  const moved = (m: Man) => usual.some((u) => u.letter === m.letter && (Math.abs(u.x - m.x) > 0.05 || u.onLine !== m.onLine));
+  const snapper = (m: Man) => m.letter === 'C' && Math.abs(m.x) < 0.1;
+  return men.filter((m) => (m.role === 'eligible' && !isBack(m) && !snapper(m)) || (m.role === 'line' && moved(m))).map(spotOf);
+}
+/** The quarterback and the backs of men as they stand. */
+export const backfieldSpots = (men: readonly Man[]): Spot[] => men.filter((m) => m.role === 'quarterback' || isBack(m)).map(spotOf);
+const spotOf = ({ letter, x, depth, onLine }: Man): Spot => ({ letter, x, depth, onLine });
 
 /** The text of spots as the book's own notation: "X-16 H+6o1". */
 export const formatSpots = (spots: readonly Spot[]): string => spots.map((s) => `${s.letter}${s.x >= 0 ? '+' : ''}${s.x}${s.onLine ? '' : `o${s.depth}`}`).join(' ');

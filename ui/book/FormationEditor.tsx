@@ -7,10 +7,10 @@ import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, useState, useTransition } from 'react';
-import { formatSpots, nearestFormations, SAME_FORMATION, typeFormation, type Book, type Spot } from '@/core/book';
+import { backfieldSpots, formationSpots, formatSpots, nearestFormations, SAME_FORMATION, typeFormation, type Book } from '@/core/book';
 import type { BookAnswer } from '@/core/exchange/types';
-import { fieldSides, LEVEL_KEYS, type Hash, type LevelKey, type LevelProfile, type Profiles } from '@/core/field';
-import { atSnap, draw, isBack, landmarks, legality, lineUp, mirrorLineUp, motionChange, recognizeMotion, shapeOf, snapSpot, structure, structureWords, type Man, type Point } from '@/core/look';
+import { fieldSides, LEVEL_KEYS, type Hash, type LevelKey, type Profiles } from '@/core/field';
+import { atSnap, draw, landmarks, legality, lineUp, mirrorLineUp, motionChange, recognizeMotion, shapeOf, snapSpot, structure, structureWords, type Man, type Point } from '@/core/look';
 import { Marks } from '../chalk/Marks';
 import { savePng, saveSvg } from '../chalk/save';
 import { useStaffRules } from '../StaffRules';
@@ -30,13 +30,6 @@ export interface FormationEditorProps {
 
 const AHEAD = 10;
 const BEHIND = 13;
-
-/** What belongs to a formation: everybody who is not in the backfield, and linemen who stand elsewhere than usual. */
-function formationSpots(men: readonly Man[], profile: LevelProfile): Spot[] {
-  const usual = shapeOf(profile.players).line;
-  return men.filter((m) => (m.role === 'eligible' && !isBack(m) && !(m.letter === 'C' && Math.abs(m.x) < 0.1)) || (m.role === 'line' && usual.some((u) => u.letter === m.letter && (Math.abs(u.x - m.x) > 0.05 || u.onLine !== m.onLine)))).map(({ letter, x, depth, onLine }) => ({ letter, x, depth, onLine }));
-}
-const backfieldSpots = (men: readonly Man[]): Spot[] => men.filter((m) => m.role === 'quarterback' || isBack(m)).map(({ letter, x, depth, onLine }) => ({ letter, x, depth, onLine }));
 
 export function FormationEditor({ book, profiles, level, edit, from, name, back, act }: FormationEditorProps) {
   const rules = useStaffRules();

@@ -3,6 +3,7 @@ import { revalidatePath } from 'next/cache';
 import Link from 'next/link';
 import { redirect } from 'next/navigation';
 import { z } from 'zod';
+import { refusable } from '@/app/lib/refusable';
 import { requireActor } from '@/app/lib/session';
 import { LEVEL_KEYS, LEVEL_PROFILES } from '@/core/field';
 import { PHASES } from '@/core/table';
@@ -50,7 +51,7 @@ async function close(form: FormData): Promise<void> {
   revalidatePath('/log');
 }
 
-export default async function Log() {
+export default refusable(async function Log() {
   const actor = await requireActor();
   const [games, teams] = await Promise.all([listGames(actor), listTeams(actor)]);
   const name = (key: string) => teams.find((t) => t.key === key)?.name ?? key;
@@ -68,4 +69,4 @@ export default async function Log() {
       <NewGameForm open={open} teams={teams} />
     </div>
   );
-}
+});

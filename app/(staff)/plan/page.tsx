@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { redirect } from 'next/navigation';
+import { refusable } from '@/app/lib/refusable';
 import { clock, requireActor } from '@/app/lib/session';
 import { Invalid, NotFound, Refused } from '@/store/errors';
 import { listTeams } from '@/store/games';
@@ -24,7 +25,7 @@ async function start(_: string | null, form: FormData): Promise<string | null> {
   redirect(`/plan/${key}`);
 }
 
-export default async function Plan() {
+export default refusable(async function Plan() {
   const actor = await requireActor();
   const [sheets, teams, program] = await Promise.all([listSheets(actor), listTeams(actor), programOf(actor)]);
   const name = (key: string) => teams.find((t) => t.key === key)?.name ?? key;
@@ -39,4 +40,4 @@ export default async function Plan() {
       {actor.roles.some((r) => r === 'coordinator' || r === 'coach') && <NewSheetForm start={start} teams={teams.filter((t) => t.key !== program.team)} opponent={program.settings.opponent} week={program.settings.week} />}
     </div>
   );
-}
+});

@@ -1,8 +1,9 @@
 import type { Metadata } from 'next';
 import { profilesFor } from '@/core/field';
 import { slimSnap } from '@/core/snap';
+import { refusable } from '@/app/lib/refusable';
 import { requireActor } from '@/app/lib/session';
-import { loadBook } from '@/store/book';
+import { bookFor } from '@/store/book';
 import { listGames, listTeams } from '@/store/games';
 import { programOf } from '@/store/members';
 import { loadGames } from '@/store/snaps';
@@ -11,9 +12,9 @@ import { ReadScreen } from '@/ui/read/ReadScreen';
 export const metadata: Metadata = { title: 'Read' };
 export const dynamic = 'force-dynamic';
 
-export default async function Read() {
+export default refusable(async function Read() {
   const actor = await requireActor();
-  const [games, teams, program, book] = await Promise.all([listGames(actor), listTeams(actor), programOf(actor), loadBook(actor)]);
+  const [games, teams, program, book] = await Promise.all([listGames(actor), listTeams(actor), programOf(actor), bookFor(actor)]);
   const snaps = await loadGames(actor, games.map((g) => g.key));
   return <ReadScreen games={games.map((info) => ({ info, snaps: (snaps.get(info.key) ?? []).map(slimSnap) }))} teams={teams} book={book} level={program.level} profiles={profilesFor(program.level, program.season, program.settings.profile ?? null)} opponent={program.settings.opponent} />;
-}
+});

@@ -2,8 +2,9 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { countFrequencies, frequencyRows, type FrequencyRow } from '@/core/line';
 import { walkedGames } from '@/app/lib/week';
+import { refusable } from '@/app/lib/refusable';
 import { requireActor } from '@/app/lib/session';
-import { loadBook } from '@/store/book';
+import { bookFor } from '@/store/book';
 import { NotFound } from '@/store/errors';
 import { findGame, listTeams, profilesOf } from '@/store/games';
 import { loadSnaps } from '@/store/snaps';
@@ -14,14 +15,14 @@ export const dynamic = 'force-dynamic';
 
 interface Props { params: Promise<{ game: string }>; searchParams: Promise<{ snap?: string }> }
 
-export default async function LogGame({ params, searchParams }: Props) {
+export default refusable(async function LogGame({ params, searchParams }: Props) {
   const actor = await requireActor();
   const key = decodeURIComponent((await params).game);
   const game = await findGame(actor, key).catch((e: unknown) => {
     if (e instanceof NotFound) notFound();
     throw e;
   });
-  const [teams, book, profiles, initial, walked] = await Promise.all([listTeams(actor), loadBook(actor), profilesOf(actor), loadSnaps(actor, key), walkedGames(actor, (g) => g.key !== key && [g.home, g.away].some((t) => t === game.home || t === game.away))]);
+  const [teams, book, profiles, initial, walked] = await Promise.all([listTeams(actor), bookFor(actor), profilesOf(actor), loadSnaps(actor, key), walkedGames(actor, (g) => g.key !== key && [g.home, g.away].some((t) => t === game.home || t === game.away))]);
   // What each team did before, by situation: ranks the completions.
   const history: Record<string, FrequencyRow[]> = {};
   for (const team of [game.home, game.away]) {
@@ -29,4 +30,4 @@ export default async function LogGame({ params, searchParams }: Props) {
     history[team] = frequencyRows(countFrequencies(earlier.map((r) => ({ snap: r.snap, bucket: r.bucket }))));
   }
   return <LogScreen key={key} game={game} teams={teams} book={book} profile={profiles[game.level]} owner={`${actor.programId}.${actor.memberId}`} initial={initial} history={history} open={(await searchParams).snap ?? null} />;
-}
+});

@@ -5,7 +5,7 @@ import { drawSnap, drawTerm, formationStructure, TERM_KIND_LABEL, TERM_KINDS, ty
 import { structureWords } from '@/core/look';
 import { PAPERS } from '@/core/plan';
 import { buildColumns, countGame, filmKind, groupBy, ownFilm, rulesOf, select } from '@/core/read';
-import { loadBook } from '@/store/book';
+import { bookFor } from '@/store/book';
 import { NotFound } from '@/store/errors';
 import { listGames, listTeams, profilesOf } from '@/store/games';
 import { programOf } from '@/store/members';
@@ -19,7 +19,7 @@ const query = z.object({
 export async function GET(request: Request): Promise<Response> {
   return handle(request, async (actor) => {
     const q = query.parse(Object.fromEntries(new URL(request.url).searchParams));
-    const [book, program, profiles, teams] = await Promise.all([loadBook(actor), programOf(actor), profilesOf(actor), listTeams(actor)]);
+    const [book, program, profiles, teams] = await Promise.all([bookFor(actor), programOf(actor), profilesOf(actor), listTeams(actor)]);
     const profile = profiles[program.level];
     const rules = rulesOf(program.settings.rules);
     const cardOf = (t: Term): Card => ({ title: `${t.word}${t.spots ? ` ${q.side === 'L' ? 'left' : 'right'}` : ''}`, lines: [t.kind === 'formation' && t.spots ? structureWords(formationStructure(book, t, q.side, profile)) : t.aliases.join(', ')].filter(Boolean), drawing: drawTerm(book, t, q.side, profile, rules.look).drawing });

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { refusable } from '@/app/lib/refusable';
 import { requireActor } from '@/app/lib/session';
 import { listTeams } from '@/store/games';
 import { programOf } from '@/store/members';
@@ -10,9 +11,9 @@ export const dynamic = 'force-dynamic';
 
 interface Props { params: Promise<{ sheet: string }> }
 
-export default async function Print({ params }: Props) {
+export default refusable(async function Print({ params }: Props) {
   const actor = await requireActor();
   const [sheet, program, teams] = await Promise.all([loadSheet(actor, (await params).sheet), programOf(actor), listTeams(actor)]);
   const name = (k: string) => teams.find((t) => t.key === k)?.name ?? k;
   return <PrintPreview sheet={sheet} title={`${name(program.team)} offense`} against={name(sheet.opponent)} />;
-}
+});
