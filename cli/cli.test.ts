@@ -4,7 +4,9 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterAll, describe, expect, it, vi } from 'vitest';
-import { snapToRow, unpack, writeCsv } from '../core/table';
+import { DEFAULT_BOOK, parseSpots, writeBook } from '../core/book';
+import { blankSnap } from '../core/snap';
+import { emptyTables, pack, snapToRow, unpack, writeCsv, writePackage } from '../core/table';
 import { makeMistake } from '../demo/mistakes';
 import { DEMO_SEED, simulateSeason } from '../demo/league';
 import { seededRandom } from '../demo/random';
@@ -49,6 +51,18 @@ describe('help and mistakes', () => {
       expect(done.err.split('\n')).toHaveLength(1);
     }
   });
+});
+
+it('read groups by structure with the book of the package, and keeps 7-on-7 apart', () => {
+  const book = { ...DEFAULT_BOOK, terms: [...DEFAULT_BOOK.terms, { id: 'formation-gull', kind: 'formation' as const, word: 'gull', aliases: [], spots: parseSpots('X-16 H+6o1 Y+9o1 Z+13') }] };
+  const rows = [['a', 'g', '1', 'gull'], ['b', 'g', '2', 'doubles'], ['c', 's', '1', 'trips']];
+  const tables = { ...emptyTables(), teams: [{ team: 'AAA', name: 'Alder' }, { team: 'BBB', name: 'Birch' }], games: [{ game: 'g', home: 'AAA', away: 'BBB', level: 'college', phase: 'regular' }, { game: 's', home: 'AAA', away: 'BBB', level: 'seven_on_seven', phase: 'seven_on_seven' }], snaps: rows.map(([snapId, game, order, formation]) => snapToRow({ ...blankSnap(snapId!, game!, Number(order)), offense: 'AAA', defense: 'BBB', formation: formation!, formationSide: 'R', play: 'pass', down: 1, distance: 10, toGoal: 40 })) };
+  writeFileSync(file('structures.zip'), pack(writePackage(tables, writeBook(book), { name: 'x', title: 'x', level: 'college 2026' })));
+  const read = (...args: string[]) => JSON.parse(vobrik('read', file('structures.zip'), '--by', 'structure', ...args).out) as { n: number; rows: { structure: string; n: number }[] };
+  expect(read().rows.map((r) => [r.structure, r.n])).toEqual([['2x2', 1], ['3x1', 1]]);
+  expect(read('--film', 'seven')).toMatchObject({ n: 1, rows: [{ structure: '3x1', n: 1 }] });
+  const wrong = vobrik('read', file('structures.zip'), '--by', 'structure', '--film', 'six');
+  expect([wrong.code, wrong.err]).toEqual([2, '--film six is none of eleven, seven, five']);
 });
 
 it('parse gives the snap and what follows', () => {

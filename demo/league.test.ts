@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { zoneSetFaults, DEFAULT_ZONES } from '../core/field';
+import { DEFAULT_BOOK, lookFacts, lookOf } from '../core/book';
+import { COLLEGE, zoneSetFaults, DEFAULT_ZONES } from '../core/field';
+import { legality } from '../core/look';
 import { CLUBS } from './clubs';
 import { DEMO_SEED, fixtures, loggedGames, NEXT_OPPONENT, PROGRAM, rosterOf, simulateSeason, THIS_WEEK } from './league';
 import { PLANTED_TELLS } from './truth';
@@ -31,6 +33,24 @@ describe('the demo league', () => {
       if (tell.strength === '30x40') expect([hits.length >= 30, Math.abs(shift) >= 0.4]).toEqual([true, true]);
       if (tell.strength === '20x50') expect([hits.length >= 20, Math.abs(shift) >= 0.5]).toEqual([true, true]);
       if (tell.strength === 'too-weak') expect(Math.abs(shift)).toBeLessThan(0.3);
+    }
+  });
+  it('counts receivers as the book’s structure does, before and at the snap, in every snap', () => {
+    let seen = 0;
+    for (const g of season.slice(0, 12)) for (const s of g.snaps) {
+      if (s.formation === null) continue;
+      const facts = lookFacts(DEFAULT_BOOK, s, COLLEGE);
+      const label = (l: unknown, r: unknown) => `${Math.max(Number(l), Number(r))}x${Math.min(Number(l), Number(r))}`;
+      expect([facts.structure, facts.structureSnap], `${s.snapId} ${s.formation} ${s.motion}`).toEqual([label(s.receiversLeftSet, s.receiversRightSet), label(s.receiversLeftSnap, s.receiversRightSnap)]);
+      seen++;
+    }
+    expect(seen).toBeGreaterThan(1000);
+  });
+  it('lines up no picture that its people cannot fill or the rulebook would flag', () => {
+    for (const s of season[0]!.snaps) {
+      if (s.formation === null) continue;
+      const men = lookOf(DEFAULT_BOOK, s, COLLEGE)!.offense;
+      expect(legality(men.men, COLLEGE), s.formation).toEqual([]);
     }
   });
   it('has a null league where nothing but the situation decides', () => {

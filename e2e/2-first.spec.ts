@@ -120,4 +120,28 @@ test.describe('signed in', () => {
     await expect(other.getByRole('button', { name: 'Add', exact: true })).toHaveCount(0);
     await other.context().close();
   });
+
+  test('a keeper without football is told who could see a page, and finds the staff', async ({ page, browser }) => {
+    await page.goto(`${EMPTY()}/staff`);
+    await page.getByLabel('Name').fill('Kim Only Keeper');
+    await page.getByLabel('First password').fill('another good one');
+    await page.getByRole('checkbox', { name: 'charter' }).uncheck();
+    await page.getByRole('checkbox', { name: 'keeper' }).check();
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await expect(page.getByRole('cell', { name: 'Kim Only Keeper', exact: true })).toBeVisible();
+    const other = await (await browser.newContext()).newPage();
+    await other.goto(`${EMPTY()}/sign-in`);
+    await other.getByLabel('Name').fill('Kim Only Keeper');
+    await other.getByLabel('Password').fill('another good one');
+    await other.getByRole('button', { name: 'Sign in' }).click();
+    await expect(other.getByText(/a keeper finds members and backup under/)).toBeVisible();
+    for (const path of ['/log', '/read', '/plan', '/book', '/book/draw']) {
+      await other.goto(EMPTY() + path);
+      await expect(other.getByRole('heading', { name: 'Not for your roles' }), path).toBeVisible();
+      await expect(other.getByText(/is for a coordinator or coach or charter/)).toBeVisible();
+    }
+    const refused = await other.request.get(`${EMPTY()}/api/book/cards`);
+    expect([refused.status(), ((await refused.json()) as { error: string }).error]).toEqual([403, 'reading the book is for a coordinator or coach or charter.']);
+    await other.context().close();
+  });
 });

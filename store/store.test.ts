@@ -272,6 +272,86 @@ describe('changes of the book that can be taken back', () => {
   });
 });
 
+describe('who may do what with the book', () => {
+  const as = (...roles: Actor['roles'][number][]): Actor => ({ ...ours, roles });
+  const split = { from: 'formation-trips', to: { word: 'x' }, where: [{ field: 'personnel' as const, values: ['11'] }] };
+  it.each([
+    ['merging', ['coach', 'charter', 'keeper', 'guest'], (a: Actor) => book.mergeTerms(a, 'a', 'b', NOW), 'coordinator'],
+    ['splitting', ['coach', 'charter', 'keeper', 'guest'], (a: Actor) => book.splitTerm(a, split, NOW), 'coordinator'],
+    ['taking back', ['coach', 'charter', 'keeper', 'guest'], (a: Actor) => book.undoChange(a, randomUUID(), NOW), 'coordinator'],
+    ['importing a book', ['coach', 'charter', 'guest'], (a: Actor) => book.importBook(a, '{}'), 'keeper or coordinator'],
+    ['adding the general terms', ['coach', 'charter', 'guest'], (a: Actor) => book.adoptGeneralTerms(a), 'keeper or coordinator'],
+    ['adding a word', ['keeper', 'guest'], (a: Actor) => book.addTerm(a, { kind: 'tag', word: 'x', aliases: [], notes: null }), 'coordinator or coach or charter'],
+    ['drawing a word', ['keeper', 'guest'], (a: Actor) => book.changeTerm(a, 'formation-trips', { spots: null }), 'coordinator or coach or charter'],
+    ['reading the book', ['keeper', 'guest'], (a: Actor) => book.bookFor(a), 'coordinator or coach or charter'],
+    ['reading the changes', ['keeper', 'guest'], (a: Actor) => book.listChanges(a), 'coordinator or coach or charter'],
+    ['looking before a split', ['keeper', 'guest'], (a: Actor) => book.previewSplit(a, 'formation-trips', []), 'coordinator or coach or charter'],
+    ['linking plays', ['charter', 'keeper', 'guest'], (a: Actor) => plans.setLinks(a, 'x', []), 'coordinator or coach'],
+    ['reading the games', ['keeper', 'guest'], (a: Actor) => games.listGames(a), 'coordinator or coach or charter'],
+    ['changing the rules', ['coach', 'charter', 'guest'], (a: Actor) => members.setRules(a, null), 'keeper or coordinator'],
+  ] as const)('%s is refused to others, naming who could', async (_, roles, work, could) => {
+    for (const role of roles) {
+      const refused = await work(as(role)).then(() => null, (e: unknown) => e);
+      expect(refused, role).toBeInstanceOf(Refused);
+      expect((refused as Refused).message).toContain(could);
+    }
+  });
+  it('nothing of another program’s book is changed, split, linked or read', async () => {
+    const key = await book.addTerm(theirs, { kind: 'formation', word: 'only theirs', aliases: [], notes: 'secret', spots: [{ letter: 'X', x: -9, depth: 1, onLine: false }] });
+    const play = await plans.addPlay(theirs, { name: 'Theirs two', kind: 'run', personnel: null, formation: null, formationSide: null, motion: null, motionBy: null, concept: 'power', conceptWeak: null, direction: null, backfield: null, links: [] });
+    const mine = await plans.addPlay(ours, { name: 'Mine', kind: 'run', personnel: null, formation: null, formationSide: null, motion: null, motionBy: null, concept: 'power', conceptWeak: null, direction: null, backfield: null, links: [] });
+    const before = JSON.stringify(await packages.exportTables(theirs));
+    await expect(book.changeTerm(ours, key, { notes: 'ours' })).rejects.toBeInstanceOf(NotFound);
+    await expect(book.previewSplit(ours, key, [])).rejects.toBeInstanceOf(NotFound);
+    await expect(book.splitTerm(ours, { ...split, from: key }, NOW)).rejects.toBeInstanceOf(NotFound);
+    await expect(book.splitTerm(ours, { ...split, to: { key } }, NOW)).rejects.toBeInstanceOf(NotFound);
+    await expect(book.removeTerm(ours, key)).rejects.toBeInstanceOf(NotFound);
+    await expect(plans.setLinks(ours, play, [])).rejects.toBeInstanceOf(NotFound);
+    await expect(plans.setLinks(ours, mine, [{ kind: 'set-up', play, least: 1, trigger: null }])).rejects.toBeInstanceOf(NotFound);
+    await expect(plans.setLinks(ours, mine, [{ kind: 'set-up', play: mine, least: 1, trigger: null }])).rejects.toThrow('cannot set itself up');
+    expect(JSON.stringify(await book.loadBook(ours))).not.toContain('only theirs');
+    expect(JSON.stringify(await packages.exportTables(theirs))).toBe(before);
+  });
+});
+
+describe('the book under load', () => {
+  it('a merge and parallel writers of the same game both land, and no version is lost', async () => {
+    const key = await newGame(ours);
+    await snaps.saveSnaps(ours, key, Array.from({ length: 40 }, (_, i) => put(`m${i}`, i + 1, { formation: i % 2 ? 'ace' : 'pro', gain: 0, result: 'gain' })), NOW);
+    const writes = Array.from({ length: 8 }, (_, w) => snaps.saveSnaps(ours, key, [{ op: 'patch', snapId: `m${w}`, fields: { gain: { value: w + 1, version: 1 } } }], NOW));
+    const [merge] = await Promise.all([book.mergeTerms(ours, 'formation-pro', 'formation-ace', NOW), ...writes]);
+    expect(merge).toMatchObject({ snaps: 20 });
+    const after = await snaps.loadSnaps(ours, key);
+    expect(after.snaps.every((s) => s.snap.formation === 'pro')).toBe(true);
+    expect(after.snaps.slice(0, 8).map((s) => s.snap.gain)).toEqual([1, 2, 3, 4, 5, 6, 7, 8]);
+    expect((await book.undoChange(ours, merge.change, NOW)).snaps).toBe(20);
+    expect((await snaps.loadSnaps(ours, key)).snaps.map((s) => s.snap.formation)).toEqual(Array.from({ length: 40 }, (_, i) => (i % 2 ? 'ace' : 'pro')));
+  });
+  it('a removed snap is rewritten too, so that bringing it back brings no old word', async () => {
+    const key = await newGame(ours);
+    await snaps.saveSnaps(ours, key, [put('gone', 1, { formation: 'twins' })], NOW);
+    await snaps.saveSnaps(ours, key, [{ op: 'delete', snapId: 'gone' }], NOW);
+    const done = await book.mergeTerms(ours, 'formation-pro', 'formation-twins', NOW);
+    await snaps.saveSnaps(ours, key, [{ op: 'restore', snapId: 'gone' }], NOW);
+    expect((await snaps.loadSnaps(ours, key)).snaps.map((s) => s.snap.formation)).toEqual(['pro']);
+    await book.undoChange(ours, done.change, NOW);
+  });
+});
+
+describe('a game without a line', () => {
+  it('is opened at its own level and phase, whatever the program’s', async () => {
+    const key = await games.createGame(ours, { home: 'AAA', away: 'CCC', date: null, week: null, level: 'flag_five', phase: 'flag' });
+    expect(await games.findGame(ours, key)).toMatchObject({ level: 'flag_five', phase: 'flag' });
+    expect((await games.profilesOf(ours)).flag_five).toMatchObject({ players: 5, fieldWidth: 30 });
+  });
+  it('travels in a package', async () => {
+    const csv = 'game,home,away,level,phase\n2026-seven,AAA,CCC,seven_on_seven,seven_on_seven\n';
+    const outcome = await packages.importFiles(ours, [{ name: 'games.csv', text: csv }, { name: 'teams.csv', text: 'team,name\nAAA,Alder\nCCC,Cedar\n' }], NOW);
+    expect(outcome.faults).toEqual([]);
+    expect(await games.findGame(ours, '2026-seven')).toMatchObject({ level: 'seven_on_seven', phase: 'seven_on_seven' });
+  });
+});
+
 describe('the staff’s rules', () => {
   it('are kept when every yard has one zone, refused with the yard that has not', async () => {
     await members.setRules(ours, { ...DEFAULT_RULES, look: { ...DEFAULT_RULES.look, strength: ['tight_end', 'receivers'] } });

@@ -72,6 +72,8 @@ export const SAME_FORMATION = 1.2;
 
 export interface TypedFormation {
   readonly spots: readonly Spot[];
+  /** Letters the words placed; the others stand where they stood. */
+  readonly placed: ReadonlySet<string>;
   /** Words that were not understood. */
   readonly unknown: readonly string[];
 }
@@ -91,6 +93,7 @@ export function typeFormation(text: string, book: Book, start: readonly Spot[] =
   const index = termIndex(book);
   let spots: Spot[] = start.map((s) => ({ ...s }));
   const unknown: string[] = [];
+  const placed = new Set<string>();
   for (let i = 0; i < words.length;) {
     let taken = 0;
     for (let n = Math.min(index.mostWords, words.length - i); n >= 1 && taken === 0; n--) {
@@ -98,6 +101,7 @@ export function typeFormation(text: string, book: Book, start: readonly Spot[] =
       if (!term?.spots) continue;
       const next = words[i + n];
       spots = next === 'l' || next === 'left' ? mirrorMen(term.spots) : [...term.spots];
+      for (const s of spots) placed.add(s.letter);
       taken = n + (next === 'l' || next === 'r' || next === 'left' || next === 'right' ? 1 : 0);
     }
     if (taken > 0) {
@@ -109,6 +113,7 @@ export function typeFormation(text: string, book: Book, start: readonly Spot[] =
       try {
         const [spot] = parseSpots(raw);
         spots = [...spots.filter((s) => s.letter !== spot!.letter), spot!];
+        placed.add(spot!.letter);
       } catch {
         unknown.push(words[i]!);
       }
@@ -124,13 +129,14 @@ export function typeFormation(text: string, book: Book, start: readonly Spot[] =
       const sign = said ?? (before && before.x < 0 ? -1 : 1);
       const x = mark.x === null ? (said === null || !before ? (before?.x ?? 8) : Math.abs(before.x) * said) : mark.x * sign;
       spots = [...spots.filter((s) => s.letter !== letter), { letter, x, depth: mark.depth, onLine: mark.onLine }];
+      placed.add(letter);
       i += said === null ? 2 : 3;
       continue;
     }
     unknown.push(words[i]!);
     i++;
   }
-  return { spots, unknown };
+  return { spots, placed, unknown };
 }
 
 /** What belongs to a formation of men as they stand: everybody who is not in the backfield, and linemen who stand elsewhere than usual. */

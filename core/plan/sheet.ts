@@ -60,7 +60,7 @@ export interface PlayCard {
 
 /** How a call reads on the sheet: "11 trips R, H jet · power R". */
 export function playLook(p: PlayCard): string {
-  const formation = p.formation === null ? '' : `${p.formation}${p.formationSide ? ` ${p.formationSide}` : ''}`;
+  const formation = p.formation === null ? '' : `${p.formation}${p.formationSide ? ` ${p.formationSide}` : ''}${p.backfield ? `, ${p.backfield}` : ''}`;
   const motion = p.motion === null ? '' : `, ${p.motionBy ? `${p.motionBy} ` : ''}${p.motion}`;
   return [p.personnel, `${formation}${motion}`].filter(Boolean).join(' ') || 'any look';
 }

@@ -19,6 +19,17 @@ const tables: Tables = {
 };
 const meta = { name: 'demo', title: 'Demo', level: 'college 2026' };
 
+describe('the play list as a table', () => {
+  const read = (line: string) => readPackage([{ name: 'plays.csv', text: `play,name,kind,concept,backfield,links\n${line}\n` }], nothing);
+  it('takes backfield and links, several with ; between', () => {
+    expect(read('p,Angle,pass,angle,gun,set-up:play-flat:2;complement:play-sweep:1:the end crashes').tables.plays).toEqual([expect.objectContaining({ play: 'p', backfield: 'gun', links: ['set-up:play-flat:2', 'complement:play-sweep:1:the end crashes'] })]);
+    expect(read('p,Angle,pass,angle,,').tables.plays[0]).toMatchObject({ backfield: null, links: [] });
+  });
+  it.each(['follow:play-flat:2', 'set-up:play-flat', 'set-up:play-flat:many', 'set-up::2'])('refuses the link “%s” with its place and remedy', (link) => {
+    expect(read(`p,Angle,pass,angle,gun,${link}`).faults.map(faultSentence)).toEqual([`plays.csv, row 2, column links: “${link}” is not kind:play:times, such as set-up:play-flat:2`]);
+  });
+});
+
 describe('the open package', () => {
   it('writes a descriptor that fits the profile of the Tabular Data Package standard', () => {
     // Frictionless Data, tabular-data-package profile, as the registry package "datapackage" ships it.

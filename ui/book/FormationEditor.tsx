@@ -120,7 +120,10 @@ export function FormationEditor({ book, profiles, level, edit, from, name, back,
 
   const take = (text: string) => {
     const read = typeFormation(text, book, formationSpots(men, profile));
-    const stood = lineUp(read.spots, 'R', backfieldSpots(men).filter((b) => !read.spots.some((x) => x.letter === b.letter)), shape);
+    // Where there is not room for all, those who were typed stay.
+    const room = shape.men - shape.line.length - 1;
+    const fits = read.spots.length <= room ? read.spots : [...read.spots.filter((x) => read.placed.has(x.letter)), ...read.spots.filter((x) => !read.placed.has(x.letter))].slice(0, Math.max(room, read.placed.size));
+    const stood = lineUp(fits, 'R', backfieldSpots(men).filter((b) => !fits.some((x) => x.letter === b.letter)), shape);
     change(stood);
     setSaid(read.unknown.length > 0 ? `not understood: ${read.unknown.join(' ')}` : 'placed');
   };

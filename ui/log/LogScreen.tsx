@@ -97,12 +97,21 @@ export function LogScreen(props: LogScreenProps) {
 
   // The draft survives a reload; an edit opens with the snap's line.
   const opened = useRef('');
+  const alive = useRef(false);
   useEffect(() => {
     const key = mode.kind === 'edit' ? mode.snapId : mode.kind;
     if (opened.current === key && mode.kind !== 'next') return;
     if (opened.current === key) return;
+    const first = !alive.current && mode.kind === 'next';
+    alive.current = true;
     opened.current = key;
-    if (mode.kind === 'edit' && row) {
+    if (first) {
+      // Keys typed before the page was alive are in the field already: they come after the draft, none is lost.
+      const early = input.current?.value ?? '';
+      const draft = localStorage.getItem(draftKey) ?? '';
+      setText((now) => [draft, now === '' ? early : now].filter(Boolean).join(draft.endsWith(' ') ? '' : ' '));
+      setShown('');
+    } else if (mode.kind === 'edit' && row) {
       const line = editLine(row, { book, profile, state: { ...row.expected, ...fill(row) }, previous: null });
       setText(line);
       setShown(line);

@@ -1,0 +1,76 @@
+/** Five men on the board, backs, notes, people that do not fit a picture, and keys typed too early. */
+import { expect, test } from '@playwright/test';
+import { DEMO, line, saved, signIn, type } from './staff';
+
+test('five men stand on the board of a flag game; its formation is typed, drawn and counted apart', async ({ page }) => {
+  await signIn(page);
+  await page.goto(`${DEMO()}/book/draw`);
+  await page.getByRole('combobox', { name: 'game' }).click();
+  await page.getByRole('option', { name: '5-a-side flag' }).click();
+  await expect(page.locator('.drawfield g[data-letter]')).toHaveCount(5);
+  await page.getByRole('textbox', { name: 'By words' }).fill('X-10 Y+7o1 Z+11o1');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('structure')).toContainText('2x1 to the right, twins right');
+  await page.getByRole('textbox', { name: 'Name' }).fill('kite');
+  await page.getByRole('button', { name: 'Keep it in the Book' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: '“kite” is in the book' })).toBeVisible();
+
+  await page.goto(`${DEMO()}/log`);
+  for (const [label, option] of [['Away', 'Dunmorrow Lanterns'], ['Home', 'Tidewick Drovers'], ['Kind of film', 'flag'], ['Level', '5-a-side flag']] as const) {
+    await page.getByRole('combobox', { name: label }).click();
+    await page.getByRole('option', { name: option, exact: true }).click();
+  }
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await type(page, 'offense=LAN defense=DRO 1&10 @t45 kite r cover 3 smash +6');
+  await saved(page);
+  await page.goto(`${DEMO()}/read?team=LAN&film=five`);
+  await expect(page.getByRole('heading', { name: 'kite right' })).toBeVisible();
+  await expect(page.getByRole('img', { name: /kite right: 2x1/ })).toBeVisible();
+  await page.goto(`${DEMO()}/read?team=LAN`);
+  await expect(page.getByRole('heading', { name: 'kite right' })).toHaveCount(0);
+});
+
+test('a backfield is drawn by its own points, a word has notes and another name', async ({ page }) => {
+  await signIn(page);
+  await page.goto(`${DEMO()}/book?kind=backfield&term=backfield-gun-wide`);
+  await page.getByRole('link', { name: 'Draw', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Draw “gun wide”' })).toBeVisible();
+  await page.getByRole('button', { name: /^T: 4\.0 yards left/ }).focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByText(/T-4o5\.5/)).toBeVisible();
+  await page.getByRole('button', { name: 'Keep the drawing' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'changed; what follows from it is computed anew' })).toBeVisible();
+
+  await page.goto(`${DEMO()}/book?kind=coverage&term=coverage-trap`);
+  await page.getByRole('button', { name: 'aliases of trap' }).click();
+  await page.getByRole('textbox', { name: 'Also said' }).last().fill('trap 2, corner trap');
+  await page.getByRole('textbox', { name: 'Notes' }).fill('only against condensed sets');
+  await page.getByRole('dialog').getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByRole('region', { name: 'The word trap' })).toContainText('only against condensed sets');
+  await page.getByRole('region', { name: 'The word trap' }).getByRole('button', { name: 'Look card' }).click();
+  await expect(page.getByRole('dialog')).toContainText('2 deep, 5 under, 4 rush');
+});
+
+test('people that the picture cannot hold are said while the line is typed', async ({ page }) => {
+  await signIn(page);
+  await page.goto(`${DEMO()}/log/2026-w08-stg-wre`);
+  await expect(line(page)).toBeFocused();
+  await page.keyboard.type('11 ace r under');
+  await expect(page.getByTestId('says')).toHaveText('11 people hold 1 tight end, the picture shows 2 attached to the line.');
+  await page.keyboard.press('Escape');
+});
+
+test('no keystroke is lost while the page comes alive', async ({ page }) => {
+  await signIn(page);
+  for (let round = 0; round < 3; round++) {
+    await page.goto(`${DEMO()}/log/2026-w08-stg-wre`, { waitUntil: 'commit' });
+    await line(page).waitFor();
+    await expect(line(page)).toBeFocused();
+    await page.keyboard.type('12 wing l power l', { delay: 5 });
+    await expect(line(page)).toHaveValue('12 wing l power l');
+    await page.waitForLoadState('networkidle');
+    await expect(line(page)).toHaveValue('12 wing l power l');
+    await page.keyboard.press('Escape');
+    await expect(line(page)).toHaveValue('');
+  }
+});
