@@ -86,6 +86,13 @@ describe('level profiles (NFHS, NCAA and NFL rulebooks, from memory)', () => {
     expect(ELEVEN.map((k) => LEVEL_PROFILES[k].overtimeToGoal)).toEqual([10, 25, null]);
   });
 
+  it.each([[HIGH_SCHOOL, 17.78, 35.56], [COLLEGE, 20, 33.33], [PROFESSIONAL, 23.58, 29.75]] as const)('a ball on a hash has so many yards to the boundary and to the field (NFHS, NCAA and NFL rulebooks, from memory)', (profile, boundary, wide) => {
+    for (const [hash, field] of [['L', 'R'], ['R', 'L']] as const) {
+      const sides = fieldSides(profile, hash);
+      expect([sides.field, Number(sides.boundaryYards.toFixed(2)), Number(sides.fieldYards.toFixed(2))]).toEqual([field, boundary, wide]);
+    }
+    expect(fieldSides(profile, 'M')).toMatchObject({ field: null });
+  });
   it('games without a line have their own field and number of men (from memory; organizers differ)', () => {
     expect(LEVEL_KEYS.map((k) => LEVEL_PROFILES[k].players)).toEqual([11, 11, 11, 7, 5]);
     expect([SEVEN_ON_SEVEN.fieldLength, FLAG_FIVE.fieldLength, FLAG_FIVE.fieldWidth]).toEqual([45, 50, 30]);
