@@ -183,7 +183,13 @@ test('the look card is reached from Log, Read, a reel and Plan, and places all t
   await page.getByRole('button', { name: 'add Power right to 1st & 10' }).click();
   await page.getByRole('button', { name: 'look card of call 1' }).click();
   // What the opponent's defense answered this structure with, counted, with a door to its snaps.
-  await expect(page.getByRole('dialog').getByText(/: \d+ of \d+/).first()).toBeVisible();
+  const answer = page.getByRole('dialog').getByRole('button', { name: /: \d+ of \d+, open the reel$/ }).first();
+  const k = Number((await answer.textContent())!.split(' ')[0]);
+  await answer.click();
+  await expect(page.getByRole('dialog').last()).toContainText(`Marrow Fen Stags defense: ${k} snaps`);
+  await expect(page.getByTestId('reel-snap')).toHaveCount(k);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(1);
   await ledger();
 });
 

@@ -45,7 +45,7 @@ export function TermPanel(props: TermPanelProps) {
   return (
     <section className="card termpanel" aria-label={`The word ${term.word}`}>
       <header><h2>{term.word}</h2><span className="small">{term.kind}</span></header>
-      {drawn ? <Picture drawn={drawn} profile={profile} hash={null} height={term.kind === 'pass' || term.kind === 'coverage' ? 250 : 200} caption={false} id="term-drawing" /> : <p className="quiet">{term.kind === 'formation' || term.kind === 'backfield' ? 'Not drawn yet: without points nothing follows from this word.' : isDefined(term.kind) ? 'Only a word yet; type below what it means.' : 'A word without a picture.'}</p>}
+      {drawn ? <Picture drawn={drawn} profile={profile} hash={null} height={term.kind === 'pass' || term.kind === 'coverage' ? 250 : term.kind === 'formation' || term.kind === 'backfield' || term.kind === 'motion' ? 130 : 200} caption={false} id="term-drawing" /> : <p className="quiet">{term.kind === 'formation' || term.kind === 'backfield' ? 'Not drawn yet: without points nothing follows from this word.' : isDefined(term.kind) ? 'Only a word yet; type below what it means.' : 'A word without a picture.'}</p>}
       <div className="small" aria-live="polite">{meaning(inBook, shown, side, profile, settings.school).map((t) => <p key={t}>{t}</p>)}</div>
       {drawn && (
         <div className="slices">

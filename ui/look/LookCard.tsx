@@ -10,17 +10,20 @@ import { useMemo, useState } from 'react';
 import { constraintsFor, drawSnap, storedValue, type Book, type TermKind } from '@/core/book';
 import { fieldSides, type Hash, type LevelProfile } from '@/core/field';
 import { defenderWords, lookSentences, peopleNote, plainRun, pointMargins, type DefenseEntry, type Ledger, type RunAim } from '@/core/look';
+import { countText, intervalText, type Rate } from '@/core/read';
 import { isTagged, type SnapFields } from '@/core/snap';
 import { Picture } from '../chalk/Chalk';
 import { savePng, saveSvg } from '../chalk/save';
 import { useStaffRules } from '../StaffRules';
 
 export interface LookAnswer {
-  readonly label: string;
   readonly front: string | null;
   readonly coverage: string | null;
-  readonly onOpen?: () => void;
+  readonly rate: Rate;
+  /** Opens the snaps behind the count. */
+  readonly onOpen: () => void;
 }
+const answerWords = (a: LookAnswer): string => `${a.front ?? 'front not tagged'}${a.coverage ? `, ${a.coverage}` : ''}`;
 
 export interface LookCardProps {
   readonly book: Book;
@@ -74,7 +77,7 @@ export function LookCard({ book, profile, fields, hash, answers = [], onClose }:
           {choose('front', 'front', front, setFront)}{choose('coverage', 'coverage', coverage, setCoverage)}{choose('pressure', 'pressure', pressure, setPressure)}
           <TextField select label="hats for" value={run} onChange={(e) => setRun(e.target.value)} sx={{ minWidth: 150 }}><MenuItem value="">the call</MenuItem>{Object.keys(PLAIN_RUNS).map((k) => <MenuItem key={k} value={k}>{k}</MenuItem>)}</TextField>
           <TextField select label="hash" value={ball ?? ''} onChange={(e) => setBall((e.target.value || null) as Hash | null)} sx={{ minWidth: 96 }}><MenuItem value="">any</MenuItem><MenuItem value="L">left</MenuItem><MenuItem value="M">middle</MenuItem><MenuItem value="R">right</MenuItem></TextField>
-          {answers.map((a) => <span key={a.label} className="small"><button type="button" className="plain" onClick={() => { setFront(a.front ?? ''); setCoverage(a.coverage ?? ''); }}>{a.label}</button>{a.onOpen && <> <button type="button" className="plain quiet" onClick={a.onOpen} aria-label={`reel: ${a.label}`}>reel</button></>}</span>)}
+          {answers.map((a) => <span key={answerWords(a)} className="small"><button type="button" className="plain" onClick={() => { setFront(a.front ?? ''); setCoverage(a.coverage ?? ''); }} aria-label={`draw against ${answerWords(a)}`}>{answerWords(a)}</button>: <button type="button" className="plain num" onClick={a.onOpen} aria-label={`${answerWords(a)}: ${countText(a.rate)}, open the reel`}>{countText(a.rate)}</button> <span className="quiet">{intervalText(a.rate)}</span></span>)}
         </div>
         <div className="lookgrid">
           <div className="card"><Picture drawn={drawn} profile={profile} hash={ball} height={370} caption={false} /></div>

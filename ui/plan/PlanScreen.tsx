@@ -167,7 +167,7 @@ export function PlanScreen(props: PlanScreenProps) {
           ))}
         </div>
       </div>
-      {looked && <LookCard key={looked.id} book={book} profile={profile} fields={playFields(looked)} hash={null} answers={answers.map((a, i) => ({ label: `${a.front ?? 'front not tagged'}${a.coverage ? `, ${a.coverage}` : ''}: ${a.rate.k} of ${a.rate.n}`, front: a.front, coverage: a.coverage, onOpen: () => setUrl({ reel: `${looked.id}|answer${i}` }, true) }))} onClose={() => setLooked(null)} />}
+      {looked && <LookCard key={looked.id} book={book} profile={profile} fields={playFields(looked)} hash={null} answers={answers.map((a, i) => ({ ...a, onOpen: () => setUrl({ reel: `${looked.id}|answer${i}` }, true) }))} onClose={() => setLooked(null)} />}
       {shown && <Reel title={shown.title} snaps={[...shown.rows].map((i) => counted[i]!)} book={book} profile={profile} gameName={gameName} onClose={() => setUrl({ reel: null })} />}
     </DndContext>
   );

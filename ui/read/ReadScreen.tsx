@@ -95,6 +95,11 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
       const column = columns.text[a === 'play' ? 'play' : 'formation'];
       return { rows: rows.filter((i) => column.codes[i]! < FIRST_VALUE), title: `${a === 'play' ? 'Call' : 'Formation'} not tagged` };
     }
+    if (what === 'answer') {
+      const l = looks[Number(a)];
+      const answer = l && answersIn(columns, l.rows)[Number(b)];
+      return { rows: answer?.rows ?? new Uint32Array(0), title: answer ? `${l.formation} against ${answer.front ?? 'no front tagged'}${answer.coverage ? `, ${answer.coverage}` : ''}` : '' };
+    }
     if (what === 'cell') return { rows: cellRows, title: cellTitle };
     return { rows, title: `${nameOf(team)} offense` };
   }
@@ -144,7 +149,7 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
           </section>
         </div>
       )}
-      {card !== null && looks[card] && <LookCard book={book} profile={profile} fields={{ formation: looks[card].formation, formationSide: looks[card].side, backfield: looks[card].backfield }} hash={null} answers={answersIn(columns, looks[card].rows).map((a) => ({ label: `${a.front ?? 'front not tagged'}${a.coverage ? `, ${a.coverage}` : ''}: ${a.rate.k} of ${a.rate.n}`, front: a.front, coverage: a.coverage }))} onClose={() => setCard(null)} />}
+      {card !== null && looks[card] && <LookCard book={book} profile={profile} fields={{ formation: looks[card].formation, formationSide: looks[card].side, backfield: looks[card].backfield }} hash={null} answers={answersIn(columns, looks[card].rows).map((a, i) => ({ ...a, onOpen: () => setUrl({ reel: `answer.${card}.${i}` }, true) }))} onClose={() => setCard(null)} />}
       {reelRows && <Reel title={reelRows.title} snaps={[...reelRows.rows].map((i) => counted[i]!)} book={book} profile={profile} gameName={gameName} onClose={() => setUrl({ reel: null })} />}
     </>
   );
