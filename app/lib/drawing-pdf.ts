@@ -1,12 +1,7 @@
 import 'server-only';
-import path from 'node:path';
-import PDFDocument from 'pdfkit';
 import { pathData, PRINT_INK, type Drawing } from '@/core/look';
 import { PAPERS, type Paper } from '@/core/plan';
-
-const FONTS = path.join(process.cwd(), 'node_modules/@fontsource/archivo-narrow/files');
-const font = (weight: 400 | 700): string => path.join(FONTS, `archivo-narrow-latin-${weight}-normal.woff`);
-type Pdf = InstanceType<typeof PDFDocument>;
+import { openPdf, type Pdf } from './pdf';
 
 /** A drawing's marks on paper, in a box of points. Ink only. */
 export function drawMarks(doc: Pdf, { view, marks }: Drawing, x: number, y: number, width: number, height: number): void {
@@ -48,15 +43,7 @@ const MARGIN = 30;
 /** Cards on pages, black and white: one large, or two columns of five a page. */
 export function cardsPdf(cards: readonly Card[], paper: Paper, heading: string, note: string): Promise<Uint8Array> {
   const { width, height } = PAPERS[paper];
-  const doc = new PDFDocument({ size: [width, height], margin: 0, autoFirstPage: false, info: { Title: heading, Creator: 'Vobrik' } });
-  const chunks: Buffer[] = [];
-  doc.on('data', (c: Buffer) => chunks.push(c));
-  const done = new Promise<Uint8Array>((resolve, reject) => {
-    doc.on('end', () => resolve(new Uint8Array(Buffer.concat(chunks))));
-    doc.on('error', reject);
-  });
-  doc.registerFont('text', font(400));
-  doc.registerFont('bold', font(700));
+  const { doc, done } = openPdf(paper, heading);
   const single = cards.length === 1;
   const [columns, rows] = single ? [1, 1] : [2, 5];
   const each = columns * rows;

@@ -1,8 +1,7 @@
 import 'server-only';
-import path from 'node:path';
-import PDFDocument from 'pdfkit';
 import { layoutSheet, MARGIN, numberSheet, PAPERS, playCall, playLook, type Paper } from '@/core/plan';
 import type { SheetDetail } from '@/core/exchange/types';
+import { openPdf } from './pdf';
 
 export interface SheetPrint {
   readonly sheet: SheetDetail;
@@ -11,21 +10,11 @@ export interface SheetPrint {
   readonly against: string;
 }
 
-const FONTS = path.join(process.cwd(), 'node_modules/@fontsource/archivo-narrow/files');
-const font = (weight: 400 | 700): string => path.join(FONTS, `archivo-narrow-latin-${weight}-normal.woff`);
-
 /** One page in black and white. Ink only: no gray below 4.5 to 1, nothing told by color. */
 export function sheetPdf({ sheet, paper, title, against }: SheetPrint): Promise<Uint8Array> {
   const { width, height } = PAPERS[paper];
-  const doc = new PDFDocument({ size: [width, height], margin: 0, autoFirstPage: true, info: { Title: `${sheet.name}: ${title} against ${against}`, Creator: 'Vobrik' } });
-  const chunks: Buffer[] = [];
-  doc.on('data', (c: Buffer) => chunks.push(c));
-  const done = new Promise<Uint8Array>((resolve, reject) => {
-    doc.on('end', () => resolve(new Uint8Array(Buffer.concat(chunks))));
-    doc.on('error', reject);
-  });
-  doc.registerFont('text', font(400));
-  doc.registerFont('bold', font(700));
+  const { doc, done } = openPdf(paper, `${sheet.name}: ${title} against ${against}`);
+  doc.addPage();
   const layout = layoutSheet(numberSheet(sheet.list), paper);
   doc.font('bold').fontSize(15).text(`${title} against ${against}`, MARGIN, MARGIN - 4, { lineBreak: false });
   doc.font('text').fontSize(9).text(`${sheet.name} · hash L M R, blank = any`, MARGIN, MARGIN + 13, { lineBreak: false });

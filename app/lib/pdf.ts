@@ -1,0 +1,24 @@
+import 'server-only';
+import path from 'node:path';
+import PDFDocument from 'pdfkit';
+import { PAPERS, type Paper } from '@/core/plan';
+
+export type Pdf = InstanceType<typeof PDFDocument>;
+
+const FONTS = path.join(process.cwd(), 'node_modules/@fontsource/archivo-narrow/files');
+const font = (weight: 400 | 700): string => path.join(FONTS, `archivo-narrow-latin-${weight}-normal.woff`);
+
+/** An empty document in the shipped fonts ("text", "bold"); `done` gives its bytes after `doc.end()`. */
+export function openPdf(paper: Paper, title: string): { readonly doc: Pdf; readonly done: Promise<Uint8Array> } {
+  const { width, height } = PAPERS[paper];
+  const doc = new PDFDocument({ size: [width, height], margin: 0, autoFirstPage: false, info: { Title: title, Creator: 'Vobrik' } });
+  const chunks: Buffer[] = [];
+  doc.on('data', (c: Buffer) => chunks.push(c));
+  const done = new Promise<Uint8Array>((resolve, reject) => {
+    doc.on('end', () => resolve(new Uint8Array(Buffer.concat(chunks))));
+    doc.on('error', reject);
+  });
+  doc.registerFont('text', font(400));
+  doc.registerFont('bold', font(700));
+  return { doc, done };
+}
