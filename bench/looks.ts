@@ -16,7 +16,7 @@ export function lookRows(): Row[] {
   const a = [...m.full].sort((x, y) => x - y)[Math.floor(m.full.length / 2)]!;
   return [
     row('a full look: structure, front, coverage, rush, hats or protection', m.full, `${m.different} different looks of ${m.looks} snaps; ${Math.round(1e6 / a).toLocaleString('en')} a second`),
-    row('the offense alone', m.offense, 'line-up, structure, motion, structure at the snap'),
+    row('the offense alone', m.offense, 'line-up, structure, motion, structure at the snap; each line-up and motion is measured once'),
     row('structure of eleven men', m.structure, ''),
   ];
 }

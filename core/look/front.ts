@@ -114,7 +114,7 @@ export function formatFront(f: FrontDef): string {
   return `${line} | ${backers}`;
 }
 
-const placedFronts = new WeakMap<FrontDef, { left?: readonly Defender[]; right?: readonly Defender[] }>();
+const placedFronts = new WeakMap<FrontDef, { left?: readonly Defender[]; right?: readonly Defender[]; shade?: ShadeName }>();
 
 /** The men of a front where they stand, strong to `strength` (right when there is none). Made once a front and side. */
 export function placeFront(f: FrontDef, strength: Side | null): readonly Defender[] {
@@ -193,7 +193,16 @@ export function boxVerdict(box: number, blockers: number): FrontLook['verdict'] 
   return toBlock < blockers ? 'light' : toBlock === blockers ? 'even' : 'loaded';
 }
 
-export function frontLook(defenders: readonly Defender[], s: Structure, linemen: number, rule: BoxRule = DEFAULT_BOX): FrontLook {
+/** The shade of a front as it is defined; the same whichever side is strong, so it is found once. */
+export function definedShade(f: FrontDef): ShadeName {
+  const known = placedFronts.get(f)?.shade;
+  if (known) return known;
+  const shade = frontShade(placeFront(f, 'R'), 'R');
+  placedFronts.get(f)!.shade = shade;
+  return shade;
+}
+
+export function frontLook(defenders: readonly Defender[], s: Structure, linemen: number, rule: BoxRule = DEFAULT_BOX, shade: ShadeName = frontShade(defenders, s.strength)): FrontLook {
   const box: Defender[] = [];
   let down = 0;
   let backers = 0;
@@ -205,7 +214,7 @@ export function frontLook(defenders: readonly Defender[], s: Structure, linemen:
   }
   const blockers = linemen + s.left.attached.length + s.right.attached.length + Math.max(0, s.backfield.backs.length - 1);
   return {
-    family: `${down}-${backers}`, shade: frontShade(defenders, s.strength), box, blockers, verdict: boxVerdict(box.length, blockers),
+    family: `${down}-${backers}`, shade, box, blockers, verdict: boxVerdict(box.length, blockers),
     overhang: { left: overhangOf(defenders, s, 'L', rule), right: overhangOf(defenders, s, 'R', rule) },
   };
 }

@@ -3,7 +3,7 @@ import type { LevelProfile } from '../field/profile';
 import { fieldSides, otherSide, type Hash, type Side } from '../field/spot';
 import { coverageLook, placeDefense, rotationSide, type CoverageDef, type CoverageLook, type PlacedDefender, type Rotated } from './coverage';
 import { lineUp, shapeOf, type Man, type Spot } from './formation';
-import { coveredBy, DEFAULT_BOX, frontLook, techniqueName, nearestTechnique, type BoxRule, type Defender, type FrontDef, type FrontLook, type School } from './front';
+import { coveredBy, DEFAULT_BOX, definedShade, frontLook, techniqueName, nearestTechnique, type BoxRule, type Defender, type FrontDef, type FrontLook, type School } from './front';
 import { optionOpen, perimeterLook, protectionLook, runLedger, type Ledger, type PerimeterLook, type ProtectionDef, type ProtectionLook, type RunAim } from './hats';
 import { atSnap, motionChange, motionPath, type MotionChange, type MotionKind, type Point } from './motion';
 import { pressureLook, type PressureDef, type PressureLook } from './pressure';
@@ -52,7 +52,13 @@ export interface OffenseLook {
   readonly change: MotionChange | null;
 }
 
-interface StoodUp { readonly men: readonly Man[]; readonly set: Structure }
+interface StoodUp {
+  readonly men: readonly Man[];
+  readonly set: Structure;
+  readonly still: OffenseLook;
+  /** By mover, kind and side: a season shows few motions from a line-up. */
+  readonly moved: Map<string, OffenseLook>;
+}
 const NO_BACKFIELD: readonly Spot[] = [];
 type ByOrder = WeakMap<readonly StrengthRule[], (StoodUp | undefined)[]>;
 const stoodUp = new WeakMap<readonly Spot[], WeakMap<readonly Spot[], ByOrder>>();
@@ -70,19 +76,26 @@ function standUp(formation: readonly Spot[], side: Side | null, backfield: reado
   const found = known[at];
   if (found) return found;
   const men = lineUp(formation, side, backfield, shapeOf(players));
-  return (known[at] = { men, set: structure(men, field, order) });
+  const set = structure(men, field, order);
+  return (known[at] = { men, set, still: { men, set, path: null, snapMen: men, snap: set, change: null }, moved: new Map() });
 }
 
 /** The offense alone: the men, their structure before and at the snap. Null without a formation. */
 export function offenseLook(input: Pick<LookInput, 'formation' | 'side' | 'backfield' | 'motion' | 'motionBy' | 'motionSide' | 'hash'>, profile: LevelProfile, settings: LookSettings = DEFAULT_LOOK_SETTINGS): OffenseLook | null {
   if (!input.formation) return null;
   const field = fieldSides(profile, input.hash).field;
-  const { men, set } = standUp(input.formation, input.side, input.backfield, profile.players, field, settings.strength);
-  if (input.motionBy === null) return { men, set, path: null, snapMen: men, snap: set, change: null };
+  const stood = standUp(input.formation, input.side, input.backfield, profile.players, field, settings.strength);
+  if (input.motionBy === null) return stood.still;
+  const key = `${input.motionBy}${input.motionSide}${input.motion}`;
+  const known = stood.moved.get(key);
+  if (known) return known;
+  const { men, set } = stood;
   const path = motionPath(men, input.motionBy, input.motion, input.motionSide);
-  if (!path) return { men, set, path: null, snapMen: men, snap: set, change: null };
+  if (!path) return stood.still;
   const snapMen = atSnap(men, input.motionBy, path);
-  return { men, set, path, snapMen, snap: structure(snapMen, field, settings.strength), change: motionChange(men, snapMen) };
+  const look: OffenseLook = { men, set, path, snapMen, snap: structure(snapMen, field, settings.strength), change: motionChange(men, snapMen) };
+  stood.moved.set(key, look);
+  return look;
 }
 
 export interface DefenseLook {
@@ -116,7 +129,7 @@ export function fullLook(input: LookInput, profile: LevelProfile, settings: Look
   const rotated = rotationSide(input.rotation, s, motionTo);
   const usual = placeDefense(s, line ? input.front : null, input.coverage, input.shell, rotated, profile.players);
   const men = input.cornerLeft === null && input.cornerRight === null ? usual : usual.map((d) => { const off = d.level !== 'corner' ? null : d.x < 0 ? input.cornerLeft : input.cornerRight; return off === null ? d : { ...d, depth: Math.max(1, off) }; });
-  const front = line && input.front ? frontLook(men, s, 5, settings.box) : null;
+  const front = line && input.front ? frontLook(men, s, 5, settings.box, definedShade(input.front)) : null;
   const rush = pressureLook(input.pressure ?? null, line ? men : [], s, input.coverage?.deep.length ?? null);
   const coverage = input.coverage ? coverageLook(input.coverage, rush.count, input.rotation, s, motionTo, profile.players) : null;
   const perimeter = front ? { left: perimeterLook('L', men, s, settings.box), right: perimeterLook('R', men, s, settings.box) } : null;
