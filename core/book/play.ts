@@ -218,7 +218,7 @@ export function changedJobs(a: Assignment, b: Assignment): JobChange[] {
   return out;
 }
 
-/** What a defense sees that is new: structure, names of the sides, backfield, where the back is, motion. 0: the same picture. */
+/** What a defense sees that is new: structure, names of the sides, people as they show, backfield, where the back is, motion. 0: the same picture. */
 export function pictureDistance(a: { readonly structure: Structure; readonly motion: string | null }, b: { readonly structure: Structure; readonly motion: string | null }): number {
   const [x, y] = [a.structure, b.structure];
   const names = (s: Structure) => new Set([...s.left.names, ...s.right.names, `s${s.left.surface}${s.right.surface}`]);
@@ -226,7 +226,8 @@ export function pictureDistance(a: { readonly structure: Structure; readonly mot
   let apart = 0;
   for (const n of p) if (!q.has(n)) apart++;
   for (const n of q) if (!p.has(n)) apart++;
-  return (x.label === y.label ? 0 : 2) + Math.min(3, apart * 0.5) + (x.backfield.set === y.backfield.set && x.backfield.quarterback === y.backfield.quarterback ? 0 : 1.5) + (x.back.toTightEnd === y.back.toTightEnd && x.back.toStrength === y.back.toStrength ? 0 : 0.5) + (a.motion === b.motion ? 0 : 1);
+  const people = (s: Structure) => `${s.backfield.backs.length}${s.left.attached.length + s.right.attached.length}`;
+  return (x.label === y.label ? 0 : 2) + (people(x) === people(y) ? 0 : 1) + Math.min(3, apart * 0.5) + (x.backfield.set === y.backfield.set && x.backfield.quarterback === y.backfield.quarterback ? 0 : 1.5) + (x.back.toTightEnd === y.back.toTightEnd && x.back.toStrength === y.back.toStrength ? 0 : 0.5) + (a.motion === b.motion ? 0 : 1);
 }
 
 /** The drawn paths of an assignment: blocks, pulls, routes, the ball. */

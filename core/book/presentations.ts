@@ -1,7 +1,7 @@
 /** From one play, every other picture it can be shown from; and what in a defense's picture calls for its complement. */
 import type { LevelProfile } from '../field/profile';
 import type { Side } from '../field/spot';
-import { optionOpen, sideStructure, type FullLook } from '../look';
+import { optionOpen, sideStructure, type FullLook, type MotionKind, type Spot } from '../look';
 import { assignPass, assignRun, changedJobs, pictureDistance, presentable, type Assignment, type JobChange, type PassDef, type Presentation, type RunDef } from './play';
 import { findTerm } from './index-terms';
 import type { Book, Term } from './term';
@@ -30,7 +30,7 @@ export const peopleOf = (a: Assignment): string => `${a.structure.backfield.back
 
 /**
  * All pictures of the book from which the play can be shown: formations both ways round, backfields,
- * and a motion when the play needs a mover. Ranked by how different they look for how few new jobs.
+ * and from the backfield of the base each motion by each receiver (a play that needs a mover keeps its own). Ranked by how different they look for how few new jobs.
  * `people`: keep only those that this personnel can line up in (tight ends may flex, backs may not).
  */
 export function presentationsOf(def: PlayDef, base: NamedPresentation, to: Side, book: Book, profile: LevelProfile, people: string | null = null): RankedPresentation[] {
@@ -38,34 +38,43 @@ export function presentationsOf(def: PlayDef, base: NamedPresentation, to: Side,
   const picture = { structure: own.structure, motion: base.motion };
   const backfields = book.terms.filter((t) => t.kind === 'backfield' && t.spots);
   const needsMover = def.kind === 'run' && def.run.carrier === 'mover';
+  const motions = book.terms.flatMap((t) => (t.definition?.kind === 'motion' && RECEIVER_MOTIONS.has(t.definition.motion) ? [{ word: t.word, kind: t.definition.motion }] : []));
   const out: RankedPresentation[] = [];
   const seen = new Set<string>();
   for (const f of book.terms) {
     if (f.kind !== 'formation' || !f.spots) continue;
     for (const side of ['L', 'R'] as const) {
-      for (const b of backfields) {
-        const shown: NamedPresentation = {
-          formation: f.spots, formationWord: f.word, side, backfield: b.spots!, backfieldWord: b.word,
-          ...(needsMover ? { motion: base.motion, motionWord: base.motionWord, motionBy: base.motionBy, motionSide: to } : { motion: null, motionWord: null, motionBy: null, motionSide: null }),
-        };
+      const still: MotionOf = needsMover ? { motion: base.motion, motionWord: base.motionWord, motionBy: base.motionBy, motionSide: to } : STILL;
+      const shows: (readonly [Term, MotionOf])[] = backfields.map((b) => [b, still] as const);
+      const usual = backfields.find((b) => b.word === base.backfieldWord) ?? backfields[0];
+      if (!needsMover && usual) for (const m of motions) for (const s of f.spots) if (isWide(s)) shows.push([usual, { motion: m.kind, motionWord: m.word, motionBy: s.letter, motionSide: null }]);
+      for (const [b, motion] of shows) {
+        const shown: NamedPresentation = { formation: f.spots, formationWord: f.word, side, backfield: b.spots!, backfieldWord: b.word, ...motion };
         if (needsMover && !f.spots.some((s) => s.letter === base.motionBy)) continue;
         const assignment = assignPlay(def, shown, to, profile);
         if (!presentable(assignment, profile).legal) continue;
-        const shows = peopleOf(assignment);
-        if (people !== null && (shows[0] !== people[0] || Number(shows[1]) > Number(people[1]))) continue;
+        const showing = peopleOf(assignment);
+        if (people !== null && (showing[0] !== people[0] || Number(showing[1]) > Number(people[1]))) continue;
         // Backfields that a formation leaves no room for show the same eleven.
-        const key = assignment.men.map((m) => `${m.letter}${m.x},${m.depth}`).sort().join(' ');
+        const key = `${motion.motionBy}${motion.motion}${assignment.men.map((m) => `${m.letter}${m.x},${m.depth}`).sort().join(' ')}`;
         if (seen.has(key)) continue;
         seen.add(key);
         const distance = pictureDistance(picture, { structure: assignment.structure, motion: shown.motion });
         if (distance === 0) continue;
-        out.push({ shown, assignment, distance, changes: changedJobs(own, assignment), people: shows });
+        out.push({ shown, assignment, distance, changes: changedJobs(own, assignment), people: showing });
       }
     }
   }
   const worth = (r: RankedPresentation): number => r.distance / (1 + r.changes.length);
   return out.sort((a, b) => worth(b) - worth(a) || a.changes.length - b.changes.length || a.shown.formationWord.localeCompare(b.shown.formationWord));
 }
+
+type MotionOf = Pick<NamedPresentation, 'motion' | 'motionWord' | 'motionBy' | 'motionSide'>;
+const STILL: MotionOf = { motion: null, motionWord: null, motionBy: null, motionSide: null };
+/** Motions a receiver makes from where he stands. */
+const RECEIVER_MOTIONS: ReadonlySet<MotionKind> = new Set(['fast across', 'across wide', 'behind and on', 'behind and back', 'in and out', 'short', 'out']);
+/** Off the line and not attached: free to go in motion. */
+const isWide = (s: Spot): boolean => !s.onLine && Math.abs(s.x) > 5 && s.letter.length === 1 && s.letter !== 'Q';
 
 export interface Constraint {
   /** The base play by its word, and the play that punishes what takes it away. */

@@ -120,8 +120,8 @@ function Pictures({ play, book, profile }: PlayListProps & { play: PlayCard }) {
         <thead><tr><th>picture</th><th>structure</th><th className="n">looks new</th><th>new jobs</th></tr></thead>
         <tbody>
           {ranked.slice(0, all).map((r, i) => (
-            <tr key={`${r.shown.formationWord}${r.shown.side}${r.shown.backfieldWord}`}>
-              <td><button type="button" className="plain" aria-expanded={open === i} onClick={() => setOpen(open === i ? null : i)}>{r.shown.formationWord} {r.shown.side === 'L' ? 'left' : 'right'}, {r.shown.backfieldWord}</button></td>
+            <tr key={`${r.shown.formationWord}${r.shown.side}${r.shown.backfieldWord}${r.shown.motionBy}${r.shown.motionWord}`}>
+              <td><button type="button" className="plain" aria-expanded={open === i} onClick={() => setOpen(open === i ? null : i)}>{r.shown.formationWord} {r.shown.side === 'L' ? 'left' : 'right'}, {r.shown.backfieldWord}{r.shown.motionWord && r.shown.motion !== known.base.motion ? `, ${r.shown.motionBy} ${r.shown.motionWord}` : ''}</button></td>
               <td>{r.assignment.structure.label}, {r.people} shows</td>
               <td className="n">{r.distance.toFixed(1)}</td>
               <td>{r.changes.length === 0 ? 'new for nobody' : `new for ${r.changes.length} of ${r.assignment.men.length}: ${r.changes.map((c) => `${c.letter} ${c.before ?? 'new man'} → ${c.after}`).join(', ')}`}</td>
