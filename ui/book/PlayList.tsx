@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useMemo, useState } from 'react';
+import { Fragment, useMemo, useState } from 'react';
 import { assignPlay, changedJobs, drawSnap, findTerm, presentationsOf, spotsOf, storedValue, TRIGGERS, type Book, type NamedPresentation, type PlayDef } from '@/core/book';
 import type { BookAnswer } from '@/core/exchange/types';
 import type { LevelProfile } from '@/core/field';
@@ -112,7 +112,6 @@ function Pictures({ play, book, profile }: PlayListProps & { play: PlayCard }) {
   const ranked = useMemo(() => (known ? presentationsOf(known.def, known.base, to, book, profile, play.personnel) : []), [known, to, book, profile, play.personnel]);
   if (!known) return null;
   const own = assignPlay(known.def, known.base, to, profile);
-  const shown = open === null ? null : ranked[open];
   return (
     <section aria-label="Other pictures" style={{ marginTop: 14 }}>
       <div className="cardhead"><h2>Other pictures for {play.name}</h2><span className="small">{ranked.length} can be shown{play.personnel ? ` with ${play.personnel} people` : ''}; most different for fewest new jobs first</span></div>
@@ -120,22 +119,26 @@ function Pictures({ play, book, profile }: PlayListProps & { play: PlayCard }) {
         <thead><tr><th>picture</th><th>structure</th><th className="n">looks new</th><th>new jobs</th></tr></thead>
         <tbody>
           {ranked.slice(0, all).map((r, i) => (
-            <tr key={`${r.shown.formationWord}${r.shown.side}${r.shown.backfieldWord}${r.shown.motionBy}${r.shown.motionWord}`}>
-              <td><button type="button" className="plain" aria-expanded={open === i} onClick={() => setOpen(open === i ? null : i)}>{r.shown.formationWord} {r.shown.side === 'L' ? 'left' : 'right'}, {r.shown.backfieldWord}{r.shown.motionWord && r.shown.motion !== known.base.motion ? `, ${r.shown.motionBy} ${r.shown.motionWord}` : ''}</button></td>
-              <td>{r.assignment.structure.label}, {r.people} shows</td>
-              <td className="n">{r.distance.toFixed(1)}</td>
-              <td>{r.changes.length === 0 ? 'new for nobody' : `new for ${r.changes.length} of ${r.assignment.men.length}: ${r.changes.map((c) => `${c.letter} ${c.before ?? 'new man'} → ${c.after}`).join(', ')}`}</td>
-            </tr>
+            <Fragment key={`${r.shown.formationWord}${r.shown.side}${r.shown.backfieldWord}${r.shown.motionBy}${r.shown.motionWord}`}>
+              <tr>
+                <td><button type="button" className="plain" aria-expanded={open === i} onClick={() => setOpen(open === i ? null : i)}>{r.shown.formationWord} {r.shown.side === 'L' ? 'left' : 'right'}, {r.shown.backfieldWord}{r.shown.motionWord && r.shown.motion !== known.base.motion ? `, ${r.shown.motionBy} ${r.shown.motionWord}` : ''}</button></td>
+                <td>{r.assignment.structure.label}, {r.people} shows</td>
+                <td className="n">{r.distance.toFixed(1)}</td>
+                <td>{r.changes.length === 0 ? 'new for nobody' : `new for ${r.changes.length} of ${r.assignment.men.length}: ${r.changes.map((c) => `${c.letter} ${c.before ?? 'new man'} → ${c.after}`).join(', ')}`}</td>
+              </tr>
+              {open === i && (
+                <tr><td colSpan={4}>
+                    <div className="lookgrid">
+                      <div><h2>As it is: {play.formation}</h2><Chalk book={book} profile={profile} fields={playFields(play)} hash={null} jobs defense={false} height={190} caption={false} /></div>
+                      <div><h2>{r.shown.formationWord} {r.shown.side === 'L' ? 'left' : 'right'}: new for {changedJobs(own, r.assignment).length} of {r.assignment.men.length}</h2><Chalk book={book} profile={profile} fields={{ ...playFields(play), formation: r.shown.formationWord, formationSide: r.shown.side, backfield: r.shown.backfieldWord, direction: to, motion: r.shown.motionWord, motionBy: r.shown.motionBy }} hash={null} jobs defense={false} height={190} caption={false} /></div>
+                    </div>
+                </td></tr>
+              )}
+            </Fragment>
           ))}
         </tbody>
       </table>
       {ranked.length > all && <Button onClick={() => setAll(all + 24)}>{Math.min(24, ranked.length - all)} more</Button>}
-      {shown && (
-        <div className="lookgrid" style={{ marginTop: 8 }}>
-          <div><h2>As it is: {play.formation}</h2><Chalk book={book} profile={profile} fields={playFields(play)} hash={null} jobs defense={false} height={190} caption={false} /></div>
-          <div><h2>{shown.shown.formationWord} {shown.shown.side === 'L' ? 'left' : 'right'}: new for {changedJobs(own, shown.assignment).length} of {shown.assignment.men.length}</h2><Chalk book={book} profile={profile} fields={{ ...playFields(play), formation: shown.shown.formationWord, formationSide: shown.shown.side, backfield: shown.shown.backfieldWord, direction: to, motion: shown.shown.motionWord, motionBy: shown.shown.motionBy }} hash={null} jobs defense={false} height={190} caption={false} /></div>
-        </div>
-      )}
     </section>
   );
 }
