@@ -5,10 +5,9 @@ import {
   coverDrops, draw, fullLook, lineUp, passPath, runPath, shapeOf, structure,
   DEFAULT_LOOK_SETTINGS, type DrawnPath, type Drawing, type FullLook, type LookSettings, type Man, type RunAim,
 } from '../look';
-import { isTagged, type SnapFields } from '../snap/snap';
-import { findTerm } from './index-terms';
-import { assignmentPaths, assignPass, assignRun } from './play';
-import { lookInput, presentationOf, runOf, sideOf, spotsOf } from './resolve-look';
+import type { SnapFields } from '../snap/snap';
+import { assignmentPaths, assignPlay } from './play';
+import { conceptOf, lookInput, presentationOf, sideOf, spotsOf, taggedWord } from './resolve-look';
 import type { Book, Term } from './term';
 
 export interface Arrow {
@@ -32,18 +31,16 @@ export interface SnapDrawOptions {
   readonly aim?: RunAim | null;
 }
 
-const word = (value: unknown): string | null => (typeof value === 'string' && isTagged(value) ? value : null);
-
 /** What a drawing shows, in words. */
 export function lookWords(fields: SnapFields, look: FullLook | null): string {
-  const formation = word(fields.formation);
+  const formation = taggedWord(fields.formation);
   if (formation === null) return 'No formation typed yet';
   const side = sideOf(fields.formationSide);
-  const name = `${formation}${side ? (side === 'L' ? ' left' : ' right') : ''}${word(fields.backfield) ? `, ${word(fields.backfield)}` : ''}`;
+  const name = `${formation}${side ? (side === 'L' ? ' left' : ' right') : ''}${taggedWord(fields.backfield) ? `, ${taggedWord(fields.backfield)}` : ''}`;
   if (!look) return `${name}: not drawn in the book`;
-  const motion = word(fields.motion);
+  const motion = taggedWord(fields.motion);
   if (motion === null) return `${name}: ${look.offense.set.label}`;
-  const by = word(fields.motionBy);
+  const by = taggedWord(fields.motionBy);
   return `${name}: ${look.offense.set.label}; ${by ? `${by} ` : ''}${motion}${look.offense.path ? `, ${look.offense.snap.label} at the snap` : ''}`;
 }
 
@@ -67,7 +64,7 @@ export function drawSnap(book: Book, fields: SnapFields, hash: Hash | null, prof
   const def = options.jobs ? conceptOf(book, fields) : null;
   if (def && presentation) {
     const to = direction ?? look?.offense.snap.strength ?? 'R';
-    const assignment = def.kind === 'run' ? assignRun(def.run, presentation, to, profile, settings.strength) : assignPass(def.pass, presentation, profile, settings.strength);
+    const assignment = assignPlay(def, presentation, to, profile, settings.strength);
     paths.push(...assignmentPaths(assignment, to, def.kind === 'run' ? def.run.point : 'B'));
   } else if (!arrows && direction && (fields.play === 'run' || fields.play === 'pass' || fields.play === 'rpo')) arrows = [{ kind: fields.play === 'pass' ? 'pass' : 'run', side: direction, n: null }];
   const most = Math.max(1, ...(arrows ?? []).map((a) => a.n ?? 1));
@@ -86,13 +83,6 @@ export function drawSnap(book: Book, fields: SnapFields, hash: Hash | null, prof
       arrows: (arrows ?? []).map((a) => ({ kind: a.kind, n: a.n, share: (a.n ?? 1) / most, points: a.kind === 'run' ? runPath(men, a.side) : passPath(men, a.side) })).filter((a) => a.points.length > 1),
     }),
   };
-}
-
-function conceptOf(book: Book, f: SnapFields) {
-  const run = f.play === 'pass' ? null : runOf(book, f.concept);
-  if (run) return { kind: 'run' as const, run };
-  const d = findTerm(book, 'pass', word(f.concept))?.definition;
-  return d?.kind === 'pass' ? d : null;
 }
 
 /** What a term of the book is drawn on when it says nothing of the rest. */

@@ -143,6 +143,32 @@ describe('plays and presentations', () => {
       expect(r.distance).toBeGreaterThan(0);
     }
   });
+  it('a picture in motion moves one receiver who may move, by a motion of the book, and is legal at the snap', () => {
+    const moving = ranked.filter((r) => r.shown.motion !== null);
+    expect(new Set(moving.map((r) => r.shown.motion)).size).toBeGreaterThan(5);
+    for (const r of moving) {
+      const mover = r.shown.formation.find((s) => s.letter === r.shown.motionBy)!;
+      // Rulebook (from memory): a man on the line may not be in motion at the snap.
+      expect([r.shown.formationWord, r.shown.motionWord, mover.onLine]).toEqual([r.shown.formationWord, r.shown.motionWord, false]);
+      expect(findTerm(DEFAULT_BOOK, 'motion', r.shown.motionWord)?.definition).toEqual({ kind: 'motion', motion: r.shown.motion });
+      const still = assignPlay({ kind: 'run', run: run('power') }, { ...r.shown, motion: null, motionBy: null }, 'R', COLLEGE);
+      const moved = r.assignment.men.filter((m) => still.men.find((s) => s.letter === m.letter)!.x !== m.x || still.men.find((s) => s.letter === m.letter)!.depth !== m.depth).map((m) => m.letter);
+      expect(moved.every((l) => l === r.shown.motionBy)).toBe(true);
+    }
+  });
+  it('pictures of a play mirror: left and right swap, what it costs does not', () => {
+    const left = presentationsOf({ kind: 'run', run: run('power') }, { ...shown('trips', 'gun'), side: 'L' }, 'L', DEFAULT_BOOK, COLLEGE, '11');
+    const cost = (list: typeof ranked, turn: boolean) => list.map((r) => `${r.shown.formationWord} ${(r.shown.side === 'L') !== turn ? 'L' : 'R'} ${r.shown.backfieldWord} ${r.shown.motionBy} ${r.shown.motionWord}: ${r.distance} ${r.changes.length}`).sort();
+    expect(cost(left, true)).toEqual(cost(ranked, false));
+  });
+  it('a pass in another picture follows the staff’s strength order', () => {
+    const d = term('pass', 'snag').definition!;
+    if (d.kind !== 'pass') throw new Error('snag');
+    const nub = (order: 'receivers' | 'tight_end') => presentationsOf(d, shown('spread', 'gun'), 'R', DEFAULT_BOOK, COLLEGE, '11', [order]).find((r) => r.shown.formationWord === 'nub trips' && r.shown.side === 'R' && r.shown.motion === null);
+    expect(nub('receivers')!.assignment.structure.strength).toBe('R');
+    // Strength to the lone tight end leaves that side too few men for the three routes.
+    expect(nub('tight_end')).toBeUndefined();
+  });
   it('a picture is no distance from itself, and as far one way as the other', () => {
     const pictures = ranked.slice(0, 30).map((r) => ({ structure: r.assignment.structure, motion: null }));
     for (const a of pictures) for (const b of pictures) {

@@ -90,6 +90,8 @@ export function parsePass(text: string): PassDef {
 }
 export const formatPass = (d: PassDef): string => `${d.type} ${d.drop} | ${d.strong.join(', ')} | ${d.weak.join(', ')} | ${d.back}`;
 
+export type PlayDef = { readonly kind: 'run'; readonly run: RunDef } | { readonly kind: 'pass'; readonly pass: PassDef };
+
 export interface Presentation {
   readonly formation: readonly Spot[];
   readonly side: Side | null;
@@ -201,6 +203,8 @@ export function assignPass(def: PassDef, p: Presentation, profile: LevelProfile,
   return { men, structure: s, jobs, roles: new Map(), missing, carrier: null };
 }
 
+export const assignPlay = (def: PlayDef, p: Presentation, to: Side, profile: LevelProfile, order?: readonly StrengthRule[]): Assignment => (def.kind === 'run' ? assignRun(def.run, p, to, profile, order) : assignPass(def.pass, p, profile, order));
+
 export interface JobChange {
   readonly letter: string;
   readonly before: Job | Route | null;
@@ -218,6 +222,9 @@ export function changedJobs(a: Assignment, b: Assignment): JobChange[] {
   return out;
 }
 
+/** Backs, then attached tight ends, as an alignment shows them. */
+export const peopleShown = (s: Structure): string => `${s.backfield.backs.length}${s.left.attached.length + s.right.attached.length}`;
+
 /** What a defense sees that is new: structure, names of the sides, people as they show, backfield, where the back is, motion. 0: the same picture. */
 export function pictureDistance(a: { readonly structure: Structure; readonly motion: string | null }, b: { readonly structure: Structure; readonly motion: string | null }): number {
   const [x, y] = [a.structure, b.structure];
@@ -226,8 +233,7 @@ export function pictureDistance(a: { readonly structure: Structure; readonly mot
   let apart = 0;
   for (const n of p) if (!q.has(n)) apart++;
   for (const n of q) if (!p.has(n)) apart++;
-  const people = (s: Structure) => `${s.backfield.backs.length}${s.left.attached.length + s.right.attached.length}`;
-  return (x.label === y.label ? 0 : 2) + (people(x) === people(y) ? 0 : 1) + Math.min(3, apart * 0.5) + (x.backfield.set === y.backfield.set && x.backfield.quarterback === y.backfield.quarterback ? 0 : 1.5) + (x.back.toTightEnd === y.back.toTightEnd && x.back.toStrength === y.back.toStrength ? 0 : 0.5) + (a.motion === b.motion ? 0 : 1);
+  return (x.label === y.label ? 0 : 2) + (peopleShown(x) === peopleShown(y) ? 0 : 1) + Math.min(3, apart * 0.5) + (x.backfield.set === y.backfield.set && x.backfield.quarterback === y.backfield.quarterback ? 0 : 1.5) + (x.back.toTightEnd === y.back.toTightEnd && x.back.toStrength === y.back.toStrength ? 0 : 0.5) + (a.motion === b.motion ? 0 : 1);
 }
 
 /** The drawn paths of an assignment: blocks, pulls, routes, the ball. */

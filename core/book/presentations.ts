@@ -1,9 +1,11 @@
 /** From one play, every other picture it can be shown from; and what in a defense's picture calls for its complement. */
 import type { LevelProfile } from '../field/profile';
 import type { Side } from '../field/spot';
-import { optionOpen, sideStructure, type FullLook, type MotionKind, type Spot } from '../look';
-import { assignPass, assignRun, changedJobs, pictureDistance, presentable, type Assignment, type JobChange, type PassDef, type Presentation, type RunDef } from './play';
+import { optionOpen, sideStructure, type FullLook, type MotionKind, type Spot, type StrengthRule } from '../look';
+import type { SnapFields } from '../snap/snap';
 import { findTerm } from './index-terms';
+import { assignPlay, changedJobs, peopleShown, pictureDistance, presentable, type Assignment, type JobChange, type PlayDef, type Presentation } from './play';
+import { conceptOf, presentationOf, taggedWord } from './resolve-look';
 import type { Book, Term } from './term';
 
 export interface NamedPresentation extends Presentation {
@@ -22,19 +24,21 @@ export interface RankedPresentation {
   readonly people: string;
 }
 
-export type PlayDef = { readonly kind: 'run'; readonly run: RunDef } | { readonly kind: 'pass'; readonly pass: PassDef };
-
-export const assignPlay = (def: PlayDef, p: Presentation, to: Side, profile: LevelProfile): Assignment => (def.kind === 'run' ? assignRun(def.run, p, to, profile) : assignPass(def.pass, p, profile));
-
-export const peopleOf = (a: Assignment): string => `${a.structure.backfield.backs.length}${a.structure.left.attached.length + a.structure.right.attached.length}`;
+/** A play's meaning and the picture its words show; null where the book does not know them. */
+export function playOf(book: Book, f: SnapFields): { readonly def: PlayDef; readonly base: NamedPresentation } | null {
+  const def = conceptOf(book, f);
+  const p = presentationOf(book, f);
+  return def && p ? { def, base: { ...p, formationWord: taggedWord(f.formation)!, backfieldWord: taggedWord(f.backfield), motionWord: taggedWord(f.motion) } } : null;
+}
 
 /**
  * All pictures of the book from which the play can be shown: formations both ways round, backfields,
- * and from the backfield of the base each motion by each receiver (a play that needs a mover keeps its own). Ranked by how different they look for how few new jobs.
- * `people`: keep only those that this personnel can line up in (tight ends may flex, backs may not).
+ * and from the backfield of the base each motion by each receiver (a play that needs a mover keeps
+ * its own). Ranked by how different they look for how few new jobs. `people`: keep only those that
+ * this personnel can line up in (tight ends may flex, backs may not). `order`: the staff's strength.
  */
-export function presentationsOf(def: PlayDef, base: NamedPresentation, to: Side, book: Book, profile: LevelProfile, people: string | null = null): RankedPresentation[] {
-  const own = assignPlay(def, base, to, profile);
+export function presentationsOf(def: PlayDef, base: NamedPresentation, to: Side, book: Book, profile: LevelProfile, people: string | null = null, order?: readonly StrengthRule[]): RankedPresentation[] {
+  const own = assignPlay(def, base, to, profile, order);
   const picture = { structure: own.structure, motion: base.motion };
   const backfields = book.terms.filter((t) => t.kind === 'backfield' && t.spots);
   const needsMover = def.kind === 'run' && def.run.carrier === 'mover';
@@ -51,9 +55,9 @@ export function presentationsOf(def: PlayDef, base: NamedPresentation, to: Side,
       for (const [b, motion] of shows) {
         const shown: NamedPresentation = { formation: f.spots, formationWord: f.word, side, backfield: b.spots!, backfieldWord: b.word, ...motion };
         if (needsMover && !f.spots.some((s) => s.letter === base.motionBy)) continue;
-        const assignment = assignPlay(def, shown, to, profile);
+        const assignment = assignPlay(def, shown, to, profile, order);
         if (!presentable(assignment, profile).legal) continue;
-        const showing = peopleOf(assignment);
+        const showing = peopleShown(assignment.structure);
         if (people !== null && (showing[0] !== people[0] || Number(showing[1]) > Number(people[1]))) continue;
         // Backfields that a formation leaves no room for show the same eleven.
         const key = `${motion.motionBy}${motion.motion}${assignment.men.map((m) => `${m.letter}${m.x},${m.depth}`).sort().join(' ')}`;

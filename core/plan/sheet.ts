@@ -2,6 +2,7 @@
 import { BUCKET_ROWS, type BucketKey } from '../field/situation';
 import { FIRST_VALUE, select, type Columns, type Slice } from '../read/columns';
 import { meanPerGame, wilson, type Mean, type Rate } from '../read/rates';
+import type { SnapFields } from '../snap/snap';
 
 export interface SectionSpec {
   readonly key: string;
@@ -66,6 +67,11 @@ export function playLook(p: PlayCard): string {
 }
 export const playCall = (p: PlayCard): string =>
   `${p.concept}${p.conceptWeak ? (p.kind === 'rpo' ? ` ~ ${p.conceptWeak}` : ` / ${p.conceptWeak}`) : ''}${p.direction ? ` ${p.direction}` : ''}`;
+
+/** A play as the words of a snap: what the book draws it from. */
+export const playFields = (p: PlayCard): SnapFields => ({
+  formation: p.formation, formationSide: p.formationSide, backfield: p.backfield, motion: p.motion, motionBy: p.motionBy, concept: p.concept, conceptWeak: p.conceptWeak, direction: p.direction ?? (p.kind === 'pass' ? null : (p.formationSide ?? 'R')), play: p.kind, ...(p.personnel ? { personnel: p.personnel } : {}),
+});
 
 export interface Suggestion {
   readonly play: PlayCard;

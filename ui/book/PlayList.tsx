@@ -4,13 +4,13 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { Fragment, useMemo, useState } from 'react';
-import { assignPlay, changedJobs, drawSnap, findTerm, presentationsOf, spotsOf, storedValue, TRIGGERS, type Book, type NamedPresentation, type PlayDef } from '@/core/book';
+import { drawSnap, playOf, presentationsOf, storedValue, TRIGGERS, type Book, type NamedPresentation } from '@/core/book';
 import type { BookAnswer } from '@/core/exchange/types';
 import type { LevelProfile } from '@/core/field';
 import { structureWords } from '@/core/look';
-import { countLinks, LINK_KINDS, playCall, playLook, type PlayCard, type PlayLink } from '@/core/plan';
+import { countLinks, LINK_KINDS, playCall, playFields, playLook, type PlayCard, type PlayLink } from '@/core/plan';
 import { buildColumns, countGame, filmKind, ownFilm } from '@/core/read';
-import { fullSnap, type SnapFields } from '@/core/snap';
+import { fullSnap } from '@/core/snap';
 import { Chalk, Picture } from '../chalk/Chalk';
 import { LookCard } from '../look/LookCard';
 import { Reel } from '../read/Reel';
@@ -22,20 +22,6 @@ interface PlayListProps extends BookScreenProps {
   readonly profile: LevelProfile;
   readonly busy: boolean;
   readonly run: (change: unknown, after?: (a: BookAnswer) => void) => void;
-}
-
-export const playFields = (p: PlayCard): SnapFields => ({
-  formation: p.formation, formationSide: p.formationSide, backfield: p.backfield, motion: p.motion, motionBy: p.motionBy, concept: p.concept, conceptWeak: p.conceptWeak, direction: p.direction ?? (p.kind === 'pass' ? null : (p.formationSide ?? 'R')), play: p.kind, ...(p.personnel ? { personnel: p.personnel } : {}),
-});
-
-/** A play's meaning and the picture it is in the list with; null where the book does not know its words. */
-export function playDef(book: Book, p: PlayCard): { def: PlayDef; base: NamedPresentation } | null {
-  const term = findTerm(book, p.kind === 'pass' ? 'pass' : 'run', p.concept) ?? findTerm(book, 'pass', p.concept);
-  const d = term?.definition;
-  const formation = spotsOf(book, 'formation', p.formation);
-  if (!formation || (d?.kind !== 'run' && d?.kind !== 'pass')) return null;
-  const motion = findTerm(book, 'motion', p.motion)?.definition;
-  return { def: d, base: { formation, formationWord: p.formation!, side: p.formationSide ?? 'R', backfield: spotsOf(book, 'backfield', p.backfield), backfieldWord: p.backfield, motion: motion?.kind === 'motion' ? motion.motion : null, motionWord: p.motion, motionBy: p.motionBy, motionSide: null } };
 }
 
 export function PlayList(props: PlayListProps) {
@@ -67,7 +53,7 @@ function PlayPanel({ play, book, plays, profile, level, own, team, profiles, may
   const links = countLinks(play, plays, columns, team);
   const fields = playFields(play);
   const drawn = drawSnap(book, fields, null, profile, { jobs: true, defense: false, crop: true, settings: rules.look });
-  const known = playDef(book, play);
+  const known = playOf(book, playFields(play));
   const reel = url.get('reel');
   const shown = reel === null ? null : links.find((l) => l.link.play === reel);
   const gameName = (k: string) => { const g = own.find((x) => x.info.key === k)?.info; return g ? `${g.week === null ? '' : `Week ${g.week}, `}${g.away} at ${g.home}` : k; };
@@ -103,15 +89,18 @@ function PlayPanel({ play, book, plays, profile, level, own, team, profiles, may
   );
 }
 
+const pictureName = (shown: NamedPresentation, base: NamedPresentation): string =>
+  `${shown.formationWord} ${shown.side === 'L' ? 'left' : 'right'}, ${shown.backfieldWord}${shown.motionWord && shown.motion !== base.motion ? `, ${shown.motionBy} ${shown.motionWord}` : ''}`;
+
 /** Other pictures for the same jobs: most different to a defense for fewest new jobs first. */
 function Pictures({ play, book, profile }: PlayListProps & { play: PlayCard }) {
   const [all, setAll] = useState(12);
   const [open, setOpen] = useState<number | null>(null);
-  const known = useMemo(() => playDef(book, play), [book, play]);
+  const { strength } = useStaffRules().look;
+  const known = useMemo(() => playOf(book, playFields(play)), [book, play]);
   const to = play.direction ?? play.formationSide ?? 'R';
-  const ranked = useMemo(() => (known ? presentationsOf(known.def, known.base, to, book, profile, play.personnel) : []), [known, to, book, profile, play.personnel]);
+  const ranked = useMemo(() => (known ? presentationsOf(known.def, known.base, to, book, profile, play.personnel, strength) : []), [known, to, book, profile, play.personnel, strength]);
   if (!known) return null;
-  const own = assignPlay(known.def, known.base, to, profile);
   return (
     <section aria-label="Other pictures" style={{ marginTop: 14 }}>
       <div className="cardhead"><h2>Other pictures for {play.name}</h2><span className="small">{ranked.length} can be shown{play.personnel ? ` with ${play.personnel} people` : ''}; most different for fewest new jobs first</span></div>
@@ -121,7 +110,7 @@ function Pictures({ play, book, profile }: PlayListProps & { play: PlayCard }) {
           {ranked.slice(0, all).map((r, i) => (
             <Fragment key={`${r.shown.formationWord}${r.shown.side}${r.shown.backfieldWord}${r.shown.motionBy}${r.shown.motionWord}`}>
               <tr>
-                <td><button type="button" className="plain" aria-expanded={open === i} onClick={() => setOpen(open === i ? null : i)}>{r.shown.formationWord} {r.shown.side === 'L' ? 'left' : 'right'}, {r.shown.backfieldWord}{r.shown.motionWord && r.shown.motion !== known.base.motion ? `, ${r.shown.motionBy} ${r.shown.motionWord}` : ''}</button></td>
+                <td><button type="button" className="plain" aria-expanded={open === i} onClick={() => setOpen(open === i ? null : i)}>{pictureName(r.shown, known.base)}</button></td>
                 <td>{r.assignment.structure.label}, {r.people} shows</td>
                 <td className="n">{r.distance.toFixed(1)}</td>
                 <td>{r.changes.length === 0 ? 'new for nobody' : `new for ${r.changes.length} of ${r.assignment.men.length}: ${r.changes.map((c) => `${c.letter} ${c.before ?? 'new man'} → ${c.after}`).join(', ')}`}</td>
@@ -130,7 +119,7 @@ function Pictures({ play, book, profile }: PlayListProps & { play: PlayCard }) {
                 <tr><td colSpan={4}>
                     <div className="lookgrid">
                       <div><h2>As it is: {play.formation}</h2><Chalk book={book} profile={profile} fields={playFields(play)} hash={null} jobs defense={false} height={190} caption={false} /></div>
-                      <div><h2>{r.shown.formationWord} {r.shown.side === 'L' ? 'left' : 'right'}: new for {changedJobs(own, r.assignment).length} of {r.assignment.men.length}</h2><Chalk book={book} profile={profile} fields={{ ...playFields(play), formation: r.shown.formationWord, formationSide: r.shown.side, backfield: r.shown.backfieldWord, direction: to, motion: r.shown.motionWord, motionBy: r.shown.motionBy }} hash={null} jobs defense={false} height={190} caption={false} /></div>
+                      <div><h2>{pictureName(r.shown, known.base)}: new for {r.changes.length} of {r.assignment.men.length}</h2><Chalk book={book} profile={profile} fields={{ ...playFields(play), formation: r.shown.formationWord, formationSide: r.shown.side, backfield: r.shown.backfieldWord, direction: to, motion: r.shown.motionWord, motionBy: r.shown.motionBy }} hash={null} jobs defense={false} height={190} caption={false} /></div>
                     </div>
                 </td></tr>
               )}
