@@ -174,6 +174,12 @@ export async function termUse(actor: Actor): Promise<Map<string, number>> {
 export interface MergeDone { readonly snaps: number; readonly plays: number; readonly change: string }
 
 const fieldsOf = (kind: TermKind): readonly SnapField[] => (kind === 'run' || kind === 'pass' ? ['concept', 'conceptWeak'] : [KIND_FIELD[kind].field]);
+/** SQL: the snap `s` says the word (one parameter) in this field. */
+const holdsIn = (kind: TermKind, field: SnapField): string => (kind === 'tag' ? 's.tags @> array[?]::text[]' : `s.${columnOf(field)} = ?`);
+/** SQL and parameters: the snap says the word in any field of its kind. */
+const holdsAny = (kind: TermKind, value: string): { readonly sql: string; readonly values: readonly string[] } => ({ sql: `(${fieldsOf(kind).map((f) => holdsIn(kind, f)).join(' or ')})`, values: fieldsOf(kind).map(() => value) });
+/** SQL and parameters of a split's conditions. */
+const fits = (where: readonly SplitCondition[]): { readonly sql: string; readonly values: readonly string[] } => ({ sql: where.map((w) => ` and s.${columnOf(w.field)} in (${w.values.map(() => '?').join(', ')})`).join(''), values: where.flatMap((w) => w.values) });
 /** What a word stands in of a play card. */
 const PLAY_FIELDS: ReadonlySet<string> = new Set(['formation', 'backfield', 'motion', 'concept', 'conceptWeak']);
 
@@ -186,23 +192,22 @@ interface Retag { readonly change: string; readonly kind: TermKind; readonly fro
 async function retagSnaps(tx: Em, actor: Actor, { change, kind, from, to, where }: Retag, now: Date): Promise<number> {
   await tx.execute('select 1 from charting where program_id = ? order by id for update', [actor.programId]);
   const at = now.toISOString();
-  let snaps = 0;
+  // Removed snaps are rewritten too, so that one brought back says the word; they are not counted.
+  const live = new Set<string>();
+  const only = fits(where);
   for (const field of fieldsOf(kind)) {
     const column = columnOf(field);
-    const holds = kind === 'tag' ? 's.tags @> array[?]::text[]' : `s.${column} = ?`;
-    const extra = where.map((w) => ` and s.${columnOf(w.field)} in (${w.values.map(() => '?').join(', ')})`).join('');
-    const values = where.flatMap((w) => w.values);
-    await tx.execute(`insert into book_change_snap (change_id, snap_id, field, before) select ?, s.id, ?, ${kind === 'tag' ? "array_to_string(s.tags, ';')" : `s.${column}`} from snap s where s.program_id = ? and ${holds}${extra}`, [change, field, actor.programId, from, ...values]);
+    await tx.execute(`insert into book_change_snap (change_id, snap_id, field, before) select ?, s.id, ?, ${kind === 'tag' ? "array_to_string(s.tags, ';')" : `s.${column}`} from snap s where s.program_id = ? and ${holdsIn(kind, field)}${only.sql}`, [change, field, actor.programId, from, ...only.values]);
     const set = kind === 'tag' ? 'tags = case when s.tags @> array[?]::text[] then array_remove(s.tags, ?) else array_replace(s.tags, ?, ?) end' : `${column} = ?`;
     const result = (await tx.execute(
-      `update snap s set ${set}, revision = c.revision + 1, provenance = ${PROVENANCE_SQL} from charting c, book_change_snap b where c.id = s.charting_id and b.change_id = ? and b.snap_id = s.id and b.field = ? returning s.id`,
+      `update snap s set ${set}, revision = c.revision + 1, provenance = ${PROVENANCE_SQL} from charting c, book_change_snap b where c.id = s.charting_id and b.change_id = ? and b.snap_id = s.id and b.field = ? returning s.id, s.deleted_at is null as live`,
       [...(kind === 'tag' ? [to, from, from, to] : [to]), field, field, field, actor.memberId, actor.name, at, change, field],
-    )) as unknown[];
-    snaps += result.length;
+    )) as { id: string; live: boolean }[];
+    for (const r of result) if (r.live) live.add(r.id);
     // A program without snaps of the word moves no revision.
     await tx.execute('update charting set revision = revision + 1 where id in (select distinct s.charting_id from snap s join book_change_snap b on b.snap_id = s.id where b.change_id = ? and b.field = ?)', [change, field]);
   }
-  return snaps;
+  return live.size;
 }
 
 /** The field's provenance with its version moved on; what was sure stays as sure as it was. */
@@ -260,23 +265,20 @@ export async function previewSplit(actor: Actor, fromKey: string, where: readonl
   requireFootball(actor, 'reading the book');
   const em = await openEm();
   const row = await findTermRow(em, actor, fromKey);
-  const [field] = fieldsOf(row.kind);
-  const holds = row.kind === 'tag' ? 's.tags @> array[?]::text[]' : `s.${columnOf(field!)} = ?`;
-  const value = storedValue(termOf(row));
-  const base = [actor.programId, value];
+  const holds = holdsAny(row.kind, storedValue(termOf(row)));
+  const base = [actor.programId, ...holds.values];
   const choices: Record<string, [string, number][]> = {};
   for (const f of SPLIT_FIELDS) {
-    if (f === field) continue;
-    const rows = (await em.execute(`select s.${columnOf(f)} as v, count(*)::int as n from snap s where s.program_id = ? and s.deleted_at is null and ${holds} and s.${columnOf(f)} is not null group by 1 order by 2 desc, 1 limit 40`, base)) as { v: string; n: number }[];
+    if (fieldsOf(row.kind).includes(f)) continue;
+    const rows = (await em.execute(`select s.${columnOf(f)} as v, count(*)::int as n from snap s where s.program_id = ? and s.deleted_at is null and ${holds.sql} and s.${columnOf(f)} is not null group by 1 order by 2 desc, 1 limit 40`, base)) as { v: string; n: number }[];
     if (rows.length > 0) choices[f] = rows.map((r) => [r.v, r.n]);
   }
-  const [{ n: of }] = (await em.execute(`select count(*)::int as n from snap s where s.program_id = ? and s.deleted_at is null and ${holds}`, base)) as [{ n: number }];
+  const [{ n: of }] = (await em.execute(`select count(*)::int as n from snap s where s.program_id = ? and s.deleted_at is null and ${holds.sql}`, base)) as [{ n: number }];
   if (where.length === 0 || where.some((w) => w.values.length === 0)) return { snaps: 0, of, choices, sample: [] };
   checkWhere(where);
-  const extra = where.map((w) => ` and s.${columnOf(w.field)} in (${w.values.map(() => '?').join(', ')})`).join('');
-  const values = where.flatMap((w) => w.values);
-  const [{ n: snaps }] = (await em.execute(`select count(*)::int as n from snap s where s.program_id = ? and s.deleted_at is null and ${holds}${extra}`, [...base, ...values])) as [{ n: number }];
-  const sample = (await em.execute(`select g.key as game, s.snap_key as snap, concat_ws(' ', s.personnel, s.formation, lower(s.formation_side), s.backfield, s.concept) as words from snap s join charting c on c.id = s.charting_id join game g on g.id = c.game_id where s.program_id = ? and s.deleted_at is null and ${holds}${extra} order by g.week desc nulls last, s.order_key limit 8`, [...base, ...values])) as { game: string; snap: string; words: string }[];
+  const only = fits(where);
+  const [{ n: snaps }] = (await em.execute(`select count(*)::int as n from snap s where s.program_id = ? and s.deleted_at is null and ${holds.sql}${only.sql}`, [...base, ...only.values])) as [{ n: number }];
+  const sample = (await em.execute(`select g.key as game, s.snap_key as snap, concat_ws(' ', s.personnel, s.formation, lower(s.formation_side), s.backfield, s.concept) as words from snap s join charting c on c.id = s.charting_id join game g on g.id = c.game_id where s.program_id = ? and s.deleted_at is null and ${holds.sql}${only.sql} order by g.week desc nulls last, s.order_key limit 8`, [...base, ...only.values])) as { game: string; snap: string; words: string }[];
   return { snaps, of, choices, sample };
 }
 
@@ -332,9 +334,8 @@ export async function undoChange(actor: Actor, changeId: string, now: Date): Pro
     for (const field of fieldsOf(kind)) {
       const column = columnOf(field);
       const set = kind === 'tag' ? "tags = string_to_array(b.before, ';')" : `${column} = b.before`;
-      const still = kind === 'tag' ? 's.tags @> array[?]::text[]' : `s.${column} = ?`;
-      const rows = (await tx.execute(
-        `update snap s set ${set}, revision = c.revision + 1, provenance = ${PROVENANCE_SQL} from charting c, book_change_snap b where c.id = s.charting_id and b.change_id = ? and b.snap_id = s.id and b.field = ? and ${still} returning s.id`,
+            const rows = (await tx.execute(
+        `update snap s set ${set}, revision = c.revision + 1, provenance = ${PROVENANCE_SQL} from charting c, book_change_snap b where c.id = s.charting_id and b.change_id = ? and b.snap_id = s.id and b.field = ? and ${holdsIn(kind, field)} returning s.id`,
         [field, field, field, actor.memberId, actor.name, at, changeId, field, change.to],
       )) as unknown[];
       snaps += rows.length;
@@ -356,7 +357,8 @@ export async function undoChange(actor: Actor, changeId: string, now: Date): Pro
     if (detail.added) {
       // The word the split added goes, unless somebody has used it since.
       const row = await tx.findOne(BookTerm, { program: actor.programId, key: detail.added });
-      const [used] = row ? ((await tx.execute(`select count(*)::int as n from snap s where s.program_id = ? and ${kind === 'tag' ? 's.tags @> array[?]::text[]' : `s.${columnOf(fieldsOf(kind)[0]!)} = ?`}`, [actor.programId, change.to])) as [{ n: number }]) : [{ n: 1 }];
+      const holds = holdsAny(kind, change.to);
+      const [used] = row ? ((await tx.execute(`select count(*)::int as n from snap s where s.program_id = ? and ${holds.sql}`, [actor.programId, ...holds.values])) as [{ n: number }]) : [{ n: 1 }];
       if (row && used.n === 0) tx.remove(row);
     }
     change.undoneAt = now;

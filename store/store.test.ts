@@ -242,6 +242,19 @@ describe('changes of the book that can be taken back', () => {
     expect((await snaps.loadSnaps(ours, key)).snaps.every((s) => s.snap.formation === 'quads')).toBe(true);
     expect(await named('quads tight')).toBeUndefined();
   });
+  it('counts before a split what it then changes: on either side of a pass, a snap once', async () => {
+    const key = await newGame(ours);
+    const shown = [{ concept: 'snag', conceptWeak: 'slants' }, { concept: 'slants', conceptWeak: 'snag' }, { concept: 'snag', conceptWeak: 'snag' }, { concept: 'slants', conceptWeak: 'slants' }];
+    await snaps.saveSnaps(ours, key, shown.map((c, i) => put(`s${i}`, i + 1, { play: 'pass', personnel: '11', ...c })), NOW);
+    const from = (await book.loadBook(ours)).terms.find((x) => x.kind === 'pass' && x.word === 'snag')!;
+    const where = [{ field: 'personnel' as const, values: ['11'] }];
+    expect(await book.previewSplit(ours, from.id, where)).toMatchObject({ snaps: 3, of: 3 });
+    const done = await book.splitTerm(ours, { from: from.id, to: { word: 'snag tight' }, where }, NOW);
+    expect(done.snaps).toBe(3);
+    expect((await snaps.loadSnaps(ours, key)).snaps.map((s) => [s.snap.concept, s.snap.conceptWeak])).toEqual([['snag tight', 'slants'], ['slants', 'snag tight'], ['snag tight', 'snag tight'], ['slants', 'slants']]);
+    await book.undoChange(ours, done.change, NOW);
+    expect((await snaps.loadSnaps(ours, key)).snaps.map((s) => [s.snap.concept, s.snap.conceptWeak])).toEqual(shown.map((c) => [c.concept, c.conceptWeak]));
+  });
   it('merges tags too, each once a snap', async () => {
     const key = await newGame(ours);
     await snaps.saveSnaps(ours, key, [put('a', 1, { tags: ['hurry', 'trick'] }), put('b', 2, { tags: ['trick'] })], NOW);
