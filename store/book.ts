@@ -235,6 +235,9 @@ export async function mergeTerms(actor: Actor, keepKey: string, dropKey: string,
     if (!plan) throw new Invalid('choose two different words of one kind');
     const keep = await findTermRow(tx, actor, keepKey);
     const drop = await findTermRow(tx, actor, dropKey);
+    // Snaps say the word, not its kind: a word that is a run and a pass would take both with it.
+    const twin = book.terms.find((t) => t.id !== dropKey && t.kind !== drop.kind && KIND_FIELD[t.kind].field === KIND_FIELD[drop.kind].field && storedValue(t) === plan.from);
+    if (twin) throw new Invalid(`“${drop.word}” is a ${drop.kind} and a ${twin.kind}; split one of them off by its play first`);
     const dropped = termOf(drop);
     const detail = { kind: 'merge' as const, keptKey: keepKey, keptAliases: [...keep.aliases], dropped, droppedPosition: drop.position, added: null, plays: await retagPlays(tx, actor, keep.kind, plan.from, plan.to) };
     const change = randomUUID();

@@ -255,6 +255,14 @@ describe('changes of the book that can be taken back', () => {
     await book.undoChange(ours, done.change, NOW);
     expect((await snaps.loadSnaps(ours, key)).snaps.map((s) => [s.snap.concept, s.snap.conceptWeak])).toEqual(shown.map((c) => [c.concept, c.conceptWeak]));
   });
+  it('does not merge a word that is a run and a pass, and says what to do', async () => {
+    const pass = await book.addTerm(ours, { kind: 'pass', word: 'trap', aliases: [], notes: null });
+    const of = async (word: string) => (await book.loadBook(ours)).terms.find((x) => x.kind === 'run' && x.word === word)!.id;
+    await expect(book.mergeTerms(ours, await of('long trap'), await of('trap'), NOW)).rejects.toThrow('“trap” is a run and a pass; split one of them off by its play first');
+    await book.removeTerm(ours, pass);
+    const done = await book.mergeTerms(ours, await of('long trap'), await of('trap'), NOW);
+    await book.undoChange(ours, done.change, NOW);
+  });
   it('merges tags too, each once a snap', async () => {
     const key = await newGame(ours);
     await snaps.saveSnaps(ours, key, [put('a', 1, { tags: ['hurry', 'trick'] }), put('b', 2, { tags: ['trick'] })], NOW);
