@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { DEMO_SEED, simulateSeason } from '../demo/league';
 import { pack, snapToRow, unpack, writeCsv } from '../core/table';
-import { EMPTY, line, saved, type } from './staff';
+import { EMPTY, enter, line, saved, type } from './staff';
 
 test.describe.configure({ mode: 'serial' });
 
@@ -107,14 +107,9 @@ test.describe('signed in', () => {
     await page.getByRole('button', { name: 'Add', exact: true }).click();
     await expect(page.getByRole('cell', { name: 'Bo Charter', exact: true })).toBeVisible();
     const other = await (await browser.newContext()).newPage();
-    await other.goto(`${EMPTY()}/sign-in`);
-    await other.getByLabel('Name').fill('Bo Charter');
-    await other.getByLabel('Password').fill('not this one');
-    await other.getByRole('button', { name: 'Sign in' }).click();
+    await enter(other, 'Bo Charter', 'not this one');
     await expect(other.getByText('Name or password is wrong.')).toBeVisible();
-    await other.getByLabel('Name').fill('Bo Charter');
-    await other.getByLabel('Password').fill('another good one');
-    await other.getByRole('button', { name: 'Sign in' }).click();
+    await enter(other, 'Bo Charter', 'another good one');
     await expect(other.getByRole('heading', { name: 'What is next' })).toBeVisible();
     await other.goto(`${EMPTY()}/staff`);
     await expect(other.getByRole('button', { name: 'Add', exact: true })).toHaveCount(0);
@@ -130,10 +125,7 @@ test.describe('signed in', () => {
     await page.getByRole('button', { name: 'Add', exact: true }).click();
     await expect(page.getByRole('cell', { name: 'Kim Only Keeper', exact: true })).toBeVisible();
     const other = await (await browser.newContext()).newPage();
-    await other.goto(`${EMPTY()}/sign-in`);
-    await other.getByLabel('Name').fill('Kim Only Keeper');
-    await other.getByLabel('Password').fill('another good one');
-    await other.getByRole('button', { name: 'Sign in' }).click();
+    await enter(other, 'Kim Only Keeper', 'another good one');
     await expect(other.getByText(/a keeper finds members and backup under/)).toBeVisible();
     for (const path of ['/log', '/read', '/plan', '/book', '/book/draw']) {
       await other.goto(EMPTY() + path);

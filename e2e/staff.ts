@@ -11,6 +11,14 @@ export async function signIn(page: Page, name = 'Dara Okafor-Lind'): Promise<voi
   await expect(page.getByRole('heading', { name: 'What is next' })).toBeVisible();
 }
 
+/** Signs in by name and password where no demo member can be picked. */
+export async function enter(page: Page, name: string, password: string): Promise<void> {
+  await page.goto(`${EMPTY()}/sign-in`);
+  await page.getByLabel('Name').fill(name);
+  await page.getByLabel('Password').fill(password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+}
+
 export const line = (page: Page) => page.getByTestId('snap-line');
 export const saved = (page: Page) => expect(page.locator('#saved')).toHaveText(/^saved/);
 
