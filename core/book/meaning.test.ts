@@ -131,7 +131,7 @@ describe('plays and presentations', () => {
     expect(a.men).toHaveLength(7);
     expect(Object.fromEntries(a.jobs)).toMatchObject({ X: 'hitch', H: 'corner', Z: 'hitch', Y: 'corner', C: 'release' });
   });
-  const ranked = presentationsOf({ kind: 'run', run: run('power') }, shown('trips', 'gun'), 'R', DEFAULT_BOOK, COLLEGE, '11');
+  const ranked = presentationsOf({ kind: 'run', run: run('counter') }, shown('trips', 'gun'), 'R', DEFAULT_BOOK, COLLEGE, '11');
   it('from one play: every other legal picture of the book once, none with a job nobody takes, most different for fewest new jobs first', () => {
     expect(ranked.length).toBeGreaterThan(40);
     expect(new Set(ranked.map((r) => JSON.stringify(r.assignment.men))).size).toBe(ranked.length);
@@ -151,15 +151,23 @@ describe('plays and presentations', () => {
       // Rulebook (from memory): a man on the line may not be in motion at the snap.
       expect([r.shown.formationWord, r.shown.motionWord, mover.onLine]).toEqual([r.shown.formationWord, r.shown.motionWord, false]);
       expect(findTerm(DEFAULT_BOOK, 'motion', r.shown.motionWord)?.definition).toEqual({ kind: 'motion', motion: r.shown.motion });
-      const still = assignPlay({ kind: 'run', run: run('power') }, { ...r.shown, motion: null, motionBy: null }, 'R', COLLEGE);
+      const still = assignPlay({ kind: 'run', run: run('counter') }, { ...r.shown, motion: null, motionBy: null }, 'R', COLLEGE);
       const moved = r.assignment.men.filter((m) => still.men.find((s) => s.letter === m.letter)!.x !== m.x || still.men.find((s) => s.letter === m.letter)!.depth !== m.depth).map((m) => m.letter);
       expect(moved.every((l) => l === r.shown.motionBy)).toBe(true);
     }
   });
   it('pictures of a play mirror: left and right swap, what it costs does not', () => {
-    const left = presentationsOf({ kind: 'run', run: run('power') }, { ...shown('trips', 'gun'), side: 'L' }, 'L', DEFAULT_BOOK, COLLEGE, '11');
+    const left = presentationsOf({ kind: 'run', run: run('counter') }, { ...shown('trips', 'gun'), side: 'L' }, 'L', DEFAULT_BOOK, COLLEGE, '11');
     const cost = (list: typeof ranked, turn: boolean) => list.map((r) => `${r.shown.formationWord} ${(r.shown.side === 'L') !== turn ? 'L' : 'R'} ${r.shown.backfieldWord} ${r.shown.motionBy} ${r.shown.motionWord}: ${r.distance} ${r.changes.length}`).sort();
     expect(cost(left, true)).toEqual(cost(ranked, false));
+  });
+  it('power asks for a man off the line to kick; one back and nobody off the line is one-back power (common practice)', () => {
+    const missing = (word: string, formation: string) => assignPlay({ kind: 'run', run: run(word) }, shown(formation, 'gun'), 'R', COLLEGE).missing;
+    expect([missing('power', 'ace'), missing('one-back power', 'ace'), missing('power', 'wing')]).toEqual([['kick'], [], []]);
+    for (const r of presentationsOf({ kind: 'run', run: run('power') }, shown('wing', 'gun'), 'R', DEFAULT_BOOK, COLLEGE, '12')) {
+      const kicks = [...r.assignment.jobs].find(([, job]) => job === 'kick')![0];
+      expect([r.shown.formationWord, r.assignment.men.find((m) => m.letter === kicks)!.onLine]).toEqual([r.shown.formationWord, false]);
+    }
   });
   it('a pass in another picture follows the staff’s strength order', () => {
     const d = term('pass', 'snag').definition!;
