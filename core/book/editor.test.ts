@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { COLLEGE, FLAG_FIVE, SEVEN_ON_SEVEN } from '../field';
 import { lineUp, mirrorLineUp, shapeOf, structureKey, type Man } from '../look';
-import { backfieldSpots, DEFAULT_BOOK, formationSpots, nearestFormations, SAME_FORMATION, typeFormation } from './index';
+import { backfieldSpots, DEFAULT_BOOK, formationSpots, nearestFormations, retypeMen, SAME_FORMATION, typeFormation } from './index';
 
 const terms = (kind: string) => DEFAULT_BOOK.terms.filter((t) => t.kind === kind);
 const place = (men: readonly Man[]) => men.map((m) => `${m.letter} ${m.x.toFixed(2)} ${m.depth.toFixed(2)} ${m.onLine}`).sort();
@@ -24,6 +24,17 @@ describe('men → points → men', () => {
   it('leaves backs to the backfield, and takes one who went out', () => {
     const at = (word: string) => formationSpots(lineUp(terms('formation').find((t) => t.word === word)!.spots!, 'R', null), COLLEGE).map((s) => s.letter).includes('T');
     expect([at('doubles'), at('empty')]).toEqual([false, true]);
+  });
+  it('typed words move whom they name and leave the rest; too many for the level, and the typed ones stay', () => {
+    const doubles = lineUp(terms('formation').find((t) => t.word === 'doubles')!.spots!, 'R', terms('backfield').find((t) => t.word === 'gun')!.spots!);
+    const moved = retypeMen(doubles, 'h tight l', DEFAULT_BOOK, COLLEGE);
+    expect([moved.unknown, moved.men.length]).toEqual([[], 11]);
+    expect(place(moved.men).filter((p) => !place(doubles).includes(p)).map((p) => p[0])).toEqual(['H']);
+    expect(moved.men.find((m) => m.letter === 'H')).toMatchObject({ x: -4.8, onLine: true });
+    const three = lineUp([{ letter: 'X', x: -12, depth: 0.4, onLine: true }, { letter: 'Z', x: 12, depth: 0.4, onLine: true }, { letter: 'H', x: 6, depth: 1, onLine: false }], 'R', null, shapeOf(5));
+    const five = retypeMen(three, 'y slot l', DEFAULT_BOOK, FLAG_FIVE).men.map((m) => m.letter);
+    expect([five.length, five.includes('Y'), five.includes('H')]).toEqual([5, true, false]);
+    expect(retypeMen(doubles, 'h sideways', DEFAULT_BOOK, COLLEGE)).toMatchObject({ unknown: ['h', 'sideways'] });
   });
   it('works with seven and five men; the snapper is not kept', () => {
     for (const profile of [SEVEN_ON_SEVEN, FLAG_FIVE]) for (const f of terms('formation')) {

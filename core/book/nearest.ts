@@ -150,5 +150,15 @@ export function formationSpots(men: readonly Man[], profile: LevelProfile): Spot
 export const backfieldSpots = (men: readonly Man[]): Spot[] => men.filter((m) => m.role === 'quarterback' || isBack(m)).map(spotOf);
 const spotOf = ({ letter, x, depth, onLine }: Man): Spot => ({ letter, x, depth, onLine });
 
+/** Men as they stand, moved by typed words. Where there is not room for all, those who were typed stay. */
+export function retypeMen(men: readonly Man[], text: string, book: Book, profile: LevelProfile): { readonly men: Man[]; readonly unknown: readonly string[] } {
+  const shape = shapeOf(profile.players);
+  const { spots, placed, unknown } = typeFormation(text, book, formationSpots(men, profile));
+  const room = shape.men - shape.line.length - 1;
+  const typedFirst = [...spots.filter((s) => placed.has(s.letter)), ...spots.filter((s) => !placed.has(s.letter))];
+  const fits = spots.length <= room ? spots : typedFirst.slice(0, Math.max(room, placed.size));
+  return { men: lineUp(fits, 'R', backfieldSpots(men).filter((b) => !fits.some((s) => s.letter === b.letter)), shape), unknown };
+}
+
 /** The text of spots as the book's own notation: "X-16 H+6o1". */
 export const formatSpots = (spots: readonly Spot[]): string => spots.map((s) => `${s.letter}${s.x >= 0 ? '+' : ''}${s.x}${s.onLine ? '' : `o${s.depth}`}`).join(' ');

@@ -1,5 +1,5 @@
 /** Coverage: what a family is (middle, style, deep and under counts), who stands where before the snap, who goes where after it. */
-import type { Side } from '../field/spot';
+import { otherSide, type Side } from '../field/spot';
 import type { Defender, FrontDef } from './front';
 import { placeFront } from './front';
 import type { Man } from './formation';
@@ -83,7 +83,7 @@ export interface CoverageLook {
 
 /** The side a rotation word means here; null where strength, field or motion is missing. */
 export function rotationSide(rotation: Rotated, s: Structure, motionTo: Side | null): Side | null {
-  const other = (side: Side | null): Side | null => (side === null ? null : side === 'L' ? 'R' : 'L');
+  const other = (side: Side | null): Side | null => side && otherSide(side);
   switch (rotation) {
     case 'strong': return s.strength;
     case 'weak': return other(s.strength);

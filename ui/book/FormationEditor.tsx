@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, useState, useTransition } from 'react';
-import { backfieldSpots, formationSpots, formatSpots, nearestFormations, SAME_FORMATION, typeFormation, type Book } from '@/core/book';
+import { backfieldSpots, formationSpots, formatSpots, nearestFormations, retypeMen, SAME_FORMATION, type Book } from '@/core/book';
 import type { BookAnswer } from '@/core/exchange/types';
 import { fieldSides, LEVEL_KEYS, type Hash, type LevelKey, type Profiles } from '@/core/field';
 import { atSnap, draw, landmarks, legality, lineUp, mirrorLineUp, motionChange, recognizeMotion, shapeOf, snapSpot, structure, structureWords, type Man, type Point } from '@/core/look';
@@ -119,12 +119,8 @@ export function FormationEditor({ book, profiles, level, edit, from, name, back,
   const same = best !== undefined && best.distance < SAME_FORMATION;
 
   const take = (text: string) => {
-    const read = typeFormation(text, book, formationSpots(men, profile));
-    // Where there is not room for all, those who were typed stay.
-    const room = shape.men - shape.line.length - 1;
-    const fits = read.spots.length <= room ? read.spots : [...read.spots.filter((x) => read.placed.has(x.letter)), ...read.spots.filter((x) => !read.placed.has(x.letter))].slice(0, Math.max(room, read.placed.size));
-    const stood = lineUp(fits, 'R', backfieldSpots(men).filter((b) => !fits.some((x) => x.letter === b.letter)), shape);
-    change(stood);
+    const read = retypeMen(men, text, book, profile);
+    change(read.men);
     setSaid(read.unknown.length > 0 ? `not understood: ${read.unknown.join(' ')}` : 'placed');
   };
   const keep = () => start(async () => {
