@@ -1,7 +1,14 @@
-/** A nonce a page for the content security policy. Next puts it on its own scripts. */
+/**
+ * Before every page: only under a name of ours (a name that somebody else points at this machine is a rebinding
+ * attack), with a nonce a page for the content security policy. Next puts the nonce on its own scripts.
+ */
 import { NextResponse, type NextRequest } from 'next/server';
+import { HOSTS, isOurHost } from './app/lib/origin';
 
 export function proxy(request: NextRequest): NextResponse {
+  if (!isOurHost(request.headers.get('host'), HOSTS)) return new NextResponse('This server is not known under that name; the operator can allow it with VOBRIK_HOSTS.\n', { status: 421, headers: { 'Cache-Control': 'no-store' } });
+  // Handlers answer data, not pages, and take bodies larger than this step would copy.
+  if (request.nextUrl.pathname.startsWith('/api/')) return NextResponse.next();
   const nonce = Buffer.from(crypto.randomUUID()).toString('base64');
   const policy = [
     "default-src 'self'",
@@ -18,4 +25,5 @@ export function proxy(request: NextRequest): NextResponse {
   return response;
 }
 
-export const config = { matcher: [{ source: '/((?!_next/static|_next/image|favicon.ico).*)', missing: [{ type: 'header', key: 'next-router-prefetch' }] }] };
+// The import alone is left out: the proxy would hold its whole body in memory and cut it. Its handler checks the host itself.
+export const config = { matcher: [{ source: '/((?!_next/static|_next/image|favicon.ico|api/import).*)', missing: [{ type: 'header', key: 'next-router-prefetch' }] }] };

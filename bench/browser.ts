@@ -62,7 +62,7 @@ export async function browserRows(): Promise<Row[]> {
       window.fetch = async (...a) => {
         const at = kept;
         const answer = await send(...a);
-        if (String(a[0]).includes('/snaps') && a[1]?.method === 'POST') m.stored.push(performance.now() - at);
+        if (String(a[0]).includes('/api/sync') && a[1]?.method === 'POST') m.stored.push(performance.now() - at);
         return answer;
       };
     });

@@ -3,10 +3,10 @@ import { randomUUID } from 'node:crypto';
 import { dropDatabase, ensureDatabase, joinCluster, startCluster } from '../cli/cluster';
 import { blankSnap } from '../core/snap';
 import { mergeTerms, undoChange } from '../store/book';
-import { createGame, createTeam } from '../store/games';
+import { createGame } from '../store/games';
 import { actorOf, createFirstProgram } from '../store/members';
 import { closeOrm, migrate, openEm } from '../store/orm';
-import { insertSnaps } from '../store/packages';
+import { insertSnaps } from '../store/imports';
 import { Game } from '../store/entities';
 import type { Row } from './run';
 
@@ -23,9 +23,8 @@ export async function retagRows(): Promise<Row[]> {
     await migrate(cluster.url(database));
     const now = new Date('2026-10-31T18:00:00Z');
     const actor = (await actorOf(await createFirstProgram({ program: 'Bench', level: 'college', season: 2026, teamKey: 'AAA', teamName: 'Alder', memberName: 'Keeper', password: 'a long enough one' }, now), now))!;
-    await createTeam(actor, { key: 'CCC', name: 'Cedar' });
     const keys: string[] = [];
-    for (let g = 0; g < 100; g++) keys.push(await createGame(actor, { home: 'AAA', away: 'CCC', date: null, week: 1, level: null, phase: 'regular' }));
+    for (let g = 0; g < 100; g++) keys.push(await createGame(actor, { home: { key: 'AAA' }, away: g === 0 ? { name: 'Cedar' } : { key: 'CEDAR' }, date: null, week: 1, level: null, phase: 'regular' }));
     const em = await openEm();
     const ids = new Map((await em.find(Game, { program: actor.programId })).map((g) => [g.key, g.id]));
     const snaps = Array.from({ length: SNAPS }, (_, i) => ({ ...blankSnap(`s${i}`, keys[i % 100]!, Math.floor(i / 100) + 1), formation: 'slot', personnel: '11' }));

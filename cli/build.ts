@@ -5,7 +5,7 @@ import path from 'node:path';
 import { Plain, ROOT, workFolder } from './paths';
 import { run } from './system';
 
-const SOURCES = ['app', 'ui', 'core', 'store', 'workers', 'public', 'next.config.ts', 'package-lock.json', 'tsconfig.json'];
+const SOURCES = ['app', 'ui', 'client', 'core', 'store', 'workers', 'proxy.ts', 'next.config.ts', 'package-lock.json', 'tsconfig.json'];
 
 function* filesBelow(place: string): Generator<string> {
   if (!existsSync(place)) return;

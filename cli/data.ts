@@ -38,7 +38,7 @@ export async function importData(args: string[]): Promise<number> {
     return unpacked.files;
   });
   return withDatabase(flags, async () => {
-    const { importFiles } = await import('../store/packages');
+    const { importFiles } = await import('../store/imports');
     const outcome = await importFiles(await keeper(), files, new Date());
     if (!outcome.imported) {
       process.stderr.write(`${outcome.faults.slice(0, 40).join('\n')}\n${outcome.faults.length} fault${outcome.faults.length === 1 ? '' : 's'}; nothing was imported\n`);
@@ -55,7 +55,7 @@ export async function exportData(args: string[]): Promise<number> {
   if (!file) throw new Plain('name the file to write: ./vobrik export week.zip');
   return withDatabase(flags, async () => {
     const { exportFiles } = await import('../store/packages');
-    const files = await exportFiles(await keeper());
+    const files = await exportFiles(await keeper(), new Date());
     writeOrSay(file, pack(files));
     process.stdout.write(`wrote ${file}: ${files.map((f) => f.name).join(', ')}\n`);
     return 0;

@@ -15,8 +15,8 @@ export const demo = (args: string[]): Promise<number> => serve('demo', args);
 export const start = (args: string[]): Promise<number> => serve('start', args);
 
 export function spawnServer(port: number, databaseUrl: string): ChildProcess {
-  return spawn(process.execPath, [path.join(ROOT, 'node_modules/next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', String(port)], {
-    cwd: ROOT, env: { ...process.env, NODE_ENV: 'production', DATABASE_URL: databaseUrl, NEXT_TELEMETRY_DISABLED: '1' }, stdio: ['ignore', 'pipe', 'pipe'], detached: false,
+  return spawn(process.execPath, ['--import', 'tsx', path.join(ROOT, 'cli/server.ts')], {
+    cwd: ROOT, env: { ...process.env, NODE_ENV: 'production', DATABASE_URL: databaseUrl, PORT: String(port), VOBRIK_LEASH: '1', NEXT_TELEMETRY_DISABLED: '1' }, stdio: ['pipe', 'pipe', 'pipe'], detached: false,
   });
 }
 

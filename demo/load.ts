@@ -2,7 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import { Charting, Game, Member, NumberWorn, Player, PlayRow, Program, RosterEntry, Season, Team } from '../store/entities';
 import { insertProgram } from '../store/members';
-import { insertSnaps } from '../store/packages';
+import { insertSnaps } from '../store/imports';
 import { openEm } from '../store/orm';
 import type { Actor } from '../core/exchange/types';
 import { CLUBS } from './clubs';
@@ -35,7 +35,7 @@ export async function loadDemo(now: Date): Promise<boolean> {
       settings: { week: THIS_WEEK, opponent: NEXT_OPPONENT }, member: { name: 'Dara Okafor-Lind', passwordHash: null, roles: ['keeper', 'coordinator'] },
     }, now);
     const actor: Actor = { memberId, programId, name: 'Dara Okafor-Lind', roles: ['keeper', 'coordinator'] };
-    for (const [name, roles] of [['Ivo Sedgewarden', ['charter']], ['Merrit Gorsefield', ['coach']]] as const) {
+    for (const [name, roles] of [['Ivo Sedgewarden', ['charter']], ['Merrit Gorsefield', ['coach']], ['Nye Ashcombe', ['guest']]] as const) {
       tx.create(Member, { id: randomUUID(), program: programId, name, nameKey: name.toLowerCase(), passwordHash: null, roles: [...roles], removedAt: null, createdAt: new Date(now.getTime() + 1) });
     }
     const own = await tx.findOneOrFail(Team, { program: programId, key: club.key });
@@ -56,7 +56,7 @@ export async function loadDemo(now: Date): Promise<boolean> {
         tx.create(RosterEntry, { id: randomUUID(), program: programId, player: id, team: teams.get(c.key)!, season: season.id, number: player.number, letters: player.letters, class: player.class, height: player.height, weight: player.weight });
       }
     }
-    for (const play of DEMO_PLAYS) tx.create(PlayRow, { ...play, id: randomUUID(), program: programId, key: play.id });
+    for (const play of DEMO_PLAYS) tx.create(PlayRow, { ...play, id: randomUUID(), program: programId, key: play.id, provenance: {} });
     await tx.flush();
     const games = withMistakes(loggedGames(simulateSeason(DEMO_SEED, { tells: true })));
     const ids = new Map<string, string>();

@@ -101,7 +101,7 @@ test('from the half-logged game to a printed call sheet', async ({ page }) => {
   });
 
   await test.step('the PDF has all twelve on one page, Letter and A4', async () => {
-    await expect(page.locator('#saved')).toHaveText('saved');
+    await expect(page.locator('#saved')).toHaveText(/^saved/);
     await page.getByRole('link', { name: 'Print preview' }).click();
     await expect(page.getByRole('img', { name: /12 calls in 4 sections/ })).toBeVisible();
     const key = page.url().split('/')[4]!;
@@ -234,9 +234,22 @@ test('a guest is told who could, and the address of another game is a plain not-
   await page.goto(`${DEMO()}/book?kind=formation`);
   await expect(page.getByRole('button', { name: /^merge / })).toHaveCount(0);
   expect((await page.goto(`${DEMO()}/log/no-such-game`))!.status()).toBe(404);
+  const cards = await page.request.get(`${DEMO()}/api/book/cards?paper=a4`);
+  expect(cards.status()).toBe(200);
+  await page.getByRole('button', { name: 'sign out' }).click();
+  await expect(page).toHaveURL(/sign-in/);
+  await page.getByRole('button', { name: /Nye Ashcombe/ }).click();
+  await expect(page.getByText('You are signed in as guest.')).toBeVisible();
+  // A guest sees no opponent, no members, no rules and no way to them.
+  await expect(page.getByRole('link', { name: /The week: no opponent chosen/ })).toBeVisible();
+  await expect(page.getByRole('navigation', { name: 'Work' }).getByRole('link')).toHaveCount(0);
+  for (const path of ['/log', '/read', '/plan', '/book', '/staff', '/log/import']) {
+    await page.goto(DEMO() + path);
+    await expect(page.getByRole('heading', { name: 'Not for your roles' }), path).toBeVisible();
+  }
   const refused = await page.request.get(`${DEMO()}/api/export`);
-  expect([refused.status(), ((await refused.json()) as { error: string }).error]).toEqual([403, 'exporting the program is for a keeper or coordinator.']);
-  const cross = await page.request.post(`${DEMO()}/api/games/${HALF_GAME}/snaps`, { headers: { origin: 'http://elsewhere.invalid', 'content-type': 'application/json' }, data: { ops: [] } });
+  expect([refused.status(), ((await refused.json()) as { error: string }).error]).toEqual([403, 'exporting the program is for a coordinator or coach or charter.']);
+  const cross = await page.request.post(`${DEMO()}/api/sync`, { headers: { origin: 'http://elsewhere.invalid', 'content-type': 'application/json' }, data: { scope: `game:${HALF_GAME}`, ops: [] } });
   expect(cross.status()).toBe(403);
 });
 
@@ -248,10 +261,10 @@ test('headers and cookie are as OWASP asks', async ({ page }) => {
   await signIn(page);
   const cookie = (await page.context().cookies()).find((c) => c.name === 'vobrik_session')!;
   expect([cookie.httpOnly, cookie.sameSite]).toEqual([true, 'Strict']);
-  expect((await page.request.get(`${DEMO()}/api/games/${HALF_GAME}/snaps`)).status()).toBe(200);
+  expect((await page.request.get(`${DEMO()}/api/sync?scope=game:${HALF_GAME}`)).status()).toBe(200);
   await page.getByRole('button', { name: 'sign out' }).click();
   await expect(page).toHaveURL(/sign-in/);
-  expect((await page.request.get(`${DEMO()}/api/games/${HALF_GAME}/snaps`)).status()).toBe(401);
+  expect((await page.request.get(`${DEMO()}/api/sync?scope=game:${HALF_GAME}`)).status()).toBe(401);
 });
 
 test('nothing loads from another host', async ({ page }) => {

@@ -8,7 +8,7 @@ test.afterAll(async () => void (await startCluster(CLUSTER, true)));
 test('the database is killed in the middle of logging: said, kept, saved when it is back, nothing acknowledged lost', async ({ page }) => {
   await signIn(page);
   await page.goto(`${DEMO()}/log/${HALF_GAME}`);
-  const count = async (): Promise<number> => ((await (await page.request.get(`${DEMO()}/api/games/${HALF_GAME}/snaps`)).json()) as { snaps: unknown[] }).snaps.length;
+  const count = async (): Promise<number> => ((await (await page.request.get(`${DEMO()}/api/sync?scope=game:${HALF_GAME}`)).json()) as { rows: unknown[] }).rows.length;
   const before = await count();
   await type(page, '1&10 @o30 11 trips r power r +3');
   await saved(page);

@@ -7,18 +7,21 @@ import path from 'node:path';
 /** Room → the rooms it may import from. Tests may also use the demo league. */
 const HOUSE = {
   core: ['core'],
-  ui: ['ui', 'core'],
+  ui: ['ui', 'client', 'core'],
+  client: ['client', 'core'],
   store: ['store', 'core'],
   workers: ['workers', 'core'],
   demo: ['demo', 'core', 'store'],
-  app: ['app', 'ui', 'store', 'workers', 'core'],
+  app: ['app', 'ui', 'client', 'store', 'workers', 'core'],
   cli: ['cli', 'core', 'store', 'demo', 'bench'],
   bench: ['bench', 'core', 'store', 'demo', 'cli'],
-  e2e: ['e2e', 'cli', 'store', 'demo', 'core'],
+  e2e: ['e2e', 'cli', 'client', 'store', 'demo', 'core'],
 };
 const CORE = {
   field: [],
   snap: ['field'],
+  staff: [],
+  sync: ['field', 'snap'],
   look: ['field'],
   book: ['field', 'snap', 'look'],
   rules: ['field', 'snap'],
@@ -26,7 +29,7 @@ const CORE = {
   table: ['field', 'snap'],
   read: ['field', 'snap', 'look', 'book', 'rules', 'table'],
   plan: ['field', 'snap', 'rules', 'look', 'book', 'line', 'table', 'read'],
-  exchange: ['field', 'snap', 'rules', 'look', 'book', 'line', 'table', 'read', 'plan'],
+  exchange: ['field', 'snap', 'rules', 'look', 'book', 'line', 'table', 'read', 'plan', 'staff', 'sync'],
 };
 
 /** Null when the import may stand, else why not. Paths are relative to the checkout. */

@@ -4,42 +4,36 @@ import { randomUUID } from 'node:crypto';
 import { readBook, spotSchema } from '../core/book/book-json';
 import { DEFAULT_BOOK } from '../core/book/default-book';
 import type { Definition } from '../core/book/definition';
-import { KIND_FIELD, normalizePhrase, phraseFault, planMerge, storedValue, type Book, type BookFault, type Spot, type Term, type TermKind } from '../core/book/term';
-import { columnOf } from '../core/snap/fields';
+import { bookFaultSentence, KIND_FIELD, normalizePhrase, phraseFault, planMerge, storedValue, type Book, type Spot, type Term, type TermKind } from '../core/book/term';
+import { columnOf, sameValue } from '../core/snap/fields';
 import type { SnapField } from '../core/snap/snap';
-import { requireFootball, requireRole } from './access';
+import { permit } from './access';
 import { BookChange, BookTerm, PlayRow, Program } from './entities';
 import { Invalid, NotFound } from './errors';
+import { termOf } from './mapping';
 import { openEm, type Em } from './orm';
+import { record } from './audit';
+import { announce, touchScope } from './sync/scope';
+import { BOOK_SCOPE, gameScope, PLAYS_SCOPE } from '../core/sync';
 import { SPLIT_FIELDS } from '../core/exchange/book-changes';
-import type { Actor, BookChangeInfo, SplitPreview } from '../core/exchange/types';
-
-const termOf = (row: InferEntity<typeof BookTerm>): Term => ({
-  id: row.key, kind: row.kind, word: row.word, aliases: row.aliases, ...(row.value ? { value: row.value } : {}), ...(row.spots ? { spots: row.spots } : {}), ...(row.definition ? { definition: row.definition } : {}), ...(row.notes ? { notes: row.notes } : {}),
-});
+import type { Actor, BookChangeInfo, BookReplacePreview, SplitPreview } from '../core/exchange/types';
 
 export async function loadBook(actor: Actor, em?: Em): Promise<Book> {
   const on = em ?? (await openEm());
   const program = await on.findOneOrFail(Program, { id: actor.programId });
-  const rows = await on.find(BookTerm, { program: actor.programId }, { orderBy: { position: 'asc', word: 'asc' } });
+  const rows = await on.find(BookTerm, { program: actor.programId }, { orderBy: { position: 'asc', word: 'asc' }, disableIdentityMap: true });
   return { name: program.bookName, letters: program.bookLetters, terms: rows.map(termOf) };
 }
 
 /** The book for a member who may read football. */
 export async function bookFor(actor: Actor): Promise<Book> {
-  requireFootball(actor, 'reading the book');
+  permit(actor, 'book.read');
   return loadBook(actor);
-}
-
-export function bookFaultSentence(f: BookFault): string {
-  if (f.code === 'empty') return 'The word is empty; type one.';
-  if (f.code === 'reserved') return `“${f.phrase}” holds a sign that the snap line uses for itself (" ~ / = ? ! @ > #, .., or l r m alone); choose another.`;
-  return `“${f.phrase}” stands for ${f.other} already; choose another, or merge the two.`;
 }
 
 export interface TermInput { readonly kind: TermKind; readonly word: string; readonly aliases: readonly string[]; readonly notes: string | null; readonly spots?: readonly Spot[] | null; readonly definition?: Definition | null }
 
-function refuseFaults(book: Book, input: Pick<TermInput, 'kind' | 'word' | 'aliases'>, exceptId: string | null): void {
+export function refuseFaults(book: Book, input: Pick<TermInput, 'kind' | 'word' | 'aliases'>, exceptId: string | null): void {
   for (const phrase of [input.word, ...input.aliases]) {
     const fault = phraseFault(book, input.kind, phrase, exceptId);
     if (fault) throw new Invalid(bookFaultSentence(fault));
@@ -47,7 +41,7 @@ function refuseFaults(book: Book, input: Pick<TermInput, 'kind' | 'word' | 'alia
 }
 
 /** Spots as they may be kept: each letter once, inside the field, at most eleven. */
-function checkedSpots(kind: TermKind, spots: readonly Spot[] | null | undefined): Spot[] | null {
+export function checkedSpots(kind: TermKind, spots: readonly Spot[] | null | undefined): Spot[] | null {
   if (spots === null || spots === undefined) return null;
   if (kind !== 'formation' && kind !== 'backfield') throw new Invalid(`a ${kind} is not drawn by points`);
   const read = spotSchema.array().max(11).safeParse(spots);
@@ -57,26 +51,15 @@ function checkedSpots(kind: TermKind, spots: readonly Spot[] | null | undefined)
   return read.data;
 }
 
-function checkedDefinition(kind: TermKind, definition: Definition | null | undefined): Definition | null {
+export function checkedDefinition(kind: TermKind, definition: Definition | null | undefined): Definition | null {
   if (!definition) return null;
   if (definition.kind !== kind) throw new Invalid(`a ${definition.kind} cannot define a ${kind}`);
   return definition;
 }
 
-export async function addTerm(actor: Actor, input: TermInput): Promise<string> {
-  requireFootball(actor, 'adding a word');
-  const em = await openEm();
-  const book = await loadBook(actor, em);
-  refuseFaults(book, input, null);
-  const key = `${input.kind}-${randomUUID()}`;
-  insertTerm(em, actor, { ...input, id: key, word: normalizePhrase(input.word), aliases: input.aliases.map(normalizePhrase) }, book.terms.length);
-  await em.flush();
-  return key;
-}
-
 type NewTerm = Omit<TermInput, 'notes'> & { readonly id: string; readonly notes?: string | null; readonly value?: string };
 function insertTerm(em: Em, actor: Actor, t: NewTerm, position: number): void {
-  em.create(BookTerm, { id: randomUUID(), program: actor.programId, key: t.id, kind: t.kind, word: t.word, aliases: [...t.aliases], value: t.value ?? null, spots: checkedSpots(t.kind, t.spots), definition: checkedDefinition(t.kind, t.definition), notes: t.notes ?? null, position });
+  em.create(BookTerm, { id: randomUUID(), program: actor.programId, key: t.id, kind: t.kind, word: t.word, aliases: [...t.aliases], value: t.value ?? null, spots: checkedSpots(t.kind, t.spots), definition: checkedDefinition(t.kind, t.definition), notes: t.notes ?? null, position, provenance: {} });
 }
 
 async function findTermRow(em: Em, actor: Actor, key: string): Promise<InferEntity<typeof BookTerm>> {
@@ -85,28 +68,25 @@ async function findTermRow(em: Em, actor: Actor, key: string): Promise<InferEnti
   return row as InferEntity<typeof BookTerm>;
 }
 
-/** Changes what a word means: aliases, points, definition, notes. Logged snaps keep the word; what follows from it is computed anew. */
-export async function changeTerm(actor: Actor, key: string, change: { readonly aliases?: readonly string[]; readonly spots?: readonly Spot[] | null; readonly definition?: Definition | null; readonly notes?: string | null }): Promise<void> {
-  requireFootball(actor, 'changing a word');
-  const em = await openEm();
-  const row = await findTermRow(em, actor, key);
-  if (change.aliases) {
-    refuseFaults(await loadBook(actor, em), { kind: row.kind, word: row.word, aliases: change.aliases }, key);
-    row.aliases = change.aliases.map(normalizePhrase);
-  }
-  if (change.spots !== undefined) row.spots = checkedSpots(row.kind, change.spots);
-  if (change.definition !== undefined) row.definition = checkedDefinition(row.kind, change.definition);
-  if (change.notes !== undefined) row.notes = change.notes?.slice(0, 2000) ?? null;
-  await em.flush();
+/** Fields of a word that a command changed: whoever has the word open learns that they moved. */
+function moved(row: InferEntity<typeof BookTerm>, fields: readonly string[], actor: Actor, now: Date): void {
+  row.provenance = { ...row.provenance, ...Object.fromEntries(fields.map((f) => [f, { v: (row.provenance[f]?.v ?? 1) + 1, name: actor.name, at: now.toISOString() }])) };
+}
+
+/** Tells the readers of each game whose snaps a change rewrote. */
+async function announceGames(tx: Em, actor: Actor, changeId: string): Promise<void> {
+  const games = (await tx.execute('select distinct g.key, c.revision from game g join charting c on c.game_id = g.id join snap s on s.charting_id = c.id join book_change_snap b on b.snap_id = s.id where b.change_id = ?', [changeId])) as { key: string; revision: number }[];
+  for (const g of games) await announce(tx, { program: actor.programId, scope: gameScope(g.key), revision: g.revision });
 }
 
 /** Takes a book.json in: words of the file are added or changed, words it does not hold stay. Whole or not at all. */
-export async function importBook(actor: Actor, text: string): Promise<{ readonly added: number; readonly changed: number }> {
-  requireRole(actor, 'importing a book', 'keeper', 'coordinator');
+export async function importBook(actor: Actor, text: string, now: Date): Promise<{ readonly added: number; readonly changed: number }> {
+  permit(actor, 'book.import');
   const read = readBook(text);
   if (!read.ok) throw new Invalid(read.remedy);
   const em = await openEm();
   return em.transactional(async (tx) => {
+    await touchScope(tx, actor.programId, BOOK_SCOPE);
     const book = await loadBook(actor, tx);
     const rows = new Map((await tx.find(BookTerm, { program: actor.programId })).map((r) => [r.key, r]));
     let added = 0;
@@ -129,8 +109,10 @@ export async function importBook(actor: Actor, text: string): Promise<{ readonly
       // A word in use keeps its name: snaps are written with it.
       const row = rows.get(here.id)!;
       Object.assign(row, { aliases: [...new Set([...t.aliases, ...(t.word === here.word ? [] : [t.word])].map(normalizePhrase))].filter((a) => a !== here.word), spots: checkedSpots(t.kind, t.spots) ?? row.spots ?? null, definition: checkedDefinition(t.kind, t.definition) ?? row.definition ?? null, notes: t.notes ?? row.notes ?? null });
+      moved(row as InferEntity<typeof BookTerm>, ['aliases', 'spots', 'definition', 'notes'], actor, now);
       changed++;
     }
+    await record(tx, actor, 'book.import', `book.json: ${added} added, ${changed} changed`, now);
     await tx.flush();
     return { added, changed };
   });
@@ -143,26 +125,15 @@ export async function fillDefinitions(em: Em): Promise<number> {
   return filled;
 }
 
-/** Removes a word that no snap uses; one in use can only be merged. */
-export async function removeTerm(actor: Actor, key: string): Promise<void> {
-  requireFootball(actor, 'removing a word');
-  const em = await openEm();
-  const row = await em.findOne(BookTerm, { program: actor.programId, key });
-  if (!row) throw new NotFound('word');
-  const used = (await termUse(actor)).get(`${row.kind}|${storedValue(termOf(row))}`) ?? 0;
-  if (used > 0) throw new Invalid(`${row.word} stands in ${used} snaps; merge it into another word instead`);
-  em.remove(row);
-  await em.flush();
-}
-
 const KIND_COLUMNS: Readonly<Record<TermKind, readonly string[]>> = {
   formation: ['formation'], backfield: ['backfield'], motion: ['motion'], front: ['front'], coverage: ['coverage'], rotation: ['rotation'], pressure: ['pressure'], run: ['concept', 'concept_weak'], pass: ['concept', 'concept_weak'],
   protection: ['protection'], tempo: ['tempo'], tag: [],
 };
 
 /** Snaps that use each word, by "kind|value". */
-export async function termUse(actor: Actor): Promise<Map<string, number>> {
-  const em = await openEm();
+export async function termUse(actor: Actor, on?: Em): Promise<Map<string, number>> {
+  permit(actor, 'book.read');
+  const em = on ?? (await openEm());
   const out = new Map<string, number>();
   const columns = [...new Set(Object.values(KIND_COLUMNS).flat())];
   const parts = columns.map((c) => `select '${c}' as c, ${c} as v, count(*)::int as n from snap where program_id = ? and deleted_at is null and ${c} is not null group by 2`);
@@ -170,6 +141,9 @@ export async function termUse(actor: Actor): Promise<Map<string, number>> {
   for (const [kind, cols] of Object.entries(KIND_COLUMNS)) for (const r of rows) if (cols.includes(r.c)) out.set(`${kind}|${r.v}`, (out.get(`${kind}|${r.v}`) ?? 0) + r.n);
   return out;
 }
+
+/** Snaps that use one word. */
+export const termsUsed = async (actor: Actor, row: InferEntity<typeof BookTerm>, em: Em): Promise<number> => (await termUse(actor, em)).get(`${row.kind}|${storedValue(termOf(row))}`) ?? 0;
 
 export interface MergeDone { readonly snaps: number; readonly plays: number; readonly change: string }
 
@@ -227,9 +201,10 @@ async function retagPlays(tx: Em, actor: Actor, kind: TermKind, from: string, to
 
 /** Merges two words for one thing: words, logged snaps and the play list change in one transaction, or not at all. Can be taken back. */
 export async function mergeTerms(actor: Actor, keepKey: string, dropKey: string, now: Date): Promise<MergeDone> {
-  requireRole(actor, 'merging words', 'coordinator');
+  permit(actor, 'term.merge');
   const em = await openEm();
   return em.transactional(async (tx) => {
+    await touchScope(tx, actor.programId, BOOK_SCOPE);
     const book = await loadBook(actor, tx);
     const plan = planMerge(book, keepKey, dropKey);
     if (!plan) throw new Invalid('choose two different words of one kind');
@@ -242,10 +217,14 @@ export async function mergeTerms(actor: Actor, keepKey: string, dropKey: string,
     const detail = { kind: 'merge' as const, keptKey: keepKey, keptAliases: [...keep.aliases], dropped, droppedPosition: drop.position, added: null, plays: await retagPlays(tx, actor, keep.kind, plan.from, plan.to) };
     const change = randomUUID();
     keep.aliases = [...plan.book.terms.find((t) => t.id === keepKey)!.aliases];
+    moved(keep, ['aliases'], actor, now);
     tx.remove(drop);
     tx.create(BookChange, { id: change, program: actor.programId, at: now, by: actor.memberId, words: `${drop.word} merged into ${keep.word}`, field: keep.kind, from: plan.from, to: plan.to, detail, undoneAt: null });
     await tx.flush();
     const snaps = await retagSnaps(tx, actor, { change, kind: keep.kind, from: plan.from, to: plan.to, where: [] }, now);
+    await announceGames(tx, actor, change);
+    if (detail.plays.length > 0) await touchScope(tx, actor.programId, PLAYS_SCOPE);
+    await record(tx, actor, 'term.merge', `${drop.word} into ${keep.word}: ${snaps} snaps, ${detail.plays.length} plays`, now);
     return { snaps, plays: detail.plays.length, change };
   });
 }
@@ -265,7 +244,7 @@ function checkWhere(where: readonly SplitCondition[]): void {
 
 /** What a split would change, before it does. */
 export async function previewSplit(actor: Actor, fromKey: string, where: readonly SplitCondition[]): Promise<SplitPreview> {
-  requireFootball(actor, 'reading the book');
+  permit(actor, 'book.read');
   const em = await openEm();
   const row = await findTermRow(em, actor, fromKey);
   const holds = holdsAny(row.kind, storedValue(termOf(row)));
@@ -287,10 +266,11 @@ export async function previewSplit(actor: Actor, fromKey: string, where: readonl
 
 /** Splits a word: the snaps that fit the condition say the other word. One transaction; can be taken back. */
 export async function splitTerm(actor: Actor, input: SplitInput, now: Date): Promise<MergeDone> {
-  requireRole(actor, 'splitting words', 'coordinator');
+  permit(actor, 'term.split');
   checkWhere(input.where);
   const em = await openEm();
   return em.transactional(async (tx) => {
+    await touchScope(tx, actor.programId, BOOK_SCOPE);
     const book = await loadBook(actor, tx);
     const from = await findTermRow(tx, actor, input.from);
     let to: Term;
@@ -310,12 +290,15 @@ export async function splitTerm(actor: Actor, input: SplitInput, now: Date): Pro
     const value = storedValue(termOf(from));
     tx.create(BookChange, { id: change, program: actor.programId, at: now, by: actor.memberId, words: `${to.word} split from ${from.word}`, field: from.kind, from: value, to: storedValue(to), detail: { kind: 'split', keptKey: from.key, keptAliases: [...from.aliases], dropped: null, droppedPosition: 0, added, plays: [] }, undoneAt: null });
     await tx.flush();
-    return { snaps: await retagSnaps(tx, actor, { change, kind: from.kind, from: value, to: storedValue(to), where: input.where }, now), plays: 0, change };
+    const snaps = await retagSnaps(tx, actor, { change, kind: from.kind, from: value, to: storedValue(to), where: input.where }, now);
+    await announceGames(tx, actor, change);
+    await record(tx, actor, 'term.split', `${to.word} from ${from.word}: ${snaps} snaps`, now);
+    return { snaps, plays: 0, change };
   });
 }
 
 export async function listChanges(actor: Actor): Promise<BookChangeInfo[]> {
-  requireFootball(actor, 'reading the book');
+  permit(actor, 'book.read');
   const em = await openEm();
   const rows = (await em.execute('select c.id, c.at, m.name as by, c.words, c.undone_at, (select count(distinct b.snap_id)::int from book_change_snap b where b.change_id = c.id) as snaps from book_change c join member m on m.id = c.by_id where c.program_id = ? order by c.at desc limit 30', [actor.programId])) as { id: string; at: Date; by: string; words: string; undone_at: Date | null; snaps: number }[];
   return rows.map((r) => ({ id: r.id, at: new Date(r.at).toISOString(), by: r.by, words: r.words, snaps: r.snaps, undone: r.undone_at !== null }));
@@ -323,13 +306,21 @@ export async function listChanges(actor: Actor): Promise<BookChangeInfo[]> {
 
 /** Takes a merge or split back: words, plays and snaps say again what they said. Snaps changed since keep what was typed since. */
 export async function undoChange(actor: Actor, changeId: string, now: Date): Promise<{ readonly snaps: number; readonly left: number }> {
-  requireRole(actor, 'taking a merge back', 'coordinator');
+  permit(actor, 'book.undo');
   const em = await openEm();
   return em.transactional(async (tx) => {
+    await touchScope(tx, actor.programId, BOOK_SCOPE);
     const change = await tx.findOne(BookChange, { id: changeId, program: actor.programId });
     if (!change) throw new NotFound('change');
     if (change.undoneAt) throw new Invalid('this was taken back already');
     const { detail } = change;
+    if (detail.kind === 'replace') {
+      await replaceTerms(tx, actor, detail.before!, now);
+      change.undoneAt = now;
+      await record(tx, actor, 'book.undo', change.words, now);
+      await tx.flush();
+      return { snaps: 0, left: 0 };
+    }
     await tx.execute('select 1 from charting where program_id = ? order by id for update', [actor.programId]);
     const kind = change.field as TermKind;
     const at = now.toISOString();
@@ -353,6 +344,7 @@ export async function undoChange(actor: Actor, changeId: string, now: Date): Pro
       const kept = await tx.findOne(BookTerm, { program: actor.programId, key: detail.keptKey });
       const back = new Set([detail.dropped.word, ...detail.dropped.aliases].map(normalizePhrase));
       if (kept) kept.aliases = kept.aliases.filter((x) => !back.has(normalizePhrase(x)) || detail.keptAliases.includes(x));
+      if (kept) moved(kept as InferEntity<typeof BookTerm>, ['aliases'], actor, now);
       await tx.flush();
       refuseFaults(await loadBook(actor, tx), detail.dropped, null);
       insertTerm(tx, actor, { ...detail.dropped, notes: detail.dropped.notes ?? null }, detail.droppedPosition);
@@ -365,6 +357,9 @@ export async function undoChange(actor: Actor, changeId: string, now: Date): Pro
       if (row && used.n === 0) tx.remove(row);
     }
     change.undoneAt = now;
+    await announceGames(tx, actor, changeId);
+    if (detail.plays.length > 0) await touchScope(tx, actor.programId, PLAYS_SCOPE);
+    await record(tx, actor, 'book.undo', change.words, now);
     await tx.flush();
     return { snaps, left: n - snaps };
   });
@@ -372,17 +367,72 @@ export async function undoChange(actor: Actor, changeId: string, now: Date): Pro
 
 /** Adds the general terms that the book has no word for; what the staff has stays as it is. */
 export async function adoptGeneralTerms(actor: Actor): Promise<number> {
-  requireRole(actor, 'adding the general terms', 'keeper', 'coordinator');
+  permit(actor, 'book.adopt');
   const em = await openEm();
-  let book = await loadBook(actor, em);
-  let added = 0;
-  for (const t of DEFAULT_BOOK.terms) {
-    if (book.terms.some((x) => x.id === t.id) || phraseFault(book, t.kind, t.word, null)) continue;
-    const term: Term = { ...t, aliases: t.aliases.filter((a) => phraseFault(book, t.kind, a, null) === null) };
-    insertTerm(em, actor, { ...term, notes: null }, book.terms.length);
-    book = { ...book, terms: [...book.terms, term] };
-    added++;
-  }
-  await em.flush();
-  return added;
+  return em.transactional(async (tx) => {
+    await touchScope(tx, actor.programId, BOOK_SCOPE);
+    let book = await loadBook(actor, tx);
+    let added = 0;
+    for (const t of DEFAULT_BOOK.terms) {
+      if (book.terms.some((x) => x.id === t.id) || phraseFault(book, t.kind, t.word, null)) continue;
+      const term: Term = { ...t, aliases: t.aliases.filter((a) => phraseFault(book, t.kind, a, null) === null) };
+      insertTerm(tx, actor, { ...term, notes: null }, book.terms.length);
+      book = { ...book, terms: [...book.terms, term] };
+      added++;
+    }
+    await tx.flush();
+    return added;
+  });
+}
+
+/** What replacing the book by another would do: words added, changed, dropped; and how many snaps say a dropped one. */
+export async function previewReplace(actor: Actor, book: Book, on?: Em): Promise<BookReplacePreview> {
+  permit(actor, 'book.replace');
+  const em = on ?? (await openEm());
+  const here = await loadBook(actor, em);
+  const use = await termUse(actor, em);
+  const next = new Map(book.terms.map((t) => [t.id, t]));
+  const before = new Map(here.terms.map((t) => [t.id, t]));
+  const dropped = here.terms.filter((t) => !next.has(t.id));
+  return {
+    added: book.terms.filter((t) => !before.has(t.id)).map((t) => t.word),
+    changed: book.terms.filter((t) => before.has(t.id) && !sameTerm(before.get(t.id)!, t)).map((t) => t.word),
+    dropped: dropped.map((t) => t.word),
+    snaps: dropped.reduce((n, t) => n + (use.get(`${t.kind}|${storedValue(t)}`) ?? 0), 0),
+  };
+}
+
+const plainTerm = (t: Term) => [t.id, t.kind, t.word, t.aliases, t.value ?? null, t.spots ?? null, t.definition ?? null, t.notes ?? null];
+const sameTerm = (a: Term, b: Term): boolean => sameValue(plainTerm(a), plainTerm(b));
+export const sameBook = (a: Book, b: Book): boolean => a.name === b.name && a.letters.join() === b.letters.join() && a.terms.length === b.terms.length && a.terms.every((t, i) => sameTerm(t, b.terms[i]!));
+
+/** Puts another book in the place of this one, whole; what stood there is kept so that it can be taken back. */
+export async function replaceBook(tx: Em, actor: Actor, book: Book, now: Date): Promise<void> {
+  permit(actor, 'book.replace');
+  if (book.terms.length === 0) throw new Invalid('the book of the file is empty; an empty book would leave every logged word without a meaning');
+  await touchScope(tx, actor.programId, BOOK_SCOPE);
+  const before = await loadBook(actor, tx);
+  if (sameBook(before, book)) return;
+  await replaceTerms(tx, actor, book, now);
+  const words = `the book replaced by ${book.name}: ${book.terms.length} words for ${before.terms.length}`;
+  tx.create(BookChange, { id: randomUUID(), program: actor.programId, at: now, by: actor.memberId, words, field: 'book', from: before.name, to: book.name, detail: { kind: 'replace', before, keptKey: '', keptAliases: [], dropped: null, droppedPosition: 0, added: null, plays: [] }, undoneAt: null });
+  await record(tx, actor, 'book.replace', words, now);
+  await tx.flush();
+}
+
+async function replaceTerms(tx: Em, actor: Actor, book: Book, now: Date): Promise<void> {
+  const program = await tx.findOneOrFail(Program, { id: actor.programId });
+  program.bookName = book.name;
+  program.bookLetters = [...book.letters];
+  const here = new Map((await tx.find(BookTerm, { program: actor.programId })).map((t) => [t.key, t as InferEntity<typeof BookTerm>]));
+  book.terms.forEach((t, position) => {
+    const values = { kind: t.kind, word: t.word, aliases: [...t.aliases], value: t.value ?? null, spots: checkedSpots(t.kind, t.spots), definition: checkedDefinition(t.kind, t.definition), notes: t.notes ?? null, position };
+    const found = here.get(t.id);
+    here.delete(t.id);
+    if (!found) return void tx.create(BookTerm, { id: randomUUID(), program: actor.programId, key: t.id, ...values, provenance: {} });
+    if (!sameTerm(termOf(found), t)) moved(found, ['aliases', 'spots', 'definition', 'notes'], actor, now);
+    Object.assign(found, values);
+  });
+  for (const gone of here.values()) tx.remove(gone);
+  await tx.flush();
 }

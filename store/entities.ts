@@ -8,7 +8,8 @@ import type { Definition } from '../core/book/definition';
 import { LEVEL_KEYS } from '../core/field/profile';
 import { SNAP_FACTS, SNAP_FIELDS } from '../core/snap/fields';
 import { PHASES } from '../core/table/schema';
-import { CHARTING_KINDS, type BookChangeDetail, type ProgramSettings, type Provenance } from '../core/exchange/types';
+import { CHARTING_KINDS, type BookChangeDetail, type ProgramSettings, type Provenance, type RowProvenance } from '../core/exchange/types';
+import type { Answer } from '../core/sync/operation';
 import type { PlayLink } from '../core/plan/sheet';
 
 export const Program = defineEntity({
@@ -48,12 +49,22 @@ const member = () => p.manyToOne(Member).mapToPk().$type<string>();
 
 export const Session = defineEntity({
   name: 'Session', tableName: 'session',
-  properties: { tokenHash: p.string().primary(), member: member(), createdAt: p.datetime(), expiresAt: p.datetime() },
+  properties: {
+    tokenHash: p.string().primary(), member: member(), createdAt: p.datetime(), expiresAt: p.datetime(),
+    /** Last used, to the minute; what the browser called itself. Null in sessions of older versions. */
+    seenAt: p.datetime().nullable(), agent: p.string().nullable(),
+  },
 });
 
 export const SignInAttempt = defineEntity({
-  name: 'SignInAttempt', tableName: 'sign_in_attempt', indexes: [{ properties: ['nameKey', 'at'] }],
-  properties: { id: p.uuid().primary(), nameKey: p.string(), at: p.datetime() },
+  name: 'SignInAttempt', tableName: 'sign_in_attempt', indexes: [{ properties: ['nameKey', 'at'] }, { properties: ['address', 'at'] }],
+  properties: { id: p.uuid().primary(), nameKey: p.string(), address: p.string(), at: p.datetime() },
+});
+
+/** One row: which life of the database this is. A restore begins a new one, and every open page learns of it. */
+export const Installation = defineEntity({
+  name: 'Installation', tableName: 'installation',
+  properties: { id: p.integer().primary(), epoch: p.string() },
 });
 
 export const Team = defineEntity({
@@ -108,6 +119,30 @@ export const Charting = defineEntity({
   },
 });
 
+/** Counts every change to a scope's rows (a sheet's calls, the book, the play list) and is its lock. Games count in their charting. */
+export const SyncScope = defineEntity({
+  name: 'SyncScope', tableName: 'sync_scope',
+  properties: { program: p.manyToOne(Program).mapToPk().$type<string>().primary(), scope: p.string().primary(), revision: p.integer() },
+});
+
+/** Operations that were done, with their answers: the same operation sent again gets the same answer and does nothing. */
+export const SyncOperation = defineEntity({
+  name: 'SyncOperation', tableName: 'sync_operation', indexes: [{ properties: ['at'] }],
+  properties: { program: p.manyToOne(Program).mapToPk().$type<string>().primary(), id: p.string().primary(), at: p.datetime(), answer: p.json<Answer>() },
+});
+
+/** Who did what to members, roles, imports, merges, restores, exports, closing and locking. Never changed, never removed. */
+export const AuditEntry = defineEntity({
+  name: 'AuditEntry', tableName: 'audit_entry', indexes: [{ properties: ['program', 'at'] }],
+  properties: { id: p.uuid().primary(), program: program(), at: p.datetime(), member: p.string().nullable(), name: p.string(), action: p.string(), words: p.text() },
+});
+
+/** A backup that was made: when, where, and whether a restore of it into a scratch database succeeded. */
+export const BackupRun = defineEntity({
+  name: 'BackupRun', tableName: 'backup_run',
+  properties: { id: p.uuid().primary(), at: p.datetime(), file: p.text(), bytes: p.bigint('number'), verifiedAt: p.datetime().nullable(), problem: p.text().nullable() },
+});
+
 /** One typed column for each fact of a snap, from the field table. */
 const factColumns = Object.fromEntries(SNAP_FACTS.filter((f) => f !== 'notSure').map((field) => {
   const { kind } = SNAP_FIELDS[field];
@@ -120,7 +155,7 @@ const factColumns = Object.fromEntries(SNAP_FACTS.filter((f) => f !== 'notSure')
 }));
 
 export const SnapRow = defineEntity({
-  name: 'SnapRow', tableName: 'snap', uniques: [{ properties: ['charting', 'snapKey'] }], indexes: [{ properties: ['charting', 'revision'] }],
+  name: 'SnapRow', tableName: 'snap', uniques: [{ properties: ['charting', 'snapKey'] }, { properties: ['charting', 'order'] }], indexes: [{ properties: ['charting', 'revision'] }],
   properties: {
     id: p.uuid().primary(), program: program(), charting: p.manyToOne(Charting).mapToPk().$type<string>(),
     /** The permanent snap id of the open table. */
@@ -140,6 +175,7 @@ export const BookTerm = defineEntity({
     id: p.uuid().primary(), program: program(), key: p.string(), kind: p.enum(() => TERM_KINDS).$type<(typeof TERM_KINDS)[number]>(), word: p.string(), aliases: p.array<string>(),
     value: p.string().nullable(), spots: p.json<readonly Spot[] | null>().nullable(), notes: p.text().nullable(), position: p.integer(),
     definition: p.json<Definition | null>().nullable(),
+    provenance: p.json<RowProvenance>(),
   },
 });
 
@@ -151,6 +187,7 @@ export const PlayRow = defineEntity({
     backfield: p.string().nullable(),
     /** Set-ups and complements: other plays of the list by key. */
     links: p.json<readonly PlayLink[]>(),
+    provenance: p.json<RowProvenance>(),
   },
 });
 
@@ -173,16 +210,16 @@ export const BookChangeSnap = defineEntity({
 
 export const CallSheet = defineEntity({
   name: 'CallSheet', tableName: 'call_sheet', uniques: [{ properties: ['program', 'key'] }],
-  properties: { id: p.uuid().primary(), program: program(), key: p.string(), name: p.string(), opponent: p.string(), lockedBy: p.manyToOne(Member).mapToPk().$type<string>().nullable(), createdAt: p.datetime() },
+  properties: { id: p.uuid().primary(), program: program(), key: p.string(), name: p.string(), opponent: p.string(), lockedBy: p.manyToOne(Member).mapToPk().$type<string>().nullable(), createdAt: p.datetime(), provenance: p.json<RowProvenance>() },
 });
 
 export const CallRow = defineEntity({
   name: 'CallRow', tableName: 'call', uniques: [{ properties: ['program', 'key'] }],
   properties: {
     id: p.uuid().primary(), program: program(), sheet: p.manyToOne(CallSheet).mapToPk().$type<string>(), key: p.string(), section: p.string(), order: p.double().$type<number>().name('order_key'),
-    play: p.manyToOne(PlayRow).mapToPk().$type<string>(), hash: p.string().nullable(), note: p.text().nullable(),
+    play: p.manyToOne(PlayRow).mapToPk().$type<string>(), hash: p.string().nullable(), note: p.text().nullable(), provenance: p.json<RowProvenance>(),
   },
 });
 
-export const ENTITIES = [Program, Member, Session, SignInAttempt, Team, Season, Player, RosterEntry, Game, NumberWorn, Charting, SnapRow, BookTerm, BookChange, BookChangeSnap, PlayRow, CallSheet, CallRow];
+export const ENTITIES = [Installation, Program, Member, Session, SignInAttempt, AuditEntry, BackupRun, SyncScope, SyncOperation, Team, Season, Player, RosterEntry, Game, NumberWorn, Charting, SnapRow, BookTerm, BookChange, BookChangeSnap, PlayRow, CallSheet, CallRow];
 export type MemberEntity = InferEntity<typeof Member>;

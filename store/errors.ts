@@ -1,5 +1,5 @@
 /** Expected failures of the store, by meaning. Conversion to HTTP happens once, in app/api/respond.ts. */
-import type { Role } from '../core/exchange/types';
+import type { Role } from '../core/staff';
 
 export class Refused extends Error {
   override readonly name = 'Refused';
@@ -21,8 +21,8 @@ export class Invalid extends Error {
 
 export class SignInRefused extends Error {
   override readonly name = 'SignInRefused';
-  constructor(readonly code: 'wrong' | 'too-many') {
-    super(code === 'wrong' ? 'Name or password is wrong.' : 'Too many attempts; wait fifteen minutes.');
+  constructor(readonly code: 'wrong' | 'too-many', seconds = 0) {
+    super(code === 'wrong' ? 'Name or password is wrong.' : `Too many attempts from here; try again in ${seconds} seconds.`);
   }
 }
 

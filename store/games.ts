@@ -1,21 +1,23 @@
 /** Teams, games and their chartings. */
-import type { InferEntity } from '@mikro-orm/core';
+import { LockMode, type InferEntity } from '@mikro-orm/core';
 import { randomUUID } from 'node:crypto';
 import { profilesFor, type LevelKey, type Profiles } from '../core/field/profile';
 import type { Phase } from '../core/table/schema';
-import { requireFootball, requireRole } from './access';
+import { permit } from './access';
+import { record } from './audit';
 import { Charting, Game, Program, Season, SnapRow, Team } from './entities';
 import { Invalid, NotFound } from './errors';
 import { openEm, type Em } from './orm';
 import type { Actor, GameInfo, TeamInfo } from '../core/exchange/types';
 
 export async function listTeams(actor: Actor): Promise<TeamInfo[]> {
+  permit(actor, 'team.read');
   const teams = await (await openEm()).find(Team, { program: actor.programId }, { orderBy: { name: 'asc' } });
   return teams.map((t) => ({ key: t.key, name: t.name, nickname: t.nickname ?? null, place: t.place ?? null }));
 }
 
 export async function listGames(actor: Actor): Promise<GameInfo[]> {
-  requireFootball(actor, 'reading the games');
+  permit(actor, 'game.read');
   const em = await openEm();
   const games = await em.find(Game, { program: actor.programId }, { orderBy: { week: 'asc', date: 'asc', key: 'asc' } });
   const counts = (await em.execute(
@@ -29,7 +31,7 @@ type GameRow = InferEntity<typeof Game>;
 const gameInfo = (g: GameRow, snaps: number): GameInfo => ({ id: g.id, key: g.key, date: g.date ?? null, week: g.week ?? null, home: g.home, away: g.away, level: g.level, phase: g.phase, closed: g.closed, snaps });
 
 export async function findGame(actor: Actor, key: string): Promise<GameInfo> {
-  requireFootball(actor, 'reading a game');
+  permit(actor, 'game.read');
   const em = await openEm();
   const game = await em.findOne(Game, { program: actor.programId, key });
   if (!game) throw new NotFound('game');
@@ -39,13 +41,17 @@ export async function findGame(actor: Actor, key: string): Promise<GameInfo> {
 
 /** Every level's profile as the actor's program uses it. */
 export async function profilesOf(actor: Actor): Promise<Profiles> {
+  permit(actor, 'program.read');
   const program = await (await openEm()).findOneOrFail(Program, { id: actor.programId });
   return profilesFor(program.level, program.season, program.settings.profile ?? null);
 }
 
+/** A team that is there, by key, or a new one by name. */
+export type TeamChoice = { readonly key: string } | { readonly name: string };
+
 export interface NewGame {
-  readonly home: string;
-  readonly away: string;
+  readonly home: TeamChoice;
+  readonly away: TeamChoice;
   readonly date: string | null;
   readonly week: number | null;
   /** Null: the program's own level. */
@@ -54,38 +60,51 @@ export interface NewGame {
 }
 
 export async function createGame(actor: Actor, input: NewGame): Promise<string> {
-  requireFootball(actor, 'opening a game');
-  if (input.home === input.away) throw new Invalid('home and away are the same team; choose two');
+  permit(actor, 'game.create');
   const em = await openEm();
   return em.transactional(async (tx) => {
-    const program = await tx.findOneOrFail(Program, { id: actor.programId });
-    for (const key of [input.home, input.away]) if (!(await tx.findOne(Team, { program: actor.programId, key }))) throw new NotFound(`team ${key}`);
+    // One at a time a program: two games of the same day and teams get two keys.
+    const program = await tx.findOneOrFail(Program, { id: actor.programId }, { lockMode: LockMode.PESSIMISTIC_WRITE });
+    const home = await teamKey(tx, actor, input.home);
+    const away = await teamKey(tx, actor, input.away);
+    if (home === away) throw new Invalid('home and away are the same team; choose two');
     const season = await tx.findOneOrFail(Season, { program: actor.programId, year: program.season });
-    const base = `${input.date ?? program.season}-${input.away}-${input.home}`.toLowerCase();
+    const base = `${input.date ?? program.season}-${away}-${home}`.toLowerCase();
     let key = base;
     for (let n = 2; await tx.findOne(Game, { program: actor.programId, key }); n++) key = `${base}-${n}`;
-    tx.create(Game, { id: randomUUID(), program: actor.programId, season: season.id, key, date: input.date, week: input.week, home: input.home, away: input.away, level: input.level ?? program.level, phase: input.phase, surface: null, weather: null, wind: null, source: null, closed: false });
+    tx.create(Game, { id: randomUUID(), program: actor.programId, season: season.id, key, date: input.date, week: input.week, home, away, level: input.level ?? program.level, phase: input.phase, surface: null, weather: null, wind: null, source: null, closed: false });
     await tx.flush();
     return key;
   });
 }
 
-export async function createTeam(actor: Actor, input: { readonly key: string; readonly name: string }): Promise<void> {
-  requireFootball(actor, 'adding a team');
-  if (!/^[A-Za-z0-9_]{1,12}$/.test(input.key)) throw new Invalid('a team key is one to twelve letters or digits');
-  const em = await openEm();
-  if (await em.findOne(Team, { program: actor.programId, key: input.key })) throw new Invalid(`the key ${input.key} is taken; choose another`);
-  em.create(Team, { id: randomUUID(), program: actor.programId, key: input.key, name: input.name.trim(), nickname: null, place: null });
-  await em.flush();
+async function teamKey(tx: Em, actor: Actor, choice: TeamChoice): Promise<string> {
+  if ('key' in choice) {
+    if (!(await tx.findOne(Team, { program: actor.programId, key: choice.key }))) throw new NotFound(`team ${choice.key.slice(0, 12)}`);
+    return choice.key;
+  }
+  permit(actor, 'team.create');
+  const name = choice.name.trim();
+  if (name === '') throw new Invalid('name the new team');
+  if (/[\p{Cc}\p{Cs}]/u.test(name)) throw new Invalid('the name of a team holds a control character; type it again');
+  const base = name.normalize('NFKD').replace(/[^A-Za-z0-9]/g, '').slice(0, 8).toUpperCase() || 'TEAM';
+  let key = base;
+  for (let n = 2; await tx.findOne(Team, { program: actor.programId, key }); n++) key = `${base}${n}`;
+  tx.create(Team, { id: randomUUID(), program: actor.programId, key, name, nickname: null, place: null });
+  await tx.flush();
+  return key;
 }
 
-export async function closeGame(actor: Actor, key: string, closed: boolean): Promise<void> {
-  requireRole(actor, closed ? 'closing a game' : 'opening a closed game', 'coordinator');
+export async function closeGame(actor: Actor, key: string, closed: boolean, now: Date): Promise<void> {
+  permit(actor, 'game.close');
   const em = await openEm();
-  const game = await em.findOne(Game, { program: actor.programId, key });
-  if (!game) throw new NotFound('game');
-  game.closed = closed;
-  await em.flush();
+  await em.transactional(async (tx) => {
+    const game = await tx.findOne(Game, { program: actor.programId, key });
+    if (!game) throw new NotFound('game');
+    game.closed = closed;
+    await record(tx, actor, 'game.close', `${key} ${closed ? 'closed' : 'opened again'}`, now);
+    await tx.flush();
+  });
 }
 
 /** The official charting of a game, made on first use. One charting a game is official. */

@@ -1,7 +1,11 @@
 /** Rows ↔ snaps: the one place where columns, states and provenance become a domain snap and back. */
 import { emptyValue, SNAP_FACTS, SNAP_FIELDS } from '../core/snap/fields';
 import { NONE, UNSEEN, type Snap, type SnapFact } from '../core/snap/snap';
-import type { FieldProvenance, FieldState, Provenance, StoredSnap } from '../core/exchange/types';
+import type { InferEntity } from '@mikro-orm/core';
+import type { Term } from '../core/book/term';
+import type { PlayCard } from '../core/plan/sheet';
+import type { FieldProvenance, FieldState, Provenance } from '../core/exchange/types';
+import type { BookTerm, PlayRow } from './entities';
 
 /** A snap row: its own columns and one for each fact, named as the field. */
 export interface SnapEntity {
@@ -39,14 +43,6 @@ export function rowToSnap(row: SnapEntity, gameKey: string): Snap {
   return snap as unknown as Snap;
 }
 
-export function versionsOf(provenance: Provenance): Record<string, number> {
-  return Object.fromEntries(Object.entries(provenance).filter(([, p]) => p.v > 1).map(([f, p]) => [f, p.v]));
-}
-
-export const toStored = (row: SnapEntity, gameKey: string): StoredSnap => ({
-  snap: rowToSnap(row, gameKey), versions: versionsOf(row.provenance), deleted: row.deletedAt !== null, revision: row.revision,
-});
-
 export interface Writer { readonly id: string; readonly name: string; readonly at: Date }
 
 export const provenanceOf = (value: unknown, writer: Writer, v: number, sure: FieldProvenance['sure']): FieldProvenance => ({ state: stateOf(value), by: writer.id, name: writer.name, at: writer.at.toISOString(), sure, v });
@@ -65,3 +61,16 @@ export function newColumns(snap: Pick<Snap, SnapFact> | Partial<Snap>, writer: W
   }
   return { columns, provenance };
 }
+
+const sideOf = (side: string | null | undefined): 'L' | 'R' | null => (side === 'L' || side === 'R' ? side : null);
+
+export function cardOf(row: InferEntity<typeof PlayRow>): PlayCard {
+  return {
+    id: row.key, name: row.name, kind: row.kind as PlayCard['kind'], personnel: row.personnel ?? null, formation: row.formation ?? null, formationSide: sideOf(row.formationSide),
+    motion: row.motion ?? null, motionBy: row.motionBy ?? null, concept: row.concept, conceptWeak: row.conceptWeak ?? null, direction: sideOf(row.direction), backfield: row.backfield ?? null, links: row.links,
+  };
+}
+
+export const termOf = (row: InferEntity<typeof BookTerm>): Term => ({
+  id: row.key, kind: row.kind, word: row.word, aliases: row.aliases, ...(row.value ? { value: row.value } : {}), ...(row.spots ? { spots: row.spots } : {}), ...(row.definition ? { definition: row.definition } : {}), ...(row.notes ? { notes: row.notes } : {}),
+});

@@ -1,18 +1,27 @@
 /** People: the first program, sign-in and sessions, members and their roles. */
+import { LockMode, type InferEntity } from '@mikro-orm/core';
 import { hash, verify } from '@node-rs/argon2';
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import { DEFAULT_BOOK } from '../core/book/default-book';
 import { adaptProfile, LEVEL_PROFILES, type LevelKey, type ProfileChanges } from '../core/field/profile';
 import { readRules } from '../core/read/staff-rules';
-import { requireRole } from './access';
+import { permit } from './access';
+import { record } from './audit';
 import { BookTerm, Member, Program, Season, Session, SignInAttempt, Team } from './entities';
 import { Invalid, NotFound, SignInRefused } from './errors';
 import { openEm, type Em } from './orm';
-import type { Actor, MemberInfo, ProgramInfo, ProgramSettings, Role } from '../core/exchange/types';
+import { may, type Role } from '../core/staff';
+import type { Actor, MemberInfo, ProgramInfo, ProgramSettings, SessionInfo } from '../core/exchange/types';
 
 const SESSION_HOURS = 14 * 24;
-const ATTEMPTS = 5;
 const ATTEMPT_WINDOW_MS = 15 * 60_000;
+/** An attempt that would wait longer is told to come again; it was not checked and does not count. */
+const LONGEST_WAIT_MS = 10_000;
+/** Attempts without a wait: on one name from one address, from one address on any name, on one name from elsewhere. */
+const FREE_BY_NAME = 5;
+const FREE_BY_ADDRESS = 25;
+const FREE_ELSEWHERE = 100;
+const SEEN_EVERY_MS = 60_000;
 /** OWASP password storage: argon2id, 19 MiB, two passes, one lane. */
 const ARGON = { memoryCost: 19_456, timeCost: 2, parallelism: 1 } as const;
 export const LEAST_PASSWORD = 10;
@@ -72,34 +81,68 @@ export async function insertProgram(tx: Em, input: NewProgram, now: Date): Promi
   tx.create(Member, { id: memberId, program: programId, name: input.member.name, nameKey: keyOf(input.member.name), passwordHash: input.member.passwordHash, roles: [...input.member.roles], removedAt: null, createdAt: now });
   tx.create(Team, { id: randomUUID(), program: programId, key: input.team.key, name: input.team.name, nickname: null, place: null });
   tx.create(Season, { id: randomUUID(), program: programId, year: input.season });
-  DEFAULT_BOOK.terms.forEach((t, position) => tx.create(BookTerm, { id: randomUUID(), program: programId, key: t.id, kind: t.kind, word: t.word, aliases: [...t.aliases], value: t.value ?? null, spots: t.spots ?? null, definition: t.definition ?? null, notes: null, position }));
+  DEFAULT_BOOK.terms.forEach((t, position) => tx.create(BookTerm, { id: randomUUID(), program: programId, key: t.id, kind: t.kind, word: t.word, aliases: [...t.aliases], value: t.value ?? null, spots: t.spots ?? null, definition: t.definition ?? null, notes: null, position, provenance: {} }));
   await tx.flush();
   return { programId, memberId };
 }
 
-async function openSession(em: Em, memberId: string, now: Date): Promise<string> {
+async function openSession(em: Em, memberId: string, now: Date, agent: string | null = null): Promise<string> {
   const token = randomBytes(32).toString('base64url');
-  em.create(Session, { tokenHash: tokenHash(token), member: memberId, createdAt: now, expiresAt: new Date(now.getTime() + SESSION_HOURS * 3_600_000) });
+  em.create(Session, { tokenHash: tokenHash(token), member: memberId, createdAt: now, expiresAt: new Date(now.getTime() + SESSION_HOURS * 3_600_000), seenAt: now, agent: agent?.replace(/[\p{Cc}\p{Cs}]/gu, '').slice(0, 200) ?? null });
   await em.flush();
   return token;
 }
 
-/** Signs in by name and password; gives a session token. Five wrong attempts in fifteen minutes close the name. */
-export async function signIn(name: string, password: string, now: Date): Promise<string> {
+/** Where a sign-in comes from, and the way to wait. */
+export interface Visitor {
+  readonly address: string;
+  readonly agent: string | null;
+  readonly pause: (ms: number) => Promise<void>;
+}
+
+/** Milliseconds an attempt waits after the one before it once the free ones are used up: doubling. */
+const backoff = (attempts: number, free: number): number => Math.min(30_000, 1000 * 2 ** (attempts - free));
+
+/**
+ * Counts an attempt before it is checked, under a lock, and gives how long it waits: by name from this address,
+ * by address over all names (spraying), and, softly, by name over all addresses. Nobody is locked out: who waits
+ * gets his turn, and a stranger elsewhere slows only himself. Attempts of a clock that was ahead do not count.
+ */
+async function takeTurn(nameKey: string, address: string, now: Date): Promise<{ readonly id: string; readonly wait: number }> {
   const em = await openEm();
+  return em.transactional(async (tx) => {
+    await tx.execute('select pg_advisory_xact_lock(hashtext(?))', ['vobrik sign-in']);
+    const since = new Date(now.getTime() - ATTEMPT_WINDOW_MS);
+    const horizon = new Date(now.getTime() + LONGEST_WAIT_MS);
+    await tx.nativeDelete(SignInAttempt, { $or: [{ at: { $lt: since } }, { at: { $gt: horizon } }] });
+    const past = await tx.find(SignInAttempt, { $or: [{ nameKey }, { address }] }, { disableIdentityMap: true });
+    const slot = (mine: readonly { at: Date }[], free: number): number => (mine.length < free ? 0 : Math.max(...mine.map((a) => a.at.getTime())) + backoff(mine.length, free));
+    const at = Math.max(now.getTime(), slot(past.filter((a) => a.nameKey === nameKey && a.address === address), FREE_BY_NAME), slot(past.filter((a) => a.address === address), FREE_BY_ADDRESS), slot(past.filter((a) => a.nameKey === nameKey && a.address !== address), FREE_ELSEWHERE));
+    const wait = at - now.getTime();
+    if (wait > LONGEST_WAIT_MS) throw new SignInRefused('too-many', Math.ceil((wait - LONGEST_WAIT_MS) / 1000) + 1);
+    const id = randomUUID();
+    await tx.insert(SignInAttempt, { id, nameKey, address, at: new Date(at) });
+    return { id, wait };
+  });
+}
+
+/** Signs in by name and password; gives a session token. */
+export async function signIn(name: string, password: string, visitor: Visitor, now: Date): Promise<string> {
   const nameKey = keyOf(name).slice(0, 200);
-  const since = new Date(now.getTime() - ATTEMPT_WINDOW_MS);
-  if ((await em.count(SignInAttempt, { nameKey, at: { $gt: since } })) >= ATTEMPTS) throw new SignInRefused('too-many');
-  // The attempt is written before the check, so that parallel guesses count too.
-  const attempt = em.create(SignInAttempt, { id: randomUUID(), nameKey, at: now });
-  await em.flush();
+  if (/[\p{Cc}\p{Cs}]/u.test(nameKey)) throw new SignInRefused('wrong');
+  const address = visitor.address.slice(0, 100);
+  const { wait } = await takeTurn(nameKey, address, now);
+  if (wait > 0) await visitor.pause(wait);
+  const em = await openEm();
   const member = await em.findOne(Member, { nameKey, removedAt: null });
   const stored = member?.passwordHash ?? (await unusableHash());
   const right = await verify(stored, password.slice(0, 500));
   if (!right || !member || member.passwordHash === null) throw new SignInRefused('wrong');
-  em.remove(attempt);
-  await em.nativeDelete(SignInAttempt, { at: { $lt: since } });
-  return openSession(em, member.id, now);
+  return em.transactional(async (tx) => {
+    await tx.nativeDelete(SignInAttempt, { nameKey, address });
+    await record(tx, { memberId: member.id, programId: member.program, name: member.name, roles: [] }, 'session.sign-in', `from ${address}`, now);
+    return openSession(tx, member.id, now, visitor.agent);
+  });
 }
 
 let unusable: Promise<string> | undefined;
@@ -107,12 +150,12 @@ let unusable: Promise<string> | undefined;
 const unusableHash = (): Promise<string> => (unusable ??= hash(randomBytes(24).toString('hex'), ARGON));
 
 /** Signs in as a member of the demo by his button. Only in the demo database. */
-export async function signInDemo(memberId: string, now: Date): Promise<string> {
+export async function signInDemo(memberId: string, now: Date, agent: string | null = null): Promise<string> {
   const em = await openEm();
-  const member = await em.findOne(Member, { id: memberId, removedAt: null });
+  const member = /^[0-9a-f-]{36}$/i.test(memberId) ? await em.findOne(Member, { id: memberId, removedAt: null }) : null;
   const program = member && (await em.findOne(Program, { id: member.program }));
   if (!member || !program?.demo) throw new SignInRefused('wrong');
-  return openSession(em, member.id, now);
+  return openSession(em, member.id, now, agent);
 }
 
 export async function demoMembers(): Promise<{ id: string; name: string; roles: readonly string[] }[]> {
@@ -128,75 +171,159 @@ export async function actorOf(token: string | undefined, now: Date): Promise<Act
   const em = await openEm();
   const session = await em.findOne(Session, { tokenHash: tokenHash(token), expiresAt: { $gt: now } });
   const member = session && (await em.findOne(Member, { id: session.member, removedAt: null }));
-  return member ? { memberId: member.id, programId: member.program, name: member.name, roles: member.roles as Role[] } : null;
+  if (!member) return null;
+  if (!session.seenAt || Math.abs(now.getTime() - session.seenAt.getTime()) > SEEN_EVERY_MS) await em.nativeUpdate(Session, { tokenHash: session.tokenHash }, { seenAt: now });
+  return { memberId: member.id, programId: member.program, name: member.name, roles: member.roles as Role[] };
 }
 
 export async function signOut(token: string): Promise<void> {
   await (await openEm()).nativeDelete(Session, { tokenHash: tokenHash(token) });
 }
 
+/** The member's own sessions, newest first. The id is no secret: it does not sign anybody in. */
+export async function listSessions(actor: Actor, token: string | undefined, now: Date): Promise<SessionInfo[]> {
+  permit(actor, 'session.own');
+  const rows = await (await openEm()).find(Session, { member: actor.memberId, expiresAt: { $gt: now } }, { orderBy: { createdAt: 'desc' } });
+  const mine = token ? tokenHash(token) : '';
+  return rows.map((r) => ({ id: r.tokenHash.slice(0, 16), since: r.createdAt.toISOString(), seen: (r.seenAt ?? r.createdAt).toISOString(), agent: r.agent ?? null, current: r.tokenHash === mine }));
+}
+
+/** Ends one of the member's own sessions, or all of them. */
+export async function endSessions(actor: Actor, which: string | 'all', now: Date): Promise<void> {
+  permit(actor, 'session.own');
+  const em = await openEm();
+  await em.transactional(async (tx) => {
+    const rows = await tx.find(Session, { member: actor.memberId }, { disableIdentityMap: true });
+    const ended = rows.filter((r) => which === 'all' || r.tokenHash.startsWith(which));
+    await tx.nativeDelete(Session, { tokenHash: { $in: ended.map((r) => r.tokenHash) } });
+    await record(tx, actor, 'session.own', which === 'all' ? `signed out everywhere: ${ended.length} sessions` : 'ended a session', now);
+  });
+}
+
+/** Changes the own password; every other session ends. */
+export async function changePassword(actor: Actor, input: { readonly current: string; readonly next: string }, token: string | undefined, visitor: Visitor, now: Date): Promise<void> {
+  permit(actor, 'session.own');
+  const em = await openEm();
+  const member = await em.findOneOrFail(Member, { id: actor.memberId });
+  if (input.next.length < LEAST_PASSWORD) throw new Invalid(`the password needs at least ${LEAST_PASSWORD} characters`);
+  const { wait } = await takeTurn(member.nameKey, visitor.address.slice(0, 100), now);
+  if (wait > 0) await visitor.pause(wait);
+  const { passwordHash } = member;
+  if (!passwordHash) throw new Invalid('members of the demo have no password');
+  if (!(await verify(passwordHash, input.current.slice(0, 500)))) throw new Invalid('the current password is wrong');
+  const next = await hash(input.next.slice(0, 500), ARGON);
+  await em.transactional(async (tx) => {
+    await tx.nativeUpdate(Member, { id: actor.memberId }, { passwordHash: next });
+    await tx.nativeDelete(Session, { member: actor.memberId, tokenHash: { $ne: token ? tokenHash(token) : '' } });
+    await record(tx, actor, 'session.own', 'changed the password; other sessions ended', now);
+  });
+}
+
 export async function programOf(actor: Actor): Promise<ProgramInfo> {
   const program = await (await openEm()).findOne(Program, { id: actor.programId });
   if (!program) throw new NotFound('program');
-  return { id: program.id, name: program.name, level: program.level, season: program.season, team: program.team, demo: program.demo, settings: program.settings };
+  return { id: program.id, name: program.name, level: program.level, season: program.season, team: program.team, demo: program.demo, settings: may(actor.roles, 'program.read') ? program.settings : { week: null, opponent: null } };
 }
 
-export async function setWeek(actor: Actor, settings: ProgramSettings): Promise<void> {
-  requireRole(actor, 'choosing the week’s opponent', 'coordinator', 'coach');
-  const em = await openEm();
-  const program = await em.findOneOrFail(Program, { id: actor.programId });
-  if (settings.opponent !== null && !(await em.findOne(Team, { program: actor.programId, key: settings.opponent }))) throw new NotFound('team');
-  program.settings = { ...program.settings, ...settings };
-  await em.flush();
+export async function setWeek(actor: Actor, settings: Pick<ProgramSettings, 'week' | 'opponent'>): Promise<void> {
+  permit(actor, 'week.set');
+  await changeSettings(actor, async (tx) => {
+    if (settings.opponent !== null && !(await tx.findOne(Team, { program: actor.programId, key: settings.opponent }))) throw new NotFound('team');
+    return { week: settings.week, opponent: settings.opponent };
+  });
+}
+
+/** Changes some settings under the row's lock: two members who change different ones both land. */
+async function changeSettings(actor: Actor, change: (tx: Em, program: InferEntity<typeof Program>) => Promise<Partial<ProgramSettings>>): Promise<void> {
+  await (await openEm()).transactional(async (tx) => {
+    const program = (await tx.findOneOrFail(Program, { id: actor.programId }, { lockMode: LockMode.PESSIMISTIC_WRITE })) as InferEntity<typeof Program>;
+    program.settings = { ...program.settings, ...(await change(tx, program)) };
+    await tx.flush();
+  });
 }
 
 /** The staff's rules of counting; everything that depends on them is computed anew. */
-export async function setRules(actor: Actor, value: unknown): Promise<void> {
-  requireRole(actor, 'changing the staff’s rules', 'keeper', 'coordinator');
+export async function setRules(actor: Actor, value: unknown, now: Date): Promise<void> {
+  permit(actor, 'rules.set');
   const read = value === null ? null : readRules(value);
   if (read && !read.ok) throw new Invalid(read.remedy);
-  const em = await openEm();
-  const program = await em.findOneOrFail(Program, { id: actor.programId });
-  program.settings = { ...program.settings, rules: read?.ok ? read.rules : null };
-  await em.flush();
+  await changeSettings(actor, async (tx) => {
+    await record(tx, actor, 'rules.set', read ? 'the rules of counting changed' : 'the rules of counting as they ship', now);
+    return { rules: read?.ok ? read.rules : null };
+  });
 }
 
 /** Changes of the level's profile: kickoffs, touchbacks, tries, hash, fouls. The rulebook governs. */
-export async function setProfile(actor: Actor, changes: ProfileChanges | null): Promise<void> {
-  requireRole(actor, 'changing the level', 'keeper');
-  const em = await openEm();
-  const program = await em.findOneOrFail(Program, { id: actor.programId });
-  try {
-    adaptProfile(LEVEL_PROFILES[program.level], program.season, changes);
-  } catch (error) {
-    throw new Invalid((error as Error).message);
-  }
-  program.settings = { ...program.settings, profile: changes };
-  await em.flush();
+export async function setProfile(actor: Actor, changes: ProfileChanges | null, now: Date): Promise<void> {
+  permit(actor, 'level.set');
+  await changeSettings(actor, async (tx, program) => {
+    try {
+      adaptProfile(LEVEL_PROFILES[program.level], program.season, changes);
+    } catch (error) {
+      throw new Invalid((error as Error).message);
+    }
+    await record(tx, actor, 'level.set', changes ? 'the level changed' : 'the level as it ships', now);
+    return { profile: changes };
+  });
 }
 
 export async function listMembers(actor: Actor): Promise<MemberInfo[]> {
+  permit(actor, 'member.read');
   const members = await (await openEm()).find(Member, { program: actor.programId }, { orderBy: { name: 'asc' } });
   return members.map((m) => ({ id: m.id, name: m.name, roles: m.roles, removed: m.removedAt !== null }));
 }
 
 export async function addMember(actor: Actor, input: { readonly name: string; readonly password: string; readonly roles: readonly Role[] }, now: Date): Promise<void> {
-  requireRole(actor, 'adding a member', 'keeper');
+  permit(actor, 'member.change');
+  const name = input.name.trim();
+  if (/[\p{Cc}\p{Cs}]/u.test(name)) throw new Invalid('the name holds a control character; type it again');
   if (input.password.length < LEAST_PASSWORD) throw new Invalid(`the password needs at least ${LEAST_PASSWORD} characters`);
   if (input.roles.length === 0) throw new Invalid('a member needs at least one role');
+  const passwordHash = await hash(input.password, ARGON);
   const em = await openEm();
-  if (await em.findOne(Member, { program: actor.programId, nameKey: keyOf(input.name) })) throw new Invalid(`${input.name.trim()} is a member already; choose another name`);
-  em.create(Member, { id: randomUUID(), program: actor.programId, name: input.name.trim(), nameKey: keyOf(input.name), passwordHash: await hash(input.password, ARGON), roles: [...input.roles], removedAt: null, createdAt: now });
-  await em.flush();
+  await em.transactional(async (tx) => {
+    await lockMembers(tx, actor);
+    // Sign-in asks for a name only, so a name is one member's in the whole database.
+    if (await tx.findOne(Member, { nameKey: keyOf(name), $or: [{ program: actor.programId }, { removedAt: null }] })) throw new Invalid(`${name} is a member already; choose another name`);
+    tx.create(Member, { id: randomUUID(), program: actor.programId, name, nameKey: keyOf(name), passwordHash, roles: [...new Set(input.roles)], removedAt: null, createdAt: now });
+    await record(tx, actor, 'member.change', `${name} added as ${input.roles.join(', ')}`, now);
+    await tx.flush();
+  });
+}
+
+const lockMembers = (tx: Em, actor: Actor): Promise<unknown> => tx.execute('select 1 from program where id = ? for update', [actor.programId]);
+
+async function findMember(tx: Em, actor: Actor, id: string): Promise<InferEntity<typeof Member>> {
+  const member = /^[0-9a-f-]{36}$/i.test(id) ? await tx.findOne(Member, { id, program: actor.programId }) : null;
+  if (!member) throw new NotFound('member');
+  return member as InferEntity<typeof Member>;
+}
+
+export async function setRoles(actor: Actor, memberId: string, roles: readonly Role[], now: Date): Promise<void> {
+  permit(actor, 'member.change');
+  if (roles.length === 0) throw new Invalid('a member needs at least one role');
+  const em = await openEm();
+  await em.transactional(async (tx) => {
+    await lockMembers(tx, actor);
+    const member = await findMember(tx, actor, memberId);
+    if (member.removedAt) throw new Invalid(`${member.name} was removed`);
+    if (member.id === actor.memberId && !roles.includes('keeper')) throw new Invalid('you cannot take the keeper’s role from yourself; another keeper can');
+    await record(tx, actor, 'member.change', `${member.name}: ${member.roles.join(', ')} became ${roles.join(', ')}`, now);
+    member.roles = [...new Set(roles)];
+    await tx.flush();
+  });
 }
 
 export async function removeMember(actor: Actor, memberId: string, now: Date): Promise<void> {
-  requireRole(actor, 'removing a member', 'keeper');
+  permit(actor, 'member.change');
   if (memberId === actor.memberId) throw new Invalid('you cannot remove yourself; another keeper can');
   const em = await openEm();
-  const member = await em.findOne(Member, { id: memberId, program: actor.programId });
-  if (!member) throw new NotFound('member');
-  member.removedAt = now;
-  await em.nativeDelete(Session, { member: memberId });
-  await em.flush();
+  await em.transactional(async (tx) => {
+    await lockMembers(tx, actor);
+    const member = await findMember(tx, actor, memberId);
+    member.removedAt = now;
+    await tx.nativeDelete(Session, { member: memberId });
+    await record(tx, actor, 'member.change', `${member.name} removed`, now);
+    await tx.flush();
+  });
 }

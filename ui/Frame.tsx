@@ -3,7 +3,11 @@ import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
 import type { StaffRules } from '@/core/read/staff-rules';
+import { SyncProvider } from '@/client/SyncProvider';
 import { StaffRulesContext } from './StaffRules';
+import { Notices } from './sync/Notices';
+import { SaveStatus } from './sync/SaveStatus';
+import { SignOut } from './sync/SignOut';
 
 /** Only verbs that do something stand here. */
 const VERBS = [
@@ -17,6 +21,9 @@ const ROOMS = [
 ] as const;
 
 export interface FrameProps {
+  readonly owner: string;
+  readonly epoch: string;
+  readonly may: { readonly football: boolean; readonly staff: boolean };
   readonly opponent: string | null;
   readonly week: string;
   readonly member: string;
@@ -25,12 +32,13 @@ export interface FrameProps {
   readonly children: ReactNode;
 }
 
-export function Frame({ opponent, week, member, rules, signOut, children }: FrameProps) {
+export function Frame({ owner, epoch, may, opponent, week, member, rules, signOut, children }: FrameProps) {
   const path = usePathname();
   const link = (href: string, label: string) => (
     <Link key={href} href={href} aria-current={path === href || path.startsWith(`${href}/`) ? 'page' : undefined}>{label}</Link>
   );
   return (
+    <SyncProvider owner={owner} epoch={epoch} football={may.football}>
     <div className="frame">
       <a className="skip" href="#main">to the page</a>
       <header className="top">
@@ -39,19 +47,18 @@ export function Frame({ opponent, week, member, rules, signOut, children }: Fram
           <span className="small quiet">{week}</span>
         </Link>
         <nav aria-label="Work">
-          {VERBS.map((v) => link(v.href, v.label))}
+          {may.football && VERBS.map((v) => link(v.href, v.label))}
           <span className="gap" aria-hidden="true" />
-          {ROOMS.map((v) => link(v.href, v.label))}
+          {ROOMS.filter((v) => (v.href === '/book' ? may.football : may.staff)).map((v) => link(v.href, v.label))}
         </nav>
         <div className="right">
-          <span id="saved" role="status" />
+          <SaveStatus />
           <span>{member}</span>
-          <form action={signOut}>
-            <button className="plain" type="submit">sign out</button>
-          </form>
+          <SignOut signOut={signOut} />
         </div>
       </header>
-      <main id="main" className="page"><StaffRulesContext.Provider value={rules}>{children}</StaffRulesContext.Provider></main>
+      <main id="main" className="page"><Notices epoch={epoch} /><StaffRulesContext.Provider value={rules}>{children}</StaffRulesContext.Provider></main>
     </div>
+    </SyncProvider>
   );
 }

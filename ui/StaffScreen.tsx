@@ -6,10 +6,12 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState, useTransition } from 'react';
-import { ROLES, type MemberInfo, type ProgramSettings, type Role, type TeamInfo } from '@/core/exchange/types';
+import type { AuditInfo, BackupInfo, MemberInfo, ProgramSettings, SessionInfo, TeamInfo } from '@/core/exchange/types';
+import { ROLES, type Role } from '@/core/staff';
 import type { LevelProfile } from '@/core/field';
 import { LevelCard } from './LevelCard';
 import { RulesCard } from './RulesCard';
+import { AuditCard, BackupCard, OwnCard, RolesForm, type RunChange } from './StaffCards';
 import { useStaffRules } from './StaffRules';
 
 export interface StaffScreenProps {
@@ -21,13 +23,21 @@ export interface StaffScreenProps {
   readonly base: LevelProfile;
   readonly level: LevelProfile;
   readonly act: (change: unknown) => Promise<string | null>;
-  readonly mayKeep: boolean;
+  readonly sessions: readonly SessionInfo[];
+  readonly audit: readonly AuditInfo[];
+  readonly backup: BackupInfo | null;
+  readonly demo: boolean;
+  readonly mayMembers: boolean;
+  readonly mayLevel: boolean;
   readonly mayRules: boolean;
   readonly mayWeek: boolean;
   readonly mayExport: boolean;
+  readonly mayBackup: boolean;
+  readonly mayAudit: boolean;
 }
 
-export function StaffScreen({ members, me, settings, teams, base, level, act, mayKeep, mayRules, mayWeek, mayExport }: StaffScreenProps) {
+export function StaffScreen(props: StaffScreenProps) {
+  const { members, me, settings, teams, base, level, act, mayMembers, mayRules, mayWeek, mayExport } = props;
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const rules = useStaffRules();
@@ -36,8 +46,9 @@ export function StaffScreen({ members, me, settings, teams, base, level, act, ma
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
   const [roles, setRoles] = useState<readonly Role[]>(['charter']);
-  const run = (change: unknown, after?: () => void) => begin(async () => {
-    const answer = await act(change);
+  const [changing, setChanging] = useState<string | null>(null);
+  const run: RunChange = (change, after) => begin(async () => {
+    const answer = await act(change).catch(() => 'The server does not answer; nothing was changed.');
     setProblem(answer);
     if (answer === null) after?.();
   });
@@ -49,10 +60,11 @@ export function StaffScreen({ members, me, settings, teams, base, level, act, ma
         <section className="card" aria-label="Members">
           <header><h2>Members</h2></header>
           <table className="rows">
-            <thead><tr><th>Name</th><th>May</th><th><span className="hide">Change</span></th></tr></thead>
-            <tbody>{members.map((m) => <tr key={m.id}><td>{m.name}{m.id === me ? ' (you)' : ''}</td><td>{m.removed ? 'removed; his tags keep the name' : m.roles.join(', ')}</td><td>{mayKeep && !m.removed && m.id !== me && <button type="button" className="plain small" disabled={busy} onClick={() => run({ op: 'remove', id: m.id })} aria-label={`remove ${m.name}`}>remove</button>}</td></tr>)}</tbody>
+            <thead><tr><th>Name</th><th>Roles</th><th><span className="hide">Change</span></th></tr></thead>
+            <tbody>{members.map((m) => <tr key={m.id}><td>{m.name}{m.id === me ? ' (you)' : ''}</td><td>{m.removed ? 'removed; his tags keep the name' : m.roles.join(', ')}</td><td>{mayMembers && !m.removed && <button type="button" className="plain small" style={{ marginRight: 10 }} disabled={busy} aria-expanded={changing === m.id} onClick={() => setChanging(changing === m.id ? null : m.id)} aria-label={`change roles of ${m.name}`}>roles</button>}{mayMembers && !m.removed && m.id !== me && <button type="button" className="plain small" disabled={busy} onClick={() => run({ op: 'remove', id: m.id })} aria-label={`remove ${m.name}`}>remove</button>}</td></tr>)}</tbody>
           </table>
-          {mayKeep && (
+          {changing && members.some((m) => m.id === changing) && <RolesForm key={changing} member={members.find((m) => m.id === changing)!} busy={busy} onKeep={(next) => run({ op: 'roles', id: changing, roles: next }, () => setChanging(null))} />}
+          {mayMembers && (
             <form style={{ display: 'grid', gap: 10, marginTop: 14, maxWidth: 420 }} onSubmit={(e) => { e.preventDefault(); run({ op: 'add', name, password, roles }, () => { setName(''); setPassword(''); }); }}>
               <h2>Add a member</h2>
               <TextField label="Name" required value={name} autoComplete="off" onChange={(e) => setName(e.target.value)} />
@@ -72,10 +84,13 @@ export function StaffScreen({ members, me, settings, teams, base, level, act, ma
             </form>
           )}
           <RulesCard key={`rules${JSON.stringify(rules)}`} rules={rules} busy={busy} mayKeep={mayRules} onKeep={(value) => run({ op: 'rules', rules: value })} />
-          <LevelCard key={JSON.stringify(level)} base={base} level={level} busy={busy} mayKeep={mayKeep} onKeep={(changes) => run({ op: 'profile', changes })} />
+          <LevelCard key={JSON.stringify(level)} base={base} level={level} busy={busy} mayKeep={props.mayLevel} onKeep={(changes) => run({ op: 'profile', changes })} />
           {mayExport && <section className="card"><h2>All of it, to take along</h2><p className="small quiet">Tables that any spreadsheet opens, with their description, in one zip.</p><Button variant="outlined" href="/api/export">Export</Button></section>}
+          <OwnCard sessions={props.sessions} demo={props.demo} busy={busy} run={run} />
+          {props.mayBackup && <BackupCard backup={props.backup} />}
         </div>
       </div>
+      {props.mayAudit && <AuditCard audit={props.audit} />}
     </>
   );
 }

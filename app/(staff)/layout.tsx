@@ -1,22 +1,22 @@
-import { redirect } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { rulesOf } from '@/core/read';
-import { clearSession, requireActor } from '@/app/lib/session';
+import { may } from '@/core/staff';
+import { requireActor } from '@/app/lib/session';
 import { listTeams } from '@/store/games';
-import { programOf, signOut } from '@/store/members';
+import { programOf } from '@/store/members';
+import { epochOf } from '@/store/sync';
 import { Frame } from '@/ui/Frame';
-
-async function leave(): Promise<void> {
-  'use server';
-  const token = await clearSession();
-  if (token) await signOut(token);
-  redirect('/sign-in');
-}
+import { leave } from './actions';
 
 export default async function StaffLayout({ children }: { children: ReactNode }) {
   const actor = await requireActor();
-  const [program, teams] = await Promise.all([programOf(actor), listTeams(actor)]);
+  const staff = may(actor.roles, 'program.read');
+  const [program, teams, epoch] = await Promise.all([programOf(actor), staff ? listTeams(actor) : [], epochOf()]);
   const opponent = teams.find((t) => t.key === program.settings.opponent)?.name ?? null;
   const week = `${program.settings.week === null ? '' : `Week ${program.settings.week} · `}${program.name} · ${program.season}`;
-  return <Frame opponent={opponent} week={week} member={actor.name} rules={rulesOf(program.settings.rules)} signOut={leave}>{children}</Frame>;
+  return (
+    <Frame owner={`${actor.programId}.${actor.memberId}`} epoch={epoch} may={{ football: may(actor.roles, 'game.read'), staff }} opponent={opponent} week={week} member={actor.name} rules={rulesOf(program.settings.rules)} signOut={leave}>
+      {children}
+    </Frame>
+  );
 }

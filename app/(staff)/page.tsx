@@ -3,6 +3,9 @@ import { formatClock, downWord } from '@/core/field';
 import { describeState } from '@/core/rules';
 import { logState, walkedGames } from '@/app/lib/week';
 import { requireActor } from '@/app/lib/session';
+import { may } from '@/core/staff';
+import { gameScope } from '@/core/sync';
+import { Waiting } from '@/ui/sync/Waiting';
 import { listTeams } from '@/store/games';
 import { programOf } from '@/store/members';
 import { listSheets } from '@/store/plans';
@@ -11,8 +14,8 @@ export const dynamic = 'force-dynamic';
 
 export default async function Week() {
   const actor = await requireActor();
-  if (!actor.roles.some((r) => r !== 'guest' && r !== 'keeper')) {
-    return <p className="card">You are signed in as {actor.roles.join(' and ')}. A coordinator, coach or charter sees the week; a keeper finds members and backup under <Link href="/staff">Staff</Link>.</p>;
+  if (!may(actor.roles, 'week.read')) {
+    return <p className="card">You are signed in as {actor.roles.join(' and ')}. A coordinator, coach or charter sees the week; {may(actor.roles, 'member.read') ? <>a keeper finds members and backup under <Link href="/staff">Staff</Link>.</> : 'a guest sees what is shared by link.'}</p>;
   }
   const [program, teams, games, sheets] = await Promise.all([programOf(actor), listTeams(actor), walkedGames(actor), listSheets(actor)]);
   const opponent = program.settings.opponent;
@@ -38,7 +41,7 @@ export default async function Week() {
                 <tr key={g.game.key}>
                   <td>{g.game.week ?? ''}</td>
                   <td><Link href={`/log/${g.game.key}`}>{name(g.game.away)} at {name(g.game.home)}</Link></td>
-                  <td className="n">{g.rows.length}</td>
+                  <td className="n">{g.rows.length}<Waiting scope={gameScope(g.game.key)} /></td>
                   <td>{state === 'empty' ? 'not begun' : state === 'whole' ? 'to the end' : `stops in the ${downWord(last!.before.quarter ?? 1)} quarter${last!.before.clock === null ? '' : `, ${formatClock(last!.before.clock)}`}`}</td>
                   <td className="n">{mend === 0 ? '' : <Link href={`/log/${g.game.key}?snap=${g.findings.find((f) => f.level === 'finding')!.snapId}`}>{mend}</Link>}</td>
                 </tr>

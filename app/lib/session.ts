@@ -1,8 +1,8 @@
 import 'server-only';
-import { cookies } from 'next/headers';
+import { cookies, headers } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { cache } from 'react';
-import { actorOf, programCount } from '@/store/members';
+import { actorOf, programCount, type Visitor } from '@/store/members';
 import type { Actor } from '@/core/exchange/types';
 
 export const SESSION_COOKIE = 'vobrik_session';
@@ -11,6 +11,12 @@ export const SESSION_COOKIE = 'vobrik_session';
 export const clock = (): Date => new Date();
 
 export const currentActor = cache(async (): Promise<Actor | null> => actorOf((await cookies()).get(SESSION_COOKIE)?.value, clock()));
+
+/** Where this request comes from: our server writes the address, whatever the browser sent. */
+export async function visitor(): Promise<Visitor> {
+  const sent = await headers();
+  return { address: sent.get('x-vobrik-address') ?? 'unknown', agent: sent.get('user-agent'), pause: (ms) => new Promise((resolve) => setTimeout(resolve, ms)) };
+}
 
 /** The signed-in member, or off to sign in (or to the first visit of an empty database). */
 export async function requireActor(): Promise<Actor> {
@@ -26,6 +32,8 @@ export async function setSession(token: string): Promise<void> {
     secure: process.env.VOBRIK_TLS === '1',
   });
 }
+
+export const currentToken = async (): Promise<string | undefined> => (await cookies()).get(SESSION_COOKIE)?.value;
 
 export async function clearSession(): Promise<string | undefined> {
   const jar = await cookies();

@@ -10,7 +10,7 @@ const letter = z.string().regex(/^[A-Z$]{1,3}$/, 'one to three capital letters')
 const yards = z.number().min(-30).max(30);
 export const spotSchema = z.object({ letter: z.string().min(1).max(3), x: yards, depth: z.number().min(0).max(20), onLine: z.boolean() });
 
-const definition = z.discriminatedUnion('kind', [
+export const definitionSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('motion'), motion: z.enum(MOTION_KINDS) }),
   z.object({
     kind: z.literal('front'),
@@ -55,7 +55,7 @@ export const bookSchema = z.object({
     aliases: z.array(z.string().min(1).max(60)).max(40),
     value: z.string().max(60).optional(),
     spots: z.array(spotSchema).max(11).optional(),
-    definition: definition.optional(),
+    definition: definitionSchema.optional(),
     notes: z.string().max(2000).optional(),
   })).max(5000),
 });

@@ -1,12 +1,11 @@
 /** What passes between the browser, the pages and the store: plain data, known to all three. */
 import type { LevelKey, ProfileChanges } from '../field/profile';
-import type { Term } from '../book/term';
+import type { Book, Term } from '../book/term';
 import type { SheetCall } from '../plan/sheet';
 import type { TableFault } from '../table/read';
-import type { Snap, SnapFact, SnapFields } from '../snap/snap';
+import type { Snap, Sureness } from '../snap/snap';
+import type { Role } from '../staff/permissions';
 
-export const ROLES = ['keeper', 'coordinator', 'coach', 'charter', 'guest'] as const;
-export type Role = (typeof ROLES)[number];
 
 /** The signed-in member: first argument of every store function. */
 export interface Actor {
@@ -20,7 +19,9 @@ export const CHARTING_KINDS = ['official', 'blind'] as const;
 
 /** What a merge or split needs to be taken back. */
 export interface BookChangeDetail {
-  readonly kind: 'merge' | 'split';
+  readonly kind: 'merge' | 'split' | 'replace';
+  /** The book as it was before it was replaced. */
+  readonly before?: Book;
   readonly keptKey: string;
   readonly keptAliases: readonly string[];
   readonly dropped: Term | null;
@@ -31,6 +32,8 @@ export interface BookChangeDetail {
 export interface BookChangeInfo { readonly id: string; readonly at: string; readonly by: string; readonly words: string; readonly snaps: number; readonly undone: boolean }
 
 export interface BookAnswer { readonly ok: boolean; readonly words: string; readonly id: string | null }
+
+export interface BookReplacePreview { readonly added: readonly string[]; readonly changed: readonly string[]; readonly dropped: readonly string[]; readonly snaps: number }
 
 export interface SplitPreview {
   readonly snaps: number;
@@ -49,8 +52,6 @@ export interface ProgramSettings {
   readonly rules?: unknown;
 }
 
-export const SURENESS = ['sure', 'think_so', 'guess'] as const;
-export type Sureness = (typeof SURENESS)[number];
 export const FIELD_STATES = ['tagged', 'none', 'not_visible', 'blank'] as const;
 export type FieldState = (typeof FIELD_STATES)[number];
 
@@ -64,41 +65,8 @@ export interface FieldProvenance {
   readonly v: number;
 }
 export type Provenance = Readonly<Record<string, FieldProvenance>>;
-
-/** A snap with what a writer needs: the version each field was read at. */
-export interface StoredSnap {
-  readonly snap: Snap;
-  /** Fields whose version is above 1. */
-  readonly versions: Readonly<Partial<Record<SnapFact | 'order', number>>>;
-  readonly deleted: boolean;
-  readonly revision: number;
-}
-
-export type SnapOp =
-  | { readonly op: 'put'; readonly snapId: string; readonly order: number; readonly fields: SnapFields }
-  | { readonly op: 'patch'; readonly snapId: string; readonly fields: Readonly<Record<string, { readonly value: unknown; readonly version: number }>> }
-  | { readonly op: 'delete' | 'restore'; readonly snapId: string };
-
-export interface FieldConflict {
-  readonly field: string;
-  readonly theirs: unknown;
-  readonly yours: unknown;
-  readonly by: string;
-  readonly at: string;
-  readonly version: number;
-}
-
-export interface OpResult {
-  readonly snapId: string;
-  readonly status: 'saved' | 'conflict' | 'missing';
-  readonly versions: Readonly<Record<string, number>>;
-  readonly conflicts: readonly FieldConflict[];
-}
-
-export interface SaveResult {
-  readonly revision: number;
-  readonly results: readonly OpResult[];
-}
+/** The same of a call, sheet, term or play: a field that is not listed is at version 1. */
+export type RowProvenance = Readonly<Record<string, { readonly v: number; readonly name: string; readonly at: string }>>;
 
 export interface GameInfo {
   readonly id: string;
@@ -135,7 +103,18 @@ export interface ImportOutcome {
   readonly faults: readonly string[];
   readonly details: readonly TableFault[];
   readonly counts: Readonly<Record<string, number>>;
+  /** Null, or what replacing the book would do: nothing is imported until somebody chose. */
+  readonly book: BookReplacePreview | null;
 }
+
+/** What an import does with a book.json that differs from the program's own. */
+export type BookChoice = 'ask' | 'replace' | 'leave';
+
+export interface AuditInfo { readonly id: string; readonly at: string; readonly name: string; readonly action: string; readonly words: string }
+
+export interface BackupInfo { readonly goodAt: string | null; readonly file: string | null; readonly bytes: number | null; readonly problem: string | null }
+
+export interface SessionInfo { readonly id: string; readonly since: string; readonly seen: string; readonly agent: string | null; readonly current: boolean }
 
 export interface MemberInfo { readonly id: string; readonly name: string; readonly roles: readonly string[]; readonly removed: boolean }
 

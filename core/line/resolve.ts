@@ -4,7 +4,7 @@ import { editDistance, termIndex } from '../book/index-terms';
 import { findPenalty, type LevelProfile } from '../field/profile';
 import { formatSpot, decodeSpot } from '../field/spot';
 import { fieldOfColumn, sameValue, SNAP_FIELDS } from '../snap/fields';
-import { readFieldText } from '../snap/text';
+import { readFieldText, writeFieldText } from '../snap/text';
 import { isTagged, type Penalty, type PenaltyTeam, type Play, type Snap, type SnapField, type SnapFields } from '../snap/snap';
 import { nextState } from '../rules/next-state';
 import { unknownState, type GameState } from '../rules/state';
@@ -195,6 +195,7 @@ function resolve(text: string, items: readonly Item[], context: LineContext): Pa
   });
   if (text.length > MOST_CHARACTERS) r.problem('too-long', { start: MOST_CHARACTERS, end: text.length }, { most: String(MOST_CHARACTERS) });
   finish(r);
+  checkLimits(r);
   r.pieces.sort((a, b) => a.start - b.start);
   r.problems.sort((a, b) => a.start - b.start);
   return { text, fields: r.fields, pieces: r.pieces, problems: r.problems };
@@ -503,6 +504,21 @@ function finish(r: Resolver): void {
     f.scoredBy = theirs ? defense : offense;
   }
   settleSure(r);
+}
+
+/** Every value, typed or derived, is one the field table takes: what the store would refuse is said here, and left out. */
+function checkLimits(r: Resolver): void {
+  for (const [name, value] of Object.entries(r.fields)) {
+    const field = name as SnapField;
+    if (value === null || value === undefined) continue;
+    const text = writeFieldText(field, value);
+    const read = readFieldText(field, text);
+    if (read.ok) continue;
+    delete r.fields[field];
+    if (r.problems.length > 0 && !r.typed.has(field)) continue;
+    const piece = r.pieces.find((p) => p.field === field) ?? r.pieces.find((p) => p.kind === 'result') ?? r.pieces[0];
+    if (piece) r.problem('bad-value', piece, { value: text.slice(0, 40), field: SNAP_FIELDS[field].label, expected: read.expected });
+  }
 }
 
 function settleSure(r: Resolver): void {

@@ -21,6 +21,8 @@ export interface FieldSpec {
   readonly max?: number;
   readonly pattern?: RegExp;
   readonly unit?: string;
+  /** Characters at most. */
+  readonly most?: number;
   /** What a text must look like, for an error's remedy. */
   readonly expected?: string;
 }
@@ -134,9 +136,14 @@ export function blankSnap(snapId: string, game: string, order: number): Snap {
 export const emptyValue = (field: SnapField): null | readonly never[] =>
   ['list', 'penalties', 'numbers'].includes(SNAP_FIELDS[field].kind) ? [] : null;
 
-/** Equality of two field values (lists and penalties by content). */
-export const sameValue = (a: unknown, b: unknown): boolean =>
-  a === b || (typeof a === 'object' && typeof b === 'object' && JSON.stringify(a) === JSON.stringify(b));
+/** Equality of two values by content; the order of an object's keys says nothing. */
+export function sameValue(a: unknown, b: unknown): boolean {
+  if (a === b) return true;
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null || Array.isArray(a) !== Array.isArray(b)) return false;
+  const [x, y] = [a as Record<string, unknown>, b as Record<string, unknown>];
+  const keys = Object.keys(x);
+  return keys.length === Object.keys(y).length && keys.every((k) => Object.hasOwn(y, k) && sameValue(x[k], y[k]));
+}
 
 /** A snap without its blanks, to send; `fullSnap` puts them back. */
 export type SlimSnap = Pick<Snap, 'snapId' | 'game' | 'order'> & Partial<Snap>;

@@ -54,6 +54,10 @@ export interface Penalty {
   readonly extra: PenaltyExtra;
 }
 
+/** How sure a charter is of a field. */
+export const SURENESS = ['sure', 'think_so', 'guess'] as const;
+export type Sureness = (typeof SURENESS)[number];
+
 /** Values of a tag that say why there is no word: none or not applicable, and not visible on this film. */
 export const NONE = '-';
 export const UNSEEN = '?';

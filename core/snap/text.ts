@@ -25,7 +25,14 @@ function readPenalty(text: string): Penalty | null {
 }
 
 /** What `readText` needs to know of a field. */
-export type TextSpec = Pick<FieldSpec, 'kind' | 'tag' | 'values' | 'min' | 'max' | 'pattern' | 'expected'>;
+export type TextSpec = Pick<FieldSpec, 'kind' | 'tag' | 'values' | 'min' | 'max' | 'pattern' | 'expected' | 'most'>;
+
+/** Characters a text may have where its field says nothing else. */
+export const MOST_TEXT = 4000;
+/** What no database text and no spreadsheet takes: control characters but tab and line ends, halves of a pair. */
+const UNFIT = /[\p{Cc}\p{Cs}]/u;
+const LAYOUT = /[\t\r\n]/g;
+const fitText = (text: string): boolean => !UNFIT.test(text.replace(LAYOUT, ''));
 
 /** Reads a cell of the snap table. */
 export const readFieldText = (field: SnapField, raw: string): ReadResult => readText(SNAP_FIELDS[field], raw);
@@ -33,6 +40,8 @@ export const readFieldText = (field: SnapField, raw: string): ReadResult => read
 /** Reads a cell. Empty is "not tagged"; tag columns also take "-" and "?". Never throws. */
 export function readText(spec: TextSpec, raw: string): ReadResult {
   const text = raw.trim();
+  if (text.length > (spec.most ?? MOST_TEXT)) return no(`a text of up to ${spec.most ?? MOST_TEXT} characters`);
+  if (text !== '' && !fitText(text)) return no('text: it holds a control character');
   if (text === '') return ok(spec.kind === 'list' || spec.kind === 'penalties' || spec.kind === 'numbers' ? [] : null);
   if (spec.tag && (text === NONE || text === UNSEEN)) return ok(text);
   switch (spec.kind) {
@@ -83,5 +92,7 @@ export function writeText({ kind }: TextSpec, value: unknown): string {
   if (kind === 'penalties') return (value as readonly Penalty[]).map(encodePenalty).join(';');
   if (kind === 'list' || kind === 'numbers') return (value as readonly string[]).join(';');
   if (kind === 'clock') return formatClock(value as number);
+  // Never with an exponent: a spreadsheet and the reader take plain decimals.
+  if (kind === 'decimal' && /e/.test(String(value))) return (value as number).toFixed(20).replace(/\.?0+$/, '');
   return String(value);
 }

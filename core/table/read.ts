@@ -4,11 +4,13 @@
  */
 import Papa from 'papaparse';
 import { fieldOfColumn } from '../snap/fields';
+import { disarmCell } from './cells';
+import { LIMITS } from './limits';
 import { readText } from '../snap/text';
 import type { Snap } from '../snap/snap';
 import { emptyTables, RESOURCES, RESOURCE_NAMES, resourceSpec, type ResourceName, type Row, type Tables } from './schema';
 
-export const FAULT_CODES = ['not-csv', 'no-rows', 'unknown-column', 'column-twice', 'missing-column', 'ragged', 'required', 'value', 'key-twice', 'order-twice', 'unknown-ref', 'teams', 'too-large', 'unknown-file'] as const;
+export const FAULT_CODES = ['not-csv', 'no-rows', 'unknown-column', 'column-twice', 'missing-column', 'ragged', 'required', 'value', 'key-twice', 'order-twice', 'unknown-ref', 'teams', 'too-large', 'unknown-file', 'role'] as const;
 export type FaultCode = (typeof FAULT_CODES)[number];
 
 export interface TableFault {
@@ -25,8 +27,7 @@ export interface TableFault {
 export const faultSentence = (f: TableFault): string =>
   `${f.file}${f.row === null ? '' : `, row ${f.row}`}${f.column === null ? '' : `, column ${f.column}`}: ${f.value === '' ? '' : `“${f.value.slice(0, 60)}” `}${f.remedy}`;
 
-export const MOST_ROWS = 400_000;
-const MOST_FAULTS = 500;
+const MOST_FAULTS = LIMITS.faults;
 
 export interface ReadTable {
   readonly rows: readonly Row[];
@@ -65,8 +66,13 @@ export function readCsv(resource: ResourceName, text: string, file: string): Rea
   for (const [name, column] of Object.entries(spec.columns)) {
     if (column.required && !columns.includes(name)) fault('missing-column', 1, name, '', `is missing; ${resource} needs it in every row`);
   }
-  if (body.length > MOST_ROWS) {
-    fault('too-large', null, null, '', `has more than ${MOST_ROWS} rows; split the file`);
+  if (header.length > LIMITS.columns) {
+    fault('too-large', 1, null, '', `has more than ${LIMITS.columns} columns; leave some out`);
+    return { rows: [], lines: [], faults };
+  }
+  // The last line end makes an empty row.
+  if (body.length - (body[body.length - 1]?.join('') === '' ? 1 : 0) > LIMITS.rows) {
+    fault('too-large', null, null, '', `has more than ${LIMITS.rows} rows; split the file`);
     return { rows: [], lines: [], faults };
   }
   const blanks: Record<string, unknown> = {};
@@ -98,7 +104,7 @@ export function readCsv(resource: ResourceName, text: string, file: string): Rea
       // Cells repeat: each distinct text is read once a column.
       let value = reader.seen.get(raw);
       if (value === undefined) {
-        const read = readText(reader.spec, raw);
+        const read = readText(reader.spec, disarmCell(reader.spec.kind, raw));
         if (!read.ok) {
           row[reader.name] = null;
           fault('value', line, reader.name, raw, `is not ${read.expected}`);
@@ -114,13 +120,13 @@ export function readCsv(resource: ResourceName, text: string, file: string): Rea
       if (row[name] === null && !faults.some((f) => f.row === line && f.column === name)) fault('required', line, name, '', 'is empty; every row needs it');
     }
     const key = spec.key.map((k) => String(row[k])).join('\u0000');
-    if (spec.key.every((k) => row[k] !== null)) {
+    if (spec.key.length > 0 && spec.key.every((k) => row[k] !== null)) {
       const first = keys.get(key);
-      if (first !== undefined) fault('key-twice', line, spec.key[0]!, String(row[spec.key[0]!]), `stands in row ${first} already; give each row its own`);
+      if (first !== undefined) fault('key-twice', line, spec.key[spec.key.length - 1]!, String(row[spec.key[spec.key.length - 1]!]), `stands in row ${first} already; give each row its own`);
       else keys.set(key, line);
     }
     if (resource === 'snaps') {
-      if (row.offense !== null && row.offense === row.defense) fault('teams', line, 'defense', String(row.defense), 'is the offense too; name the other team');
+      if (row.offense !== null && row.offense !== undefined && row.offense === row.defense) fault('teams', line, 'defense', String(row.defense), 'is the offense too; name the other team');
       const place = `${String(row.game)}\u0000${String(row.order)}`;
       const first = orders.get(place);
       if (first !== undefined && row.order !== null) fault('order-twice', line, 'order', String(row.order), `is the order of row ${first} of the same game too; use a decimal between`);
@@ -149,6 +155,7 @@ export interface NamedFile {
 export interface ReadPackage {
   readonly tables: Tables;
   readonly bookText: string | null;
+  readonly programText: string | null;
   readonly faults: readonly TableFault[];
 }
 
@@ -162,22 +169,28 @@ export interface KnownKeys {
 const fileName = (path: string): string => path.slice(path.lastIndexOf('/') + 1);
 
 /** Reads the files of a package together and checks the references between them. */
-export function readPackage(files: readonly NamedFile[], known: KnownKeys): ReadPackage {
+export function readPackage(files: readonly NamedFile[], known: KnownKeys, progress: (file: string) => void = () => undefined): ReadPackage {
   const tables = emptyTables();
   const lines = new Map<ResourceName, { file: string; lines: readonly number[] }>();
   const faults: TableFault[] = [];
   let bookText: string | null = null;
+  let programText: string | null = null;
   for (const { name, text } of files) {
+    progress(fileName(name));
     const base = fileName(name).toLowerCase();
     if (base === 'datapackage.json') continue;
     if (base === 'book.json') {
       bookText = text;
       continue;
     }
+    if (base === 'program.json') {
+      programText = text;
+      continue;
+    }
     // A lone table may carry any name: its header tells what it is.
     const resource = RESOURCE_NAMES.find((n) => base === `${n}.csv`) ?? (base.endsWith('.csv') ? recognize(text) : undefined);
     if (!resource) {
-      faults.push({ file: fileName(name), row: null, column: null, value: '', code: 'unknown-file', remedy: `is none of ${RESOURCE_NAMES.map((n) => `${n}.csv`).join(', ')}, book.json` });
+      faults.push({ file: fileName(name), row: null, column: null, value: '', code: 'unknown-file', remedy: `is none of ${RESOURCE_NAMES.map((n) => `${n}.csv`).join(', ')}, book.json, program.json` });
       continue;
     }
     const read = readCsv(resource, text, fileName(name));
@@ -215,12 +228,24 @@ export function readPackage(files: readonly NamedFile[], known: KnownKeys): Read
       }
     });
   }
-  return { tables, bookText, faults };
+  return { tables, bookText, programText, faults: withoutKnownBlanks(faults, tables, lines) };
+}
+
+/** A blank that the package itself declares (tags.csv) is what stood in the program, not a fault. */
+function withoutKnownBlanks(faults: readonly TableFault[], tables: Tables, lines: ReadonlyMap<ResourceName, { file: string; lines: readonly number[] }>): TableFault[] {
+  const blanks = new Set(tables.tags.filter((t) => t.kind === 'blank').flatMap((t) => (t.columns as string[]).map((c) => `${String(t.game)}\u0000${String(t.snap_id)}\u0000${c}`)));
+  const where = lines.get('snaps');
+  if (blanks.size === 0 || !where) return [...faults];
+  const rowAt = new Map(where.lines.map((line, i) => [line, tables.snaps[i]!]));
+  return faults.filter((f) => {
+    const row = f.code === 'required' && f.file === where.file && f.row !== null ? rowAt.get(f.row) : undefined;
+    return !(row && blanks.has(`${String(row.game)}\u0000${String(row.snap_id)}\u0000${f.column}`));
+  });
 }
 
 function recognize(text: string): ResourceName | undefined {
   const header = (text.replace(/^\uFEFF/, '').split(/\r?\n/, 1)[0] ?? '').toLowerCase().split(',').map((h) => h.trim().replace(/^"|"$/g, ''));
-  return RESOURCE_NAMES.find((n) => resourceSpec(n).key.every((k) => header.includes(k)) && header.filter((h) => Object.hasOwn(resourceSpec(n).columns, h)).length >= header.length / 2);
+  return RESOURCE_NAMES.find((n) => resourceSpec(n).key.length > 0 && resourceSpec(n).key.every((k) => header.includes(k)) && header.filter((h) => Object.hasOwn(resourceSpec(n).columns, h)).length >= header.length / 2);
 }
 
 function impliedGames(snaps: readonly Row[], known: KnownKeys): Row[] {

@@ -1,6 +1,7 @@
 /** The resources of an open data package: columns, kinds, keys. Left and right are the offense's. */
 import { LEVEL_KEYS } from '../field/profile';
 import { columnOf, SNAP_FIELDS, SNAP_FIELD_NAMES, type FieldKind } from '../snap/fields';
+import { SURENESS } from '../snap/snap';
 import type { TextSpec } from '../snap/text';
 
 export const PHASES = ['regular', 'playoff', 'exhibition', 'scrimmage', 'practice_11', 'practice_no_line', 'seven_on_seven', 'flag', 'study'] as const;
@@ -20,8 +21,8 @@ export interface ResourceSpec {
   readonly refs: readonly { readonly column: string; readonly resource: string; readonly to: string }[];
 }
 
-const col = (kind: FieldKind, more: Partial<ColumnSpec> = {}): ColumnSpec => ({ kind, tag: false, ...more });
-const KEY: Partial<ColumnSpec> = { required: true };
+const col = (kind: FieldKind, more: Partial<ColumnSpec> = {}): ColumnSpec => ({ kind, tag: false, ...(kind === 'text' ? { most: 200 } : {}), ...more });
+const KEY: Partial<ColumnSpec> = { required: true, most: 120 };
 const TEAM_KEY: Partial<ColumnSpec> = { required: true, pattern: /^[A-Za-z0-9_]{1,12}$/, expected: 'a team key, up to twelve letters or digits' };
 const JERSEY: Partial<ColumnSpec> = { pattern: /^\d{1,2}$/ };
 
@@ -40,7 +41,7 @@ export const RESOURCES = {
     name: 'games', title: 'Games', key: ['game'], refs: [{ column: 'home', resource: 'teams', to: 'team' }, { column: 'away', resource: 'teams', to: 'team' }],
     columns: {
       game: col('text', KEY), date: col('date'), home: col('text', TEAM_KEY), away: col('text', TEAM_KEY), level: col('enum', { required: true, values: LEVEL_KEYS }), phase: col('enum', { required: true, values: PHASES }),
-      week: col('integer', { min: 0, max: 60 }), surface: col('text'), weather: col('text'), wind: col('text'), source: col('text'),
+      week: col('integer', { min: 0, max: 60 }), season: col('integer', { min: 1900, max: 2200 }), closed: col('flag'), surface: col('text'), weather: col('text'), wind: col('text'), source: col('text'),
     },
   },
   roster: {
@@ -50,8 +51,20 @@ export const RESOURCES = {
       letters: col('text'), class: col('text'), height: col('integer', { min: 48, max: 96, unit: 'inches' }), weight: col('integer', { min: 60, max: 500, unit: 'pounds' }),
     },
   },
+  numbers: {
+    name: 'numbers', title: 'Numbers worn in a game', key: ['game', 'team', 'unit', 'number'], refs: [{ column: 'game', resource: 'games', to: 'game' }],
+    columns: { game: col('text', KEY), team: col('text', TEAM_KEY), unit: col('text', KEY), number: col('text', { required: true, ...JERSEY }), player: col('text', KEY) },
+  },
   snaps: {
-    name: 'snaps', title: 'Snaps', key: ['snap_id'], refs: [{ column: 'game', resource: 'games', to: 'game' }], columns: snapColumns,
+    name: 'snaps', title: 'Snaps', key: ['game', 'snap_id'], refs: [{ column: 'game', resource: 'games', to: 'game' }], columns: snapColumns,
+  },
+  /** How the cells of a snap came to be: who set them, what was carried and is blank in the program itself. */
+  tags: {
+    name: 'tags', title: 'Who set which cell', key: [], refs: [{ column: 'game', resource: 'games', to: 'game' }],
+    columns: {
+      game: col('text', KEY), snap_id: col('text', KEY), columns: col('list', { required: true }), kind: col('enum', { required: true, values: ['set', 'carried', 'blank'] }),
+      by: col('text'), at: col('text', { pattern: /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?Z$/, expected: 'a time such as 2026-10-31T20:00:00.000Z' }), sure: col('enum', { values: SURENESS }), version: col('integer', { min: 1, max: 999_999 }),
+    },
   },
   film: {
     name: 'film', title: 'Film', key: ['film'], refs: [{ column: 'game', resource: 'games', to: 'game' }],
@@ -67,7 +80,7 @@ export const RESOURCES = {
   },
   sheets: {
     name: 'sheets', title: 'Call sheets', key: ['sheet'], refs: [{ column: 'opponent', resource: 'teams', to: 'team' }],
-    columns: { sheet: col('text', KEY), name: col('text', KEY), opponent: col('text', TEAM_KEY) },
+    columns: { sheet: col('text', KEY), name: col('text', KEY), opponent: col('text', TEAM_KEY), locked_by: col('text') },
   },
   calls: {
     name: 'calls', title: 'Calls', key: ['call'], refs: [{ column: 'sheet', resource: 'sheets', to: 'sheet' }, { column: 'play', resource: 'plays', to: 'play' }],

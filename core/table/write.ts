@@ -3,12 +3,13 @@ import Papa from 'papaparse';
 import { columnOf, SNAP_FIELD_NAMES, type FieldKind } from '../snap/fields';
 import { writeText } from '../snap/text';
 import { NONE, UNSEEN, type Snap } from '../snap/snap';
+import { armCell } from './cells';
 import { RESOURCE_NAMES, resourceSpec, type ColumnSpec, type ResourceName, type Row, type Tables } from './schema';
 import type { NamedFile } from './read';
 
 export function writeCsv(resource: ResourceName, rows: readonly Row[]): string {
   const columns = Object.entries(resourceSpec(resource).columns);
-  return Papa.unparse({ fields: columns.map(([name]) => name), data: rows.map((row) => columns.map(([name, spec]) => writeText(spec, row[name]))) }, { newline: '\r\n', escapeFormulae: false }) + '\r\n';
+  return Papa.unparse({ fields: columns.map(([name]) => name), data: rows.map((row) => columns.map(([name, spec]) => armCell(spec.kind, writeText(spec, row[name])))) }, { newline: '\r\n', escapeFormulae: false }) + '\r\n';
 }
 
 /** A snap as a row of the open table. */
@@ -53,7 +54,7 @@ export function describePackage(tables: Tables, meta: { readonly name: string; r
         schema: {
           fields: Object.entries(spec.columns).map(([name, column]) => describeColumn(name, column)),
           missingValues: [''],
-          primaryKey: spec.key,
+          ...(spec.key.length > 0 ? { primaryKey: spec.key } : {}),
           ...(refs.length > 0 ? { foreignKeys: refs.map((r) => ({ fields: r.column, reference: { resource: r.resource, fields: r.to } })) } : {}),
         },
       };
@@ -62,10 +63,11 @@ export function describePackage(tables: Tables, meta: { readonly name: string; r
 }
 
 /** Every file of the package. The same tables give the same bytes. */
-export function writePackage(tables: Tables, bookJson: string | null, meta: Parameters<typeof describePackage>[1]): NamedFile[] {
+export function writePackage(tables: Tables, bookJson: string | null, meta: Parameters<typeof describePackage>[1], programJson: string | null = null): NamedFile[] {
   return [
     { name: 'datapackage.json', text: `${JSON.stringify(describePackage(tables, meta), null, 2)}\n` },
     ...RESOURCE_NAMES.filter((n) => tables[n].length > 0).map((n) => ({ name: `${n}.csv`, text: writeCsv(n, tables[n]) })),
     ...(bookJson === null ? [] : [{ name: 'book.json', text: bookJson }]),
+    ...(programJson === null ? [] : [{ name: 'program.json', text: programJson }]),
   ];
 }

@@ -1,5 +1,10 @@
 import { Migration20261124000001 } from './0001-first';
 import { Migration20261125000002 } from './0002-looks';
+import { Migration20261126000003 } from './0003-sync';
 
 /** Forward only, in order. A landed migration never changes. */
-export const MIGRATIONS = [{ name: '0001-first', class: Migration20261124000001 }, { name: '0002-looks', class: Migration20261125000002 }];
+export const MIGRATIONS = [
+  { name: '0001-first', class: Migration20261124000001 },
+  { name: '0002-looks', class: Migration20261125000002 },
+  { name: '0003-sync', class: Migration20261126000003 },
+];

@@ -8,41 +8,58 @@ import { useMemo, useRef, useState, useTransition } from 'react';
 import { DEFINED_KINDS, DEFINITION_HINT, formationStructure, isDrawn, normalizePhrase, phrasesOf, readDefinition, storedValue, TERM_KIND_LABEL, TERM_KINDS, writeBook, type Book, type DefinedKind, type Term, type TermKind } from '@/core/book';
 import type { LevelKey, Profiles, Side } from '@/core/field';
 import type { BookAnswer, BookChangeInfo, GameInfo, SplitPreview } from '@/core/exchange/types';
-import type { PlayCard } from '@/core/plan';
+import type { Pulled } from '@/core/sync';
 import type { SlimSnap } from '@/core/snap';
 import { TermChalk } from '../chalk/Chalk';
+import type { View } from '@/client/outbox';
 import { useUrlState } from '../useUrlState';
+import { Unsettled } from '../sync/SaveStatus';
 import { PlayList } from './PlayList';
 import { TermPanel } from './TermPanel';
+import { isRowChange, useBook, type RowChange } from './use-book';
 import { AliasDialog, listOf, MergeDialog, SplitDialog } from './WordDialogs';
 
 export interface BookScreenProps {
-  readonly book: Book;
+  /** Name and letters; the words are rows. */
+  readonly base: Book;
+  readonly terms: Pulled;
   readonly use: Readonly<Record<string, number>>;
-  readonly plays: readonly PlayCard[];
+  readonly plays: Pulled;
   readonly changes: readonly BookChangeInfo[];
   readonly team: string;
   readonly level: LevelKey;
   readonly profiles: Profiles;
   readonly own: readonly { readonly info: GameInfo; readonly snaps: readonly SlimSnap[] }[];
-  readonly act: (change: unknown) => Promise<BookAnswer>;
-  readonly preview: (from: string, where: unknown) => Promise<SplitPreview | string>;
+  readonly act: (change: unknown) => Promise<{ ok: true; value: string } | { ok: false; words: string }>;
+  readonly preview: (question: unknown) => Promise<{ ok: true; value: SplitPreview } | { ok: false; words: string }>;
   readonly mayMerge: boolean;
   readonly mayAdd: boolean;
   readonly mayPlay: boolean;
   readonly mayImport: boolean;
 }
 
+/** Runs a change of a word or play, or a command of the server, and says what came of it. */
+export type Run = (change: RowChange | { readonly op: string; readonly [field: string]: unknown }, after?: (a: BookAnswer) => void) => void;
 type Open = { readonly what: 'merge' | 'split' | 'aliases'; readonly term: Term } | null;
 const isDefined = (kind: string): kind is DefinedKind => (DEFINED_KINDS as readonly string[]).includes(kind);
 
 export function BookScreen(props: BookScreenProps) {
-  const { book, use, plays, act, mayAdd, mayMerge, level, profiles } = props;
+  const { book, plays, unsettled, view, change: changeRow } = useBook(props.base, props.terms, props.plays);
+  const { use, act, mayAdd, mayMerge, level, profiles } = props;
   const profile = profiles[level];
   const [url, setUrl] = useUrlState();
   const [answer, setAnswer] = useState<BookAnswer | null>(null);
   const [busy, begin] = useTransition();
+  const command = async (change: { readonly op: string }): Promise<BookAnswer> => {
+    try {
+      const done = await act(change);
+      return done.ok ? { ok: true, words: done.value, id: null } : { ok: false, words: done.words, id: null };
+    } catch {
+      return { ok: false, words: 'The server does not answer; nothing was changed. Merging, splitting and importing need it.', id: null };
+    }
+  };
   const [open, setOpen] = useState<Open>(null);
+  const openedOn = useRef<View | undefined>(undefined);
   const file = useRef<HTMLInputElement>(null);
   const tab = url.get('kind') === 'plays' ? 'plays' : ((TERM_KINDS as readonly string[]).includes(url.get('kind') ?? '') ? (url.get('kind') as TermKind) : 'formation');
   const find = normalizePhrase(url.get('find') ?? '');
@@ -51,8 +68,8 @@ export function BookScreen(props: BookScreenProps) {
   const chosen = book.terms.find((t) => t.id === url.get('term')) ?? null;
   const side: Side = url.get('side') === 'L' ? 'L' : 'R';
   const count = (t: Term) => use[`${t.kind}|${storedValue(t)}`] ?? 0;
-  const run = (change: unknown, after?: (a: BookAnswer) => void) => begin(async () => {
-    const result = await act(change);
+  const run: Run = (change, after) => begin(async () => {
+    const result = isRowChange(change) ? await changeRow(change, open ? openedOn.current : undefined) : await command(change);
     setAnswer(result);
     if (result.ok) after?.(result);
   });
@@ -82,9 +99,10 @@ export function BookScreen(props: BookScreenProps) {
         {TERM_KINDS.map((k) => <Button key={k} variant={tab === k && find === '' ? 'contained' : 'text'} aria-pressed={tab === k} onClick={() => setUrl({ kind: k, find: null, term: null, side: null })}>{TERM_KIND_LABEL[k]} {book.terms.filter((t) => t.kind === k).length}</Button>)}
         <Button variant={tab === 'plays' ? 'contained' : 'text'} aria-pressed={tab === 'plays'} onClick={() => setUrl({ kind: 'plays', find: null, term: null })}>play list {plays.length}</Button>
       </div>
+      {unsettled.length > 0 && <div className="card" role="alert"><ul className="plainlist" aria-label="Changes to settle">{unsettled.map((q) => <Unsettled key={q.op.id} entry={q} />)}</ul></div>}
       {answer && <Alert severity={answer.ok ? 'success' : 'error'} variant="outlined" onClose={() => setAnswer(null)}>{answer.words}</Alert>}
       {tab === 'plays' && find === '' ? (
-        <PlayList {...props} profile={profile} busy={busy} run={run} />
+        <PlayList {...props} book={book} plays={plays} profile={profile} busy={busy} run={run} />
       ) : (
         <div className="bookgrid">
           <section className="card" aria-label="Words">
@@ -104,7 +122,7 @@ export function BookScreen(props: BookScreenProps) {
           <div style={{ display: 'grid', gap: 12, alignContent: 'start' }}>
             {chosen && (
               <TermPanel key={chosen.id} book={book} profile={profile} term={chosen} count={count(chosen)} side={side} busy={busy} mayAdd={mayAdd} mayMerge={mayMerge} onSide={(s) => setUrl({ side: s })} onClose={() => choose(null)}
-                onAliases={() => setOpen({ what: 'aliases', term: chosen })} onMerge={() => setOpen({ what: 'merge', term: chosen })} onSplit={() => setOpen({ what: 'split', term: chosen })}
+                onAliases={() => { openedOn.current = view(); setOpen({ what: 'aliases', term: chosen }); }} onMerge={() => setOpen({ what: 'merge', term: chosen })} onSplit={() => setOpen({ what: 'split', term: chosen })}
                 onRemove={() => run({ op: 'remove', id: chosen.id }, () => choose(null))} onDefine={(definition) => run({ op: 'change', id: chosen.id, kind: chosen.kind, definition })} />
             )}
             {mayAdd && <AddTerm key={kind} kind={kind} busy={busy} onAdd={(change, done) => run(change, (a) => { done(); setUrl({ term: a.id }); })} />}
@@ -118,13 +136,13 @@ export function BookScreen(props: BookScreenProps) {
         </div>
       )}
       {open?.what === 'merge' && <MergeDialog book={book} term={open.term} count={count(open.term)} busy={busy} onClose={() => setOpen(null)} onMerge={(keep) => run({ op: 'merge', keep, drop: open.term.id }, () => { setOpen(null); setUrl({ term: keep }); })} />}
-      {open?.what === 'split' && <SplitDialog book={book} term={open.term} busy={busy} preview={props.preview} onClose={() => setOpen(null)} onSplit={(change) => run(change, () => setOpen(null))} />}
+      {open?.what === 'split' && <SplitDialog book={book} term={open.term} busy={busy} preview={props.preview} onClose={() => setOpen(null)} onSplit={(change) => run(change as { readonly op: string; readonly [field: string]: unknown }, () => setOpen(null))} />}
       {open?.what === 'aliases' && <AliasDialog term={open.term} busy={busy} onClose={() => setOpen(null)} onKeep={(aliases, notes) => run({ op: 'change', id: open.term.id, kind: open.term.kind, aliases, notes }, () => setOpen(null))} />}
     </>
   );
 }
 
-function AddTerm({ kind, busy, onAdd }: { kind: TermKind; busy: boolean; onAdd: (change: unknown, done: () => void) => void }) {
+function AddTerm({ kind, busy, onAdd }: { kind: TermKind; busy: boolean; onAdd: (change: RowChange, done: () => void) => void }) {
   const [word, setWord] = useState('');
   const [aliases, setAliases] = useState('');
   const [definition, setDefinition] = useState('');

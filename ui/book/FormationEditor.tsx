@@ -14,10 +14,15 @@ import { atSnap, draw, landmarks, legality, lineUp, mirrorLineUp, motionChange, 
 import { Marks } from '../chalk/Marks';
 import { savePng, saveSvg } from '../chalk/save';
 import { useStaffRules } from '../StaffRules';
+import { useBook } from './use-book';
 import { listOf } from './WordDialogs';
+import type { Pulled } from '@/core/sync';
+import type { View } from '@/client/outbox';
 
 export interface FormationEditorProps {
-  readonly book: Book;
+  readonly base: Book;
+  readonly terms: Pulled;
+  readonly mayAdd: boolean;
   readonly profiles: Profiles;
   readonly level: LevelKey;
   /** Term to change, or to begin from. */
@@ -25,13 +30,15 @@ export interface FormationEditorProps {
   readonly from: string | null;
   readonly name: string;
   readonly back: string | null;
-  readonly act: (change: unknown) => Promise<BookAnswer>;
 }
 
 const AHEAD = 10;
 const BEHIND = 13;
 
-export function FormationEditor({ book, profiles, level, edit, from, name, back, act }: FormationEditorProps) {
+export function FormationEditor({ base, terms, mayAdd, profiles, level, edit, from, name, back }: FormationEditorProps) {
+  const { book, view, change: changeRow } = useBook(base, terms);
+  const openedOn = useRef<View | undefined>(undefined);
+  openedOn.current ??= view();
   const rules = useStaffRules();
   const router = useRouter();
   const source = book.terms.find((t) => t.id === (edit ?? from)) ?? null;
@@ -128,7 +135,8 @@ export function FormationEditor({ book, profiles, level, edit, from, name, back,
     const turned = !asBackfield && s.side === 'L' ? mirrorLineUp(men) : men;
     const spots = asBackfield ? backfieldSpots(turned) : formationSpots(turned, profile);
     const kind = asBackfield ? 'backfield' : 'formation';
-    const result = await act(edit ? { op: 'change', id: edit, kind, aliases: listOf(aliases), spots } : { op: 'add', kind, word, aliases: listOf(aliases), spots });
+    const result = await changeRow(edit ? { op: 'change', id: edit, kind, aliases: listOf(aliases), spots } : { op: 'add', kind, word, aliases: listOf(aliases), spots }, openedOn.current);
+    openedOn.current = undefined;
     setAnswer(result);
     if (!result.ok) return;
     setSaid(result.words);
@@ -180,7 +188,7 @@ export function FormationEditor({ book, profiles, level, edit, from, name, back,
             <TextField label="Name" required value={word} disabled={edit !== null} onChange={(e) => setWord(e.target.value)} helperText={edit ? 'the word stays; logged snaps are written with it' : `kept strong right${s.side === 'L' ? ' (turned round)' : ''}; say l or r after the word`} slotProps={{ htmlInput: { maxLength: 60 } }} />
             <TextField label="Also said" value={aliases} onChange={(e) => setAliases(e.target.value)} helperText="commas between" />
             <p className="small quiet mono">{formatSpots(asBackfield ? backfieldSpots(men) : formationSpots(men, profile))}</p>
-            <Button type="submit" variant="contained" disabled={busy || word.trim() === ''}>{edit ? 'Keep the drawing' : 'Keep it in the Book'}</Button>
+            <Button type="submit" variant="contained" disabled={busy || !mayAdd || word.trim() === ''}>{edit ? 'Keep the drawing' : 'Keep it in the Book'}</Button>
           </form>
         </div>
       </div>

@@ -5,7 +5,6 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { Fragment, useMemo, useState } from 'react';
 import { drawSnap, playOf, presentationsOf, storedValue, TRIGGERS, type Book, type NamedPresentation } from '@/core/book';
-import type { BookAnswer } from '@/core/exchange/types';
 import type { LevelProfile } from '@/core/field';
 import { structureWords } from '@/core/look';
 import { countLinks, LINK_KINDS, playCall, playFields, playLook, type PlayCard, type PlayLink } from '@/core/plan';
@@ -16,12 +15,15 @@ import { LookCard } from '../look/LookCard';
 import { Reel } from '../read/Reel';
 import { useStaffRules } from '../StaffRules';
 import { useUrlState } from '../useUrlState';
-import type { BookScreenProps } from './BookScreen';
+import type { BookScreenProps, Run } from './BookScreen';
+import type { RowChange } from './use-book';
 
-interface PlayListProps extends BookScreenProps {
+interface PlayListProps extends Omit<BookScreenProps, 'base' | 'terms' | 'plays'> {
+  readonly book: Book;
+  readonly plays: readonly PlayCard[];
   readonly profile: LevelProfile;
   readonly busy: boolean;
-  readonly run: (change: unknown, after?: (a: BookAnswer) => void) => void;
+  readonly run: Run;
 }
 
 export function PlayList(props: PlayListProps) {
@@ -132,7 +134,7 @@ function Pictures({ play, book, profile }: PlayListProps & { play: PlayCard }) {
   );
 }
 
-function AddPlay({ book, busy, profile, onAdd }: { book: Book; busy: boolean; profile: LevelProfile; onAdd: (change: unknown) => void }) {
+function AddPlay({ book, busy, profile, onAdd }: { book: Book; busy: boolean; profile: LevelProfile; onAdd: (change: RowChange) => void }) {
   const [play, setPlay] = useState({ name: '', personnel: '', formation: '', formationSide: '', backfield: '', motion: '', motionBy: '', concept: '', direction: '' });
   const concepts = book.terms.filter((t) => t.kind === 'run' || t.kind === 'pass');
   const chosen = concepts.find((t) => `${t.kind}|${storedValue(t)}` === play.concept);
@@ -140,7 +142,7 @@ function AddPlay({ book, busy, profile, onAdd }: { book: Book; busy: boolean; pr
   const words = (kind: 'formation' | 'backfield' | 'motion') => book.terms.filter((t) => t.kind === kind).map((t) => <MenuItem key={t.id} value={storedValue(t)}>{t.word}</MenuItem>);
   const noRun = profile.players !== 11 && chosen?.kind === 'run';
   return (
-    <form className="card" style={{ display: 'grid', gap: 10, alignContent: 'start' }} onSubmit={(e) => { e.preventDefault(); onAdd({ op: 'play', name: play.name, kind: chosen?.kind === 'run' ? 'run' : 'pass', personnel: play.personnel || null, formation: play.formation || null, formationSide: play.formationSide || null, backfield: play.backfield || null, motion: play.motion || null, motionBy: play.motionBy || null, concept: chosen ? storedValue(chosen) : '', conceptWeak: null, direction: play.direction || null }); }}>
+    <form className="card" style={{ display: 'grid', gap: 10, alignContent: 'start' }} onSubmit={(e) => { e.preventDefault(); onAdd({ op: 'play', name: play.name, kind: chosen?.kind === 'run' ? 'run' : 'pass', personnel: play.personnel || null, formation: play.formation || null, formationSide: (play.formationSide || null) as 'L' | 'R' | null, backfield: play.backfield || null, motion: play.motion || null, motionBy: play.motionBy || null, concept: chosen ? storedValue(chosen) : '', conceptWeak: null, direction: (play.direction || null) as 'L' | 'R' | null }); }}>
       <h2>Add a play</h2>
       <TextField label="Name" required {...field('name')} slotProps={{ htmlInput: { maxLength: 80 } }} />
       <TextField label="People" placeholder="11" {...field('personnel')} error={play.personnel !== '' && !/^[0-5][0-5]$/.test(play.personnel)} helperText="two digits: backs, tight ends" />

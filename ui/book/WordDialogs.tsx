@@ -46,8 +46,8 @@ interface SplitProps {
   readonly book: Book;
   readonly term: Term;
   readonly busy: boolean;
-  readonly preview: (from: string, where: unknown) => Promise<SplitPreview | string>;
-  readonly onSplit: (change: unknown) => void;
+  readonly preview: (question: unknown) => Promise<{ ok: true; value: SplitPreview } | { ok: false; words: string }>;
+  readonly onSplit: (change: { readonly op: 'split'; readonly [field: string]: unknown }) => void;
   readonly onClose: () => void;
 }
 
@@ -60,11 +60,11 @@ export function SplitDialog({ book, term, busy, preview, onSplit, onClose }: Spl
   const [problem, setProblem] = useState('');
   useEffect(() => {
     let gone = false;
-    void preview(term.id, field && values.length > 0 ? [{ field, values }] : []).then((answer) => {
+    void preview({ from: term.id, where: field && values.length > 0 ? [{ field, values }] : [] }).then((answer) => {
       if (gone) return;
-      if (typeof answer === 'string') setProblem(answer);
+      if (!answer.ok) setProblem(answer.words);
       else {
-        setSeen(answer);
+        setSeen(answer.value);
         setProblem('');
       }
     });

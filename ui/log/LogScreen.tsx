@@ -10,15 +10,20 @@ import { lookOf, type Book } from '@/core/book';
 import { lookSentences, peopleNote } from '@/core/look';
 import { bucketOf } from '@/core/field/situation';
 import type { LevelProfile } from '@/core/field/profile';
-import { changedFields, complete, editLine, frequenciesOf, HELP, parseLine, stateAfter, type FrequencyRow, type LineContext } from '@/core/line';
+import { changedFields, complete, editLine, formatLine, frequenciesOf, HELP, parseLine, stateAfter, type FrequencyRow, type LineContext } from '@/core/line';
 import { carryInto, checkRows, describeState, explain, walkGame, type GameState, type Remedy, type WalkedSnap } from '@/core/rules';
-import { orderBetween, SNAP_FIELDS, writeFieldText, type Snap, type SnapField, type SnapFields } from '@/core/snap';
-import type { GameInfo, SnapOp, StoredSnap, TeamInfo } from '@/core/exchange/types';
+import { sameValue, type Snap, type SnapField, type SnapFields } from '@/core/snap';
+import { gameScope, type Operation, type Pulled } from '@/core/sync';
+import { snapOfRow } from '@/core/exchange/from-rows';
+import type { GameInfo, TeamInfo } from '@/core/exchange/types';
+import { draftOf, keepDraft } from '@/client/offline';
+import type { Outbox, View } from '@/client/outbox';
+import { useScope, useSync } from '@/client/SyncProvider';
 import { Chalk } from '../chalk/Chalk';
 import { FieldStrip } from './FieldStrip';
 import { LookCard } from '../look/LookCard';
 import { useStaffRules } from '../StaffRules';
-import { useOutbox } from './outbox';
+import { Unsettled } from '../sync/SaveStatus';
 import { SnapLine } from './SnapLine';
 
 export interface LogScreenProps {
@@ -26,21 +31,23 @@ export interface LogScreenProps {
   readonly teams: readonly TeamInfo[];
   readonly book: Book;
   readonly profile: LevelProfile;
-  readonly owner: string;
-  readonly initial: { readonly revision: number; readonly snaps: readonly StoredSnap[] };
+  readonly initial: Pulled;
   readonly history: Readonly<Record<string, readonly FrequencyRow[]>>;
   readonly open: string | null;
 }
 
-type Mode = { readonly kind: 'next' } | { readonly kind: 'edit'; readonly snapId: string } | { readonly kind: 'insert'; readonly before: string };
-interface Undo { readonly undo: readonly SnapOp[]; readonly redo: readonly SnapOp[] }
+type Mode = { readonly kind: 'next' } | { readonly kind: 'edit'; readonly snapId: string } | { readonly kind: 'insert'; readonly before: string } | { readonly kind: 'fix'; readonly id: string };
+type Make = (outbox: Outbox) => readonly Operation[];
+interface Undo { readonly undo: Make; readonly redo: Make }
 
 const NEXT: Mode = { kind: 'next' };
 
 export function LogScreen(props: LogScreenProps) {
   const { game, book, teams, profile } = props;
-  const outbox = useOutbox(game.key, props.owner, props.initial);
-  const { snaps, push, patchOp } = outbox;
+  const scope = gameScope(game.key);
+  const { owner, outbox, opened: outboxOpened } = useSync();
+  const { rows: stored, conflicts, refused, push } = useScope(scope, props.initial);
+  const snaps = useMemo(() => stored.map((r) => snapOfRow(r, game.key)), [stored, game.key]);
   const rules = useStaffRules();
   const router = useRouter();
   const rows = useMemo(() => walkGame(snaps, profile, { buckets: rules.buckets, zones: rules.zones }), [snaps, profile, rules]);
@@ -55,13 +62,22 @@ export function LogScreen(props: LogScreenProps) {
   const [help, setHelp] = useState(false);
   const [card, setCard] = useState(false);
   const [said, setSaid] = useState('');
+  const [trouble, setTrouble] = useState('');
+  /** The line on its way to this browser's disk, and whether Enter was pressed again meanwhile. */
+  const openedOn = useRef<View | undefined>(undefined);
+  const holding = useRef<string | null>(null);
+  const enterAgain = useRef(false);
+  const latest = useRef('');
+  latest.current = text;
   const input = useRef<HTMLInputElement>(null);
   const undo = useRef<{ done: Undo[]; undone: Undo[] }>({ done: [], undone: [] });
-  const draftKey = `vobrik.draft.${props.owner}.${game.key}`;
+  const draftKey = `${owner}.${game.key}`;
 
-  const at = mode.kind === 'next' ? rows.length : rows.findIndex((r) => r.snap.snapId === (mode.kind === 'edit' ? mode.snapId : mode.before));
+  const fixing = mode.kind === 'fix' ? refused.find((q) => q.op.id === mode.id) : undefined;
+  const placeOf = (after: string | null): number => (after === null ? 0 : rows.findIndex((r) => r.snap.snapId === after) + 1 || rows.length);
+  const at = mode.kind === 'edit' || mode.kind === 'insert' ? rows.findIndex((r) => r.snap.snapId === (mode.kind === 'edit' ? mode.snapId : mode.before)) : fixing?.op.do === 'put' ? placeOf(fixing.op.after) : rows.length;
   const row: WalkedSnap | null = mode.kind === 'edit' ? (rows[at] ?? null) : null;
-  const previousRow = rows[(mode.kind === 'next' ? rows.length : at) - 1] ?? null;
+  const previousRow = rows[at - 1] ?? null;
 
   /** The situation the line is typed in; a typed quarter may open a half, where nothing is carried. */
   const stateFor = useCallback((quarter: number | null): GameState => {
@@ -77,10 +93,9 @@ export function LogScreen(props: LogScreenProps) {
   const state = useMemo(() => stateFor(quarterTyped ? Number(quarterTyped[1]) : null), [stateFor, quarterTyped?.[1]]); // eslint-disable-line react-hooks/exhaustive-deps
   const opensHalf = carryInto(previousRow && { state: previousRow.after.state, quarter: previousRow.before.quarter }, quarterTyped ? Number(quarterTyped[1]) : null).anchored;
   const previousLook = useMemo(() => {
-    const end = mode.kind === 'next' ? rows.length : at;
-    for (let i = end - 1; i >= 0; i--) if (rows[i]!.before.unit === 'scrimmage' && rows[i]!.before.offense === state.offense) return rows[i]!.snap;
+    for (let i = at - 1; i >= 0; i--) if (rows[i]!.before.unit === 'scrimmage' && rows[i]!.before.offense === state.offense) return rows[i]!.snap;
     return null;
-  }, [rows, at, mode.kind, state.offense]);
+  }, [rows, at, state.offense]);
   const context: LineContext = useMemo(() => ({ book, profile, state, previous: previousLook }), [book, profile, state, previousLook]);
   const parsed = useMemo(() => parseLine(text, context), [text, context]);
   const follows = useMemo(() => stateAfter(parsed, context), [parsed, context]);
@@ -99,7 +114,7 @@ export function LogScreen(props: LogScreenProps) {
   const opened = useRef('');
   const alive = useRef(false);
   useEffect(() => {
-    const key = mode.kind === 'edit' ? mode.snapId : mode.kind;
+    const key = mode.kind === 'edit' ? mode.snapId : mode.kind === 'fix' ? mode.id : mode.kind;
     if (opened.current === key && mode.kind !== 'next') return;
     if (opened.current === key) return;
     const first = !alive.current && mode.kind === 'next';
@@ -108,32 +123,33 @@ export function LogScreen(props: LogScreenProps) {
     if (first) {
       // Keys typed before the page was alive are in the field already: they come after the draft, none is lost.
       const early = input.current?.value ?? '';
-      const draft = localStorage.getItem(draftKey) ?? '';
+      const draft = draftOf(draftKey);
       setText((now) => [draft, now === '' ? early : now].filter(Boolean).join(draft.endsWith(' ') ? '' : ' '));
       setShown('');
     } else if (mode.kind === 'edit' && row) {
+      openedOn.current = outbox?.view(scope);
       const line = editLine(row, { book, profile, state: { ...row.expected, ...fill(row) }, previous: null });
       setText(line);
       setShown(line);
+    } else if (fixing) {
+      setText(formatLine(fixing.op.do === 'put' ? (fixing.op.fields as SnapFields) : {}, { book, profile, state, previous: null }));
+      setShown('');
+      openedOn.current = undefined;
     } else {
-      setText(mode.kind === 'next' ? (localStorage.getItem(draftKey) ?? '') : '');
+      openedOn.current = undefined;
+      setText(mode.kind === 'next' ? draftOf(draftKey) : '');
       setShown('');
     }
     setConfirm(false);
     input.current?.focus();
-  }, [mode, row, book, profile, draftKey]);
+  }, [mode, row, book, profile, draftKey, fixing]); // eslint-disable-line react-hooks/exhaustive-deps
   useEffect(() => {
     if (mode.kind !== 'next') return;
-    if (text === '') localStorage.removeItem(draftKey);
-    else localStorage.setItem(draftKey, text);
+    keepDraft(draftKey, text);
   }, [text, mode.kind, draftKey]);
-  useEffect(() => {
-    const saved = document.getElementById('saved');
-    if (saved) saved.textContent = outbox.state.kind === 'saved' ? (outbox.state.at ? `saved ${outbox.state.at}` : '') : outbox.state.kind === 'saving' ? `saving ${outbox.state.waiting}` : `not saved: ${outbox.state.waiting} waiting`;
-  }, [outbox.state]);
-
   const onText = (value: string, position: number) => {
     if (value === '?') return setHelp(true);
+    latest.current = value;
     setText(value);
     setCaret(position);
     setChosen(0);
@@ -152,71 +168,106 @@ export function LogScreen(props: LogScreenProps) {
   const takeOffer = (i: number) => { const o = offers[i]; if (o) replace(o.start, o.end, o.insert); };
   const takeCandidate = (p: number, c: number) => { const problem = problems[p]; const candidate = problem?.candidates[c]; if (problem && candidate) replace(problem.start, problem.end, candidate.text); };
 
-  const act = (doing: readonly SnapOp[], undoing: readonly SnapOp[], words: string) => {
-    undo.current.done.push({ undo: undoing, redo: doing });
+  /** True when the change is on this browser's disk. The line stays until it is. */
+  const act = async (doing: Make, undoing: Make, words: string, redoing: Make = doing): Promise<boolean> => {
+    try {
+      await push(doing);
+    } catch (e) {
+      setTrouble(`This browser could not keep it (${(e as Error).name === 'QuotaExceededError' ? 'its storage is full' : (e as Error).message}). The line stays; free some space and press Enter again.`);
+      return false;
+    }
+    undo.current.done.push({ undo: undoing, redo: redoing });
     undo.current.undone = [];
-    push(doing);
+    setTrouble('');
     setSaid(words);
+    return true;
   };
-  /** Undo writes what was there as a new patch, with the version it reads now. */
-  const renew = (ops: readonly SnapOp[]): SnapOp[] => ops.flatMap((op) => {
-    if (op.op !== 'patch') return op.op === 'put' && snaps.some((s) => s.snapId === op.snapId) ? [] : op.op === 'put' ? [{ op: 'restore', snapId: op.snapId } as SnapOp] : [op];
-    const fresh = patchOp(op.snapId, Object.fromEntries(Object.entries(op.fields).map(([f, p]) => [f, p.value])));
-    return fresh ? [fresh] : [];
-  });
-  const step = (back: boolean) => {
+  const step = async (back: boolean) => {
     const from = back ? undo.current.done : undo.current.undone;
     const entry = from.pop();
     if (!entry) return setSaid(back ? 'nothing to undo' : 'nothing to redo');
+    try {
+      await push(back ? entry.undo : entry.redo);
+    } catch (e) {
+      from.push(entry);
+      return setTrouble(`This browser could not keep it (${(e as Error).message}).`);
+    }
     (back ? undo.current.undone : undo.current.done).push(entry);
-    push(renew(back ? entry.undo : entry.redo));
     setSaid(back ? 'undone' : 'done again');
     opened.current = '';
     setMode(NEXT);
   };
 
-  const patchWith = (patches: readonly { snapId: string; fields: SnapFields }[], words: string) => {
-    const doing: SnapOp[] = [];
-    const undoing: SnapOp[] = [];
-    for (const p of patches) {
-      const op = patchOp(p.snapId, p.fields);
-      const now = snaps.find((s) => s.snapId === p.snapId);
-      if (!op || op.op !== 'patch' || !now) continue;
-      doing.push(op);
-      undoing.push({ op: 'patch', snapId: p.snapId, fields: Object.fromEntries(Object.keys(op.fields).map((f) => [f, { value: now[f as keyof Snap], version: 1 }])) });
-    }
-    if (doing.length > 0) act(doing, undoing, words);
+  const patchWith = async (patches: readonly { snapId: string; fields: SnapFields }[], words: string, view?: View): Promise<boolean> => {
+    const changes = patches.flatMap(({ snapId, fields }) => {
+      const now = snaps.find((s) => s.snapId === snapId);
+      const changed = now ? Object.keys(fields).filter((f) => !sameValue(now[f as keyof Snap] ?? null, fields[f as SnapField] ?? null)) : [];
+      return now && changed.length > 0 ? [{ snapId, after: Object.fromEntries(changed.map((f) => [f, fields[f as SnapField] ?? null])), before: Object.fromEntries(changed.map((f) => [f, now[f as keyof Snap]])) }] : [];
+    });
+    if (changes.length === 0) return true;
+    return act((o) => changes.map((c) => o.patch(scope, 'snap', c.snapId, c.after, view)), (o) => changes.map((c) => o.patch(scope, 'snap', c.snapId, c.before)), words);
   };
+  const removeSnap = (snapId: string) => act((o) => [o.remove('snap', snapId)], (o) => [o.restore('snap', snapId)], 'removed; Ctrl Z brings it back');
 
-  const keep = () => {
+  /** Keeps the line. It is cleared when it is on this browser's disk; what was typed meanwhile is the next one. */
+  const keep = async () => {
+    if (holding.current !== null) {
+      enterAgain.current = true;
+      return;
+    }
     if (text.trim() === '') return setSaid('the line is empty');
     if (parsed.problems.length > 0 && !confirm) {
       setConfirm(true);
       return setSaid('Enter again keeps it as it is; the words not understood go into the note');
     }
+    holding.current = text;
+    const done = await write();
+    const held = holding.current;
+    holding.current = null;
+    if (!done) return;
+    const rest = latest.current.startsWith(held) ? latest.current.slice(held.length) : '';
+    setText(rest);
+    setCaret(rest.length);
+    setConfirm(false);
+    opened.current = 'next';
+    setMode(NEXT);
+  };
+  useEffect(() => {
+    if (!enterAgain.current || holding.current !== null) return;
+    enterAgain.current = false;
+    void keep();
+  });
+
+  const write = async (): Promise<boolean> => {
     const unread = parsed.problems.map((p) => p.text).filter(Boolean).join(' ');
     if (mode.kind === 'edit') {
       const fields = { ...changedFields(shown, text, context) };
       if (unread) fields.note = [parsed.fields.note, `unread: ${unread}`].filter(Boolean).join('; ');
-      patchWith([{ snapId: mode.snapId, fields }], 'changed');
-    } else {
-      const fields: Record<string, unknown> = { ...parsed.fields };
-      if (unread) fields.note = [parsed.fields.note, `unread: ${unread}`].filter(Boolean).join('; ');
-      // Nothing is carried in: who puts the ball in play, and from where, is written with the snap.
-      if (start !== null && state.offense === start && (opensHalf || previousRow?.after.state.offense == null)) {
-        Object.assign(fields, { offense: fields.offense ?? start, defense: fields.defense ?? (start === game.home ? game.away : game.home), quarter: fields.quarter ?? state.quarter, toGoal: fields.toGoal ?? state.toGoal });
-      }
-      const snapId = crypto.randomUUID();
-      const order = mode.kind === 'next' ? orderBetween(rows[rows.length - 1]?.snap.order ?? null, null) : orderBetween(rows[at - 1]?.snap.order ?? null, rows[at]!.snap.order);
-      const clean = Object.fromEntries(Object.entries(fields).filter(([, v]) => v !== undefined));
-      act([{ op: 'put', snapId, order, fields: clean }], [{ op: 'delete', snapId }], mode.kind === 'insert' ? 'inserted' : 'kept');
-      setStart(null);
+      return patchWith([{ snapId: mode.snapId, fields }], 'changed', openedOn.current);
     }
-    setText('');
-    setCaret(0);
-    setConfirm(false);
-    opened.current = 'next';
-    setMode(NEXT);
+    const fields: Record<string, unknown> = { ...parsed.fields };
+    if (unread) fields.note = [parsed.fields.note, `unread: ${unread}`].filter(Boolean).join('; ');
+    // Nothing is carried in: who puts the ball in play, and from where, is written with the snap.
+    if (start !== null && state.offense === start && (opensHalf || previousRow?.after.state.offense == null)) {
+      Object.assign(fields, { offense: fields.offense ?? start, defense: fields.defense ?? (start === game.home ? game.away : game.home), quarter: fields.quarter ?? state.quarter, toGoal: fields.toGoal ?? state.toGoal });
+    }
+    const clean = Object.fromEntries(Object.entries(fields).filter(([, v]) => v !== undefined));
+    if (fixing) {
+      try {
+        const o = await outboxOpened();
+        await o.replace(fixing, [o.put('snap', fixing.op.row, clean, fixing.op.do === 'put' ? fixing.op.after : null)]);
+      } catch (e) {
+        setTrouble(`This browser could not keep it (${(e as Error).message}). The line stays.`);
+        return false;
+      }
+      setSaid('fixed');
+      return true;
+    }
+    const snapId = crypto.randomUUID();
+    const after = rows[at - 1]?.snap.snapId ?? null;
+    const made = await act((o) => [o.put('snap', snapId, clean, after)], (o) => [o.remove('snap', snapId)], mode.kind === 'insert' ? 'inserted' : 'kept', (o) => [o.restore('snap', snapId)]);
+    if (made) setStart(null);
+    return made;
   };
 
   const select = (snapId: string) => setMode({ kind: 'edit', snapId });
@@ -228,7 +279,7 @@ export function LogScreen(props: LogScreenProps) {
   const leave = () => { setMode(NEXT); };
   const remedy = (r: Remedy) => {
     if (r.insertBefore) setMode({ kind: 'insert', before: r.insertBefore });
-    else patchWith(r.patches, `mended: ${r.label}`);
+    else void patchWith(r.patches, `mended: ${r.label}`);
     input.current?.focus();
   };
 
@@ -240,7 +291,7 @@ export function LogScreen(props: LogScreenProps) {
 
   const onKey = (e: React.KeyboardEvent<HTMLInputElement>) => {
     const take = (work: () => void) => { e.preventDefault(); work(); };
-    if (e.key === 'Enter') return take(keep);
+    if (e.key === 'Enter') return take(() => void keep());
     const ways = problems[0]?.candidates.length ?? 0;
     if (e.key === 'Tab' && !e.shiftKey && (ways || offers.length)) return take(() => (ways ? takeCandidate(0, chosen % ways) : takeOffer(chosen)));
     if (e.key === 'Escape') return take(() => { if (mode.kind === 'next') setText(''); leave(); });
@@ -249,9 +300,9 @@ export function LogScreen(props: LogScreenProps) {
     if (e.altKey && e.code === 'KeyI' && selectedId) return take(() => setMode({ kind: 'insert', before: selectedId }));
     if (e.altKey && e.code === 'KeyL') return take(() => setCard(true));
     if (e.altKey && e.code === 'KeyD' && stranger) return take(drawStranger);
-    if (e.altKey && e.code === 'KeyX' && mode.kind === 'edit') return take(() => { act([{ op: 'delete', snapId: mode.snapId }], [{ op: 'restore', snapId: mode.snapId }], 'removed; Ctrl Z brings it back'); leave(); });
-    if ((e.ctrlKey || e.metaKey) && e.code === 'KeyZ' && (text === '' || text === shown)) return take(() => step(!e.shiftKey));
-    if ((e.ctrlKey || e.metaKey) && e.code === 'KeyY' && (text === '' || text === shown)) return take(() => step(false));
+    if (e.altKey && e.code === 'KeyX' && mode.kind === 'edit') return take(() => { void removeSnap(mode.snapId); leave(); });
+    if ((e.ctrlKey || e.metaKey) && e.code === 'KeyZ' && (text === '' || text === shown)) return take(() => void step(!e.shiftKey));
+    if ((e.ctrlKey || e.metaKey) && e.code === 'KeyY' && (text === '' || text === shown)) return take(() => void step(false));
     const f = /^F([1-4])$/.exec(e.key);
     if (f && finding) {
       if (f[1] === '4') return take(() => { const i = todo.findIndex((x) => x.snapId === selectedId); const next = todo[(i + 1) % todo.length]; if (next) select(next.snapId); });
@@ -262,8 +313,8 @@ export function LogScreen(props: LogScreenProps) {
   };
 
   const nameOf = (key: string) => teams.find((t) => t.key === key)?.name ?? key;
-  const label = mode.kind === 'next' ? `snap ${rows.length + 1}${ball ? `, ${ball}` : ''}` : mode.kind === 'edit' ? `editing snap ${at + 1}` : `inserting before snap ${at + 1}`;
-  const hint = confirm ? 'keep it as it is' : mode.kind === 'edit' ? 'keep the change' : mode.kind === 'insert' ? 'put it in' : 'keep, next snap';
+  const label = mode.kind === 'fix' ? `fixing a refused snap, after snap ${at}` : mode.kind === 'next' ? `snap ${rows.length + 1}${ball ? `, ${ball}` : ''}` : mode.kind === 'edit' ? `editing snap ${at + 1}` : `inserting before snap ${at + 1}`;
+  const hint = confirm ? 'keep it as it is' : mode.kind === 'edit' ? 'keep the change' : mode.kind === 'insert' || mode.kind === 'fix' ? 'put it in' : 'keep, next snap';
   const open = follows.after.unknown.includes('no_result') || follows.after.unknown.includes('no_gain') || Object.keys(parsed.fields).length === 0;
   const drawn = useMemo((): SnapFields => (text.trim() === '' && previousLook ? {} : parsed.fields), [text, previousLook, parsed]);
   const says = useMemo(() => {
@@ -278,14 +329,13 @@ export function LogScreen(props: LogScreenProps) {
   return (
     <>
       <h1 className="hide">Log: {nameOf(game.away)} at {nameOf(game.home)}</h1>
-      {outbox.state.kind === 'away' && <div className="card flag" role="alert"><strong>Not saved yet.</strong> {outbox.state.why} {outbox.state.waiting} {outbox.state.waiting === 1 ? 'change waits' : 'changes wait'} in this browser; go on typing, it tries again by itself.</div>}
-      {outbox.conflicts.map((c) => (
-        <div key={`${c.snapId}${c.field}`} className="card flag" role="alert">
-          <strong>{c.by || 'Somebody'} set {SNAP_FIELDS[c.field as SnapField]?.label ?? c.field} to “{show(c.field, c.theirs)}”</strong> on snap {rows.findIndex((r) => r.snap.snapId === c.snapId) + 1}; you typed “{show(c.field, c.yours)}”.
-          <span className="remedies"><Button variant="outlined" onClick={() => outbox.settle(c, false)}>keep theirs</Button><Button variant="outlined" onClick={() => outbox.settle(c, true)}>take mine</Button></span>
-        </div>
-      ))}
-      {outbox.refused.map((r) => <div key={r.op.snapId} className="card flag" role="alert"><strong>Refused:</strong> {r.why} <span className="mono small">{JSON.stringify(r.op.op === 'put' ? r.op.fields : r.op)}</span> <Button onClick={outbox.dropRefused}>put away</Button></div>)}
+      {trouble && <div className="card flag" role="alert"><strong>Not kept.</strong> {trouble}</div>}
+      {conflicts.length + refused.length > 0 && (
+        <div className="card" role="alert"><ul className="plainlist" aria-label="Changes to settle">
+          {conflicts.map((q) => <Unsettled key={q.op.id} entry={q} place={`on snap ${rows.findIndex((r) => r.snap.snapId === q.op.row) + 1}`} onFix={() => select(q.op.row)} />)}
+          {refused.map((q) => <Unsettled key={q.op.id} entry={q} place={q.op.do === 'put' ? `after snap ${placeOf(q.op.after)}` : `on snap ${rows.findIndex((r) => r.snap.snapId === q.op.row) + 1}`} onFix={() => (q.op.do === 'put' ? setMode({ kind: 'fix', id: q.op.id }) : select(q.op.row))} />)}
+        </ul></div>
+      )}
       <div className="loggrid">
         <div className="logside">
           <FieldStrip rows={rows} rightward={game.home} leftward={game.away} selected={selectedId} marked={new Set(todo.map((f) => f.snapId))} onSelect={select} />
@@ -327,7 +377,6 @@ export function LogScreen(props: LogScreenProps) {
 
 const short = (s: GameState): string => describeState(s).split(',')[0]!;
 const rest = (s: GameState): string => describeState(s).split(', ').slice(1).join(', ');
-const show = (field: string, value: unknown): string => (value === '-' ? 'none' : value === '?' ? 'not visible' : Object.hasOwn(SNAP_FIELDS, field) ? writeFieldText(field as SnapField, value) || 'blank' : String(value));
 
 /** In an edit, blanks of the expected situation are filled by what the snap itself anchors. */
 function fill(row: WalkedSnap): Partial<GameState> {

@@ -5,22 +5,28 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Link from 'next/link';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import type { Book } from '@/core/book';
 import type { LevelKey, Profiles } from '@/core/field/profile';
 import { answersTo, countLinks, expectedUsage, layoutSheet, numberSheet, playCall, playFields, playLook, SECTIONS, suggestCalls, type PlayCard, type SectionSpec, type SheetCall, type Suggestion } from '@/core/plan';
 import { buildColumns, countGame, filmKind, ownFilm, type Mean } from '@/core/read';
 import { fullSnap, type SlimSnap } from '@/core/snap';
+import { callOfRow } from '@/core/exchange/from-rows';
+import { sheetScope, type Operation, type Pulled } from '@/core/sync';
 import type { GameInfo, SheetDetail } from '@/core/exchange/types';
+import type { Outbox } from '@/client/outbox';
+import { useScope } from '@/client/SyncProvider';
 import { drawSnap } from '@/core/book';
 import { RateBar } from '../charts/RateBar';
 import { LookCard } from '../look/LookCard';
 import { useStaffRules } from '../StaffRules';
 import { Reel } from '../read/Reel';
+import { Unsettled } from '../sync/SaveStatus';
 import { useUrlState } from '../useUrlState';
 
 export interface PlanScreenProps {
   readonly sheet: SheetDetail;
+  readonly rows: Pulled;
   readonly plays: readonly PlayCard[];
   readonly team: string;
   readonly teamName: string;
@@ -29,24 +35,28 @@ export interface PlanScreenProps {
   readonly level: LevelKey;
   readonly profiles: Profiles;
   readonly games: readonly { readonly info: GameInfo; readonly snaps: readonly SlimSnap[] }[];
-  readonly mayEdit: boolean;
-  readonly mayLock: boolean;
-  readonly lock: (locked: boolean) => Promise<void>;
+  readonly able: { readonly draft: boolean; readonly locked: boolean; readonly lock: boolean };
   readonly copy: () => Promise<void>;
 }
 
-type Change = Readonly<Record<string, unknown>> & { readonly op: string; readonly call: string };
+type Make = (outbox: Outbox) => readonly Operation[];
 const usageText = (m: Mean | null): string => (m === null ? 'no own film' : `expect ${m.mean.toFixed(1)} a game${m.low === null ? '' : ` (${m.low.toFixed(1)}–${m.high!.toFixed(1)})`}, ${m.n} ${m.n === 1 ? 'game' : 'games'}`);
 
 export function PlanScreen(props: PlanScreenProps) {
-  const { plays, team, book, level, profiles, mayEdit } = props;
+  const { plays, team, book, level, profiles, able } = props;
+  const scope = sheetScope(props.sheet.key);
+  const { rows, conflicts, refused, push } = useScope(scope, props.rows);
+  const cards = useMemo(() => new Map(plays.map((p) => [p.id, p])), [plays]);
+  const calls = useMemo(() => rows.flatMap((r) => callOfRow(r, cards) ?? []), [rows, cards]);
+  const head = rows.find((r) => r.kind === 'sheet')?.fields ?? {};
+  const locked = head.locked === true;
+  const lockedBy = locked ? String(head.lockedBy ?? 'a coordinator') : null;
+  const sheetName = String(head.name ?? props.sheet.name);
+  const mayEdit = able.draft && (!locked || able.locked);
   const profile = profiles[level];
   const [url, setUrl] = useUrlState();
-  const [calls, setCalls] = useState<readonly SheetCall[]>(props.sheet.list);
   const [trouble, setTrouble] = useState('');
-  const [said, setSaid] = useState('');
-  const queue = useRef<Promise<void>>(Promise.resolve());
-  const undo = useRef<Change[]>([]);
+  const undo = useRef<Make[]>([]);
   const rules = useStaffRules();
   const counted = useMemo(() => props.games.filter((g) => filmKind(g.info) === ownFilm(level)).flatMap((g) => countGame(g.snaps.map(fullSnap), profiles[g.info.level], book, rules)), [props.games, profiles, level, book, rules]);
   const own = useMemo(() => buildColumns(counted, rules.success), [counted, rules]);
@@ -59,48 +69,44 @@ export function PlanScreen(props: PlanScreenProps) {
   const fits = useMemo(() => layoutSheet(printed, 'letter').fits && layoutSheet(printed, 'a4').fits, [printed]);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
   const reel = url.get('reel');
-  useEffect(() => {
-    const saved = document.getElementById('saved');
-    if (saved) saved.textContent = trouble ? 'not saved' : said;
-  }, [said, trouble]);
 
-  /** Shown at once, sent in order; a refusal puts the sheet back as the store has it. */
-  const send = (change: Change, optimistic: (list: readonly SheetCall[]) => readonly SheetCall[], back: Change | null) => {
-    setCalls(optimistic);
-    if (back) undo.current.push(back);
-    queue.current = queue.current.then(async () => {
-      for (;;) {
-        try {
-          const response = await fetch(`/api/sheets/${props.sheet.key}/calls`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(change) });
-          const answer = (await response.json()) as SheetDetail & { error?: string };
-          if (response.ok) {
-            setCalls(answer.list);
-            setTrouble('');
-            return setSaid('saved');
-          }
-          setTrouble(answer.error ?? 'The change was refused.');
-          if (response.status < 500) return setCalls((list) => list.filter((c) => c.id !== change.call || change.op !== 'add'));
-        } catch {
-          setTrouble('The server does not answer; the change is kept and sent again.');
-        }
-        await new Promise((r) => setTimeout(r, 1500));
-      }
-    });
+  /** Shown at once, durable in this browser, sent in order; what the store refuses is listed with its reason. */
+  const send = async (make: Make, back: Make | null): Promise<void> => {
+    try {
+      await push(make);
+      setTrouble('');
+      if (back) undo.current.push(back);
+    } catch (e) {
+      setTrouble(`This browser could not keep the change (${(e as Error).message}); nothing was changed.`);
+    }
   };
+  const inSection = (section: string): readonly SheetCall[] => printed.find((p) => p.section.key === section)?.calls ?? [];
+  /** The call a place follows: the one before `before`, or the last of the section. */
+  const afterOf = (section: string, before: string | null, except: string | null): string | null => {
+    const list = inSection(section).filter((x) => x.id !== except);
+    const at = before === null ? -1 : list.findIndex((x) => x.id === before);
+    return (at < 0 ? list[list.length - 1] : list[at - 1])?.id ?? null;
+  };
+  const putCall = (id: string, section: string, play: PlayCard, after: string | null, more: object = {}): Make => (o) => [o.put('call', id, { section, play: play.id, hash: null, note: null, ...more }, after)];
   const add = (play: PlayCard, to: string, before: string | null) => {
     const id = crypto.randomUUID();
-    send({ op: 'add', call: id, section: to, play: play.id, before }, (list) => [...list, { id, section: to, order: 1e9, play, hash: null, note: null }], { op: 'remove', call: id });
+    void send(putCall(id, to, play, afterOf(to, before, null)), (o) => [o.remove('call', id)]);
   };
-  const remove = (c: SheetCall) => send({ op: 'remove', call: c.id }, (list) => list.filter((x) => x.id !== c.id), { op: 'add', call: c.id, section: c.section, play: c.play.id, before: after(c) });
-  const after = (c: SheetCall): string | null => { const list = calls.filter((x) => x.section === c.section); return list[list.findIndex((x) => x.id === c.id) + 1]?.id ?? null; };
-  const move = (c: SheetCall, to: string, before: string | null) => send({ op: 'move', call: c.id, section: to, before }, (list) => list.map((x) => (x.id === c.id ? { ...x, section: to } : x)), { op: 'move', call: c.id, section: c.section, before: after(c) });
+  const remove = (c: SheetCall) => void send((o) => [o.remove('call', c.id)], putCall(c.id, c.section, c.play, afterOf(c.section, c.id, null), { hash: c.hash, note: c.note }));
+  const move = (c: SheetCall, to: string, before: string | null) => {
+    const from = afterOf(c.section, c.id, null);
+    void send((o) => [o.move('call', c.id, { section: to }, afterOf(to, before, c.id))], (o) => [o.move('call', c.id, { section: c.section }, from)]);
+  };
   const nudge = (c: SheetCall, by: number) => {
-    const list = printed.find((p) => p.section.key === c.section)?.calls ?? [];
+    const list = inSection(c.section);
     const i = list.findIndex((x) => x.id === c.id);
     if (by < 0 && i > 0) move(c, c.section, list[i - 1]!.id);
     if (by > 0 && i < list.length - 1) move(c, c.section, list[i + 2]?.id ?? null);
   };
-  const takeBack = () => { const change = undo.current.pop(); if (change) send(change, (l) => (change.op === 'remove' ? l.filter((x) => x.id !== change.call) : l), null); };
+  const takeBack = () => {
+    const back = undo.current.pop();
+    if (back) void send(back, null);
+  };
 
   const dropped = (e: DragEndEvent) => {
     const to = e.over?.id;
@@ -136,16 +142,17 @@ export function PlanScreen(props: PlanScreenProps) {
   return (
     <DndContext id="plan" sensors={sensors} onDragEnd={dropped}>
       <div className="slices" onKeyDown={(e) => { if ((e.ctrlKey || e.metaKey) && e.key === 'z') { e.preventDefault(); takeBack(); } }}>
-        <h1>{props.sheet.name}: {props.teamName} offense against {props.opponentName}</h1>
-        <span className="small quiet">{calls.length} {calls.length === 1 ? 'call' : 'calls'}{fits ? ', fits one page' : ': too long for one page'}{props.sheet.lockedBy ? ` · locked by ${props.sheet.lockedBy}` : ''}</span>
+        <h1>{sheetName}: {props.teamName} offense against {props.opponentName}</h1>
+        <span className="small quiet">{calls.length} {calls.length === 1 ? 'call' : 'calls'}{fits ? ', fits one page' : ': too long for one page'}{lockedBy ? ` · locked by ${lockedBy}` : ''}</span>
         <span style={{ marginLeft: 'auto', display: 'flex', gap: 8 }}>
           {mayEdit && <Button onClick={takeBack}>Undo</Button>}
-          {(props.mayLock || mayEdit) && <form action={props.copy}><Button type="submit">Copy</Button></form>}
-          {props.mayLock && <form action={props.lock.bind(null, props.sheet.lockedBy === null)}><Button type="submit">{props.sheet.lockedBy ? 'Unlock' : 'Lock'}</Button></form>}
+          {able.draft && <form action={props.copy}><Button type="submit">Copy</Button></form>}
+          {able.lock && <Button onClick={() => void send((o) => [o.patch(scope, 'sheet', props.sheet.key, { locked: !locked })], null)}>{locked ? 'Unlock' : 'Lock'}</Button>}
           <Button variant="outlined" component={Link} href={`/plan/${props.sheet.key}/print`}>Print preview</Button>
         </span>
       </div>
       {trouble && <div className="card flag" role="alert">{trouble}</div>}
+      {conflicts.length + refused.length > 0 && <div className="card" role="alert"><ul className="plainlist" aria-label="Changes to settle">{[...conflicts, ...refused].map((q) => <Unsettled key={q.op.id} entry={q} />)}</ul></div>}
       {waiting.length > 0 && <ul className="card plainlist" aria-label="Set-ups that are missing">{waiting.map(({ call, l }) => <li key={`${call.id}${l.link.play}`} className="flag"><strong>{call.play.name}</strong> needs its set-up: {l.play?.name ?? 'a play that is gone'} has been <button type="button" className="plain" onClick={() => setUrl({ reel: `${l.link.play}|link` }, true)}>shown {l.rows.length}</button> of {l.link.least} {l.link.least === 1 ? 'time' : 'times'} and stands nowhere before call {numbers.get(call.id)}.</li>)}</ul>}
       <div className="plangrid">
         <section className="card" aria-label="Suggestions">
@@ -161,7 +168,7 @@ export function PlanScreen(props: PlanScreenProps) {
         <div className="sheet" aria-label="The sheet" role="region">
           {SECTIONS.map((s) => (
             <Section key={s.key} section={s} active={s.key === section.key} filled={calls.some((c) => c.section === s.key)} usage={usageText(usage.get(s.key) ?? null)} onActivate={() => setUrl({ section: s.key, reel: null })}>
-              {(printed.find((p) => p.section.key === s.key)?.calls ?? []).map((c) => <CallRow key={c.id} call={c} number={numbers.get(c.id) ?? 0} mayEdit={mayEdit} onRemove={() => remove(c)} onNudge={(by) => nudge(c, by)} onLook={() => setLooked(c.play)} onHash={(hash) => send({ op: 'hash', call: c.id, hash }, (l) => l.map((x) => (x.id === c.id ? { ...x, hash } : x)), { op: 'hash', call: c.id, hash: c.hash })} />)}
+              {(printed.find((p) => p.section.key === s.key)?.calls ?? []).map((c) => <CallRow key={c.id} call={c} number={numbers.get(c.id) ?? 0} mayEdit={mayEdit} onRemove={() => remove(c)} onNudge={(by) => nudge(c, by)} onLook={() => setLooked(c.play)} onHash={(hash) => void send((o) => [o.patch(scope, 'call', c.id, { hash })], (o) => [o.patch(scope, 'call', c.id, { hash: c.hash })])} />)}
             </Section>
           ))}
         </div>

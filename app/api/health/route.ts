@@ -1,14 +1,13 @@
 import { NextResponse } from 'next/server';
-import { openEm } from '@/store/orm';
+import { epochOf } from '@/store/sync';
 
 export const dynamic = 'force-dynamic';
 
-/** Answers 200 when the database does, 503 while it does not. */
+/** Answers 200 when the database does, with its restore epoch; 503 while it does not. */
 export async function GET(): Promise<Response> {
   try {
-    await (await openEm()).execute('select 1');
-    return NextResponse.json({ ok: true });
+    return NextResponse.json({ ok: true, epoch: await epochOf() }, { headers: { 'Cache-Control': 'no-store' } });
   } catch {
-    return NextResponse.json({ ok: false }, { status: 503 });
+    return NextResponse.json({ ok: false }, { status: 503, headers: { 'Cache-Control': 'no-store' } });
   }
 }

@@ -1,23 +1,15 @@
+import { z } from 'zod';
 import { handle } from '@/app/lib/respond';
 import { clock } from '@/app/lib/session';
-import { MOST_UPLOAD_BYTES, unpack, type NamedFile } from '@/core/table';
-import { Invalid } from '@/store/errors';
-import { importFiles } from '@/store/packages';
+import { importInChild, receive } from '@/app/lib/upload';
 
-/** Files by form upload: bounded before they are read, imported whole or not at all. */
+const choice = z.enum(['ask', 'replace', 'leave']).default('ask');
+
+/** Files by form upload, imported whole or not at all. Answers JSON lines: steps, then one outcome or error. */
 export async function POST(request: Request): Promise<Response> {
-  return handle(request, async (actor) => {
-    const length = Number(request.headers.get('content-length') ?? 0);
-    if (!Number.isFinite(length) || length <= 0 || length > MOST_UPLOAD_BYTES + 100_000) throw new Invalid('the upload is larger than 32 MB; split it');
-    const form = await request.formData();
-    const files: NamedFile[] = [];
-    for (const file of form.getAll('files')) {
-      if (typeof file === 'string') continue;
-      const unpacked = unpack(file.name, new Uint8Array(await file.arrayBuffer()));
-      if (!unpacked.ok) throw new Invalid(unpacked.remedy);
-      files.push(...unpacked.files);
-    }
-    if (files.length === 0) throw new Invalid('choose at least one file: a package (.zip), tables (.csv) or book.json');
-    return importFiles(actor, files, clock());
+  return handle(request, 'program.import', async (actor) => {
+    const book = choice.parse(new URL(request.url).searchParams.get('book') ?? undefined);
+    const upload = await receive(request);
+    return new Response(importInChild(actor, upload, clock(), book, request.signal), { headers: { 'Content-Type': 'application/x-ndjson', 'Cache-Control': 'no-store' } });
   });
 }

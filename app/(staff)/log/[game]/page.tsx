@@ -2,12 +2,12 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { countFrequencies, frequencyRows, type FrequencyRow } from '@/core/line';
 import { walkedGames } from '@/app/lib/week';
-import { refusable } from '@/app/lib/refusable';
-import { requireActor } from '@/app/lib/session';
+import { pageFor } from '@/app/lib/refusable';
+import { gameScope } from '@/core/sync';
 import { bookFor } from '@/store/book';
 import { NotFound } from '@/store/errors';
 import { findGame, listTeams, profilesOf } from '@/store/games';
-import { loadSnaps } from '@/store/snaps';
+import { pull } from '@/store/sync';
 import { LogScreen } from '@/ui/log/LogScreen';
 
 export const metadata: Metadata = { title: 'Log' };
@@ -15,19 +15,18 @@ export const dynamic = 'force-dynamic';
 
 interface Props { params: Promise<{ game: string }>; searchParams: Promise<{ snap?: string }> }
 
-export default refusable(async function LogGame({ params, searchParams }: Props) {
-  const actor = await requireActor();
+export default pageFor('snap.log', async function LogGame(actor, { params, searchParams }: Props) {
   const key = decodeURIComponent((await params).game);
   const game = await findGame(actor, key).catch((e: unknown) => {
     if (e instanceof NotFound) notFound();
     throw e;
   });
-  const [teams, book, profiles, initial, walked] = await Promise.all([listTeams(actor), bookFor(actor), profilesOf(actor), loadSnaps(actor, key), walkedGames(actor, (g) => g.key !== key && [g.home, g.away].some((t) => t === game.home || t === game.away))]);
+  const [teams, book, profiles, initial, walked] = await Promise.all([listTeams(actor), bookFor(actor), profilesOf(actor), pull(actor, gameScope(key), null, null), walkedGames(actor, (g) => g.key !== key && [g.home, g.away].some((t) => t === game.home || t === game.away))]);
   // What each team did before, by situation: ranks the completions.
   const history: Record<string, FrequencyRow[]> = {};
   for (const team of [game.home, game.away]) {
     const earlier = walked.flatMap((w) => w.rows).filter((r) => r.before.offense === team && r.before.unit === 'scrimmage');
     history[team] = frequencyRows(countFrequencies(earlier.map((r) => ({ snap: r.snap, bucket: r.bucket }))));
   }
-  return <LogScreen key={key} game={game} teams={teams} book={book} profile={profiles[game.level]} owner={`${actor.programId}.${actor.memberId}`} initial={initial} history={history} open={(await searchParams).snap ?? null} />;
+  return <LogScreen key={key} game={game} teams={teams} book={book} profile={profiles[game.level]} initial={initial} history={history} open={(await searchParams).snap ?? null} />;
 });

@@ -17,7 +17,7 @@ const query = z.object({
 
 /** Formations (or another kind) drawn, named, with structure: the whole book, one term, or what an opponent has shown with its counts. */
 export async function GET(request: Request): Promise<Response> {
-  return handle(request, async (actor) => {
+  return handle(request, 'book.read', async (actor) => {
     const q = query.parse(Object.fromEntries(new URL(request.url).searchParams));
     const [book, program, profiles, teams] = await Promise.all([bookFor(actor), programOf(actor), profilesOf(actor), listTeams(actor)]);
     const profile = profiles[program.level];

@@ -1,6 +1,5 @@
 import type { Metadata } from 'next';
-import { refusable } from '@/app/lib/refusable';
-import { requireActor } from '@/app/lib/session';
+import { pageFor } from '@/app/lib/refusable';
 import { listTeams } from '@/store/games';
 import { programOf } from '@/store/members';
 import { loadSheet } from '@/store/plans';
@@ -11,8 +10,7 @@ export const dynamic = 'force-dynamic';
 
 interface Props { params: Promise<{ sheet: string }> }
 
-export default refusable(async function Print({ params }: Props) {
-  const actor = await requireActor();
+export default pageFor('sheet.read', async function Print(actor, { params }: Props) {
   const [sheet, program, teams] = await Promise.all([loadSheet(actor, (await params).sheet), programOf(actor), listTeams(actor)]);
   const name = (k: string) => teams.find((t) => t.key === k)?.name ?? k;
   return <PrintPreview sheet={sheet} title={`${name(program.team)} offense`} against={name(sheet.opponent)} />;

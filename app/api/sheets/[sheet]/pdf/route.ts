@@ -9,7 +9,7 @@ import { programOf } from '@/store/members';
 interface Context { params: Promise<{ sheet: string }> }
 
 export async function GET(request: Request, { params }: Context): Promise<Response> {
-  return handle(request, async (actor) => {
+  return handle(request, 'sheet.read', async (actor) => {
     const paper = z.enum(Object.keys(PAPERS) as [keyof typeof PAPERS]).parse(new URL(request.url).searchParams.get('paper') ?? 'letter');
     const [sheet, program, teams] = await Promise.all([loadSheet(actor, (await params).sheet), programOf(actor), listTeams(actor)]);
     const name = (k: string) => teams.find((t) => t.key === k)?.name ?? k;

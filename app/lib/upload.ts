@@ -1,0 +1,112 @@
+import 'server-only';
+import { spawn } from 'node:child_process';
+import { createWriteStream } from 'node:fs';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import type { ReadableStream as NodeStream } from 'node:stream/web';
+import busboy from 'busboy';
+import { LIMITS } from '@/core/table';
+import { Invalid } from '@/store/errors';
+import type { Actor, BookChoice } from '@/core/exchange/types';
+
+export interface Upload {
+  readonly folder: string;
+  readonly files: readonly { readonly name: string; readonly path: string }[];
+  remove(): Promise<void>;
+}
+
+const tooLarge = (): Invalid => new Invalid(`the upload is larger than ${LIMITS.uploadBytes / 1024 / 1024} MB; split it`);
+
+/** A form's files to disk as they arrive, each byte counted; nothing of it is held in memory. */
+export async function receive(request: Request): Promise<Upload> {
+  const length = Number(request.headers.get('content-length') ?? 0);
+  if (length > LIMITS.uploadBytes + 100_000) throw tooLarge();
+  if (!request.body || !/^multipart\/form-data;/i.test(request.headers.get('content-type') ?? '')) throw new Invalid('choose at least one file: a package (.zip), tables (.csv) or book.json');
+  const folder = await mkdtemp(path.join(tmpdir(), 'vobrik-upload-'));
+  const remove = (): Promise<void> => rm(folder, { recursive: true, force: true });
+  const files: { name: string; path: string }[] = [];
+  const writes: Promise<void>[] = [];
+  let total = 0;
+  try {
+    const form = busboy({ headers: { 'content-type': request.headers.get('content-type')! }, limits: { files: LIMITS.files, fields: 4, fileSize: LIMITS.uploadBytes }, defParamCharset: 'utf8' });
+    form.on('file', (_field, stream, info) => {
+      const to = path.join(folder, String(files.length));
+      files.push({ name: path.basename(info.filename || 'file').slice(0, 200), path: to });
+      stream.on('data', (d: Buffer) => {
+        total += d.length;
+        if (total > LIMITS.uploadBytes) form.destroy(tooLarge());
+      });
+      stream.on('limit', () => form.destroy(tooLarge()));
+      writes.push(pipeline(stream, createWriteStream(to, { mode: 0o600 })));
+    });
+    form.on('filesLimit', () => form.destroy(new Invalid(`more than ${LIMITS.files} files; import them in parts`)));
+    await pipeline(Readable.fromWeb(request.body as unknown as NodeStream), form);
+    await Promise.all(writes);
+  } catch (error) {
+    await Promise.allSettled(writes);
+    await remove();
+    if (error instanceof Invalid) throw error;
+    if ((error as { code?: string }).code === 'ENOSPC') throw new Invalid('the disk of the server is full; nothing was imported');
+    throw new Invalid('the upload broke off; nothing was imported');
+  }
+  if (files.length === 0) {
+    await remove();
+    throw new Invalid('choose at least one file: a package (.zip), tables (.csv) or book.json');
+  }
+  return { folder, files, remove };
+}
+
+let running = 0;
+const MOST_AT_ONCE = 2;
+
+/** Imports in a child process; gives its steps and the outcome as JSON lines. Ends with the request: canceled, nothing is imported. */
+export function importInChild(actor: Actor, upload: Upload, now: Date, book: BookChoice, signal: AbortSignal): ReadableStream<Uint8Array> {
+  if (running >= MOST_AT_ONCE) {
+    void upload.remove();
+    throw new Invalid('two imports are running already; try again in a moment');
+  }
+  running++;
+  const child = spawn(process.execPath, [`--max-old-space-size=${LIMITS.readerMegabytes}`, '--import', 'tsx', path.join(process.cwd(), 'store/import-child.ts')], { cwd: process.cwd(), env: { ...process.env, NODE_OPTIONS: '' }, stdio: ['pipe', 'pipe', 'pipe'] });
+  const encoder = new TextEncoder();
+  let said = '';
+  let answered = false;
+  let open = true;
+  const timer = setTimeout(() => child.kill('SIGKILL'), LIMITS.seconds * 1000);
+  const stop = (): void => void child.kill('SIGKILL');
+  signal.addEventListener('abort', stop, { once: true });
+  return new ReadableStream({
+    start(controller) {
+      const write = (bytes: Uint8Array): void => {
+        if (open) controller.enqueue(bytes);
+      };
+      child.stdout.on('data', (d: Buffer) => {
+        if (d.includes('"outcome"') || d.includes('"error"')) answered = true;
+        write(new Uint8Array(d));
+      });
+      child.stderr.on('data', (d: Buffer) => { said = (said + d.toString()).slice(-4000); });
+      child.on('error', () => undefined);
+      child.on('close', (code, killed) => {
+        running--;
+        clearTimeout(timer);
+        signal.removeEventListener('abort', stop);
+        void upload.remove();
+        if (!answered && !signal.aborted) {
+          if (code !== 0) console.error(`import ended with ${code ?? killed}: ${said.split('\n').slice(-6).join(' ')}`);
+          const memory = code === 134 || killed === 'SIGABRT' || /heap out of memory/i.test(said);
+          write(encoder.encode(`${JSON.stringify({ error: memory ? 'the files need more memory than an import may use; split them. Nothing was imported' : killed ? `the import took longer than ${LIMITS.seconds / 60} minutes; split the files. Nothing was imported` : 'the import ended by itself; nothing was imported' })}\n`));
+        }
+        if (open) controller.close();
+        open = false;
+      });
+      child.stdin.on('error', () => undefined);
+      child.stdin.end(JSON.stringify({ actor, files: upload.files, now: now.toISOString(), book }));
+    },
+    cancel() {
+      open = false;
+      stop();
+    },
+  });
+}

@@ -1,0 +1,141 @@
+'use client';
+/** One outbox a tab, for every page of the application; nothing on screen before it is open waits for it. */
+import { createContext, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore, type ReactNode } from 'react';
+import type { Operation, Pulled, Queued, Scope, SyncRow } from '@/core/sync';
+import { Outbox, type SaveState } from './outbox';
+import { browserWorld } from './world';
+
+interface Sync {
+  readonly owner: string;
+  readonly epoch: string;
+  readonly outbox: Outbox | null;
+  /** The browser refuses to keep anything: said on every page. */
+  readonly broken: string | null;
+  /** Waits for the outbox: keys may be typed before it is open. */
+  readonly opened: () => Promise<Outbox>;
+}
+
+const SyncContext = createContext<Sync | null>(null);
+
+export function useSync(): Sync {
+  const sync = useContext(SyncContext);
+  if (!sync) throw new Error('outside the frame');
+  return sync;
+}
+
+const RESTORED = 'vobrik.restored';
+
+export function SyncProvider({ owner, epoch, football, children }: { owner: string; epoch: string; football: boolean; children: ReactNode }) {
+  const [outbox, setOutbox] = useState<Outbox | null>(null);
+  const [broken, setBroken] = useState<string | null>(null);
+  const waiters = useRef<((o: Outbox) => void)[]>([]);
+  useEffect(() => {
+    let open: Outbox | null = null;
+    let gone = false;
+    Outbox.open(owner, epoch, browserWorld).then((o) => {
+      if (gone) return o.close();
+      open = o;
+      o.onEpoch = (now) => {
+        // Once an epoch: a page from a cache must not reload forever.
+        if (sessionStorage.getItem(RESTORED) === now) return;
+        sessionStorage.setItem(RESTORED, now);
+        window.location.reload();
+      };
+      o.onErased = () => window.location.assign('/sign-in');
+      // A role that went takes the rows it could read along; what was typed stays until it is answered.
+      if (!football) void o.forgetRows();
+      setOutbox(o);
+      for (const w of waiters.current.splice(0)) w(o);
+    }, (e: unknown) => setBroken((e as Error).message));
+    const back = () => open?.retry();
+    window.addEventListener('online', back);
+    return () => {
+      gone = true;
+      window.removeEventListener('online', back);
+      open?.close();
+      setOutbox(null);
+    };
+  }, [owner, epoch, football]);
+  const value = useMemo((): Sync => ({
+    owner, epoch, outbox, broken,
+    opened: () => (outbox ? Promise.resolve(outbox) : broken ? Promise.reject(new Error(broken)) : new Promise((resolve) => waiters.current.push(resolve))),
+  }), [owner, epoch, outbox, broken]);
+  return <SyncContext.Provider value={value}>{children}</SyncContext.Provider>;
+}
+
+/** The epoch whose restore this page was reloaded for, once. */
+export function takeRestored(): string | null {
+  try {
+    const epoch = sessionStorage.getItem(RESTORED);
+    return epoch;
+  } catch {
+    return null;
+  }
+}
+
+const nothing = (): (() => void) => () => undefined;
+
+/** Counts for the frame and the games list. */
+export interface QueueState {
+  readonly state: SaveState;
+  readonly queue: readonly Queued[];
+}
+const IDLE: SaveState = { kind: 'saved', why: '', at: null };
+const EMPTY: readonly Queued[] = [];
+
+export function useQueue(): QueueState {
+  const { outbox } = useSync();
+  const queue = useSyncExternalStore(outbox ? (f) => outbox.subscribe(f) : nothing, () => outbox?.queue ?? EMPTY, () => EMPTY);
+  const state = useSyncExternalStore(outbox ? (f) => outbox.subscribe(f) : nothing, () => outbox?.state ?? IDLE, () => IDLE);
+  return { queue, state };
+}
+
+export interface ScopeState {
+  readonly rows: readonly SyncRow[];
+  readonly conflicts: readonly Queued[];
+  readonly refused: readonly Queued[];
+  /** Resolves when it is on this browser's disk. */
+  readonly push: (make: (outbox: Outbox) => readonly Operation[]) => Promise<readonly Operation[]>;
+}
+
+/** The rows of a scope as the screen shows them, and the way to change them. */
+export function useScope(scope: Scope, brought: Pulled): ScopeState {
+  const { outbox, opened } = useSync();
+  const first = useRef<readonly SyncRow[] | null>(null);
+  first.current ??= [...brought.rows].filter((r) => !r.deleted).sort((a, b) => a.order - b.order);
+  const shown = useRef<{ base: unknown; queue: unknown; rows: readonly SyncRow[] } | null>(null);
+  const { queue } = useQueue();
+  const broughtNow = useRef(brought);
+  broughtNow.current = brought;
+  useEffect(() => {
+    if (!outbox) return;
+    const leave = outbox.watch(scope, broughtNow.current.revision < 0 ? null : broughtNow.current);
+    const poll = setInterval(() => { if (!outbox.live && !document.hidden) void outbox.pull(scope); }, 5000);
+    const seen = () => { if (!document.hidden) void outbox.pull(scope); };
+    document.addEventListener('visibilitychange', seen);
+    return () => {
+      clearInterval(poll);
+      document.removeEventListener('visibilitychange', seen);
+      leave();
+    };
+  }, [outbox, scope]);
+  const rows = useSyncExternalStore(outbox ? (f) => outbox.subscribe(f) : nothing, () => {
+    if (!outbox) return first.current!;
+    const base = outbox.base(scope);
+    if (base.revision < 0) return first.current!;
+    // Recomputed when the server's rows or the queue moved, not at each look.
+    if (shown.current?.base !== base || shown.current.queue !== outbox.queue) shown.current = { base, queue: outbox.queue, rows: outbox.rows(scope) };
+    return shown.current.rows;
+  }, () => first.current!);
+  return useMemo(() => ({
+    rows,
+    conflicts: queue.filter((q) => q.scope === scope && q.state === 'conflict'),
+    refused: queue.filter((q) => q.scope === scope && q.state === 'refused'),
+    push: async (make) => {
+      const o = await opened();
+      const ops = make(o);
+      if (ops.length > 0) await o.push(scope, ops);
+      return ops;
+    },
+  }), [rows, queue, scope, opened]);
+}

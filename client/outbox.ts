@@ -1,0 +1,376 @@
+/**
+ * Everything a member types, on its way to the database: durable in the browser before the line is cleared,
+ * sent in order by one tab of the browser, answered operation by operation, kept until it is settled.
+ */
+import { answerQueue, bySeq, MOST_OPERATIONS, MOST_REQUEST, nextBatch, overlay, overNow, EMPTY_BASE, pullInto, worn, type Answer, type Base, type FieldPatch, type Operation, type Pulled, type Queued, type RowKind, type Scope, type SyncAnswer, type SyncRow } from '@/core/sync';
+import { Storage } from './storage';
+
+export type SaveKind = 'saved' | 'saving' | 'away' | 'signed-out';
+export interface SaveState {
+  readonly kind: SaveKind;
+  readonly why: string;
+  /** When everything was last saved, as a clock on the wall says it; null: nothing was typed yet. */
+  readonly at: string | null;
+}
+
+/** What the outbox needs of the world; tests give their own. */
+export interface World {
+  readonly fetch: (url: string, init?: RequestInit) => Promise<Response>;
+  /** Runs the work while no other tab of the browser does; ends when the signal does. */
+  readonly lead: (name: string, signal: AbortSignal, work: () => Promise<void>) => Promise<void>;
+  readonly channel: (name: string) => { post(message: unknown): void; listen(take: (message: unknown) => void): void; close(): void };
+  /** Opens the stream of notices; gives the way to close it. */
+  readonly news: (take: (news: { scope: string; epoch: string }) => void, live: (now: boolean) => void) => () => void;
+  readonly wait: (ms: number, signal: AbortSignal) => Promise<void>;
+  readonly random: () => number;
+  readonly id: () => string;
+  readonly wallClock: () => string;
+}
+
+type Message =
+  | { readonly kind: 'queue' }
+  | { readonly kind: 'status'; readonly state: SaveState; readonly live: boolean }
+  | { readonly kind: 'news'; readonly scope: string }
+  | { readonly kind: 'epoch'; readonly epoch: string }
+  | { readonly kind: 'erased' };
+
+/** Operations done that tabs may not have pulled yet. */
+const KEPT_DONE = 200;
+const MOST_BACKOFF_MS = 8000;
+
+export interface View {
+  readonly base: Base;
+  readonly queue: readonly Queued[];
+}
+
+export class Outbox {
+  queue: readonly Queued[] = [];
+  state: SaveState = { kind: 'saved', why: '', at: null };
+  /** Notices arrive; else pages poll. */
+  live = false;
+  private bases = new Map<Scope, Base>();
+  private listeners = new Set<() => void>();
+  private pulling = new Map<Scope, Promise<void>>();
+  private again = new Set<Scope>();
+  private watched = new Map<Scope, number>();
+  private readonly closed = new AbortController();
+  private wake: () => void = () => undefined;
+  private awake = false;
+  private hurry = new AbortController();
+  private most = MOST_OPERATIONS;
+  private failures = 0;
+  private readonly channel: ReturnType<World['channel']>;
+  onEpoch: (epoch: string) => void = () => undefined;
+  onErased: () => void = () => undefined;
+
+  private constructor(readonly owner: string, readonly epoch: string, private readonly storage: Storage, private readonly world: World) {
+    this.channel = world.channel(`vobrik.${owner}`);
+    this.channel.listen((m) => void this.hear(m as Message));
+  }
+
+  static async open(owner: string, epoch: string, world: World): Promise<Outbox> {
+    const outbox = new Outbox(owner, epoch, await Storage.open(owner), world);
+    await outbox.reload();
+    void world.lead(`vobrik.leader.${owner}`, outbox.closed.signal, () => outbox.send()).catch(() => undefined);
+    return outbox;
+  }
+
+  close(): void {
+    this.closed.abort();
+    this.wake();
+    this.channel.close();
+    this.storage.close();
+    this.listeners.clear();
+  }
+
+  subscribe(listener: () => void): () => void {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  }
+
+  private changed(): void {
+    for (const listener of this.listeners) listener();
+  }
+
+  private async reload(): Promise<void> {
+    if (this.closed.signal.aborted) return;
+    this.queue = (await this.storage.queue()).sort(bySeq);
+    this.changed();
+  }
+
+  private async hear(m: Message): Promise<void> {
+    if (this.closed.signal.aborted) return;
+    if (m.kind === 'queue') {
+      await this.reload();
+      this.rouse();
+    } else if (m.kind === 'status') {
+      this.state = m.state;
+      this.live = m.live;
+      this.changed();
+    } else if (m.kind === 'news') {
+      if (this.watched.has(m.scope)) void this.pull(m.scope);
+    } else if (m.kind === 'epoch') this.onEpoch(m.epoch);
+    else this.onErased();
+  }
+
+  private tell(m: Message): void {
+    if (!this.closed.signal.aborted) this.channel.post(m);
+  }
+
+  private rouse(): void {
+    this.awake = true;
+    this.wake();
+  }
+
+  /** Tries at once what waits: the network is back, or the analyst asks. */
+  retry(): void {
+    this.hurry.abort();
+    this.rouse();
+  }
+
+  // -- what is typed
+
+  /** A new row after another. */
+  put = (kind: RowKind, row: string, fields: Readonly<Record<string, unknown>>, after: string | null): Operation => ({ id: this.world.id(), kind, row, epoch: this.epoch, do: 'put', fields, after });
+  move = (kind: RowKind, row: string, fields: Readonly<Record<string, unknown>>, after: string | null): Operation => ({ id: this.world.id(), kind, row, epoch: this.epoch, do: 'move', fields, after });
+  remove = (kind: RowKind, row: string): Operation => ({ id: this.world.id(), kind, row, epoch: this.epoch, do: 'delete' });
+  restore = (kind: RowKind, row: string): Operation => ({ id: this.world.id(), kind, row, epoch: this.epoch, do: 'restore' });
+
+  /** What is known of a scope at this moment: an edit that takes a while is written over what it was opened on. */
+  view = (scope: Scope): View => ({ base: this.base(scope), queue: this.queue });
+
+  /** Fields of a row, each with what it was read at: now, or when the edit was opened. */
+  patch(scope: Scope, kind: RowKind, row: string, fields: Readonly<Record<string, unknown>>, opened: View = this.view(scope)): Operation {
+    const { base, queue } = opened;
+    const at = { epoch: base.epoch, revision: base.revision, versions: base.rows.get(row)?.versions ?? null };
+    const patches = Object.fromEntries(Object.entries(fields).map(([f, value]): [string, FieldPatch] => [f, { value, over: overNow(queue, scope, row, f, at) }]));
+    return { id: this.world.id(), kind, row, epoch: this.epoch, do: 'patch', fields: patches };
+  }
+
+  /** Resolves when the operations are on this browser's disk. Rejects when they are not; nothing was taken then. */
+  async push(scope: Scope, ops: readonly Operation[]): Promise<void> {
+    await this.storage.add(ops.map((op) => ({ scope, op, state: 'waiting' as const })));
+    await this.queueChanged();
+  }
+
+  /** Puts operations in the place of a refused one. */
+  async replace(refused: Queued, ops: readonly Operation[]): Promise<void> {
+    await this.storage.add(ops.map((op) => ({ scope: refused.scope, op, state: 'waiting' as const })), [refused.seq]);
+    await this.queueChanged();
+  }
+
+  /** The refused operation once more, as a new one: what stood in its way may be gone. */
+  tryAgain = (refused: Queued): Promise<void> => this.replace(refused, [{ ...refused.op, id: this.world.id() } as Operation]);
+
+  async discard(entry: Queued): Promise<void> {
+    await this.storage.add([], [entry.seq]);
+    await this.queueChanged();
+  }
+
+  /** Settles one field of a conflict: theirs stands already; mine is written over the version it was shown at. */
+  async settle(entry: Queued, field: string, mine: boolean): Promise<void> {
+    const conflict = entry.conflicts?.find((c) => c.field === field);
+    if (!conflict) return;
+    if (mine) await this.push(entry.scope, [{ id: this.world.id(), kind: entry.op.kind, row: entry.op.row, epoch: this.epoch, do: 'patch', fields: { [field]: { value: conflict.yours, over: entry.epoch === this.epoch ? conflict.version : entry.op.id } } }]);
+    await this.storage.change((queue) => {
+      const now = queue.find((q) => q.op.id === entry.op.id);
+      if (!now?.conflicts) return { changed: [], gone: [] };
+      const left = now.conflicts.filter((c) => c.field !== field);
+      return { changed: [left.length === 0 ? { ...now, state: 'done', conflicts: [] } : { ...now, conflicts: left }], gone: [] };
+    });
+    await this.queueChanged();
+  }
+
+  /** What became of an operation, if it is known soon; null: it waits on. */
+  outcome(id: string, ms: number): Promise<Queued | null> {
+    return new Promise((resolve) => {
+      const look = (): boolean => {
+        const q = this.queue.find((x) => x.op.id === id);
+        if (q && q.state === 'waiting') return false;
+        done();
+        resolve(q ?? null);
+        return true;
+      };
+      const leave = this.subscribe(() => void look());
+      const stop = new AbortController();
+      const done = (): void => {
+        leave();
+        stop.abort();
+      };
+      if (!look()) void this.world.wait(ms, stop.signal).then(() => {
+        leave();
+        resolve(null);
+      });
+    });
+  }
+
+  private async queueChanged(): Promise<void> {
+    await this.reload();
+    this.tell({ kind: 'queue' });
+    this.rouse();
+  }
+
+  // -- what the server has
+
+  base = (scope: Scope): Base => this.bases.get(scope) ?? EMPTY_BASE;
+  rows = (scope: Scope): SyncRow[] => overlay(this.base(scope), this.queue, scope);
+
+  /** A screen shows a scope: from what the page brought, else from this browser, then from the server. */
+  watch(scope: Scope, brought: Pulled | null): () => void {
+    this.watched.set(scope, (this.watched.get(scope) ?? 0) + 1);
+    if (brought) this.take(scope, brought);
+    void this.storage.base(scope).then((kept) => {
+      if (kept.epoch === this.epoch && kept.revision > this.base(scope).revision) {
+        this.bases.set(scope, kept);
+        this.changed();
+      }
+      return this.pull(scope);
+    }).catch(() => undefined);
+    return () => {
+      const left = (this.watched.get(scope) ?? 1) - 1;
+      if (left > 0) this.watched.set(scope, left);
+      else this.watched.delete(scope);
+    };
+  }
+
+  private take(scope: Scope, pulled: Pulled): void {
+    if (pulled.epoch !== this.epoch) return this.otherEpoch(pulled.epoch);
+    const before = this.base(scope);
+    const next = pullInto(before, pulled);
+    if (next === before) return;
+    this.bases.set(scope, next);
+    void this.storage.keep(scope, pulled).catch(() => undefined);
+    this.changed();
+  }
+
+  /** Asks the server for what is new. One question a scope at a time; a question meanwhile is asked again after. */
+  pull(scope: Scope): Promise<void> {
+    const running = this.pulling.get(scope);
+    if (running) {
+      this.again.add(scope);
+      return running;
+    }
+    const work = (async () => {
+      do {
+        this.again.delete(scope);
+        const { epoch, revision } = this.base(scope);
+        try {
+          const response = await this.world.fetch(`/api/sync?${new URLSearchParams({ scope, ...(revision >= 0 ? { since: String(revision), epoch } : {}) })}`, { headers: { 'x-vobrik-owner': this.owner } });
+          if (response.ok) this.take(scope, (await response.json()) as Pulled);
+        } catch {
+          // Asked again by the next notice or poll.
+        }
+      } while (this.again.has(scope) && !this.closed.signal.aborted);
+    })().finally(() => this.pulling.delete(scope));
+    this.pulling.set(scope, work);
+    return work;
+  }
+
+  private otherEpoch(epoch: string): void {
+    this.tell({ kind: 'epoch', epoch });
+    this.onEpoch(epoch);
+  }
+
+  // -- the leader
+
+  private setState(kind: SaveKind, why: string): void {
+    const at = kind === 'saved' && this.state.kind !== 'saved' ? this.world.wallClock() : this.state.at;
+    if (kind === this.state.kind && why === this.state.why && at === this.state.at) return;
+    this.state = { kind, why, at };
+    this.tell({ kind: 'status', state: this.state, live: this.live });
+    this.changed();
+  }
+
+  private async send(): Promise<void> {
+    const { signal } = this.closed;
+    const stop = this.world.news((news) => {
+      if (news.epoch !== this.epoch) this.otherEpoch(news.epoch);
+      this.tell({ kind: 'news', scope: news.scope });
+      if (this.watched.has(news.scope)) void this.pull(news.scope);
+    }, (now) => {
+      this.live = now;
+      if (now) this.retry();
+      this.tell({ kind: 'status', state: this.state, live: now });
+      this.changed();
+    });
+    try {
+      while (!signal.aborted) {
+        this.awake = false;
+        await this.reload();
+        const next = nextBatch(this.queue, this.most, MOST_REQUEST / 2);
+        if (!next) {
+          this.setState('saved', '');
+          if (!this.awake) await new Promise<void>((resolve) => { this.wake = resolve; });
+          continue;
+        }
+        if (this.state.kind === 'saved') this.setState('saving', '');
+        if (await this.sendBatch(next.scope, next.batch)) {
+          this.failures = 0;
+          continue;
+        }
+        this.failures++;
+        // What is typed meanwhile does not hurry a server that is down; a network that comes back does.
+        this.hurry = new AbortController();
+        await this.world.wait(Math.min(MOST_BACKOFF_MS, 400 * 2 ** Math.min(this.failures, 6)) * (0.5 + this.world.random() / 2), AbortSignal.any([signal, this.hurry.signal]));
+      }
+    } finally {
+      stop();
+    }
+  }
+
+  /** True when the batch was answered. */
+  private async sendBatch(scope: Scope, batch: readonly Queued[]): Promise<boolean> {
+    let response: Response;
+    try {
+      response = await this.world.fetch('/api/sync', { method: 'POST', headers: { 'content-type': 'application/json', 'x-vobrik-owner': this.owner }, body: JSON.stringify({ scope, ops: batch.map((q) => q.op) }), signal: AbortSignal.any([this.closed.signal, AbortSignal.timeout(30_000)]) });
+    } catch {
+      this.setState('away', 'The server does not answer.');
+      return false;
+    }
+    const answer = (await response.json().catch(() => null)) as (Partial<SyncAnswer> & { error?: string }) | null;
+    if (response.ok && Array.isArray(answer?.answers)) {
+      if (answer.epoch !== undefined && answer.epoch !== this.epoch) this.otherEpoch(answer.epoch);
+      await this.settleAnswers(scope, answer.answers, answer.epoch ?? this.epoch);
+      this.most = MOST_OPERATIONS;
+      return true;
+    }
+    const why = answer?.error ?? 'The server does not answer.';
+    // A request that is itself refused: one operation at a time shows which one it is.
+    if ([400, 413, 422].includes(response.status)) {
+      if (batch.length > 1) {
+        this.most = 1;
+        return true;
+      }
+      await this.settleAnswers(scope, [{ id: batch[0]!.op.id, status: 'refused', code: 'shape', reason: why }], this.epoch);
+      return true;
+    }
+    this.setState(response.status === 401 || response.status === 409 ? 'signed-out' : 'away', why);
+    return false;
+  }
+
+  private async settleAnswers(scope: Scope, answers: readonly Answer[], epoch: string): Promise<void> {
+    await this.storage.change((queue) => {
+      const mine = queue.filter((q) => q.scope === scope);
+      const { changed, gone } = answerQueue(mine, answers, epoch);
+      const after = [...queue.filter((q) => !changed.some((c) => c.seq === q.seq)), ...changed];
+      return { changed, gone: [...gone, ...worn(after, KEPT_DONE)] };
+    });
+    await this.reload();
+    this.tell({ kind: 'queue' });
+    this.tell({ kind: 'news', scope });
+    if (this.watched.has(scope)) void this.pull(scope);
+  }
+
+  // -- leaving
+
+  waiting = (scope?: Scope): number => this.queue.filter((q) => q.state === 'waiting' && (scope === undefined || q.scope === scope)).length;
+  refused = (scope?: Scope): Queued[] => this.queue.filter((q) => q.state === 'refused' && (scope === undefined || q.scope === scope));
+  conflicts = (scope?: Scope): Queued[] => this.queue.filter((q) => q.state === 'conflict' && (scope === undefined || q.scope === scope));
+
+  async erase(): Promise<void> {
+    await this.storage.erase();
+    this.tell({ kind: 'erased' });
+  }
+
+  forgetRows = (): Promise<void> => this.storage.forgetRows();
+}

@@ -1,0 +1,69 @@
+/**
+ * Who may do what: the one table. Store functions, pages, route handlers, server actions and buttons all
+ * ask it, so that what a button offers and what the store refuses cannot drift apart.
+ */
+export const ROLES = ['keeper', 'coordinator', 'coach', 'charter', 'guest'] as const;
+export type Role = (typeof ROLES)[number];
+
+const FOOTBALL = ['coordinator', 'coach', 'charter'] as const;
+const PLANNERS = ['coordinator', 'coach'] as const;
+const STAFF = ['keeper', 'coordinator', 'coach', 'charter'] as const;
+
+interface Permission {
+  /** What is done, as a refusal says it: "closing a game is for a coordinator". */
+  readonly what: string;
+  readonly roles: readonly Role[];
+}
+
+const to = (roles: readonly Role[], what: string): Permission => ({ roles, what });
+
+/** Keys are `resource.action`. */
+export const PERMISSIONS = {
+  'week.read': to(FOOTBALL, 'reading the week'),
+  'week.set': to(PLANNERS, 'choosing the week’s opponent'),
+  'game.read': to(FOOTBALL, 'reading the games'),
+  'game.create': to(FOOTBALL, 'opening a game'),
+  'game.close': to(['coordinator'], 'closing a game or opening it again'),
+  'snap.log': to(FOOTBALL, 'logging a game'),
+  'snap.log-closed': to(['coordinator'], 'changing a closed game'),
+  'team.read': to(STAFF, 'reading the teams'),
+  'team.create': to(FOOTBALL, 'adding a team'),
+  'team.rename': to(['coordinator'], 'renaming a team'),
+  'roster.import': to(FOOTBALL, 'importing a roster'),
+  'book.read': to(FOOTBALL, 'reading the book'),
+  'term.add': to(FOOTBALL, 'adding a word'),
+  'term.change': to(FOOTBALL, 'changing a word'),
+  'term.remove': to(FOOTBALL, 'removing a word'),
+  'term.merge': to(['coordinator'], 'merging words'),
+  'term.split': to(['coordinator'], 'splitting words'),
+  'book.undo': to(['coordinator'], 'taking a change of the book back'),
+  'book.import': to(['coordinator'], 'importing a book'),
+  'book.replace': to(['coordinator'], 'replacing the book'),
+  'book.adopt': to(['coordinator'], 'adding the general terms'),
+  'play.read': to(FOOTBALL, 'reading the play list'),
+  'play.add': to(PLANNERS, 'adding a play'),
+  'play.link': to(PLANNERS, 'linking plays'),
+  'sheet.read': to(FOOTBALL, 'reading call sheets'),
+  'sheet.create': to(PLANNERS, 'starting a call sheet'),
+  'sheet.copy': to(PLANNERS, 'copying a sheet'),
+  'sheet.draft': to(PLANNERS, 'drafting a call sheet'),
+  'sheet.draft-locked': to(['coordinator'], 'changing a locked sheet'),
+  'sheet.lock': to(['coordinator'], 'locking a sheet'),
+  'program.read': to(STAFF, 'reading the program’s settings'),
+  'program.export': to(FOOTBALL, 'exporting the program'),
+  'program.import': to(FOOTBALL, 'importing files'),
+  'rules.set': to(['keeper', 'coordinator'], 'changing the staff’s rules'),
+  'level.set': to(['keeper'], 'changing the level'),
+  'member.read': to(STAFF, 'reading the members'),
+  'member.change': to(['keeper'], 'changing the members'),
+  'backup.read': to(['keeper'], 'reading the state of the backups'),
+  'audit.read': to(['keeper'], 'reading the audit trail'),
+  'session.own': to(ROLES, 'managing one’s own sessions'),
+} as const satisfies Record<string, Permission>;
+
+export type Action = keyof typeof PERMISSIONS;
+export const ACTIONS = Object.keys(PERMISSIONS) as Action[];
+
+/** True when one of the roles may do it. */
+export const may = (roles: readonly string[], action: Action): boolean =>
+  PERMISSIONS[action].roles.some((r) => roles.includes(r));

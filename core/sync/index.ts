@@ -1,0 +1,3 @@
+export * from './operation';
+export * from './queue';
+export * from './overlay';

@@ -1,0 +1,102 @@
+/**
+ * One change to one row, as it travels: it carries its own id, so that sending it twice does it once, and
+ * what its author had read, so that nothing of somebody else's is overwritten unseen.
+ */
+import { z } from 'zod';
+
+export const ROW_KINDS = ['snap', 'sheet', 'call', 'term', 'play'] as const;
+export type RowKind = (typeof ROW_KINDS)[number];
+
+/** Rows that are locked, numbered and read together: `game:KEY`, `sheet:KEY`, `book`, `plays`. */
+export type Scope = string;
+export const gameScope = (key: string): Scope => `game:${key}`;
+export const sheetScope = (key: string): Scope => `sheet:${key}`;
+export const BOOK_SCOPE: Scope = 'book';
+export const PLAYS_SCOPE: Scope = 'plays';
+
+/** What a patched field was read at: a version of the server, or the own operation it was typed over. */
+export type Over = number | string;
+export interface FieldPatch {
+  readonly value: unknown;
+  readonly over: Over;
+}
+
+interface Common {
+  readonly id: string;
+  readonly kind: RowKind;
+  readonly row: string;
+  /** The restore epoch it was written in. */
+  readonly epoch: string;
+}
+/** `after`: the row it follows; null: the first of its scope (of its section, for a call). */
+export type Put = Common & { readonly do: 'put'; readonly fields: Readonly<Record<string, unknown>>; readonly after: string | null };
+export type PatchOp = Common & { readonly do: 'patch'; readonly fields: Readonly<Record<string, FieldPatch>> };
+export type Move = Common & { readonly do: 'move'; readonly fields: Readonly<Record<string, unknown>>; readonly after: string | null };
+export type Remove = Common & { readonly do: 'delete' | 'restore' };
+export type Operation = Put | PatchOp | Move | Remove;
+
+export const REFUSALS = ['shape', 'value', 'text', 'role', 'closed', 'locked', 'gone', 'taken', 'in-use', 'failed'] as const;
+/**
+ * shape: not an operation; value: the field cannot hold it; text: characters no database takes; role: the
+ * member may not; closed, locked: the game or sheet; gone: scope or row is not there; taken: the word stands
+ * already; in-use: cannot be removed; failed: the server could not, and it is no outage.
+ */
+export type Refusal = (typeof REFUSALS)[number];
+
+export interface Conflict {
+  readonly field: string;
+  readonly theirs: unknown;
+  readonly yours: unknown;
+  readonly by: string;
+  readonly at: string;
+  readonly version: number;
+}
+
+/** Versions above 1; a field that is not listed is at 1. */
+export type Versions = Readonly<Record<string, number>>;
+
+export type Answer =
+  | { readonly id: string; readonly status: 'done'; readonly revision: number; readonly order: number | null; readonly versions: Versions }
+  | { readonly id: string; readonly status: 'conflict'; readonly revision: number; readonly order: number | null; readonly versions: Versions; readonly conflicts: readonly Conflict[] }
+  | { readonly id: string; readonly status: 'refused'; readonly code: Refusal; readonly reason: string };
+
+export interface SyncAnswer {
+  readonly epoch: string;
+  readonly answers: readonly Answer[];
+}
+
+/** A row as the server has it. */
+export interface SyncRow {
+  readonly kind: RowKind;
+  readonly row: string;
+  readonly order: number;
+  readonly fields: Readonly<Record<string, unknown>>;
+  readonly versions: Versions;
+  readonly deleted: boolean;
+}
+
+/** `whole`: all rows there are; else only those that changed since the revision asked for. */
+export interface Pulled {
+  readonly epoch: string;
+  readonly revision: number;
+  readonly whole: boolean;
+  readonly rows: readonly SyncRow[];
+}
+
+const key = z.string().min(1).max(120).regex(/^[^\p{Cc}\p{Cs}]*$/u, 'holds a control character');
+const common = { id: key, kind: z.enum(ROW_KINDS), row: key, epoch: z.string().max(80) };
+const fields = z.record(z.string().max(60), z.unknown());
+/** The shape of one operation, where it enters the server or leaves the browser's storage. */
+export const operationSchema = z.discriminatedUnion('do', [
+  z.object({ ...common, do: z.literal('put'), fields, after: key.nullable() }),
+  z.object({ ...common, do: z.literal('patch'), fields: z.record(z.string().max(60), z.object({ value: z.unknown(), over: z.union([z.int().min(1), key]) })) }),
+  z.object({ ...common, do: z.literal('move'), fields, after: key.nullable() }),
+  z.object({ ...common, do: z.literal('delete') }),
+  z.object({ ...common, do: z.literal('restore') }),
+]);
+
+/** A request's outer shape; each operation is read by itself, so that a bad one takes no good one with it. */
+export const requestSchema = z.object({ scope: z.string().min(1).max(160), ops: z.array(z.unknown()).min(1).max(200) });
+export const MOST_OPERATIONS = 50;
+/** Characters of JSON a request may have; a browser fills a batch up to half of it. */
+export const MOST_REQUEST = 1_000_000;

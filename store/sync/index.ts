@@ -1,0 +1,145 @@
+/**
+ * The store's side of synchronizing: operations of one scope in one transaction, each answered by itself.
+ * A refused operation takes no other with it; an outage decides nothing and is thrown.
+ */
+import { BOOK_SCOPE, operationSchema, PLAYS_SCOPE, type Answer, type Operation, type Over, type Pulled, type Scope, type SyncAnswer } from '../../core/sync';
+import type { Actor } from '../../core/exchange/types';
+import { SyncOperation, SyncScope } from '../entities';
+import { Invalid } from '../errors';
+import { openEm, type Em } from '../orm';
+import { playRows, playWriter, termRows, termWriter } from './book';
+import { openSheet, sheetRows, sheetWriter } from './sheets';
+import { announce, epochOf, nextRevision } from './scope';
+import { lockGame, pullGame, snapWriter } from './snaps';
+import { refusalOf, RefusedOperation, type ScopeWriter, type Writing } from './writing';
+
+const partsOf = (scope: Scope): readonly [kind: string, key: string] => {
+  const at = scope.indexOf(':');
+  return at < 0 ? [scope, ''] : [scope.slice(0, at), scope.slice(at + 1)];
+};
+
+/** Applies operations in order. Sent again after a lost answer, each gets the answer it had and does nothing. */
+export async function synchronize(actor: Actor, scope: Scope, raw: readonly unknown[], now: Date): Promise<SyncAnswer> {
+  const em = await openEm();
+  const answers: Answer[] = [];
+  const refuse = (id: string, e: RefusedOperation): void => void answers.push({ id, status: 'refused', code: e.code, reason: e.message });
+  const idOf = (op: unknown): string => String((op as { id?: unknown } | null)?.id ?? '').slice(0, 120);
+  try {
+    return await em.transactional(async (tx) => {
+      const epoch = await epochOf(tx);
+      const opened = await open(tx, actor, scope, epoch, now);
+      const known = new Map((await tx.find(SyncOperation, { program: actor.programId, id: { $in: raw.map(idOf) } }, { disableIdentityMap: true })).map((o) => [o.id, o.answer as Answer]));
+      let wrote = false;
+      for (const candidate of raw) {
+        const before = known.get(idOf(candidate));
+        if (before) {
+          answers.push(before);
+          opened.answered(before);
+          continue;
+        }
+        const read = operationSchema.safeParse(candidate);
+        if (!read.success) {
+          refuse(idOf(candidate), new RefusedOperation('shape', `It cannot be read: ${read.error.issues[0]!.path.join('.')} ${read.error.issues[0]!.message}.`));
+          continue;
+        }
+        const op = read.data as Operation;
+        await tx.execute('savepoint operation');
+        try {
+          const { order, versions, conflicts } = await opened.writer.apply(op);
+          const answer: Answer = conflicts.length > 0 ? { id: op.id, status: 'conflict', revision: opened.revision, order, versions, conflicts } : { id: op.id, status: 'done', revision: opened.revision, order, versions };
+          await tx.insert(SyncOperation, { program: actor.programId, id: op.id, at: now, answer } as never);
+          await tx.execute('release savepoint operation');
+          answers.push(answer);
+          opened.answered(answer);
+          known.set(op.id, answer);
+          wrote = true;
+        } catch (error) {
+          const refused = refusalOf(error);
+          if (!refused) throw error;
+          await tx.execute('rollback to savepoint operation');
+          opened.refused(op);
+          refuse(op.id, refused);
+        }
+      }
+      if (wrote) await opened.close();
+      return { epoch, answers };
+    });
+  } catch (error) {
+    // The scope itself is refused: every operation is, for the same reason.
+    const refused = answers.length === 0 ? refusalOf(error) : null;
+    if (!refused) throw error;
+    return { epoch: await epochOf(), answers: raw.map((op) => ({ id: idOf(op), status: 'refused', code: refused.code, reason: refused.message })) };
+  }
+}
+
+interface Opened {
+  readonly revision: number;
+  readonly writer: ScopeWriter;
+  answered(answer: Answer): void;
+  refused(op: Operation): void;
+  close(): Promise<void>;
+}
+
+async function open(tx: Em, actor: Actor, scope: Scope, epoch: string, now: Date): Promise<Opened> {
+  const [kind, key] = partsOf(scope);
+  const seen = new Map<string, Answer>();
+  const anchors = new Map<string, string | null>();
+  const base = {
+    tx, actor, now, epoch,
+    async versionRead(op: Operation, field: string, over: Over): Promise<number | null> {
+      if (op.epoch !== epoch) return null;
+      if (typeof over === 'number') return over;
+      const answer = seen.get(over) ?? ((await tx.findOne(SyncOperation, { program: actor.programId, id: over }, { disableIdentityMap: true }))?.answer as Answer | undefined);
+      if (!answer || answer.status === 'refused' || (answer.status === 'conflict' && answer.conflicts.some((c) => c.field === field))) return null;
+      return answer.versions[field] ?? 1;
+    },
+    anchor(after: string | null): string | null {
+      let at = after;
+      while (at !== null && anchors.has(at)) at = anchors.get(at)!;
+      return at;
+    },
+  };
+  const finish = (revision: number, writer: (w: Writing) => ScopeWriter, close: () => Promise<void>): Opened => ({
+    revision, writer: writer({ ...base, revision }), close,
+    answered: (answer) => void seen.set(answer.id, answer),
+    refused: (op) => { if (op.do === 'put') anchors.set(op.row, op.after); },
+  });
+  if (kind === 'game') {
+    const game = await lockGame(tx, actor, key, now);
+    return finish(game.revision, (w) => snapWriter(w, game), async () => {
+      await tx.execute('update charting set revision = ? where id = ?', [game.revision, game.charting]);
+      await announce(tx, { program: actor.programId, scope, revision: game.revision });
+    });
+  }
+  const writers: Readonly<Record<string, () => Promise<(w: Writing) => ScopeWriter>>> = {
+    sheet: async () => {
+      const sheet = await openSheet(tx, actor, key);
+      return (w) => sheetWriter(w, key, sheet);
+    },
+    [BOOK_SCOPE]: async () => termWriter,
+    [PLAYS_SCOPE]: async () => playWriter,
+  };
+  const make = Object.hasOwn(writers, kind) ? writers[kind] : undefined;
+  if (!make) throw new Invalid('there is no such place to save to');
+  const revision = await nextRevision(tx, actor.programId, scope);
+  return finish(revision, await make(), async () => void (await announce(tx, { program: actor.programId, scope, revision })));
+}
+
+/** The rows of a scope; of a game those that changed after `since`, unless the epoch is another. */
+export async function pull(actor: Actor, scope: Scope, since: number | null, knownEpoch: string | null): Promise<Pulled> {
+  const em = await openEm();
+  const [kind, key] = partsOf(scope);
+  const epoch = await epochOf(em);
+  if (kind === 'game') return { epoch, ...(await pullGame(em, actor, key, knownEpoch === epoch ? since : null)) };
+  // The revision is read first: rows that are newer than it are sent again next time, none is missed.
+  const revision = (await em.findOne(SyncScope, { program: actor.programId, scope }, { disableIdentityMap: true }))?.revision ?? 0;
+  if (kind === 'sheet') return { epoch, revision, whole: true, rows: await sheetRows(em, actor, key) };
+  if (kind === BOOK_SCOPE) return { epoch, revision, whole: true, rows: await termRows(em, actor) };
+  if (kind === PLAYS_SCOPE) return { epoch, revision, whole: true, rows: await playRows(em, actor) };
+  throw new Invalid('there is no such place to read from');
+}
+
+export { CHANNEL, epochOf, touchScope, type News } from './scope';
+
+/** Forgets the answers of operations that no browser can still be waiting for. */
+export const forgetOperations = async (before: Date): Promise<number> => (await openEm()).nativeDelete(SyncOperation, { at: { $lt: before } });
