@@ -300,7 +300,8 @@ export class Outbox {
         const next = nextBatch(this.queue, this.most, MOST_REQUEST / 2);
         if (!next) {
           this.setState('saved', '');
-          if (!this.awake) await new Promise<void>((resolve) => { this.wake = resolve; });
+          // Closed or woken while it looked: no wake-up comes after.
+          if (!this.awake && !signal.aborted) await new Promise<void>((resolve) => { this.wake = resolve; });
           continue;
         }
         if (this.state.kind === 'saved') this.setState('saving', '');

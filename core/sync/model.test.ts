@@ -11,12 +11,14 @@ import { ModelServer } from './model.fixture';
 const RUNS = 4000;
 const SCOPE = 'game:g';
 
+/** One member of the union for each word, so that a check of the word tells them apart. */
+type Each<D extends string, T = unknown> = D extends string ? { readonly do: D } & T : never;
 type Step =
   | { readonly do: 'type'; readonly bad: boolean; readonly at: number; readonly end: boolean }
   | { readonly do: 'patch'; readonly at: number; readonly value: number }
-  | { readonly do: 'remove' | 'restore-row'; readonly at: number }
+  | Each<'remove' | 'restore-row', { readonly at: number }>
   | { readonly do: 'send'; readonly fate: 'answered' | 'lost-request' | 'lost-answer' | 'repeated'; readonly most: number }
-  | { readonly do: 'pull' | 'backup' | 'restore' | 'reload' }
+  | Each<'pull' | 'backup' | 'restore' | 'reload'>
   | { readonly do: 'other'; readonly what: 'put' | 'patch' | 'delete'; readonly at: number }
   | { readonly do: 'settle'; readonly how: 'fix' | 'discard' | 'mine' | 'theirs' };
 
