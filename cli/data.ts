@@ -2,11 +2,10 @@
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { pack, unpack, type NamedFile } from '../core/table';
-import { programPath } from './cluster';
+import { makeBackup, restoreArchive } from './backup';
 import { openDatabase, type Mode, type OpenDatabase } from './database';
 import { readFileOrSay, readOptions } from './options';
 import { Plain } from './paths';
-import { run } from './system';
 import type { Actor } from '../core/exchange/types';
 
 async function withDatabase<T>(flags: ReadonlySet<string>, work: (open: OpenDatabase) => Promise<T>): Promise<T> {
@@ -30,7 +29,7 @@ async function keeper(): Promise<Actor> {
 }
 
 export async function importData(args: string[]): Promise<number> {
-  const { flags, rest } = readOptions(args, [], ['demo']);
+  const { flags, rest } = readOptions(args, [], ['demo', 'replace-book', 'leave-book']);
   if (rest.length === 0) throw new Plain('name at least one file: ./vobrik import week.zip');
   const files: NamedFile[] = rest.flatMap((file) => {
     const unpacked = unpack(path.basename(file), readFileOrSay(file, 'a file'));
@@ -39,7 +38,12 @@ export async function importData(args: string[]): Promise<number> {
   });
   return withDatabase(flags, async () => {
     const { importFiles } = await import('../store/imports');
-    const outcome = await importFiles(await keeper(), files, new Date());
+    const outcome = await importFiles(await keeper(), files, new Date(), { book: flags.has('replace-book') ? 'replace' : flags.has('leave-book') ? 'leave' : 'ask' });
+    if (outcome.book) {
+      const { added, changed, dropped, snaps } = outcome.book;
+      process.stderr.write(`the file’s book differs: replacing yours would add ${added.length}, change ${changed.length} and drop ${dropped.length} words (${snaps} snaps say a dropped one); say --replace-book or --leave-book. Nothing was imported\n`);
+      return 2;
+    }
     if (!outcome.imported) {
       process.stderr.write(`${outcome.faults.slice(0, 40).join('\n')}\n${outcome.faults.length} fault${outcome.faults.length === 1 ? '' : 's'}; nothing was imported\n`);
       return 2;
@@ -74,24 +78,21 @@ export async function backup(args: string[]): Promise<number> {
   const { flags, rest } = readOptions(args, [], ['demo']);
   const file = rest[0];
   if (!file) throw new Plain('name the file to write: ./vobrik backup monday.vobrik');
-  return withDatabase(flags, async ({ cluster, database }) => {
-    const done = run(programPath('pg_dump'), ['-Fc', '--no-owner', '-h', '127.0.0.1', '-p', String(cluster.port), '-U', 'vobrik', '-f', path.resolve(file), database], { env: { ...process.env, PGPASSWORD: cluster.password } });
-    if (done.code !== 0) throw new Plain(`the backup failed: ${done.out.trim().split('\n')[0] ?? ''}`);
-    process.stdout.write(`wrote ${file}\n`);
+  return withDatabase(flags, async (open) => {
+    const made = await makeBackup(open, file);
+    if (made.problem !== null) throw new Plain(`${file} was written, but a trial restore of it failed: ${made.problem}`);
+    process.stdout.write(`wrote ${file}, ${(made.bytes / 1024).toFixed(0)} kB${open.cluster ? ', tried by a restore' : ''}\n`);
     return 0;
   });
 }
 
 export async function restore(args: string[]): Promise<number> {
   const { flags, rest } = readOptions(args, [], ['demo']);
-  const bytes = readFileOrSay(rest[0], 'the archive');
-  if (bytes.subarray(0, 5).toString('latin1') !== 'PGDMP') throw new Plain(`${rest[0]} is not an archive that backup wrote`);
-  return withDatabase(flags, async ({ cluster, database, url }) => {
-    await (await import('../store/orm')).closeOrm();
-    const done = run(programPath('pg_restore'), ['--clean', '--if-exists', '--no-owner', '--single-transaction', '-h', '127.0.0.1', '-p', String(cluster.port), '-U', 'vobrik', '-d', database, path.resolve(rest[0]!)], { env: { ...process.env, PGPASSWORD: cluster.password } });
-    if (done.code !== 0) throw new Plain(`nothing was restored: ${done.out.trim().split('\n')[0] ?? ''}`);
-    await (await import('../store/orm')).migrate(url);
-    process.stdout.write(`restored ${rest[0]}\n`);
+  // Looked at before anything is started.
+  if (readFileOrSay(rest[0], 'the archive').subarray(0, 5).toString('latin1') !== 'PGDMP') throw new Plain(`${rest[0]} is not an archive that backup wrote`);
+  return withDatabase(flags, async (open) => {
+    const { snaps } = await restoreArchive(open, rest[0]!);
+    process.stdout.write(`restored ${rest[0]}: ${snaps} snaps; everybody signs in again${open.cluster ? `. What was there before is kept as the database ${open.database}_before_restore until the next restore` : ''}\n`);
     return 0;
   });
 }

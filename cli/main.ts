@@ -4,7 +4,8 @@ import { Plain } from './paths';
 const HELP = `usage: ./vobrik COMMAND
 
   demo                       the application with demo data, on loopback; sets up all that is missing
-  start [--port N]           the application with the staff's own data
+  start [--port N] [--backup-every 24h [--keep 14] [--backup-to FOLDER]]
+                             the application with the staff's own data, with backups by the clock
   stop                       stops what demo and start left running
   test [unit|store|journeys] every check, or one kind
   parse [--book book.json] [--state "1&10 @o35l"] [--level LEVEL] "LINE"
@@ -13,7 +14,8 @@ const HELP = `usage: ./vobrik COMMAND
                              each contradiction in the arithmetic; exit 1 if any
   read snaps.csv --by down,play [--where "offense=HER,quarter=1|2"] [--level LEVEL]
                              the grouped table with n, rates and intervals, as JSON
-  import [--demo] FILE...    data packages (zip, csv, book.json) into the database
+  import [--demo] [--replace-book|--leave-book] FILE...
+                             data packages (zip, csv, book.json) into the database
   export [--demo] FILE       the whole program as a data package
   backup [--demo] FILE       everything, as one archive
   restore [--demo] FILE      everything back from an archive
@@ -50,6 +52,11 @@ if (!load) {
 try {
   process.exitCode = await (await load())(args);
 } catch (error) {
+  // A full disk is said in words wherever it is met.
+  if ((error as { code?: string }).code === 'ENOSPC' || (error as { code?: string }).code === '53100') {
+    process.stderr.write('the disk is full; free some space and try again\n');
+    process.exit(2);
+  }
   if (!(error instanceof Plain)) throw error;
   process.stderr.write(`${error.message}\n`);
   process.exitCode = 2;

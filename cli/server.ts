@@ -37,7 +37,14 @@ process.on('SIGTERM', end);
 process.on('SIGINT', end);
 // The launcher holds this pipe open; when it is killed, nothing is left behind.
 if (process.env.VOBRIK_LEASH === '1') {
-  process.stdin.resume();
+  let said = '';
+  process.stdin.setEncoding('utf8');
+  process.stdin.on('data', (d: string) => {
+    const lines = (said + d).split('\n');
+    said = lines.pop() ?? '';
+    // The database came back elsewhere: the next question goes there.
+    for (const line of lines) process.env.DATABASE_URL = (JSON.parse(line) as { database: string }).database;
+  });
   process.stdin.on('end', end);
   process.stdin.on('close', end);
 }

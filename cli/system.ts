@@ -23,15 +23,21 @@ export function follow(command: string, args: readonly string[], options: SpawnO
   });
 }
 
-export function freePort(wanted = 0): Promise<number> {
-  return new Promise((resolve, reject) => {
-    const server = createServer();
-    server.once('error', () => (wanted ? resolve(freePort(0)) : reject(new Plain('no free port on loopback'))));
-    server.listen(wanted, '127.0.0.1', () => {
-      const { port } = server.address() as { port: number };
-      server.close(() => resolve(port));
+/** A free port on loopback: the wanted one or the next above it; 0: any. */
+export async function freePort(wanted = 0): Promise<number> {
+  for (let port = wanted; port <= Math.min(65_535, wanted + 100); port++) {
+    const got = await new Promise<number | null>((resolve) => {
+      const server = createServer();
+      server.once('error', () => resolve(null));
+      server.listen(port, '127.0.0.1', () => {
+        const { port: free } = server.address() as { port: number };
+        server.close(() => resolve(free));
+      });
     });
-  });
+    if (got !== null) return got;
+  }
+  if (wanted !== 0) return freePort(0);
+  throw new Plain('no free port on loopback');
 }
 
 /** The newest installed PostgreSQL's folder of programs, or null. */

@@ -1,8 +1,8 @@
 'use client';
 /** One outbox a tab, for every page of the application; nothing on screen before it is open waits for it. */
 import { createContext, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore, type ReactNode } from 'react';
-import type { Operation, Pulled, Queued, Scope, SyncRow } from '@/core/sync';
-import { Outbox, type SaveState } from './outbox';
+import { EMPTY_BASE, pullInto, type Operation, type Pulled, type Queued, type Scope, type SyncRow } from '@/core/sync';
+import { Outbox, type SaveState, type View } from './outbox';
 import { browserWorld } from './world';
 
 interface Sync {
@@ -94,6 +94,8 @@ export interface ScopeState {
   readonly rows: readonly SyncRow[];
   readonly conflicts: readonly Queued[];
   readonly refused: readonly Queued[];
+  /** What is known now: an edit that takes a while is written over what it was opened on. */
+  readonly view: () => View;
   /** Resolves when it is on this browser's disk. */
   readonly push: (make: (outbox: Outbox) => readonly Operation[]) => Promise<readonly Operation[]>;
 }
@@ -131,11 +133,15 @@ export function useScope(scope: Scope, brought: Pulled): ScopeState {
     rows,
     conflicts: queue.filter((q) => q.scope === scope && q.state === 'conflict'),
     refused: queue.filter((q) => q.scope === scope && q.state === 'refused'),
+    view: () => {
+      const seen = outbox?.view(scope);
+      return seen && seen.base.revision >= 0 ? seen : { base: pullInto(EMPTY_BASE, broughtNow.current), queue: outbox?.queue ?? [] };
+    },
     push: async (make) => {
       const o = await opened();
       const ops = make(o);
       if (ops.length > 0) await o.push(scope, ops);
       return ops;
     },
-  }), [rows, queue, scope, opened]);
+  }), [rows, queue, scope, opened, outbox]);
 }

@@ -26,7 +26,13 @@ export class SignInRefused extends Error {
   }
 }
 
-const DOWN_CODES = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOTFOUND', '57P01', '57P02', '57P03', '08000', '08001', '08003', '08004', '08006']);
+const DOWN_CODES = new Set(['53100', '53200', '53300', '55000', '3D000', 'ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOTFOUND', '57P01', '57P02', '57P03', '08000', '08001', '08003', '08004', '08006']);
+
+/** True when the disk of the database is full: nothing was decided, and nothing will be until there is room. */
+export function isDiskFull(error: unknown): boolean {
+  for (let e = error as { code?: string; cause?: unknown } | undefined, depth = 0; e && depth < 6; depth++, e = e.cause as typeof e) if (e.code === '53100' || e.code === 'ENOSPC') return true;
+  return false;
+}
 
 /** True when the database could not be reached or went away: worth trying again, nothing was decided. */
 export function isStoreDown(error: unknown): boolean {

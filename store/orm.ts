@@ -1,4 +1,5 @@
 import { MikroORM, type EntityManager } from '@mikro-orm/postgresql';
+import { Client } from 'pg';
 import { databaseUrl, ormConfig } from './config';
 
 export type Em = EntityManager;
@@ -8,6 +9,8 @@ const shared = globalThis as typeof globalThis & { vobrikOrm?: { url: string; pr
 
 export function getOrm(url: string = databaseUrl()): Promise<MikroORM> {
   if (shared.vobrikOrm?.url !== url) {
+    // The database moved: what is asked on the old connections ends by itself.
+    void shared.vobrikOrm?.promise.then((o) => o.close(true)).catch(() => undefined);
     const promise = MikroORM.init(ormConfig(url));
     shared.vobrikOrm = { url, promise };
     promise.catch(() => {
@@ -26,11 +29,19 @@ export async function closeOrm(): Promise<void> {
   if (open) await (await open.promise).close(true);
 }
 
+/** Brings a database to this version. One process at a time: the others wait and find it done. */
 export async function migrate(url: string): Promise<number> {
   const orm = await getOrm(url);
-  const done = (await orm.migrator.up()).length;
-  // Words of older programs learn what they mean.
-  const { fillDefinitions } = await import('./book');
-  await fillDefinitions(orm.em.fork());
-  return done;
+  const turn = new Client({ connectionString: url });
+  await turn.connect();
+  try {
+    await turn.query("select pg_advisory_lock(hashtext('vobrik migrations'))");
+    const done = (await orm.migrator.up()).length;
+    // Words of older programs learn what they mean.
+    const { fillDefinitions } = await import('./book');
+    await fillDefinitions(orm.em.fork());
+    return done;
+  } finally {
+    await turn.end();
+  }
 }

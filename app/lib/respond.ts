@@ -2,7 +2,7 @@ import 'server-only';
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { may, PERMISSIONS, type Action } from '@/core/staff';
-import { Invalid, isStoreDown, NotFound, Refused } from '@/store/errors';
+import { Invalid, isDiskFull, isStoreDown, NotFound, Refused } from '@/store/errors';
 import type { Actor } from '@/core/exchange/types';
 import { HOSTS, isOurHost, sameOrigin } from './origin';
 import { currentActor } from './session';
@@ -19,6 +19,7 @@ export function failure(error: unknown): NextResponse {
   if (error instanceof NotFound) return say(404, error.message);
   if (error instanceof Invalid) return say(422, error.message);
   if (error instanceof z.ZodError) return say(422, error.issues.map((i) => `${i.path.join('.')}: ${i.message}`).join('; '));
+  if (isDiskFull(error)) return say(503, 'The disk of the database is full. What you typed is kept here and saved when there is room.');
   if (isStoreDown(error)) return say(503, 'The database does not answer. What you typed is kept here and saved when it is back.');
   console.error(error);
   return say(500, 'Something went wrong on the server; nothing was saved.');

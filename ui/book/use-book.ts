@@ -68,7 +68,7 @@ export interface BookRows {
   readonly plays: readonly PlayCard[];
   readonly unsettled: readonly Queued[];
   /** What the book is now: kept while a word is edited, so that what somebody else changes meanwhile is not overwritten unseen. */
-  readonly view: () => View | undefined;
+  readonly view: () => View;
   readonly change: (c: RowChange, view?: View) => Promise<BookAnswer>;
 }
 
@@ -77,12 +77,12 @@ const NO_PLAYS: Pulled = { epoch: '', revision: -1, whole: false, rows: [] };
 export function useBook(base: Book, terms: Pulled, plays: Pulled = NO_PLAYS): BookRows {
   const words = useScope(BOOK_SCOPE, terms);
   const list = useScope(PLAYS_SCOPE, plays);
-  const { outbox: here, opened } = useSync();
+  const { opened } = useSync();
   const book = useMemo((): Book => ({ name: base.name, letters: base.letters, terms: words.rows.map(termOfRow) }), [base, words.rows]);
   const cards = useMemo(() => list.rows.map(playOfRow).sort((a, b) => a.name.localeCompare(b.name)), [list.rows]);
   return {
     book, plays: cards, unsettled: [...words.conflicts, ...words.refused, ...list.conflicts, ...list.refused],
-    view: () => here?.view(BOOK_SCOPE),
+    view: words.view,
     change: async (c, view) => {
       try {
         const outbox = await opened();

@@ -45,8 +45,8 @@ const NEXT: Mode = { kind: 'next' };
 export function LogScreen(props: LogScreenProps) {
   const { game, book, teams, profile } = props;
   const scope = gameScope(game.key);
-  const { owner, outbox, opened: outboxOpened } = useSync();
-  const { rows: stored, conflicts, refused, push } = useScope(scope, props.initial);
+  const { owner, opened: outboxOpened } = useSync();
+  const { rows: stored, conflicts, refused, push, view } = useScope(scope, props.initial);
   const snaps = useMemo(() => stored.map((r) => snapOfRow(r, game.key)), [stored, game.key]);
   const rules = useStaffRules();
   const router = useRouter();
@@ -127,7 +127,7 @@ export function LogScreen(props: LogScreenProps) {
       setText((now) => [draft, now === '' ? early : now].filter(Boolean).join(draft.endsWith(' ') ? '' : ' '));
       setShown('');
     } else if (mode.kind === 'edit' && row) {
-      openedOn.current = outbox?.view(scope);
+      openedOn.current = view();
       const line = editLine(row, { book, profile, state: { ...row.expected, ...fill(row) }, previous: null });
       setText(line);
       setShown(line);
@@ -198,14 +198,14 @@ export function LogScreen(props: LogScreenProps) {
     setMode(NEXT);
   };
 
-  const patchWith = async (patches: readonly { snapId: string; fields: SnapFields }[], words: string, view?: View): Promise<boolean> => {
+  const patchWith = async (patches: readonly { snapId: string; fields: SnapFields }[], words: string, readAt?: View): Promise<boolean> => {
     const changes = patches.flatMap(({ snapId, fields }) => {
       const now = snaps.find((s) => s.snapId === snapId);
       const changed = now ? Object.keys(fields).filter((f) => !sameValue(now[f as keyof Snap] ?? null, fields[f as SnapField] ?? null)) : [];
       return now && changed.length > 0 ? [{ snapId, after: Object.fromEntries(changed.map((f) => [f, fields[f as SnapField] ?? null])), before: Object.fromEntries(changed.map((f) => [f, now[f as keyof Snap]])) }] : [];
     });
     if (changes.length === 0) return true;
-    return act((o) => changes.map((c) => o.patch(scope, 'snap', c.snapId, c.after, view)), (o) => changes.map((c) => o.patch(scope, 'snap', c.snapId, c.before)), words);
+    return act((o) => changes.map((c) => o.patch(scope, 'snap', c.snapId, c.after, readAt)), (o) => changes.map((c) => o.patch(scope, 'snap', c.snapId, c.before)), words);
   };
   const removeSnap = (snapId: string) => act((o) => [o.remove('snap', snapId)], (o) => [o.restore('snap', snapId)], 'removed; Ctrl Z brings it back');
 
