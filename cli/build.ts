@@ -1,7 +1,8 @@
 /** The production build, made again only when a source changed. */
 import { createHash } from 'node:crypto';
-import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { buildSync } from 'esbuild';
 import { Plain, ROOT, workFolder } from './paths';
 import { run } from './system';
 
@@ -27,10 +28,19 @@ function sourceHash(): string {
 export function ensureBuild(): boolean {
   const stamp = path.join(workFolder(), 'build-hash');
   const wanted = sourceHash();
-  if (existsSync(path.join(ROOT, '.next/BUILD_ID')) && existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return false;
+  if (existsSync(path.join(ROOT, '.next/BUILD_ID')) && existsSync(path.join(ROOT, 'public/sw.js')) && existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return false;
   process.stderr.write('building …\n');
   const built = run(process.execPath, [path.join(ROOT, 'node_modules/next/dist/bin/next'), 'build'], { cwd: ROOT, env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' } });
   if (built.code !== 0) throw new Plain(`the build failed:\n${built.out.split('\n').slice(-40).join('\n')}`);
+  buildServiceWorker();
   writeFileSync(stamp, wanted);
   return true;
+}
+
+/** The service worker, with the list of what the build made: scripts, styles and fonts by their hashed names. */
+function buildServiceWorker(): void {
+  const base = path.join(ROOT, '.next/static');
+  const entries = [...filesBelow(base)].filter((f) => /\.(js|css|woff2?)$/.test(f)).map((f) => ({ url: `/_next/static/${path.relative(base, f).split(path.sep).join('/')}`, revision: null })).sort((a, b) => (a.url < b.url ? -1 : 1));
+  mkdirSync(path.join(ROOT, 'public'), { recursive: true });
+  buildSync({ entryPoints: [path.join(ROOT, 'client/service-worker.ts')], outfile: path.join(ROOT, 'public/sw.js'), bundle: true, minify: true, format: 'iife', target: 'es2022', define: { 'self.__SW_MANIFEST': JSON.stringify(entries), 'process.env.NODE_ENV': '"production"' }, logLevel: 'error' });
 }

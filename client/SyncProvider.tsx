@@ -3,6 +3,7 @@
 import { createContext, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { EMPTY_BASE, pullInto, type Operation, type Pulled, type Queued, type Scope, type SyncRow } from '@/core/sync';
 import { Outbox, type SaveState, type View } from './outbox';
+import { erasePages } from './offline';
 import { browserWorld } from './world';
 
 interface Sync {
@@ -43,7 +44,10 @@ export function SyncProvider({ owner, epoch, football, children }: { owner: stri
       };
       o.onErased = () => window.location.assign('/sign-in');
       // A role that went takes the rows it could read along; what was typed stays until it is answered.
-      if (!football) void o.forgetRows();
+      if (!football) {
+        void o.forgetRows();
+        void erasePages(owner);
+      }
       setOutbox(o);
       for (const w of waiters.current.splice(0)) w(o);
     }, (e: unknown) => setBroken((e as Error).message));

@@ -1,22 +1,42 @@
-/** What the service worker keeps for the time without a network, and the way to take it off the browser. */
+/** What this browser keeps besides the queue: pages for the time without a network, drafts; and how it is taken off. */
+import { OWNER_CACHE, pagesCache } from './offline-pages';
+import { Storage } from './storage';
 
-/** Pages of one member in one program. */
-export const pagesCache = (owner: string): string => `vobrik-pages.${owner}`;
-
-/** Tells the service worker whose pages it may keep, and that this page is one to keep. */
+/** Asks the service worker to keep this page for its member. */
 export async function remember(owner: string, url: string): Promise<void> {
   if (!('serviceWorker' in navigator)) return;
-  const registration = await navigator.serviceWorker.ready.catch(() => null);
-  registration?.active?.postMessage({ kind: 'remember', owner, url });
+  const registration = await navigator.serviceWorker.register('/sw.js').catch(() => null);
+  if (!registration) return;
+  const ready = await navigator.serviceWorker.ready;
+  ready.active?.postMessage({ kind: 'remember', owner, url });
 }
 
-/** Erases a member's pages and drafts. */
+/** Pages kept for a member. */
+export async function erasePages(owner: string): Promise<void> {
+  if (!('caches' in globalThis)) return;
+  await caches.delete(pagesCache(owner));
+  await caches.delete(OWNER_CACHE);
+}
+
+/** Erases a member's pages and drafts: at sign-out. */
 export async function eraseOffline(owner: string): Promise<void> {
-  if ('caches' in window) await caches.delete(pagesCache(owner));
+  await erasePages(owner);
   try {
-    for (const key of Object.keys(localStorage)) if (key.startsWith('vobrik.') && key.includes(owner)) localStorage.removeItem(key);
+    for (const key of Object.keys(localStorage)) if (key.startsWith(`${DRAFTS}${owner}`)) localStorage.removeItem(key);
   } catch {
     // A browser that keeps nothing has nothing to erase.
+  }
+}
+
+/** Nobody is signed in: pages and rows that somebody could read are taken off; what was typed waits for its member. */
+export async function eraseReadings(): Promise<void> {
+  if ('caches' in globalThis) for (const name of await caches.keys()) if (name.startsWith('vobrik-pages.') || name === OWNER_CACHE) await caches.delete(name);
+  const names = (await indexedDB.databases?.()) ?? [];
+  for (const { name } of names) {
+    if (!name?.startsWith('vobrik.')) continue;
+    const storage = await Storage.open(name.slice('vobrik.'.length));
+    await storage.forgetRows();
+    storage.close();
   }
 }
 

@@ -2,7 +2,8 @@
 import Button from '@mui/material/Button';
 import Alert from '@mui/material/Alert';
 import TextField from '@mui/material/TextField';
-import { useActionState } from 'react';
+import { useActionState, useEffect } from 'react';
+import { eraseReadings } from '@/client/offline';
 
 export interface SignInFormProps {
   readonly enter: (before: string | null, form: FormData) => Promise<string | null>;
@@ -12,6 +13,7 @@ export interface SignInFormProps {
 
 export function SignInForm({ enter, enterDemo, demo }: SignInFormProps) {
   const [problem, action, busy] = useActionState(enter, null);
+  useEffect(() => void eraseReadings().catch(() => undefined), []);
   return (
     <main className="page door" style={{ maxWidth: 420, margin: '8vh auto' }}>
       <h1>Vobrik</h1>

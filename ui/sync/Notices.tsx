@@ -13,7 +13,8 @@ export function Notices({ epoch }: { epoch: string }) {
   const [restored, setRestored] = useState(false);
   useEffect(() => setRestored(takeRestored() === epoch), [epoch]);
   useEffect(() => {
-    void remember(owner, path);
+    const later = setTimeout(() => void remember(owner, path), 1500);
+    return () => clearTimeout(later);
   }, [owner, path]);
   const waiting = queue.filter((q) => q.state === 'waiting').length;
   return (

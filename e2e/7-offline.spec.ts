@@ -1,0 +1,214 @@
+/** Without a network: everything that was open opens, logs and saves; what is refused is kept with its reason. */
+import { expect, test, type BrowserContext, type Page } from '@playwright/test';
+import { DEMO, line, saved, signIn, type } from './staff';
+
+test.use({ serviceWorkers: 'allow' });
+
+/** A game of its own; gives its address and key. */
+async function newGame(page: Page, week: string): Promise<string> {
+  await page.goto(`${DEMO()}/log`);
+  await page.getByLabel('Away').click();
+  await page.getByRole('option', { name: 'Marrow Fen Stags' }).click();
+  await page.getByLabel('Home').click();
+  await page.getByRole('option', { name: 'Saltmere Herons' }).click();
+  await page.getByRole('textbox', { name: 'Week' }).fill(week);
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await expect(page.getByText('Who puts the ball in play?')).toBeVisible();
+  return page.url().split('/log/')[1]!;
+}
+const rows = async (page: Page, game: string) => ((await (await page.request.get(`${DEMO()}/api/sync?scope=game:${game}`)).json()) as { rows: { row: string; order: number; deleted: boolean; fields: Record<string, unknown> }[] }).rows.filter((r) => !r.deleted).sort((a, b) => a.order - b.order);
+/** Until the service worker has the page and the scripts. */
+const kept = (page: Page, path: string) => page.waitForFunction(async (p) => {
+  for (const name of await caches.keys()) if (name.startsWith('vobrik-pages.') && (await (await caches.open(name)).match(p))) return true;
+  return false;
+}, path, { timeout: 60_000 });
+const other = async (context: BrowserContext): Promise<Page> => {
+  const page = await context.newPage();
+  await signIn(page, 'Ivo Sedgewarden');
+  return page;
+};
+
+test('offline: twenty snaps, a reload, one refused; online: nineteen in order, one shown, fixed, stored; the other member sees them', async ({ page, context, browser }) => {
+  await signIn(page);
+  const game = await newGame(page, '11');
+  await kept(page, `/log/${game}`);
+  const second = await browser.newContext();
+  const watcher = await other(second);
+  await watcher.goto(`${DEMO()}/log/${game}`);
+  await expect(line(watcher)).toBeFocused();
+
+  await context.setOffline(true);
+  await line(page).focus();
+  await page.keyboard.press('F7');
+  await type(page, 'kickoff tb');
+  for (let n = 1; n < 20; n++) await type(page, `1&10 @o${20 + n} 11 trips r power r #22 +${n % 9} "snap ${n}"`);
+  await expect(page.locator('#saved')).toHaveText('not saved: 20 waiting');
+  // As a page of an older version might have left it: a value that the store refuses.
+  await page.evaluate(async () => {
+    const name = (await indexedDB.databases()).find((d) => d.name?.startsWith('vobrik.'))!.name!;
+    await new Promise<void>((resolve) => {
+      const open = indexedDB.open(name);
+      open.onsuccess = () => {
+        const tx = open.result.transaction('ops', 'readwrite');
+        const all = tx.objectStore('ops').getAll();
+        all.onsuccess = () => {
+          const entry = all.result.find((q: { op: { fields?: { note?: string } } }) => q.op.fields?.note === 'snap 7');
+          entry.op.fields.gain = 452;
+          tx.objectStore('ops').put(entry);
+        };
+        tx.oncomplete = () => { open.result.close(); resolve(); };
+      };
+    });
+  });
+  await page.reload();
+  await expect(page.getByTestId('before')).toBeVisible();
+  await expect(page.locator('#saved')).toHaveText(/20 waiting|saving 20/);
+  // The other pages of the week open too, and a page that was never opened says so in words.
+  await page.goto(`${DEMO()}/read`);
+  await expect(page.getByRole('heading', { name: 'The server does not answer' })).toBeVisible();
+  await page.getByRole('link', { name: `log: ${game}` }).click();
+  await expect(line(page)).toBeFocused();
+
+  await context.setOffline(false);
+  await expect(page.locator('#saved')).toHaveText(/^saved/, { timeout: 30_000 });
+  const refused = page.getByRole('list', { name: 'Changes to settle' }).getByRole('listitem');
+  await expect(refused).toHaveCount(1);
+  await expect(refused).toContainText('gain “452” is not a whole number from -99 to 99');
+  expect((await rows(page, game)).map((r) => r.fields.note ?? 'kickoff')).toEqual(['kickoff', ...Array.from({ length: 19 }, (_, i) => `snap ${i + 1}`).filter((n) => n !== 'snap 7')]);
+  await expect(watcher.getByRole('img', { name: /Field strip: 19 snaps/ })).toBeVisible({ timeout: 5000 });
+
+  // It is kept across reloads until it is fixed.
+  await page.reload();
+  await page.getByRole('list', { name: 'Changes to settle' }).getByRole('button', { name: 'fix it' }).click();
+  await expect(line(page)).toHaveValue(/452/);
+  await line(page).fill('1&10 @o27 11 trips r power r #22 +7 "snap 7"');
+  const began = Date.now();
+  await page.keyboard.press('Enter');
+  await expect(watcher.getByRole('img', { name: /Field strip: 20 snaps/ })).toBeVisible({ timeout: 10_000 });
+  process.stdout.write(`another member saw the fixed snap after ${Date.now() - began} ms\n`);
+  await expect(page.getByRole('list', { name: 'Changes to settle' })).toHaveCount(0);
+  expect((await rows(page, game)).map((r) => r.fields.note ?? 'kickoff')).toEqual(['kickoff', ...Array.from({ length: 19 }, (_, i) => `snap ${i + 1}`)]);
+  await second.close();
+});
+
+test('a browser killed right after Enter, offline, loses nothing; a tab opened by script shares nothing it should not', async ({ page, context }) => {
+  await signIn(page);
+  const game = await newGame(page, '12');
+  await kept(page, `/log/${game}`);
+  await context.setOffline(true);
+  await line(page).focus();
+  await page.keyboard.press('F7');
+  await type(page, 'kickoff tb');
+  const [tab] = await Promise.all([context.waitForEvent('page'), page.evaluate((url) => void window.open(url), page.url())]);
+  await expect(line(tab)).toBeVisible();
+  await tab.bringToFront();
+  await line(tab).focus();
+  await type(tab, '1&10 @o25 11 trips r power r +3 "from the second tab"');
+  await page.bringToFront();
+  await line(page).focus();
+  await type(page, '2&7 @o28 draw #22 +2 "from the first tab"');
+  // Killed at once: no time for anything that had not been on the disk.
+  await Promise.all([page, tab].map((p) => p.close({ runBeforeUnload: false })));
+  await context.setOffline(false);
+  const next = await context.newPage();
+  await next.goto(`${DEMO()}/`);
+  // Sent from anywhere in the application, and shown there.
+  await expect(next.locator('#saved')).toHaveText(/^saved \d/, { timeout: 30_000 });
+  expect((await rows(next, game)).map((r) => r.fields.note ?? 'kickoff')).toEqual(['kickoff', 'from the second tab', 'from the first tab']);
+});
+
+test('signing out asks while something waits, and leaves nothing on the browser', async ({ page, context }) => {
+  await signIn(page, 'Ivo Sedgewarden');
+  const game = await newGame(page, '13');
+  await kept(page, `/log/${game}`);
+  await context.setOffline(true);
+  await line(page).focus();
+  await page.keyboard.press('F7');
+  await type(page, 'kickoff tb');
+  await page.getByRole('button', { name: 'sign out' }).click();
+  const dialog = page.getByRole('dialog', { name: '1 change is not saved' });
+  await expect(dialog).toBeVisible();
+  await dialog.getByRole('button', { name: 'Stay signed in' }).click();
+  await context.setOffline(false);
+  await saved(page);
+  await page.getByRole('button', { name: 'sign out' }).click();
+  await expect(page).toHaveURL(/sign-in/);
+  const left = await page.evaluate(async () => {
+    const out: string[] = (await caches.keys()).filter((n) => n.startsWith('vobrik-'));
+    for (const { name } of await indexedDB.databases()) {
+      await new Promise<void>((resolve) => {
+        const open = indexedDB.open(name!);
+        open.onsuccess = () => {
+          const tx = open.result.transaction([...open.result.objectStoreNames]);
+          for (const store of open.result.objectStoreNames) {
+            const n = tx.objectStore(store).count();
+            n.onsuccess = () => { if (n.result > 0 && name!.startsWith('vobrik.')) out.push(`${store} ${n.result}`); };
+          }
+          tx.oncomplete = () => { open.result.close(); resolve(); };
+        };
+      });
+    }
+    return [...out, ...Object.keys(localStorage).filter((k) => k.startsWith('vobrik.'))];
+  });
+  expect(left).toEqual([]);
+  // Nothing of the API was kept by the service worker while it was there.
+  expect(await page.evaluate(async () => (await Promise.all((await caches.keys()).map(async (n) => (await (await caches.open(n)).keys()).map((r) => new URL(r.url).pathname)))).flat().filter((p) => p.startsWith('/api/')))).toEqual([]);
+  await context.setOffline(true);
+  await page.goto(`${DEMO()}/log/${game}`);
+  await expect(page.getByText('No page was opened on this browser before.')).toBeVisible();
+  await context.setOffline(false);
+});
+
+test('a storage that is full is said, the line stays, and nothing is saved twice', async ({ page }) => {
+  await signIn(page);
+  const game = await newGame(page, '14');
+  await page.evaluate(() => {
+    const add = IDBObjectStore.prototype.add;
+    Object.assign(window, { heal: () => { IDBObjectStore.prototype.add = add; } });
+    IDBObjectStore.prototype.add = () => { throw new DOMException('full', 'QuotaExceededError'); };
+    Storage.prototype.setItem = () => { throw new DOMException('full', 'QuotaExceededError'); };
+  });
+  await line(page).focus();
+  await page.keyboard.press('F7');
+  await page.keyboard.type('kickoff tb');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: 'its storage is full' })).toBeVisible();
+  await expect(line(page)).toHaveValue('kickoff tb');
+  await page.keyboard.press('Enter');
+  expect(await rows(page, game)).toEqual([]);
+  await page.evaluate(() => (window as unknown as { heal: () => void }).heal());
+  await page.keyboard.press('Enter');
+  await expect(line(page)).toHaveValue('');
+  await saved(page);
+  expect(await rows(page, game)).toHaveLength(1);
+});
+
+test('Back into Log, quick reloads and two members at once: every snap its own place', async ({ page, browser }) => {
+  await signIn(page);
+  const game = await newGame(page, '15');
+  await line(page).focus();
+  await page.keyboard.press('F7');
+  await type(page, 'kickoff tb');
+  const second = await browser.newContext();
+  const watcher = await other(second);
+  await watcher.goto(`${DEMO()}/log/${game}`);
+  await expect(line(watcher)).toBeFocused();
+  for (let n = 0; n < 6; n++) {
+    await type(page, `1&10 @o30 power r +1 "a${n}"`);
+    await type(watcher, `1&10 @o30 power r +1 "b${n}"`);
+    if (n === 2) {
+      await page.getByRole('link', { name: 'Plan', exact: true }).click();
+      await page.goBack();
+      await expect(line(page)).toBeVisible();
+      await line(page).focus();
+    }
+    if (n === 4) await page.reload();
+  }
+  await saved(page);
+  await saved(watcher);
+  const stored = await rows(page, game);
+  expect(new Set(stored.map((r) => r.order)).size).toBe(stored.length);
+  const notes = stored.map((r) => String(r.fields.note ?? ''));
+  for (const who of ['a', 'b']) expect(notes.filter((n) => n.startsWith(who))).toEqual(Array.from({ length: 6 }, (_, i) => `${who}${i}`));
+  await second.close();
+});
