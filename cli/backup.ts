@@ -251,8 +251,8 @@ export function retain(folder: string, keep: number): string[] {
 
 /** One scheduled backup: made, tried, noted; old ones go only when a good one is there. */
 export async function scheduledBackup(open: OpenDatabase, folder: string, keep: number, now: Date): Promise<void> {
-  mkdirSync(folder, { recursive: true, mode: 0o700 });
   try {
+    mkdirSync(folder, { recursive: true, mode: 0o700 });
     const made = await makeBackup(open, path.join(folder, backupName(now)));
     if (made.problem === null) retain(folder, keep);
     else process.stderr.write(`the backup ${made.file} cannot be restored: ${made.problem}\n`);

@@ -15,7 +15,7 @@ const WAIT_MS = 8000;
 const FRESH_MS = 10 * 60_000;
 
 async function currentOwner(): Promise<string | null> {
-  const entry = await (await caches.open(OWNER_CACHE)).match('/owner');
+  const entry = await caches.match('/owner', { cacheName: OWNER_CACHE });
   return entry ? entry.text() : null;
 }
 
@@ -23,7 +23,7 @@ async function currentOwner(): Promise<string | null> {
 async function keptPage(url: string): Promise<Response | null> {
   const owner = await currentOwner();
   if (owner === null) return null;
-  return (await (await caches.open(pagesCache(owner))).match(new URL(url).pathname)) ?? null;
+  return (await caches.match(new URL(url).pathname, { cacheName: pagesCache(owner) })) ?? null;
 }
 
 /** Keeps a page for its member: fetched anew, whole, and only if it is really his. */

@@ -18,10 +18,10 @@ async function newGame(page: Page, week: string): Promise<string> {
 }
 const rows = async (page: Page, game: string) => ((await (await page.request.get(`${DEMO()}/api/sync?scope=game:${game}`)).json()) as { rows: { row: string; order: number; deleted: boolean; fields: Record<string, unknown> }[] }).rows.filter((r) => !r.deleted).sort((a, b) => a.order - b.order);
 /** Until the service worker has the page and the scripts. */
-const kept = (page: Page, path: string) => page.waitForFunction(async (p) => {
-  for (const name of await caches.keys()) if (name.startsWith('vobrik-pages.') && (await (await caches.open(name)).match(p))) return true;
+const kept = (page: Page, path: string) => expect.poll(() => page.evaluate(async (p) => {
+  for (const name of await caches.keys()) if (name.startsWith('vobrik-pages.') && (await caches.match(p, { cacheName: name }))) return true;
   return false;
-}, path, { timeout: 60_000 });
+}, path), { timeout: 60_000 }).toBe(true);
 const other = async (context: BrowserContext): Promise<Page> => {
   const page = await context.newPage();
   await signIn(page, 'Ivo Sedgewarden');
@@ -198,6 +198,7 @@ test('Back into Log, quick reloads and two members at once: every snap its own p
     await type(watcher, `1&10 @o30 power r +1 "b${n}"`);
     if (n === 2) {
       await page.getByRole('link', { name: 'Plan', exact: true }).click();
+      await expect(page.getByRole('heading', { name: 'Call sheets' })).toBeVisible();
       await page.goBack();
       await expect(line(page)).toBeVisible();
       await line(page).focus();

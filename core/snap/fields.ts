@@ -35,8 +35,8 @@ const span = (min: number, max: number, unit?: string): Partial<FieldSpec> => (u
 const JERSEY = { pattern: /^\d{1,2}$/ };
 
 export const SNAP_FIELDS: Readonly<Record<SnapField, FieldSpec>> = {
-  snapId: fact('snap id', 'identity', 'text'),
-  game: fact('game', 'identity', 'text'),
+  snapId: fact('snap id', 'identity', 'text', { most: 120 }),
+  game: fact('game', 'identity', 'text', { most: 120 }),
   order: fact('order', 'identity', 'decimal'),
   film: fact('film', 'identity', 'text'),
   filmIn: fact('film in', 'identity', 'decimal', span(0, 86400, 'seconds')),

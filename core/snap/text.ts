@@ -32,7 +32,7 @@ export const MOST_TEXT = 4000;
 /** What no database text and no spreadsheet takes: control characters but tab and line ends, halves of a pair. */
 const UNFIT = /[\p{Cc}\p{Cs}]/u;
 const LAYOUT = /[\t\r\n]/g;
-const fitText = (text: string): boolean => !UNFIT.test(text.replace(LAYOUT, ''));
+export const fitText = (text: string): boolean => !UNFIT.test(text.replace(LAYOUT, ''));
 
 /** Reads a cell of the snap table. */
 export const readFieldText = (field: SnapField, raw: string): ReadResult => readText(SNAP_FIELDS[field], raw);

@@ -3,6 +3,7 @@
  * what its author had read, so that nothing of somebody else's is overwritten unseen.
  */
 import { z } from 'zod';
+import { fitText } from '../snap/text';
 
 export const ROW_KINDS = ['snap', 'sheet', 'call', 'term', 'play'] as const;
 export type RowKind = (typeof ROW_KINDS)[number];
@@ -94,6 +95,13 @@ export const operationSchema = z.discriminatedUnion('do', [
   z.object({ ...common, do: z.literal('delete') }),
   z.object({ ...common, do: z.literal('restore') }),
 ]);
+
+/** True when a text anywhere in a value holds what no database text takes. */
+export function holdsUnfitText(value: unknown): boolean {
+  if (typeof value === 'string') return !fitText(value);
+  if (typeof value !== 'object' || value === null) return false;
+  return Object.entries(value).some(([k, v]) => !fitText(k) || holdsUnfitText(v));
+}
 
 /** A request's outer shape; each operation is read by itself, so that a bad one takes no good one with it. */
 export const requestSchema = z.object({ scope: z.string().min(1).max(160), ops: z.array(z.unknown()).min(1).max(200) });

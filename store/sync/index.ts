@@ -2,7 +2,7 @@
  * The store's side of synchronizing: operations of one scope in one transaction, each answered by itself.
  * A refused operation takes no other with it; an outage decides nothing and is thrown.
  */
-import { BOOK_SCOPE, operationSchema, PLAYS_SCOPE, type Answer, type Operation, type Over, type Pulled, type Scope, type SyncAnswer } from '../../core/sync';
+import { BOOK_SCOPE, holdsUnfitText, operationSchema, PLAYS_SCOPE, type Answer, type Operation, type Over, type Pulled, type Scope, type SyncAnswer } from '../../core/sync';
 import type { Actor } from '../../core/exchange/types';
 import { SyncOperation, SyncScope } from '../entities';
 import { Invalid } from '../errors';
@@ -23,7 +23,11 @@ export async function synchronize(actor: Actor, scope: Scope, raw: readonly unkn
   const em = await openEm();
   const answers: Answer[] = [];
   const refuse = (id: string, e: RefusedOperation): void => void answers.push({ id, status: 'refused', code: e.code, reason: e.message });
-  const idOf = (op: unknown): string => String((op as { id?: unknown } | null)?.id ?? '').slice(0, 120);
+  // An id that no column takes is none; its operation is refused where it is read.
+  const idOf = (op: unknown): string => {
+    const id = String((op as { id?: unknown } | null)?.id ?? '').slice(0, 120);
+    return /[\p{Cc}\p{Cs}]/u.test(id) ? '' : id;
+  };
   try {
     return await em.transactional(async (tx) => {
       const epoch = await epochOf(tx);
@@ -43,6 +47,11 @@ export async function synchronize(actor: Actor, scope: Scope, raw: readonly unkn
           continue;
         }
         const op = read.data as Operation;
+        if (holdsUnfitText(op)) {
+          opened.refused(op);
+          refuse(op.id, new RefusedOperation('text', 'It holds a control character; type it again.'));
+          continue;
+        }
         await tx.execute('savepoint operation');
         try {
           const { order, versions, conflicts } = await opened.writer.apply(op);

@@ -14,7 +14,7 @@ export class RefusedOperation extends Error {
   }
 }
 
-const TEXT_FAULTS = new Set(['22021', '22P05', '22P02', '22001', '22003', '23502', '23514']);
+const TEXT_FAULTS = new Set(['22021', '22P05', '22P02', '22001', '22003', '23502', '23514', '08P01']);
 
 /** The refusal an error means, or null when it is an outage: nothing was decided then. */
 export function refusalOf(error: unknown): RefusedOperation | null {
