@@ -81,6 +81,7 @@ const HANDLERS: readonly Handler[] = [
   { file: 'app/api/health/route.ts', method: 'GET', action: 'open', outside: 'through', call: (h) => h(request('/api/health'), undefined as never) },
   { file: 'app/api/events/route.ts', method: 'GET', action: 'game.read', outside: 'through', call: async (h) => { const r = await h(request('/api/events'), undefined as never); if (r.status === 200) await r.body!.cancel(); return r.status === 200 ? new Response('{}') : r; } },
   { file: 'app/api/export/route.ts', method: 'GET', action: 'program.export', outside: 'through', call: (h) => h(request('/api/export'), undefined as never) },
+  { file: 'app/api/film/route.ts', method: 'GET', action: 'game.read', outside: 'through', call: (h) => h(request('/api/film'), undefined as never) },
   { file: 'app/api/import/route.ts', method: 'POST', action: 'program.import', outside: 'through', call: (h) => h(request('/api/import', { method: 'POST', body: 'x' }), undefined as never) },
   { file: 'app/api/book/cards/route.ts', method: 'GET', action: 'book.read', outside: 'through', call: (h) => h(request('/api/book/cards?term=formation-trips'), undefined as never) },
   { file: 'app/api/sheets/[sheet]/pdf/route.ts', method: 'GET', action: 'sheet.read', outside: 'not-found', call: (h) => h(request('/api/sheets/x/pdf'), sheetParams as never) },

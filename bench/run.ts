@@ -107,6 +107,8 @@ export async function bench(args: string[]): Promise<number> {
     const { browserRows } = await import('./browser');
     const { retagRows } = await import('./retag');
     printRows([...(await browserRows()), ...(await retagRows())]);
+    const { loadRows } = await import('./load');
+    printRows(await loadRows({ members: 20, seconds: flags.has('long') ? 60 : 15, think: 3000 }));
   }
   return 0;
 }

@@ -4,10 +4,9 @@
  */
 import { createServer } from 'node:http';
 import next from 'next';
-import { ROOT } from './paths';
 
 const port = Number(process.env.PORT);
-const app = next({ dev: false, dir: ROOT, hostname: '127.0.0.1', port });
+const app = next({ dev: false, dir: process.cwd(), hostname: '127.0.0.1', port });
 const behindProxy = process.env.VOBRIK_TRUST_PROXY === '1';
 
 await app.prepare();

@@ -5,6 +5,7 @@ import { EMPTY_BASE, type Base, type Pulled, type Queued, type Scope, type SyncR
 interface Schema extends DBSchema {
   ops: { key: number; value: Omit<Queued, 'seq'> & { seq?: number }; indexes: { scope: string } };
   scopes: { key: string; value: { scope: string; epoch: string; revision: number } };
+  films: { key: string; value: { path: string; film: unknown } };
   rows: { key: [string, string]; value: SyncRow & { scope: string }; indexes: { scope: string } };
 }
 
@@ -15,8 +16,10 @@ export class Storage {
 
   static async open(owner: string): Promise<Storage> {
     const name = `vobrik.${owner}`;
-    const db = await openDB<Schema>(name, 1, {
-      upgrade(made) {
+    const db = await openDB<Schema>(name, 2, {
+      upgrade(made, from) {
+        if (from < 2) made.createObjectStore('films', { keyPath: 'path' });
+        if (from > 0) return;
         made.createObjectStore('ops', { keyPath: 'seq', autoIncrement: true }).createIndex('scope', 'scope');
         made.createObjectStore('scopes', { keyPath: 'scope' });
         made.createObjectStore('rows', { keyPath: ['scope', 'row'] }).createIndex('scope', 'scope');
@@ -68,14 +71,22 @@ export class Storage {
 
   /** Takes everything of this member off this browser. */
   async erase(): Promise<void> {
-    const tx = this.db.transaction(['ops', 'scopes', 'rows'], 'readwrite', { durability: 'strict' });
-    await Promise.all([tx.objectStore('ops').clear(), tx.objectStore('scopes').clear(), tx.objectStore('rows').clear(), tx.done]);
+    const tx = this.db.transaction(['ops', 'scopes', 'rows', 'films'], 'readwrite', { durability: 'strict' });
+    await Promise.all([tx.objectStore('ops').clear(), tx.objectStore('scopes').clear(), tx.objectStore('rows').clear(), tx.objectStore('films').clear(), tx.done]);
   }
 
   /** Rows seen, not work typed: what a member may no longer read. */
   async forgetRows(): Promise<void> {
-    const tx = this.db.transaction(['scopes', 'rows'], 'readwrite');
-    await Promise.all([tx.objectStore('scopes').clear(), tx.objectStore('rows').clear(), tx.done]);
+    const tx = this.db.transaction(['scopes', 'rows', 'films'], 'readwrite');
+    await Promise.all([tx.objectStore('scopes').clear(), tx.objectStore('rows').clear(), tx.objectStore('films').clear(), tx.done]);
+  }
+
+  async film(path: string): Promise<unknown> {
+    return (await this.db.get('films', path))?.film;
+  }
+
+  async keepFilm(path: string, film: unknown): Promise<void> {
+    await this.db.put('films', { path, film });
   }
 
   close(): void {

@@ -13,6 +13,7 @@ import { Invalid, NotFound } from './errors';
 import { termOf } from './mapping';
 import { openEm, type Em } from './orm';
 import { record } from './audit';
+import { Kept } from './kept';
 import { announce, touchScope } from './sync/scope';
 import { BOOK_SCOPE, gameScope, PLAYS_SCOPE } from '../core/sync';
 import { SPLIT_FIELDS } from '../core/exchange/book-changes';
@@ -28,7 +29,19 @@ export async function loadBook(actor: Actor, em?: Em): Promise<Book> {
 /** The book for a member who may read football. */
 export async function bookFor(actor: Actor): Promise<Book> {
   permit(actor, 'book.read');
-  return loadBook(actor);
+  // Asked with nearly every page: made once a revision and restore epoch.
+  const [{ stamp }] = (await (await openEm()).execute("select (select epoch from installation) || coalesce((select revision from sync_scope where program_id = ? and scope = ?), 0) as stamp", [actor.programId, BOOK_SCOPE])) as [{ stamp: string }];
+  return (shared.vobrikBooks ??= new Kept(8)).get(`${actor.programId} ${stamp}`, () => loadBook(actor));
+}
+const shared = globalThis as typeof globalThis & { vobrikBooks?: Kept<Book>; vobrikBookTexts?: WeakMap<Book, string> };
+
+/** The book as JSON: pages send it as one text, written once a revision. */
+export async function bookTextFor(actor: Actor): Promise<string> {
+  const book = await bookFor(actor);
+  const texts = (shared.vobrikBookTexts ??= new WeakMap());
+  const text = texts.get(book) ?? JSON.stringify(book);
+  texts.set(book, text);
+  return text;
 }
 
 export interface TermInput { readonly kind: TermKind; readonly word: string; readonly aliases: readonly string[]; readonly notes: string | null; readonly spots?: readonly Spot[] | null; readonly definition?: Definition | null }

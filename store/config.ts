@@ -22,7 +22,7 @@ export const ormConfig = (clientUrl: string) =>
     namingStrategy: UnderscoreNamingStrategy,
     extensions: [Migrator],
     migrations: { migrationsList: MIGRATIONS, path: path.join(process.cwd(), 'store/migrations'), snapshot: false, transactional: true, allOrNothing: true },
-    pool: { min: 0, max: 8, acquireTimeoutMillis: 12_000 },
+    pool: { min: 2, max: 20, acquireTimeoutMillis: 12_000 },
     driverOptions: { connection: { connectionTimeoutMillis: 8_000 } },
     discovery: { disableDynamicFileAccess: true },
     forceUtcTimezone: true,

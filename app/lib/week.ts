@@ -1,9 +1,10 @@
 import 'server-only';
 import { rulesOf } from '@/core/read';
 import { checkRows, walkGame, type Finding, type WalkedSnap } from '@/core/rules';
-import { listGames, profilesOf } from '@/store/games';
+import { snapsOf, stampedGames } from '@/store/film';
+import { Kept } from '@/store/kept';
+import { profilesOf } from '@/store/games';
 import { programOf } from '@/store/members';
-import { loadGames } from '@/store/snaps';
 import type { Actor, GameInfo } from '@/core/exchange/types';
 
 export interface WalkedGame {
@@ -12,15 +13,22 @@ export interface WalkedGame {
   readonly findings: readonly Finding[];
 }
 
-/** Games of the program, walked and checked: all, or those a filter keeps. */
+interface Walked { readonly rows: readonly WalkedSnap[]; readonly findings: readonly Finding[] }
+const shared = globalThis as typeof globalThis & { vobrikWalked?: Kept<Walked> };
+
+/** Games of the program, walked and checked: all, or those a filter keeps. A game is walked once a revision and set of rules. */
 export async function walkedGames(actor: Actor, wanted: (game: GameInfo) => boolean = () => true): Promise<WalkedGame[]> {
-  const games = (await listGames(actor)).filter(wanted);
-  const [snaps, profiles, program] = await Promise.all([loadGames(actor, games.map((g) => g.key)), profilesOf(actor), programOf(actor)]);
+  const [all, profiles, program] = await Promise.all([stampedGames(actor), profilesOf(actor), programOf(actor)]);
   const rules = rulesOf(program.settings.rules);
-  return games.map((game) => {
-    const rows = walkGame(snaps.get(game.key) ?? [], profiles[game.level], { buckets: rules.buckets, zones: rules.zones });
-    return { game, rows, findings: checkRows(rows) };
-  });
+  const settings = JSON.stringify([program.settings.profile ?? null, program.settings.rules ?? null]);
+  const kept = (shared.vobrikWalked ??= new Kept(60));
+  return Promise.all(all.filter((g) => wanted(g.info)).map(async (g) => ({
+    game: g.info,
+    ...(await kept.get(`${g.info.id} ${g.stamp} ${g.info.level} ${settings}`, async () => {
+      const rows = walkGame(await snapsOf(actor, g), profiles[g.info.level], { buckets: rules.buckets, zones: rules.zones });
+      return { rows, findings: checkRows(rows) };
+    })),
+  })));
 }
 
 /** Where a game's log stands: "ends in the 4th quarter", "stops in the 2nd quarter, 3:12". */

@@ -9,7 +9,7 @@ import { Invalid } from '../errors';
 import { openEm, type Em } from '../orm';
 import { playRows, playWriter, termRows, termWriter } from './book';
 import { openSheet, sheetRows, sheetWriter } from './sheets';
-import { announce, epochOf, nextRevision } from './scope';
+import { announce, CHANNEL, epochOf, nextRevision } from './scope';
 import { lockGame, pullGame, snapWriter } from './snaps';
 import { refusalOf, RefusedOperation, type ScopeWriter, type Writing } from './writing';
 
@@ -52,12 +52,13 @@ export async function synchronize(actor: Actor, scope: Scope, raw: readonly unkn
           refuse(op.id, new RefusedOperation('text', 'It holds a control character; type it again.'));
           continue;
         }
-        await tx.execute('savepoint operation');
+        // An operation alone needs no savepoint: refused, nothing of the request was done.
+        if (raw.length > 1) await tx.execute('savepoint operation');
         try {
           const { order, versions, conflicts } = await opened.writer.apply(op);
           const answer: Answer = conflicts.length > 0 ? { id: op.id, status: 'conflict', revision: opened.revision, order, versions, conflicts } : { id: op.id, status: 'done', revision: opened.revision, order, versions };
           await tx.insert(SyncOperation, { program: actor.programId, id: op.id, at: now, answer } as never);
-          await tx.execute('release savepoint operation');
+          if (raw.length > 1) await tx.execute('release savepoint operation');
           answers.push(answer);
           opened.answered(answer);
           known.set(op.id, answer);
@@ -65,6 +66,7 @@ export async function synchronize(actor: Actor, scope: Scope, raw: readonly unkn
         } catch (error) {
           const refused = refusalOf(error);
           if (!refused) throw error;
+          if (raw.length === 1) throw refused;
           await tx.execute('rollback to savepoint operation');
           opened.refused(op);
           refuse(op.id, refused);
@@ -116,8 +118,7 @@ async function open(tx: Em, actor: Actor, scope: Scope, epoch: string, now: Date
   if (kind === 'game') {
     const game = await lockGame(tx, actor, key, now);
     return finish(game.revision, (w) => snapWriter(w, game), async () => {
-      await tx.execute('update charting set revision = ? where id = ?', [game.revision, game.charting]);
-      await announce(tx, { program: actor.programId, scope, revision: game.revision });
+      await tx.execute('with moved as (update charting set revision = ? where id = ? returning 1) select pg_notify(?, ?) from moved', [game.revision, game.charting, CHANNEL, JSON.stringify({ program: actor.programId, scope, revision: game.revision })]);
     });
   }
   const writers: Readonly<Record<string, () => Promise<(w: Writing) => ScopeWriter>>> = {

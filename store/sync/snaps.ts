@@ -37,13 +37,18 @@ export function checkedField(field: string, value: unknown): unknown {
 
 export async function lockGame(tx: Em, actor: Actor, key: string, now: Date) {
   permit(actor, 'snap.log');
-  const game = await tx.findOne(Game, { program: actor.programId, key });
-  if (!game) throw new NotFound('game');
-  const charting = await officialCharting(tx, actor, game.id, now);
-  const [locked] = (await tx.execute('select revision from charting where id = ? for update', [charting.id])) as { revision: number }[];
-  // Read under the lock: a game closed a moment ago is closed for this request too.
-  const [{ closed }] = (await tx.execute('select closed from game where id = ?', [game.id])) as [{ closed: boolean }];
-  return { charting: charting.id, revision: locked!.revision + 1, closed };
+  // One question under one lock: while it is held, few round trips follow, and others of the game wait that long.
+  const lock = async () => ((await tx.execute("select c.id as charting, c.revision, g.closed from charting c join game g on g.id = c.game_id where g.program_id = ? and g.key = ? and c.kind = 'official' for no key update of c", [actor.programId, key])) as { charting: string; revision: number; closed: boolean }[])[0];
+  let locked = await lock();
+  if (!locked) {
+    const game = await tx.findOne(Game, { program: actor.programId, key });
+    if (!game) throw new NotFound('game');
+    await officialCharting(tx, actor, game.id, now);
+    locked = (await lock())!;
+  }
+  // A game closed while this request waited for the lock is closed for it too.
+  const [{ closed }] = locked.closed ? [locked] : ((await tx.execute('select closed from game where program_id = ? and key = ?', [actor.programId, key])) as [{ closed: boolean }]);
+  return { charting: locked.charting, revision: locked.revision + 1, closed };
 }
 
 export function snapWriter(w: Writing, game: { readonly charting: string; readonly closed: boolean }): ScopeWriter {
@@ -55,11 +60,11 @@ export function snapWriter(w: Writing, game: { readonly charting: string; readon
   /** Order keys around a place; removed snaps hold theirs. */
   async function place(after: string | null): Promise<number> {
     for (let once = true; ; once = false) {
-      const anchor = after === null ? null : ((await tx.execute('select order_key as o from snap where charting_id = ? and snap_key = ?', [game.charting, after])) as { o: number }[])[0];
+      // The row's key and the next above it; an anchor that is not there: the end.
       const ends = after === null
         ? 'select min(order_key) as next, null::float8 as before from snap where charting_id = ?'
-        : anchor ? 'select min(order_key) filter (where order_key > ?) as next, ?::float8 as before from snap where charting_id = ?' : 'select null::float8 as next, max(order_key) as before from snap where charting_id = ?';
-      const [{ next, before }] = (await tx.execute(ends, anchor ? [anchor.o, anchor.o, game.charting] : [game.charting])) as [{ next: number | null; before: number | null }];
+        : 'with a as (select coalesce((select order_key from snap where charting_id = ? and snap_key = ?), (select max(order_key) from snap where charting_id = ?)) as o) select a.o as before, (select min(order_key) from snap where charting_id = ? and order_key > a.o) as next from a';
+      const [{ next, before }] = (await tx.execute(ends, after === null ? [game.charting] : [game.charting, after, game.charting, game.charting])) as [{ next: number | null; before: number | null }];
       const list = [...(before === null ? [] : [{ key: 'a', order: before }]), ...(next === null ? [] : [{ key: 'b', order: next }])];
       const key = orderAfter(list, before === null ? null : 'a');
       if (key !== null) return key;

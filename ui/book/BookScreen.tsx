@@ -12,6 +12,7 @@ import type { Pulled } from '@/core/sync';
 import type { SlimSnap } from '@/core/snap';
 import { TermChalk } from '../chalk/Chalk';
 import type { View } from '@/client/outbox';
+import { filmPath, WithFilm } from '../film/WithFilm';
 import { useUrlState } from '../useUrlState';
 import { Unsettled } from '../sync/SaveStatus';
 import { PlayList } from './PlayList';
@@ -42,6 +43,9 @@ export interface BookScreenProps {
 export type Run = (change: RowChange | { readonly op: string; readonly [field: string]: unknown }, after?: (a: BookAnswer) => void) => void;
 type Open = { readonly what: 'merge' | 'split' | 'aliases'; readonly term: Term } | null;
 const isDefined = (kind: string): kind is DefinedKind => (DEFINED_KINDS as readonly string[]).includes(kind);
+
+/** The Book with the own film, which the play list counts. */
+export const BookPage = (props: Omit<BookScreenProps, 'own'>) => <WithFilm path={filmPath(props.team)}>{(own) => <BookScreen {...props} own={own} />}</WithFilm>;
 
 export function BookScreen(props: BookScreenProps) {
   const { book, plays, unsettled, view, change: changeRow } = useBook(props.base, props.terms, props.plays);

@@ -23,6 +23,7 @@ import { Chalk } from '../chalk/Chalk';
 import { FieldStrip } from './FieldStrip';
 import { LookCard } from '../look/LookCard';
 import { useStaffRules } from '../StaffRules';
+import { useAlive } from '../useAlive';
 import { Unsettled } from '../sync/SaveStatus';
 import { SnapLine } from './SnapLine';
 
@@ -42,12 +43,19 @@ interface Undo { readonly undo: Make; readonly redo: Make }
 
 const NEXT: Mode = { kind: 'next' };
 
+/** Log with the book, which travels as one text. */
+export function LogPage({ bookText, ...props }: Omit<LogScreenProps, 'book'> & { readonly bookText: string }) {
+  const book = useMemo(() => JSON.parse(bookText) as Book, [bookText]);
+  return <LogScreen {...props} book={book} />;
+}
+
 export function LogScreen(props: LogScreenProps) {
   const { game, book, teams, profile } = props;
   const scope = gameScope(game.key);
   const { owner, opened: outboxOpened } = useSync();
   const { rows: stored, conflicts, refused, push, view } = useScope(scope, props.initial);
   const snaps = useMemo(() => stored.map((r) => snapOfRow(r, game.key)), [stored, game.key]);
+  const alive = useAlive();
   const rules = useStaffRules();
   const router = useRouter();
   const rows = useMemo(() => walkGame(snaps, profile, { buckets: rules.buckets, zones: rules.zones }), [snaps, profile, rules]);
@@ -112,13 +120,13 @@ export function LogScreen(props: LogScreenProps) {
 
   // The draft survives a reload; an edit opens with the snap's line.
   const opened = useRef('');
-  const alive = useRef(false);
+  const begun = useRef(false);
   useEffect(() => {
     const key = mode.kind === 'edit' ? mode.snapId : mode.kind === 'fix' ? mode.id : mode.kind;
     if (opened.current === key && mode.kind !== 'next') return;
     if (opened.current === key) return;
-    const first = !alive.current && mode.kind === 'next';
-    alive.current = true;
+    const first = !begun.current && mode.kind === 'next';
+    begun.current = true;
     opened.current = key;
     if (first) {
       // Keys typed before the page was alive are in the field already: they come after the draft, none is lost.
@@ -318,10 +326,11 @@ export function LogScreen(props: LogScreenProps) {
   const open = follows.after.unknown.includes('no_result') || follows.after.unknown.includes('no_gain') || Object.keys(parsed.fields).length === 0;
   const drawn = useMemo((): SnapFields => (text.trim() === '' && previousLook ? {} : parsed.fields), [text, previousLook, parsed]);
   const says = useMemo(() => {
+    if (!alive) return '';
     const look = lookOf(book, { ...drawn, hash: follows.before.hash }, profile, rules.look);
     const people = look ? peopleNote(typeof drawn.personnel === 'string' ? drawn.personnel : null, look.offense.set) : null;
     return [people, ...(look?.defense ? lookSentences(look, rules.look).filter((t) => /box|hats|receivers|to block|Unblocked|Nobody/.test(t)).slice(0, people ? 2 : 3) : [])].filter(Boolean).join(' ');
-  }, [book, drawn, follows.before.hash, profile, rules]);
+  }, [alive, book, drawn, follows.before.hash, profile, rules]);
   const stranger = problems[0]?.code === 'unknown-word' ? problems[0].text : null;
   /** An unknown word may be a formation nobody has drawn: the line waits as a draft while it is. */
   const drawStranger = () => { if (stranger) router.push(`/book/draw?name=${encodeURIComponent(stranger)}&back=${encodeURIComponent(`/log/${game.key}`)}`); };
@@ -338,10 +347,10 @@ export function LogScreen(props: LogScreenProps) {
       )}
       <div className="loggrid">
         <div className="logside">
-          <FieldStrip rows={rows} rightward={game.home} leftward={game.away} selected={selectedId} marked={new Set(todo.map((f) => f.snapId))} onSelect={select} />
+          {alive ? <FieldStrip rows={rows} rightward={game.home} leftward={game.away} selected={selectedId} marked={new Set(todo.map((f) => f.snapId))} onSelect={select} /> : <section className="card" aria-label="The game so far" aria-busy="true" style={{ minHeight: 320 }} />}
         </div>
         <div className="logside">
-          <section className="card" aria-label="Chalk drawing"><Chalk book={book} profile={profile} fields={drawn} hash={follows.before.hash} height={200} />{says && <p className="small" data-testid="says">{says}</p>}</section>
+          <section className="card" aria-label="Chalk drawing">{alive ? <Chalk book={book} profile={profile} fields={drawn} hash={follows.before.hash} height={200} /> : <div style={{ height: 200 }} />}{says && <p className="small" data-testid="says">{says}</p>}</section>
           <section className="card arith" aria-label="Arithmetic" aria-live="polite">
             <div><span className="small quiet">before{ball ? `, ${ball} has the ball` : ''}</span><div className="big" data-testid="before">{short(follows.before)}</div><span className="small">{rest(follows.before)}</span></div>
             <div aria-hidden="true" className="big">→</div>

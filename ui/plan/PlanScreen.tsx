@@ -22,6 +22,7 @@ import { LookCard } from '../look/LookCard';
 import { useStaffRules } from '../StaffRules';
 import { Reel } from '../read/Reel';
 import { Unsettled } from '../sync/SaveStatus';
+import { filmPath, WithFilm } from '../film/WithFilm';
 import { useUrlState } from '../useUrlState';
 
 export interface PlanScreenProps {
@@ -41,6 +42,12 @@ export interface PlanScreenProps {
 
 type Make = (outbox: Outbox) => readonly Operation[];
 const usageText = (m: Mean | null): string => (m === null ? 'no own film' : `expect ${m.mean.toFixed(1)} a game${m.low === null ? '' : ` (${m.low.toFixed(1)}–${m.high!.toFixed(1)})`}, ${m.n} ${m.n === 1 ? 'game' : 'games'}`);
+
+/** Plan with its film: own film ranks the plays, the opponent's says what it answers with. */
+export function PlanPage({ bookText, ...props }: Omit<PlanScreenProps, 'games' | 'book'> & { readonly bookText: string }) {
+  const book = useMemo(() => JSON.parse(bookText) as Book, [bookText]);
+  return <WithFilm path={filmPath(props.team, props.sheet.opponent)}>{(games) => <PlanScreen {...props} book={book} games={games} />}</WithFilm>;
+}
 
 export function PlanScreen(props: PlanScreenProps) {
   const { plays, team, book, level, profiles, able } = props;

@@ -17,6 +17,7 @@ import { Chalk } from '../chalk/Chalk';
 import { LookCard } from '../look/LookCard';
 import { useStaffRules } from '../StaffRules';
 import { RateBar } from '../charts/RateBar';
+import { filmPath, WithFilm } from '../film/WithFilm';
 import { useUrlState } from '../useUrlState';
 import { Board, type Cell } from './Board';
 import { Reel } from './Reel';
@@ -45,6 +46,12 @@ function readSlice(text: string | null): Slice {
   return out;
 }
 const writeSlice = (slice: Slice): string | null => Object.entries(slice).filter(([, w]) => w && w.length > 0).map(([f, w]) => `${f}:${w!.join(',')}`).join(';') || null;
+
+/** Read with its film. */
+export function ReadPage({ bookText, ...props }: Omit<ReadScreenProps, 'games' | 'book'> & { readonly bookText: string }) {
+  const book = useMemo(() => JSON.parse(bookText) as Book, [bookText]);
+  return <WithFilm path={filmPath()}>{(games) => <ReadScreen {...props} book={book} games={games} />}</WithFilm>;
+}
 
 export function ReadScreen({ games, teams, book, level, profiles, opponent }: ReadScreenProps) {
   const [url, setUrl] = useUrlState();
