@@ -5,7 +5,7 @@ import tseslint from 'typescript-eslint';
 import stairs from './lint/stairs.mjs';
 
 export default tseslint.config(
-  { ignores: ['.next/**', '.vobrik/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**'] },
+  { ignores: ['.next/**', 'public/sw.js', '.vobrik/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**'] },
   ...tseslint.configs.recommended,
   {
     files: ['**/*.{ts,tsx,mts,mjs}'],

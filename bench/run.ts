@@ -109,6 +109,14 @@ export async function bench(args: string[]): Promise<number> {
     printRows([...(await browserRows()), ...(await retagRows())]);
     const { loadRows } = await import('./load');
     printRows(await loadRows({ members: 20, seconds: flags.has('long') ? 60 : 15, think: 3000 }));
+    if (flags.has('long')) {
+      const { fuzzLine, fuzzTable } = await import('./fuzz');
+      const { logUnderKills } = await import('./kills');
+      const said = (what: string, done: object): void => void process.stdout.write(`${what}: ${JSON.stringify(done)}\n`);
+      said('a thousand snaps under kills', await logUnderKills({ snaps: 1000, every: 12, seed: 20261126 }));
+      said('random lines', fuzzLine(1_000_000, 1));
+      said('random tables', fuzzTable(10_000, 1));
+    }
   }
   return 0;
 }

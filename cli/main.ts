@@ -19,7 +19,8 @@ const HELP = `usage: ./vobrik COMMAND
   export [--demo] FILE       the whole program as a data package
   backup [--demo] FILE       everything, as one archive
   restore [--demo] FILE      everything back from an archive
-  bench [--no-browser]       the benchmarks, as a table
+  bench [--no-browser] [--long]
+                             the benchmarks, as a table
 
 LEVEL is high_school, college (default) or professional. Docs: docs/command-line.md`;
 

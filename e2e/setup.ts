@@ -28,6 +28,7 @@ export default async function setup(): Promise<() => Promise<void>> {
     children.push(child);
     await waitUntilUp(`http://127.0.0.1:${port}`, child);
     process.env[`VOBRIK_E2E_${name.toUpperCase()}`] = `http://127.0.0.1:${port}`;
+    process.env[`VOBRIK_E2E_${name.toUpperCase()}_DATABASE`] = url;
   }
   return async () => {
     await Promise.all(children.map((c) => new Promise<void>((resolve) => {

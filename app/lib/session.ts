@@ -28,7 +28,7 @@ export async function requireActor(): Promise<Actor> {
 export async function setSession(token: string): Promise<void> {
   (await cookies()).set(SESSION_COOKIE, token, {
     httpOnly: true, sameSite: 'strict', path: '/', maxAge: 14 * 24 * 3600,
-    // Served on loopback without TLS; behind TLS the deployment sets this.
+    // Served on loopback without TLS; behind a TLS proxy the operator says so (docs/security.md).
     secure: process.env.VOBRIK_TLS === '1',
   });
 }

@@ -3,7 +3,7 @@ import type { LevelKey, ProfileChanges } from '../field/profile';
 import type { Book, Term } from '../book/term';
 import type { SheetCall } from '../plan/sheet';
 import type { TableFault } from '../table/read';
-import type { Snap, Sureness } from '../snap/snap';
+import type { Sureness } from '../snap/snap';
 import type { Role } from '../staff/permissions';
 
 

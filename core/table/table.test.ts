@@ -14,7 +14,7 @@ const nothing = { teams: new Set<string>(), games: new Set<string>(), plays: new
 const tables: Tables = {
   ...emptyTables(),
   teams: [{ team: game!.home, name: 'Home', nickname: null, place: null }, { team: game!.away, name: 'Away, "the" visitors', nickname: null, place: 'Coast' }],
-  games: [{ game: game!.key, date: game!.date, home: game!.home, away: game!.away, level: 'college', phase: 'regular', week: 1, surface: null, weather: null, wind: null, source: null }],
+  games: [{ game: game!.key, date: game!.date, home: game!.home, away: game!.away, level: 'college', phase: 'regular', week: 1, season: 2026, closed: true, surface: null, weather: null, wind: null, source: null }],
   snaps: game!.snaps.map(snapToRow),
 };
 const meta = { name: 'demo', title: 'Demo', level: 'college 2026' };
@@ -100,7 +100,7 @@ describe('faults are named by row, column and remedy', () => {
   it('refuses what is not a zip, not text, or too large', () => {
     expect(unpack('a.zip', new Uint8Array([0x50, 0x4b, 1, 2, 3])).ok).toBe(false);
     expect(unpack('a.csv', new Uint8Array([0xff, 0xfe, 0x00])).ok).toBe(false);
-    expect(unpack('a.csv', new Uint8Array(33 * 1024 * 1024)).ok).toBe(false);
+    expect(unpack('a.csv', new Uint8Array(65 * 1024 * 1024)).ok).toBe(false);
   });
   it('knows a lone snap table by its header, whatever its name', () => {
     const read = readPackage([{ name: 'saturday.csv', text: lines.join('\n') }], nothing);
