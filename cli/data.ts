@@ -41,7 +41,7 @@ export async function importData(args: string[]): Promise<number> {
     const outcome = await importFiles(await keeper(), files, new Date(), { book: flags.has('replace-book') ? 'replace' : flags.has('leave-book') ? 'leave' : 'ask' });
     if (outcome.book) {
       const { added, changed, dropped, snaps } = outcome.book;
-      process.stderr.write(`the file’s book differs: replacing yours would add ${added.length}, change ${changed.length} and drop ${dropped.length} words (${snaps} snaps say a dropped one); say --replace-book or --leave-book. Nothing was imported\n`);
+      process.stderr.write(`the file’s book differs: replacing yours would add ${added.length}, change ${changed.length} and drop ${dropped.length} words (the dropped ones stand ${snaps} times in logged snaps); say --replace-book or --leave-book. Nothing was imported\n`);
       return 2;
     }
     if (!outcome.imported) {

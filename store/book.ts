@@ -398,7 +398,7 @@ export async function adoptGeneralTerms(actor: Actor): Promise<number> {
   });
 }
 
-/** What replacing the book by another would do: words added, changed, dropped; and how many snaps say a dropped one. */
+/** What replacing the book by another would do: words added, changed, dropped; and how often a dropped one stands in logged snaps. */
 export async function previewReplace(actor: Actor, book: Book, on?: Em): Promise<BookReplacePreview> {
   permit(actor, 'book.replace');
   const em = on ?? (await openEm());

@@ -109,7 +109,7 @@ function BookQuestion({ preview, counts, mayReplace, onChoose, onLeave }: { prev
       <p>Replacing yours would add {preview.added.length}, change {preview.changed.length} and drop {preview.dropped.length} words. Nothing is imported yet. It can be taken back in the Book.</p>
       {preview.added.length > 0 && <p className="small"><strong>Added:</strong> {some(preview.added)}</p>}
       {preview.changed.length > 0 && <p className="small"><strong>Changed:</strong> {some(preview.changed)}</p>}
-      {preview.dropped.length > 0 && <p className="small"><strong>Dropped:</strong> {some(preview.dropped)}{preview.snaps > 0 ? `; ${preview.snaps} logged snaps say one of them` : ''}</p>}
+      {preview.dropped.length > 0 && <p className="small"><strong>Dropped:</strong> {some(preview.dropped)}{preview.snaps > 0 ? `; they stand ${preview.snaps} times in logged snaps` : ''}</p>}
       <span className="remedies">
         {mayReplace && <Button variant="outlined" onClick={() => onChoose('replace')}>{rest ? 'Replace the book and import the rest' : 'Replace the book'}</Button>}
         {rest && <Button variant="contained" onClick={() => onChoose('leave')}>Import the rest, leave the book</Button>}

@@ -123,8 +123,16 @@ export function LogScreen(props: LogScreenProps) {
   const begun = useRef(false);
   useEffect(() => {
     const key = mode.kind === 'edit' ? mode.snapId : mode.kind === 'fix' ? mode.id : mode.kind;
-    if (opened.current === key && mode.kind !== 'next') return;
-    if (opened.current === key) return;
+    if (opened.current === key) {
+      // A line nobody has touched yet follows its snap: an undo on its way, another member's change.
+      if (mode.kind !== 'edit' || !row || latest.current !== shown) return;
+      const line = editLine(row, { book, profile, state: { ...row.expected, ...fill(row) }, previous: null });
+      if (line === shown) return;
+      openedOn.current = view();
+      setText(line);
+      setShown(line);
+      return;
+    }
     const first = !begun.current && mode.kind === 'next';
     begun.current = true;
     opened.current = key;
@@ -342,7 +350,7 @@ export function LogScreen(props: LogScreenProps) {
       {conflicts.length + refused.length > 0 && (
         <div className="card" role="alert"><ul className="plainlist" aria-label="Changes to settle">
           {conflicts.map((q) => <Unsettled key={q.op.id} entry={q} place={`on snap ${rows.findIndex((r) => r.snap.snapId === q.op.row) + 1}`} onFix={() => select(q.op.row)} />)}
-          {refused.map((q) => <Unsettled key={q.op.id} entry={q} place={q.op.do === 'put' ? `after snap ${placeOf(q.op.after)}` : `on snap ${rows.findIndex((r) => r.snap.snapId === q.op.row) + 1}`} onFix={() => (q.op.do === 'put' ? setMode({ kind: 'fix', id: q.op.id }) : select(q.op.row))} />)}
+          {refused.map((q) => <Unsettled key={q.op.id} entry={q} {...(q.op.do === 'put' ? { line: formatLine(q.op.fields as SnapFields, { book, profile, state: null, previous: null }) } : {})} place={q.op.do === 'put' ? `after snap ${placeOf(q.op.after)}` : `on snap ${rows.findIndex((r) => r.snap.snapId === q.op.row) + 1}`} onFix={() => (q.op.do === 'put' ? setMode({ kind: 'fix', id: q.op.id }) : select(q.op.row))} />)}
         </ul></div>
       )}
       <div className="loggrid">

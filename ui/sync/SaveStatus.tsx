@@ -35,7 +35,7 @@ export function SaveStatus() {
 }
 
 /** One refused or conflicting change with its reason and the ways out. */
-export function Unsettled({ entry, onLeave, onFix, place }: { entry: Queued; onLeave?: () => void; onFix?: () => void; place?: string }) {
+export function Unsettled({ entry, onLeave, onFix, place, line }: { entry: Queued; onLeave?: () => void; onFix?: () => void; place?: string; line?: string }) {
   const { outbox } = useSync();
   if (!outbox) return null;
   const where = onFix ? null : <Link href={scopeHref(entry.scope)} onClick={onLeave}>{entry.scope.replace(/^(game|sheet):/, '')}</Link>;
@@ -53,7 +53,7 @@ export function Unsettled({ entry, onLeave, onFix, place }: { entry: Queued; onL
   }
   return (
     <li className="flag">
-      <strong>Refused:</strong> {entry.reason} <span className="mono small">{operationWords(entry)}</span> {place} {where}
+      <strong>Refused:</strong> {entry.reason} <span className="mono small">{line ?? operationWords(entry)}</span> {place} {where}
       <span className="remedies">
         {onFix && <Button variant="outlined" onClick={onFix}>fix it</Button>}
         <Button variant="outlined" onClick={() => void outbox.tryAgain(entry)}>try again</Button>
