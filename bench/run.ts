@@ -114,6 +114,8 @@ export async function bench(args: string[]): Promise<number> {
       const { logUnderKills } = await import('./kills');
       const said = (what: string, done: object): void => void process.stdout.write(`${what}: ${JSON.stringify(done)}\n`);
       said('a thousand snaps under kills', await logUnderKills({ snaps: 1000, every: 12, seed: 20261126 }));
+      const { pagesUnderKills } = await import('./pages-run');
+      said('the real page under kills of everything', await pagesUnderKills({ schedules: 80, seed: 20261126 }));
       said('random lines', fuzzLine(1_000_000, 1));
       said('random tables', fuzzTable(10_000, 1));
     }

@@ -1,7 +1,7 @@
 /** import, export, backup, restore: for the keeper at the machine itself. */
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { pack, unpack, type NamedFile } from '../core/table';
+import { LIMITS, pack, unpack, type NamedFile } from '../core/table';
 import { makeBackup, restoreArchive } from './backup';
 import { openDatabase, type Mode, type OpenDatabase } from './database';
 import { readFileOrSay, readOptions } from './options';
@@ -31,11 +31,14 @@ async function keeper(): Promise<Actor> {
 export async function importData(args: string[]): Promise<number> {
   const { flags, rest } = readOptions(args, [], ['demo', 'replace-book', 'leave-book']);
   if (rest.length === 0) throw new Plain('name at least one file: ./vobrik import week.zip');
-  const files: NamedFile[] = rest.flatMap((file) => {
-    const unpacked = unpack(path.basename(file), readFileOrSay(file, 'a file'));
+  const { isWorkbook, readWorkbook } = await import('../store/xlsx');
+  const files: NamedFile[] = [];
+  for (const file of rest) {
+    const bytes = new Uint8Array(readFileOrSay(file, 'a file'));
+    const unpacked = isWorkbook(bytes) ? await readWorkbook(path.basename(file), bytes, LIMITS.unpackedBytes) : unpack(path.basename(file), bytes);
     if (!unpacked.ok) throw new Plain(unpacked.remedy);
-    return unpacked.files;
-  });
+    files.push(...unpacked.files);
+  }
   return withDatabase(flags, async () => {
     const { importFiles } = await import('../store/imports');
     const outcome = await importFiles(await keeper(), files, new Date(), { book: flags.has('replace-book') ? 'replace' : flags.has('leave-book') ? 'leave' : 'ask' });
@@ -58,7 +61,12 @@ export async function exportData(args: string[]): Promise<number> {
   const file = rest[0];
   if (!file) throw new Plain('name the file to write: ./vobrik export week.zip');
   return withDatabase(flags, async () => {
-    const { exportFiles } = await import('../store/packages');
+    const { exportFiles, exportWorkbook } = await import('../store/packages');
+    if (/\.xlsx$/i.test(file)) {
+      writeOrSay(file, await exportWorkbook(await keeper(), new Date()));
+      process.stdout.write(`wrote ${file}\n`);
+      return 0;
+    }
     const files = await exportFiles(await keeper(), new Date());
     writeOrSay(file, pack(files));
     process.stdout.write(`wrote ${file}: ${files.map((f) => f.name).join(', ')}\n`);

@@ -67,14 +67,17 @@ export function SyncProvider({ owner, epoch, football, children }: { owner: stri
   return <SyncContext.Provider value={value}>{children}</SyncContext.Provider>;
 }
 
-/** The epoch whose restore this page was reloaded for, once. */
-export function takeRestored(): string | null {
+/** The epoch whose restore this tab was loaded again for; null when somebody has read that already. */
+export function restoredEpoch(): string | null {
   try {
     const epoch = sessionStorage.getItem(RESTORED);
-    return epoch;
+    return epoch === sessionStorage.getItem(`${RESTORED}.read`) ? null : epoch;
   } catch {
     return null;
   }
+}
+export function restoredRead(): void {
+  sessionStorage.setItem(`${RESTORED}.read`, sessionStorage.getItem(RESTORED) ?? '');
 }
 
 const nothing = (): (() => void) => () => undefined;

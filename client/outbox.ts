@@ -266,6 +266,17 @@ export class Outbox {
     return work;
   }
 
+  /** The stream broke: the database may have been restored, and this session have ended with it. */
+  private async askEpoch(): Promise<void> {
+    try {
+      const response = await this.world.fetch('/api/health');
+      const { epoch } = (await response.json()) as { epoch?: string };
+      if (response.ok && typeof epoch === 'string' && epoch !== this.epoch) this.otherEpoch(epoch);
+    } catch {
+      // Asked again when the stream breaks again.
+    }
+  }
+
   private otherEpoch(epoch: string): void {
     this.tell({ kind: 'epoch', epoch });
     this.onEpoch(epoch);
@@ -290,6 +301,7 @@ export class Outbox {
     }, (now) => {
       this.live = now;
       if (now) this.retry();
+      else void this.askEpoch();
       this.tell({ kind: 'status', state: this.state, live: now });
       this.changed();
     });

@@ -1,6 +1,9 @@
 /** The browser, as the outbox sees it. */
 import type { World } from './outbox';
 
+/** A stream that was refused is asked for again after this long. */
+const AGAIN_MS = 4000;
+
 export const browserWorld: World = {
   fetch: (url, init) => fetch(url, init),
   lead: (name, signal, work) => navigator.locks.request(name, { signal }, work),
@@ -9,14 +12,26 @@ export const browserWorld: World = {
     return { post: (m) => channel.postMessage(m), listen: (take) => channel.addEventListener('message', (e) => take(e.data)), close: () => channel.close() };
   },
   news: (take, live) => {
-    const stream = new EventSource('/api/events');
-    stream.addEventListener('open', () => live(true));
-    stream.addEventListener('error', () => live(false));
-    stream.addEventListener('message', (e) => {
-      const news = JSON.parse(e.data as string) as { scope: string; epoch: string };
-      take(news);
-    });
-    return () => stream.close();
+    let stream: EventSource | null = null;
+    let again: ReturnType<typeof setTimeout> | undefined;
+    const open = (): void => {
+      const mine = new EventSource('/api/events');
+      stream = mine;
+      mine.addEventListener('open', () => live(true));
+      mine.addEventListener('message', (e) => take(JSON.parse(e.data as string) as { scope: string; epoch: string }));
+      mine.addEventListener('error', () => {
+        live(false);
+        // The browser tries again by itself after a break, but not after an answer that was no stream.
+        if (mine.readyState !== EventSource.CLOSED) return;
+        clearTimeout(again);
+        again = setTimeout(open, AGAIN_MS);
+      });
+    };
+    open();
+    return () => {
+      clearTimeout(again);
+      stream?.close();
+    };
   },
   wait: (ms, signal) => new Promise((resolve) => {
     const timer = setTimeout(resolve, ms);

@@ -15,7 +15,7 @@ const HOUSE = {
   app: ['app', 'ui', 'client', 'store', 'workers', 'core'],
   cli: ['cli', 'core', 'store', 'demo', 'bench'],
   bench: ['bench', 'core', 'store', 'demo', 'cli'],
-  e2e: ['e2e', 'cli', 'client', 'store', 'demo', 'core'],
+  e2e: ['e2e', 'bench', 'cli', 'client', 'store', 'demo', 'core'],
 };
 const CORE = {
   field: [],

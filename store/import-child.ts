@@ -10,6 +10,7 @@ import { ROLES } from '../core/staff';
 import { Invalid, isStoreDown, NotFound, Refused } from './errors';
 import { importFiles } from './imports';
 import { closeOrm } from './orm';
+import { isWorkbook, readWorkbook } from './xlsx';
 
 const request = z.object({
   actor: z.object({ memberId: z.string(), programId: z.string(), name: z.string(), roles: z.array(z.enum(ROLES)) }),
@@ -24,7 +25,8 @@ async function run(): Promise<void> {
   let left: number = LIMITS.unpackedBytes;
   for (const file of files) {
     say({ step: 'reading', what: file.name });
-    const unpacked = unpack(file.name, readFileSync(file.path), left);
+    const bytes = new Uint8Array(readFileSync(file.path));
+    const unpacked = isWorkbook(bytes) ? await readWorkbook(file.name, bytes, left) : unpack(file.name, bytes, left);
     if (!unpacked.ok) return say({ error: unpacked.remedy });
     for (const f of unpacked.files) left -= f.text.length;
     named.push(...unpacked.files);

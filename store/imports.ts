@@ -40,7 +40,8 @@ export async function importFiles(actor: Actor, files: readonly NamedFile[], now
   const progress = options.progress ?? (() => undefined);
   const em = await openEm();
   return em.transactional(async (tx): Promise<ImportOutcome> => {
-    await tx.execute('select 1 from program where id = ? for update', [actor.programId]);
+    // A lock of imports only: the program's row is not held, so members go on saving meanwhile.
+    await tx.execute('select pg_advisory_xact_lock(hashtext(?))', [`vobrik import ${actor.programId}`]);
     const program = await tx.findOneOrFail(Program, { id: actor.programId });
     const where = { program: actor.programId };
     const teams = await tx.find(Team, where);

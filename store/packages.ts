@@ -15,6 +15,7 @@ import { CallRow, CallSheet, Charting, Game, Member, NumberWorn, Player, PlayRow
 import { rowToSnap as entityToSnap, type SnapEntity } from './mapping';
 import { openEm } from './orm';
 import { plainRows } from './sync/snaps';
+import { writeWorkbook } from './xlsx';
 import type { Actor, FieldProvenance } from '../core/exchange/types';
 
 export interface Exported {
@@ -92,6 +93,13 @@ function tagRows(game: string, snap: Snap, shown: Snap, stored: SnapEntity, name
   }
   for (const [, g] of [...groups].sort(([a], [b]) => order(a, b))) out.push(row(g.columns, 'set', g.from));
   return out;
+}
+
+/** The tables as a workbook; the book and the settings travel in the package only. */
+export async function exportWorkbook(actor: Actor, now: Date): Promise<Uint8Array> {
+  const { tables } = await exportTables(actor);
+  await record(await openEm(), actor, 'program.export', `workbook: ${tables.snaps.length} snaps, ${tables.games.length} games`, now);
+  return writeWorkbook(tables);
 }
 
 export async function exportFiles(actor: Actor, now: Date): Promise<NamedFile[]> {

@@ -185,6 +185,20 @@ describe('imports', () => {
     expect(await keys('at-once')).toEqual(['x1', 'x2']);
   });
 
+  it('members go on saving while a large file is imported', async () => {
+    const game = await newGame();
+    let done = false;
+    const large = `snap_id,game,order,offense,defense\n${Array.from({ length: 6000 }, (_, i) => `x${i},large,${i + 1},AAA,CCC`).join('\n')}\n`;
+    let saved = 0;
+    const importing = imports.importFiles(ours, [{ name: 'snaps.csv', text: large }], NOW, { progress: () => undefined }).finally(() => { done = true; });
+    while (!done) {
+      expect((await saveSnaps(ours, game, [{ op: 'put', snapId: `w${saved}`, fields: {} }]))[0]!.status).toBe('done');
+      if (!done) saved++;
+    }
+    expect((await importing).imported).toBe(true);
+    expect(saved).toBeGreaterThan(3);
+  });
+
   it('keys, names and texts that no column holds are faults with their place, not failures', async () => {
     const long = 'k'.repeat(300);
     for (const [name, text] of [['teams.csv', `team,name\nDDD,${long}\n`], ['games.csv', `game,home,away,level,phase\n${long},AAA,CCC,college,regular\n`], ['snaps.csv', `snap_id,game,order,offense,defense,note\n${long},g,1,AAA,CCC,\n`], ['snaps.csv', 'snap_id,game,order,offense,defense,note\na,g,1,AAA,CCC,a\u0000b\n'], ['plays.csv', `play,name,kind,concept\np,${long},run,power\n`]] as const) {

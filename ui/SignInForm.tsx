@@ -2,7 +2,8 @@
 import Button from '@mui/material/Button';
 import Alert from '@mui/material/Alert';
 import TextField from '@mui/material/TextField';
-import { useActionState, useEffect } from 'react';
+import { useActionState, useEffect, useState } from 'react';
+import { restoredEpoch } from '@/client/SyncProvider';
 import { eraseReadings } from '@/client/offline';
 
 export interface SignInFormProps {
@@ -13,11 +14,16 @@ export interface SignInFormProps {
 
 export function SignInForm({ enter, enterDemo, demo }: SignInFormProps) {
   const [problem, action, busy] = useActionState(enter, null);
-  useEffect(() => void eraseReadings().catch(() => undefined), []);
+  const [restored, setRestored] = useState(false);
+  useEffect(() => {
+    setRestored(restoredEpoch() !== null);
+    void eraseReadings().catch(() => undefined);
+  }, []);
   return (
     <main className="page door" style={{ maxWidth: 420, margin: '8vh auto' }}>
       <h1>Vobrik</h1>
       <p className="quiet">Log the film, read the opponent, plan the sheet.</p>
+      {restored && <Alert severity="info" variant="outlined">The database was restored from a backup, and everybody signs in again. What you typed and had not saved is kept in this browser.</Alert>}
       {demo.length > 0 && (
         <section className="card" aria-label="Demo">
           <header><h2>Demo data</h2></header>

@@ -85,7 +85,7 @@ export function StaffScreen(props: StaffScreenProps) {
           )}
           <RulesCard key={`rules${JSON.stringify(rules)}`} rules={rules} busy={busy} mayKeep={mayRules} onKeep={(value) => run({ op: 'rules', rules: value })} />
           <LevelCard key={JSON.stringify(level)} base={base} level={level} busy={busy} mayKeep={props.mayLevel} onKeep={(changes) => run({ op: 'profile', changes })} />
-          {mayExport && <section className="card"><h2>All of it, to take along</h2><p className="small quiet">Tables that any spreadsheet opens, with their description, in one zip.</p><Button variant="outlined" href="/api/export">Export</Button></section>}
+          {mayExport && <section className="card"><h2>All of it, to take along</h2><p className="small quiet">Tables that any spreadsheet opens, with their description, in one zip.</p><Button variant="outlined" href="/api/export">Export</Button> <Button href="/api/export?as=xlsx">Workbook (.xlsx)</Button></section>}
           <OwnCard sessions={props.sessions} demo={props.demo} busy={busy} run={run} />
           {props.mayBackup && <BackupCard backup={props.backup} />}
         </div>

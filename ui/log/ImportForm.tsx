@@ -77,7 +77,7 @@ export function ImportForm({ mayReplace }: { mayReplace: boolean }) {
     <div style={{ display: 'grid', gap: 12, marginTop: 12 }}>
       <div style={{ display: 'flex', gap: 10, alignItems: 'center' }}>
         <label htmlFor="files">Files to import</label>
-        <input id="files" ref={files} type="file" multiple accept=".zip,.csv,.json" disabled={busy} onChange={(e) => { setNames([...(e.target.files ?? [])].map((f) => f.name)); setState({ kind: 'idle' }); }} />
+        <input id="files" ref={files} type="file" multiple accept=".zip,.csv,.json,.xlsx" disabled={busy} onChange={(e) => { setNames([...(e.target.files ?? [])].map((f) => f.name)); setState({ kind: 'idle' }); }} />
         <Button variant="contained" disabled={busy || names.length === 0} onClick={() => void start('ask')}>Import</Button>
         {busy && <Button onClick={() => stop.current()}>Stop</Button>}
       </div>

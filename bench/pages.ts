@@ -1,0 +1,128 @@
+/**
+ * The real page in Chromium under random schedules: networks that go, lose answers or fail, reloads, tabs closed
+ * and opened, the browser killed, a storage that is full. What was typed and cleared must be stored once, in order.
+ */
+import { chromium, type BrowserContext, type Page } from '@playwright/test';
+import { mkdtempSync, readlinkSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { seededRandom } from '../demo/random';
+
+export interface PagesDone {
+  readonly schedules: number;
+  readonly snaps: number;
+  readonly actions: Readonly<Record<string, number>>;
+  readonly lost: number;
+  readonly doubled: number;
+  readonly outOfOrder: number;
+}
+
+const ARGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+
+interface World { context: BrowserContext; page: Page }
+
+/** `restart`: kills something of the server's side and brings it back; none: the servers are left alone. */
+export async function logByPage({ base, game, member, schedules, seed, restart }: { readonly base: string; readonly game: string; readonly member: RegExp; readonly schedules: number; readonly seed: number; readonly restart?: () => Promise<void> }): Promise<PagesDone> {
+  const source = seededRandom(seed);
+  const profile = mkdtempSync(path.join(tmpdir(), 'vobrik-pages-'));
+  const launch = async (): Promise<World> => {
+    const context = await chromium.launchPersistentContext(profile, { executablePath: '/usr/bin/chromium', args: ARGS, viewport: { width: 1280, height: 800 } });
+    return { context, page: context.pages()[0] ?? (await context.newPage()) };
+  };
+  let world = await launch();
+  const actions: Record<string, number> = {};
+  const typed: string[] = [];
+  let net: 'up' | 'down' | 'lossy' | 'failing' = 'up';
+  const line = () => world.page.getByTestId('snap-line');
+  const openLog = async (): Promise<void> => {
+    await world.page.goto(`${base}/log/${game}`);
+    await line().waitFor();
+    await line().focus();
+  };
+  const setNet = async (to: typeof net): Promise<void> => {
+    net = to;
+    await world.context.setOffline(to === 'down');
+    await world.context.unroute('**/api/sync');
+    if (to === 'lossy' || to === 'failing') await world.context.route('**/api/sync', async (route) => {
+      if (route.request().method() !== 'POST' || source.chance(0.5)) return route.continue();
+      if (to === 'failing') return route.fulfill({ status: 503, body: '{"error":"away"}' });
+      // The server has it; its answer is lost on the way back.
+      await route.fetch().catch(() => undefined);
+      return route.abort();
+    });
+  };
+  const kinds: Readonly<Record<string, number>> = { type: 6, net: 3, reload: 1, tab: 1, browser: 1, full: 1, ...(restart ? { server: 1 } : {}) };
+  try {
+    await world.page.goto(`${base}/sign-in`);
+    await world.page.getByRole('button', { name: member }).click();
+    await world.page.getByRole('heading', { name: 'What is next' }).waitFor();
+    await openLog();
+    // Until the page is kept for the time without a network.
+    await world.page.waitForTimeout(4000);
+    for (let s = 0; s < schedules; s++) {
+      for (let a = 0; a < 6; a++) {
+        const what = source.weighted(kinds);
+        actions[what] = (actions[what] ?? 0) + 1;
+        if (what === 'type') {
+          const note = `p${typed.length}`;
+          await line().fill(`1&10 @o30 11 trips r power r #22 +3 "${note}"`);
+          await line().press('Enter');
+          // Cleared: it is on the disk. From here on it may not be lost.
+          await world.page.waitForFunction(() => (document.querySelector('[data-testid=snap-line]') as HTMLInputElement).value === '', undefined, { timeout: 30_000 });
+          typed.push(note);
+        } else if (what === 'net') await setNet(source.pick(['up', 'down', 'lossy', 'failing'] as const));
+        else if (what === 'reload') {
+          await world.page.reload();
+          await line().waitFor();
+          await line().focus();
+        } else if (what === 'tab') {
+          const next = await world.context.newPage();
+          await world.page.close();
+          world.page = next;
+          await openLog();
+        } else if (what === 'browser') {
+          // Killed, not closed: nothing is flushed that was not on the disk.
+          const pid = browserPid(profile);
+          if (pid !== null) process.kill(pid, 'SIGKILL');
+          await world.context.close().catch(() => undefined);
+          world = await launch();
+          net = 'up';
+          await openLog();
+        } else if (what === 'full') {
+          await world.page.evaluate(() => {
+            const add = IDBObjectStore.prototype.add;
+            IDBObjectStore.prototype.add = () => { throw new DOMException('full', 'QuotaExceededError'); };
+            Object.assign(window, { heal: () => { IDBObjectStore.prototype.add = add; } });
+          });
+          await line().fill('1&10 @o30 power r +3 "not taken"');
+          await line().press('Enter');
+          await world.page.getByRole('alert').filter({ hasText: 'storage is full' }).waitFor();
+          await world.page.evaluate(() => (window as unknown as { heal: () => void }).heal());
+          await line().fill('');
+        } else await restart!();
+      }
+      await setNet('up');
+      await world.page.waitForFunction(() => !/waiting|saving/.test(document.getElementById('saved')?.textContent ?? ''), undefined, { timeout: 60_000 });
+    }
+    const { rows } = (await (await world.page.request.get(`${base}/api/sync?scope=game:${game}`)).json()) as { rows: { order: number; deleted: boolean; fields: { note?: string } }[] };
+    const notes = rows.filter((r) => !r.deleted).sort((x, y) => x.order - y.order).map((r) => r.fields.note ?? '');
+    const stored = notes.filter((n) => /^p\d+$/.test(n));
+    if (notes.includes('not taken')) throw new Error('a snap that the storage refused was stored');
+    return { schedules, snaps: typed.length, actions, lost: typed.filter((t) => !stored.includes(t)).length, doubled: stored.length - new Set(stored).size, outOfOrder: stored.filter((n, i) => n !== typed[i]).length };
+  } finally {
+    await world.context.close().catch(() => undefined);
+    rmSync(profile, { recursive: true, force: true });
+  }
+}
+
+/** The browser's own process: the one that holds the profile. */
+function browserPid(profile: string): number | null {
+
+
+  try {
+    // Chromium's lock of a profile is a link to "host-pid".
+    return Number(readlinkSync(path.join(profile, 'SingletonLock')).split('-').pop());
+  } catch {
+    return null;
+  }
+}
