@@ -3,6 +3,7 @@
  * and opened, the browser killed, a storage that is full. What was typed and cleared must be stored once, in order.
  */
 import { chromium, type BrowserContext, type Page } from '@playwright/test';
+import { randomUUID } from 'node:crypto';
 import { mkdtempSync, readlinkSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -24,6 +25,8 @@ interface World { context: BrowserContext; page: Page }
 /** `restart`: kills something of the server's side and brings it back; none: the servers are left alone. */
 export async function logByPage({ base, game, member, schedules, seed, restart }: { readonly base: string; readonly game: string; readonly member: RegExp; readonly schedules: number; readonly seed: number; readonly restart?: () => Promise<void> }): Promise<PagesDone> {
   const source = seededRandom(seed);
+  /** Notes of this run, whatever others typed into the game. */
+  const run = `p${randomUUID().slice(0, 6)}`;
   const profile = mkdtempSync(path.join(tmpdir(), 'vobrik-pages-'));
   const launch = async (): Promise<World> => {
     const context = await chromium.launchPersistentContext(profile, { executablePath: '/usr/bin/chromium', args: ARGS, viewport: { width: 1280, height: 800 } });
@@ -64,7 +67,7 @@ export async function logByPage({ base, game, member, schedules, seed, restart }
         const what = source.weighted(kinds);
         actions[what] = (actions[what] ?? 0) + 1;
         if (what === 'type') {
-          const note = `p${typed.length}`;
+          const note = `${run}-${typed.length}`;
           await line().fill(`1&10 @o30 11 trips r power r #22 +3 "${note}"`);
           await line().press('Enter');
           // Cleared: it is on the disk. From here on it may not be lost.
@@ -81,23 +84,22 @@ export async function logByPage({ base, game, member, schedules, seed, restart }
           world.page = next;
           await openLog();
         } else if (what === 'browser') {
-          // Killed, not closed: nothing is flushed that was not on the disk.
+          // Killed, not closed: nothing is flushed that was not on the disk. Chromium writes cookies half a minute late; they are given back.
+          const cookies = await world.context.cookies();
           const pid = browserPid(profile);
           if (pid !== null) process.kill(pid, 'SIGKILL');
           await world.context.close().catch(() => undefined);
           world = await launch();
+          await world.context.addCookies(cookies);
           net = 'up';
           await openLog();
         } else if (what === 'full') {
-          await world.page.evaluate(() => {
-            const add = IDBObjectStore.prototype.add;
-            IDBObjectStore.prototype.add = () => { throw new DOMException('full', 'QuotaExceededError'); };
-            Object.assign(window, { heal: () => { IDBObjectStore.prototype.add = add; } });
-          });
+          // As text: the loader of the command line would wrap a function with helpers that the page does not know.
+          await world.page.evaluate("window.keptAdd = IDBObjectStore.prototype.add; IDBObjectStore.prototype.add = () => { throw new DOMException('full', 'QuotaExceededError'); }; 0");
           await line().fill('1&10 @o30 power r +3 "not taken"');
           await line().press('Enter');
           await world.page.getByRole('alert').filter({ hasText: 'storage is full' }).waitFor();
-          await world.page.evaluate(() => (window as unknown as { heal: () => void }).heal());
+          await world.page.evaluate('IDBObjectStore.prototype.add = window.keptAdd; 0');
           await line().fill('');
         } else await restart!();
       }
@@ -106,7 +108,7 @@ export async function logByPage({ base, game, member, schedules, seed, restart }
     }
     const { rows } = (await (await world.page.request.get(`${base}/api/sync?scope=game:${game}`)).json()) as { rows: { order: number; deleted: boolean; fields: { note?: string } }[] };
     const notes = rows.filter((r) => !r.deleted).sort((x, y) => x.order - y.order).map((r) => r.fields.note ?? '');
-    const stored = notes.filter((n) => /^p\d+$/.test(n));
+    const stored = notes.filter((n) => n.startsWith(`${run}-`));
     if (notes.includes('not taken')) throw new Error('a snap that the storage refused was stored');
     return { schedules, snaps: typed.length, actions, lost: typed.filter((t) => !stored.includes(t)).length, doubled: stored.length - new Set(stored).size, outOfOrder: stored.filter((n, i) => n !== typed[i]).length };
   } finally {
