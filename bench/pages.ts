@@ -35,15 +35,13 @@ export async function logByPage({ base, game, member, schedules, seed, restart }
   let world = await launch();
   const actions: Record<string, number> = {};
   const typed: string[] = [];
-  let net: 'up' | 'down' | 'lossy' | 'failing' = 'up';
   const line = () => world.page.getByTestId('snap-line');
   const openLog = async (): Promise<void> => {
     await world.page.goto(`${base}/log/${game}`);
     await line().waitFor();
     await line().focus();
   };
-  const setNet = async (to: typeof net): Promise<void> => {
-    net = to;
+  const setNet = async (to: 'up' | 'down' | 'lossy' | 'failing'): Promise<void> => {
     await world.context.setOffline(to === 'down');
     await world.context.unroute('**/api/sync');
     if (to === 'lossy' || to === 'failing') await world.context.route('**/api/sync', async (route) => {
@@ -91,7 +89,6 @@ export async function logByPage({ base, game, member, schedules, seed, restart }
           await world.context.close().catch(() => undefined);
           world = await launch();
           await world.context.addCookies(cookies);
-          net = 'up';
           await openLog();
         } else if (what === 'full') {
           // As text: the loader of the command line would wrap a function with helpers that the page does not know.
