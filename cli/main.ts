@@ -58,7 +58,12 @@ try {
     process.stderr.write('the disk is full; free some space and try again\n');
     process.exit(2);
   }
-  if (!(error instanceof Plain)) throw error;
+  if (!(error instanceof Plain)) {
+    // A database that went away in the middle of a start is no fault of the program.
+    if (!(await import('../store/errors')).isStoreDown(error)) throw error;
+    process.stderr.write('the database went away meanwhile; try again\n');
+    process.exit(2);
+  }
   process.stderr.write(`${error.message}\n`);
   process.exitCode = 2;
 }
