@@ -54,6 +54,13 @@ describe('each operation by itself', () => {
     expect((await synchronize(ours, BOOK_SCOPE, wild, NOW)).answers.map((a) => a.status)).toEqual(wild.map(() => 'refused'));
   });
 
+  it('a team that does not play in the game is refused, as an import refuses it', async () => {
+    const game = await newGame();
+    const answers = await saveSnaps(ours, game, [{ op: 'put', snapId: 'a', fields: { offense: 'XYZ' } }, { op: 'put', snapId: 'b', fields: { offense: 'AAA', defense: 'AAA' } }, { op: 'put', snapId: 'c', fields: { offense: 'AAA', defense: 'CCC', scoredBy: 'CCC' } }, { op: 'patch', snapId: 'c', fields: { defense: { value: 'AAA', version: 1 } } }, { op: 'patch', snapId: 'c', fields: { note: { value: 'fine', version: 1 } } }]);
+    expect(answers.map((a) => (a.status === 'refused' ? a.code : a.status))).toEqual(['value', 'value', 'done', 'value', 'done']);
+    expect(answers[0]).toMatchObject({ reason: 'offense “XYZ” does not play in this game (AAA and CCC).' });
+  });
+
   it('a game closed meanwhile refuses each with its reason; opened again, the same are taken', async () => {
     const game = await newGame();
     const charter: Actor = { ...ours, roles: ['charter'] };

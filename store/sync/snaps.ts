@@ -38,7 +38,7 @@ export function checkedField(field: string, value: unknown): unknown {
 export async function lockGame(tx: Em, actor: Actor, key: string, now: Date) {
   permit(actor, 'snap.log');
   // One question under one lock: while it is held, few round trips follow, and others of the game wait that long.
-  const lock = async () => ((await tx.execute("select c.id as charting, c.revision, g.closed from charting c join game g on g.id = c.game_id where g.program_id = ? and g.key = ? and c.kind = 'official' for no key update of c", [actor.programId, key])) as { charting: string; revision: number; closed: boolean }[])[0];
+  const lock = async () => ((await tx.execute("select c.id as charting, c.revision, g.closed, g.home, g.away from charting c join game g on g.id = c.game_id where g.program_id = ? and g.key = ? and c.kind = 'official' for no key update of c", [actor.programId, key])) as { charting: string; revision: number; closed: boolean; home: string; away: string }[])[0];
   let locked = await lock();
   if (!locked) {
     const game = await tx.findOne(Game, { program: actor.programId, key });
@@ -48,10 +48,21 @@ export async function lockGame(tx: Em, actor: Actor, key: string, now: Date) {
   }
   // A game closed while this request waited for the lock is closed for it too.
   const [{ closed }] = locked.closed ? [locked] : ((await tx.execute('select closed from game where program_id = ? and key = ?', [actor.programId, key])) as [{ closed: boolean }]);
-  return { charting: locked.charting, revision: locked.revision + 1, closed };
+  return { charting: locked.charting, revision: locked.revision + 1, closed, teams: [locked.home, locked.away] as const };
 }
 
-export function snapWriter(w: Writing, game: { readonly charting: string; readonly closed: boolean }): ScopeWriter {
+/** Fields that name a team: only one that plays in the game, as an import asks too; else what goes out would not come back. */
+const TEAM_FIELDS = ['offense', 'defense', 'scoredBy', 'deadPossession', 'nextOffense'] as const;
+
+function checkTeams(fields: Readonly<Record<string, unknown>>, teams: readonly string[]): void {
+  for (const field of TEAM_FIELDS) {
+    const value = fields[field];
+    if (value !== null && value !== undefined && !teams.includes(value as string)) throw new RefusedOperation('value', `${SNAP_FIELDS[field].label} “${String(value).slice(0, 40)}” does not play in this game (${teams.join(' and ')}).`);
+  }
+  if (typeof fields.offense === 'string' && fields.offense === fields.defense) throw new RefusedOperation('value', `${fields.offense} cannot be offense and defense of one snap.`);
+}
+
+export function snapWriter(w: Writing, game: { readonly charting: string; readonly closed: boolean; readonly teams: readonly string[] }): ScopeWriter {
   const { tx, actor } = w;
   const writer: Writer = { id: actor.memberId, name: actor.name, at: w.now };
   const find = async (row: string): Promise<SnapEntity | null> => (await plainRows(tx, { charting: game.charting, snapKey: row }))[0] ?? null;
@@ -85,6 +96,7 @@ export function snapWriter(w: Writing, game: { readonly charting: string; readon
         const fields = Object.fromEntries(Object.entries(op.fields).map(([f, v]) => [f, checkedField(f, v)])) as Partial<Snap>;
         if (row) return outcome(row);
         if (!/^[A-Za-z0-9._-]{1,80}$/.test(op.row)) throw new RefusedOperation('shape', 'A snap id is up to 80 letters, digits, dots and dashes.');
+        checkTeams(fields, game.teams);
         const { columns, provenance } = newColumns(fields, writer);
         const order = await place(w.anchor(op.after));
         await tx.insert(SnapRow, { id: randomUUID(), program: actor.programId, charting: game.charting, snapKey: op.row, order, ...columns, provenance, createdBy: writer.id, createdAt: writer.at, deletedAt: null, revision: w.revision } as never);
@@ -108,6 +120,7 @@ export function snapWriter(w: Writing, game: { readonly charting: string; readon
         else change[field] = columnValue(field as SnapFact, value);
         provenance[field] = provenanceOf(value, writer, version, field === 'notSure' ? 'sure' : (provenance[field]?.sure ?? 'sure'));
       });
+      if (TEAM_FIELDS.some((f) => f in change)) checkTeams({ ...current, ...change }, game.teams);
       await tx.nativeUpdate(SnapRow, { id: row.id }, { ...change, provenance, revision: w.revision } as never);
       return outcome({ order: row.order, provenance }, conflicts);
     },
