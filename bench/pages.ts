@@ -29,7 +29,7 @@ export async function logByPage({ base, game, member, schedules, seed, restart }
   const run = `p${randomUUID().slice(0, 6)}`;
   const profile = mkdtempSync(path.join(tmpdir(), 'vobrik-pages-'));
   const launch = async (): Promise<World> => {
-    const context = await chromium.launchPersistentContext(profile, { executablePath: '/usr/bin/chromium', args: ARGS, viewport: { width: 1280, height: 800 } });
+    const context = await chromium.launchPersistentContext(profile, { executablePath: '/usr/bin/chromium', args: ARGS, viewport: { width: 1280, height: 800 }, serviceWorkers: 'allow' });
     return { context, page: context.pages()[0] ?? (await context.newPage()) };
   };
   let world = await launch();
@@ -45,11 +45,12 @@ export async function logByPage({ base, game, member, schedules, seed, restart }
     await world.context.setOffline(to === 'down');
     await world.context.unroute('**/api/sync');
     if (to === 'lossy' || to === 'failing') await world.context.route('**/api/sync', async (route) => {
-      if (route.request().method() !== 'POST' || source.chance(0.5)) return route.continue();
-      if (to === 'failing') return route.fulfill({ status: 503, body: '{"error":"away"}' });
+      if (route.request().method() !== 'POST' || source.chance(0.5)) return route.continue().catch(() => undefined);
+      if (to === 'failing') return route.fulfill({ status: 503, body: '{"error":"away"}' }).catch(() => undefined);
       // The server has it; its answer is lost on the way back.
       await route.fetch().catch(() => undefined);
-      return route.abort();
+      // The page that asked may be gone meanwhile.
+      return route.abort().catch(() => undefined);
     });
   };
   const kinds: Readonly<Record<string, number>> = { type: 6, net: 3, reload: 1, tab: 1, browser: 1, full: 1, ...(restart ? { server: 1 } : {}) };
@@ -116,8 +117,6 @@ export async function logByPage({ base, game, member, schedules, seed, restart }
 
 /** The browser's own process: the one that holds the profile. */
 function browserPid(profile: string): number | null {
-
-
   try {
     // Chromium's lock of a profile is a link to "host-pid".
     return Number(readlinkSync(path.join(profile, 'SingletonLock')).split('-').pop());

@@ -5,8 +5,10 @@
  */
 import { spawn } from 'node:child_process';
 import { randomBytes, randomUUID } from 'node:crypto';
-import { chmodSync, existsSync, linkSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { chmodSync, createReadStream, createWriteStream, existsSync, linkSync, mkdirSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { Transform } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
 import { Client } from 'pg';
 import { dropDatabase, ensureDatabase, programPath, type Cluster } from './cluster';
 import type { OpenDatabase } from './database';
@@ -14,18 +16,23 @@ import { readFileOrSay } from './options';
 import { Plain, workFolder } from './paths';
 import type { Ran } from './system';
 
-/** Runs a PostgreSQL program against an address; the password travels in the environment. */
+/** Runs a PostgreSQL program; what it says is kept from its end. */
+function runTool(name: string, args: readonly string[], env: Readonly<Record<string, string>> = {}): Promise<Ran> {
+  return new Promise((resolve) => {
+    const child = spawn(programPath(name), [...args], { env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+    let out = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (d: Buffer) => { out = (out + d.toString()).slice(-500_000); });
+    child.on('error', (e) => resolve({ code: 127, out: e.message }));
+    child.on('close', (code) => resolve({ code: code ?? 1, out }));
+  });
+}
+
+/** The same against an address; the password travels in the environment. */
 function tool(name: string, url: string, args: readonly string[]): Promise<Ran> {
   const at = new URL(url);
   const password = decodeURIComponent(at.password);
   at.password = '';
-  return new Promise((resolve) => {
-    const child = spawn(programPath(name), [...args, '--dbname', at.toString()], { env: { ...process.env, PGPASSWORD: password }, stdio: ['ignore', 'pipe', 'pipe'] });
-    let out = '';
-    for (const stream of [child.stdout, child.stderr]) stream.on('data', (d: Buffer) => { out = (out + d.toString()).slice(-200_000); });
-    child.on('error', (e) => resolve({ code: 127, out: e.message }));
-    child.on('close', (code) => resolve({ code: code ?? 1, out }));
-  });
+  return runTool(name, [...args, '--dbname', at.toString()], { PGPASSWORD: password });
 }
 
 const lastWords = (out: string): string => {
@@ -62,7 +69,7 @@ export async function makeBackup(open: OpenDatabase, file: string): Promise<Made
       throw new Plain((e as { code?: string }).code === 'EEXIST' ? `${file} is there already; choose another name` : `${file}: cannot be written (${(e as { code?: string }).code ?? 'unknown'})`);
     }
     const bytes = statSync(target).size;
-    await note(open, { at: new Date(), file: target, bytes, verifiedAt: problem === null && open.cluster ? new Date() : null, problem });
+    await note(open, { at: new Date(), file: target, bytes, verifiedAt: problem === null ? new Date() : null, problem });
     return { file: target, bytes, problem };
   } finally {
     rmSync(part, { force: true });
@@ -74,18 +81,24 @@ async function note(open: OpenDatabase, run: Parameters<typeof import('../store/
   await (await import('../store/backups')).noteBackup(run);
 }
 
-/** Null when the archive restores whole; else why not. In a database of the operator's there is no scratch one to try it in. */
+/** Null when the archive restores whole; else why not. Tried in a database of its own, or in a schema where no database can be made. */
 async function tryArchive(open: OpenDatabase, file: string): Promise<string | null> {
-  const listed = await listArchive(file);
-  if (typeof listed === 'string') return listed;
-  if (!open.cluster) return null;
+  const archive = await readArchive(file);
+  if ('problem' in archive) return archive.problem;
   const scratch = `vobrik_scratch_${randomBytes(6).toString('hex')}`;
+  const whole = async (after: number): Promise<string | null> => (after > 0 || (await count(open.url)).programs === 0 ? null : 'the trial restore holds no program');
+  if (!open.cluster) {
+    try {
+      const said = await restoreIntoSchema(open.url, file, archive.schema, scratch);
+      return said ?? (await whole(await ask(open.url, async (c) => (await c.query<{ n: number }>(`select count(*)::int as n from ${scratch}.program`)).rows[0]!.n)));
+    } finally {
+      await dropSchema(open.url, scratch);
+    }
+  }
   await ensureDatabase(open.cluster, scratch);
   try {
     const done = await tool('pg_restore', open.cluster.url(scratch), ['--no-owner', '--no-acl', '--single-transaction', '--exit-on-error', file]);
-    if (done.code !== 0) return lastWords(done.out);
-    const [before, after] = await Promise.all([count(open.url), count(open.cluster.url(scratch))]);
-    return after.programs > 0 || before.programs === 0 ? null : 'the trial restore holds no program';
+    return done.code === 0 ? await whole((await count(open.cluster.url(scratch))).programs) : lastWords(done.out);
   } finally {
     await dropDatabase(open.cluster, scratch);
   }
@@ -106,29 +119,24 @@ const count = (url: string): Promise<{ programs: number; snaps: number }> => ask
   return rows[0]!;
 });
 
-/** The tables of an archive, or why it is none of ours. */
-async function listArchive(file: string): Promise<readonly string[] | string> {
-  const child = await new Promise<Ran>((resolve) => {
-    const p = spawn(programPath('pg_restore'), ['--list', path.resolve(file)], { stdio: ['ignore', 'pipe', 'pipe'] });
-    let out = '';
-    for (const s of [p.stdout, p.stderr]) s.on('data', (d: Buffer) => { out = (out + d.toString()).slice(-500_000); });
-    p.on('error', (e) => resolve({ code: 127, out: e.message }));
-    p.on('close', (code) => resolve({ code: code ?? 1, out }));
-  });
-  if (child.code !== 0) return `the archive cannot be read: ${lastWords(child.out)}`;
-  const tables = [...child.out.matchAll(/ TABLE public (\S+) /g)].map((m) => m[1]!);
-  for (const needed of ['program', 'member', 'snap', 'mikro_orm_migrations']) if (!tables.includes(needed)) return `it is a PostgreSQL archive, but not one of Vobrik: there is no table ${needed} in it`;
-  return tables;
+/** The schema of an archive's tables; a problem when it is none of ours. */
+async function readArchive(file: string): Promise<{ readonly schema: string } | { readonly problem: string }> {
+  const listed = await runTool('pg_restore', ['--list', path.resolve(file)]);
+  if (listed.code !== 0) return { problem: `the archive cannot be read: ${lastWords(listed.out)}` };
+  const tables = [...listed.out.matchAll(/ TABLE (\w+) (\w+) /g)].map((m) => ({ schema: m[1]!, name: m[2]! }));
+  const schema = tables.find((t) => t.name === 'mikro_orm_migrations')?.schema;
+  for (const needed of ['program', 'member', 'snap', 'mikro_orm_migrations']) if (!tables.some((t) => t.name === needed && t.schema === schema)) return { problem: `it is a PostgreSQL archive, but not one of Vobrik: there is no table ${needed} in it` };
+  return { schema: schema! };
 }
 
 /** Brings an archive back in the place of the database. Sessions end, and every open page learns of it. */
 export async function restoreArchive(open: OpenDatabase, file: string): Promise<{ readonly snaps: number }> {
   const bytes = readFileOrSay(file, 'the archive');
   if (bytes.subarray(0, 5).toString('latin1') !== 'PGDMP') throw new Plain(`${file} is not an archive that backup wrote`);
-  const listed = await listArchive(file);
-  if (typeof listed === 'string') throw new Plain(`nothing was restored: ${listed}`);
+  const archive = await readArchive(file);
+  if ('problem' in archive) throw new Plain(`nothing was restored: ${archive.problem}`);
   await (await import('../store/orm')).closeOrm();
-  return open.cluster ? restoreBeside(open.cluster, open.database, file) : restoreInside(open.url, file);
+  return open.cluster ? restoreBeside(open.cluster, open.database, file, archive.schema) : restoreInside(open.url, file, archive.schema);
 }
 
 /** Statements that begin a new life: another epoch, no sessions, a line in every audit trail. */
@@ -141,13 +149,16 @@ const newLife = (now: Date): readonly string[] => [
 
 const knownMigrations = async (): Promise<ReadonlySet<string>> => new Set((await import('../store/migrations/list')).MIGRATIONS.map((m) => m.name));
 
-async function refuseNewer(names: readonly string[]): Promise<void> {
+/** The changes an archive has been through, read where it was restored to; refused when one is unknown here. */
+async function knownChanges(url: string, schema: string): Promise<string[]> {
+  const names = await ask(url, async (c) => (await c.query<{ name: string }>(`select name from "${schema}".mikro_orm_migrations`)).rows.map((r) => r.name));
   const known = await knownMigrations();
   const newer = names.find((n) => !known.has(n));
   if (newer) throw new Plain(`nothing was restored: the archive is of a newer Vobrik (it holds the change ${newer}); update first`);
+  return names;
 }
 
-async function restoreBeside(cluster: Cluster, database: string, file: string): Promise<{ snaps: number }> {
+async function restoreBeside(cluster: Cluster, database: string, file: string, schema: string): Promise<{ snaps: number }> {
   const fresh = `${database}_restoring`;
   const before = `${database}_before_restore`;
   await dropDatabase(cluster, fresh);
@@ -156,7 +167,8 @@ async function restoreBeside(cluster: Cluster, database: string, file: string): 
   try {
     const done = await tool('pg_restore', url, ['--no-owner', '--no-acl', '--single-transaction', '--exit-on-error', path.resolve(file)]);
     if (done.code !== 0) throw new Plain(`nothing was restored: ${lastWords(done.out)}`);
-    await refuseNewer(await ask(url, async (c) => (await c.query<{ name: string }>('select name from mikro_orm_migrations')).rows.map((r) => r.name)));
+    await knownChanges(url, schema);
+    if (schema !== 'public') await ask(url, (c) => c.query(`drop schema public cascade; alter schema "${schema}" rename to public`));
     const orm = await import('../store/orm');
     try {
       await orm.migrate(url);
@@ -165,7 +177,7 @@ async function restoreBeside(cluster: Cluster, database: string, file: string): 
     } finally {
       await orm.closeOrm();
     }
-    await ask(url, async (c) => { for (const s of newLife(new Date())) await c.query(s); });
+    await ask(url, (c) => c.query(newLife(new Date()).join(';')));
     const { snaps } = await count(url);
     await dropDatabase(cluster, before);
     await ask(cluster.url('postgres'), async (c) => {
@@ -191,37 +203,74 @@ async function restoreBeside(cluster: Cluster, database: string, file: string): 
   }
 }
 
-/** In a database of the operator's there is no second one to swap with: everything is one transaction of its own server. */
-async function restoreInside(url: string, file: string): Promise<{ snaps: number }> {
-  const folder = workFolder('restore');
-  const restored = path.join(folder, 'restored.sql');
-  const then = path.join(folder, 'then.sql');
-  const first = path.join(folder, 'first.sql');
+/** In a database of the operator's: into a schema beside the live tables, migrated there; then the tables change places in one short transaction. */
+async function restoreInside(url: string, file: string, from: string): Promise<{ snaps: number }> {
+  const fresh = 'vobrik_restoring';
   try {
-    const made = await new Promise<Ran>((resolve) => {
-      const p = spawn(programPath('pg_restore'), ['--no-owner', '--no-acl', '-f', restored, path.resolve(file)], { stdio: ['ignore', 'pipe', 'pipe'] });
-      let out = '';
-      for (const s of [p.stdout, p.stderr]) s.on('data', (d: Buffer) => { out += d.toString(); });
-      p.on('error', (e) => resolve({ code: 127, out: e.message }));
-      p.on('close', (code) => resolve({ code: code ?? 1, out }));
-    });
-    if (made.code !== 0) throw new Plain(`nothing was restored: ${lastWords(made.out)}`);
-    chmodSync(restored, 0o600);
-    const sql = readFileSync(restored, 'utf8');
-    const copied = /COPY public\.mikro_orm_migrations \(([^)]*)\) FROM stdin;\n([\s\S]*?)\n\\\./.exec(sql);
-    const column = copied?.[1]?.split(',').map((c) => c.trim()).indexOf('name') ?? -1;
-    const names = column < 0 ? [] : copied![2]!.split('\n').filter(Boolean).map((l) => l.split('\t')[column]!);
-    await refuseNewer(names);
+    const said = await restoreIntoSchema(url, file, from, fresh);
+    if (said !== null) throw new Plain(`nothing was restored: ${said}`);
     const { pendingStatements } = await import('../store/migrations/statements');
-    const ours = await ask(url, async (c) => (await c.query<{ t: string }>("select tablename as t from pg_tables where schemaname = current_schema() and tablename = any($1)", [[...(await ownTables()), 'mikro_orm_migrations']])).rows.map((r) => r.t));
-    writeFileSync(first, ours.map((t) => `drop table if exists "${t}" cascade;\n`).join(''), { mode: 0o600 });
-    writeFileSync(then, ['set search_path = public;', ...(await pendingStatements(names)), ...newLife(new Date()).map((s) => `${s};`)].join('\n'), { mode: 0o600 });
-    const done = await tool('psql', url, ['--quiet', '--no-psqlrc', '--single-transaction', '--set', 'ON_ERROR_STOP=1', '--file', first, '--file', restored, '--file', then]);
-    if (done.code !== 0) throw new Plain(`nothing was restored: ${lastWords(done.out)}`);
-    return count(url);
+    const pending = await pendingStatements(await knownChanges(url, fresh));
+    const mine = [...(await ownTables()), 'mikro_orm_migrations'];
+    await ask(url, async (c) => {
+      const { rows } = await c.query<{ live: string }>('select current_schema() as live');
+      const live = rows[0]!.live;
+      const tablesOf = async (schema: string): Promise<string[]> => (await c.query<{ t: string }>('select tablename as t from pg_tables where schemaname = $1', [schema])).rows.map((r) => r.t);
+      try {
+        await c.query(`begin; set local search_path = ${fresh}; ${[...pending, ...newLife(new Date())].map((q) => q.replace(/;$/, '')).join(';')}; commit`);
+      } catch (e) {
+        throw new Plain(`nothing was restored: the archive could not be brought to this version (${(e as Error).message.split('\n')[0]})`);
+      }
+      const old = (await tablesOf(live)).filter((t) => mine.includes(t));
+      await c.query(['begin', ...(old.length > 0 ? [`drop table ${old.map((t) => `"${live}"."${t}"`).join(', ')} cascade`] : []), ...(await tablesOf(fresh)).map((t) => `alter table ${fresh}."${t}" set schema "${live}"`), 'commit'].join(';'));
+    });
+    return await count(url);
   } finally {
-    for (const f of [first, restored, then]) rmSync(f, { force: true });
+    await dropSchema(url, fresh);
   }
+}
+
+const dropSchema = (url: string, schema: string): Promise<unknown> => ask(url, (c) => c.query(`drop schema if exists ${schema} cascade`));
+
+/** An archive's tables in a schema of their own, all or none; gives why not. */
+async function restoreIntoSchema(url: string, file: string, from: string, to: string): Promise<string | null> {
+  const folder = workFolder('restore');
+  const plain = path.join(folder, `${to}.plain.sql`);
+  const moved = path.join(folder, `${to}.sql`);
+  try {
+    for (const f of [plain, moved]) writeFileSync(f, '', { mode: 0o600 });
+    const made = await runTool('pg_restore', ['--no-owner', '--no-acl', '-f', plain, path.resolve(file)]);
+    if (made.code !== 0) return lastWords(made.out);
+    await pipeline(createReadStream(plain), intoSchema(from, to), createWriteStream(moved));
+    const done = await tool('psql', url, ['--quiet', '--no-psqlrc', '--single-transaction', '--set', 'ON_ERROR_STOP=1', '--command', `drop schema if exists ${to} cascade`, '--command', `create schema ${to}`, '--file', moved]);
+    return done.code === 0 ? null : lastWords(done.out);
+  } finally {
+    for (const f of [plain, moved]) rmSync(f, { force: true });
+  }
+}
+
+/** Rewrites a plain dump's schema, statement lines only: what stands between COPY and its end is data. Byte for byte otherwise. */
+export function intoSchema(from: string, to: string): Transform {
+  const qualified = new RegExp(`\\b${from}\\.`, 'g');
+  let left = '';
+  let data = false;
+  const line = (text: string): string => {
+    if (data) {
+      data = text !== '\\.';
+      return text;
+    }
+    data = /^COPY .* FROM stdin;$/.test(text);
+    return text.startsWith(`CREATE SCHEMA ${from};`) ? '' : text.replace(qualified, `${to}.`);
+  };
+  return new Transform({
+    // As latin1 every byte is one character and comes out as it went in.
+    transform(chunk: Buffer, _encoding, done) {
+      const lines = (left + chunk.toString('latin1')).split('\n');
+      left = lines.pop()!;
+      done(null, lines.length > 0 ? Buffer.from(`${lines.map(line).join('\n')}\n`, 'latin1') : undefined);
+    },
+    flush: (done) => done(null, Buffer.from(line(left), 'latin1')),
+  });
 }
 
 async function ownTables(): Promise<string[]> {

@@ -1,12 +1,12 @@
 /** Restores: from every older schema, into full and empty, while members write; whole or not at all. */
 import { execFileSync, spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { randomUUID } from 'node:crypto';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { Client } from 'pg';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
-import { makeBackup, restoreArchive, scheduledBackup } from './backup';
+import { intoSchema, makeBackup, restoreArchive, scheduledBackup } from './backup';
 import { dropDatabase, ensureDatabase, joinCluster, programPath, startCluster, type Cluster } from './cluster';
 import type { OpenDatabase } from './database';
 import { gameScope } from '../core/sync';
@@ -130,7 +130,7 @@ describe('from the dump of the first migration', () => {
     await restoreArchive(open, file);
     await check();
   });
-  it('into a database of an operator, with a role that owns nothing else, in one transaction', async () => {
+  it('into a database of an operator, with a role that owns nothing else: beside the live tables, then in their place', async () => {
     const foreign = 'vobrik_test_foreign';
     const admin = new Client({ connectionString: cluster.url('postgres') });
     await admin.connect();
@@ -146,12 +146,28 @@ describe('from the dump of the first migration', () => {
       await orm.closeOrm();
       await orm.migrate(at);
       await members.createFirstProgram({ ...first, program: 'Theirs before' }, NOW);
+      const odd = 'public.program \u2028 a\rb\\. public.';
+      await (await orm.openEm()).execute('update team set nickname = ?', [odd]);
       const own = path.join(folder, 'foreign.vobrik');
       expect((await makeBackup(theirs, own)).problem).toBeNull();
+      // Tried by a restore into a schema of its own, of which nothing is left.
+      expect(await (await orm.openEm()).execute('select verified_at is not null as good from backup_run')).toEqual([{ good: true }]);
+      const schemas = async () => (await (await orm.openEm()).execute("select nspname as s from pg_namespace where nspname like 'vobrik%'"));
+      expect(await schemas()).toEqual([]);
+      await orm.closeOrm();
       expect(await restoreArchive(theirs, file)).toMatchObject({ snaps: 2 });
       await check();
       expect(await restoreArchive(theirs, own)).toMatchObject({ snaps: 0 });
       expect((await (await orm.openEm()).execute('select name from program'))).toEqual([{ name: 'Theirs before' }]);
+      expect((await (await orm.openEm()).execute('select nickname from team'))).toEqual([{ nickname: odd }]);
+      expect(await schemas()).toEqual([]);
+      // Refused whole: cut in the middle, it leaves the live tables and no schema behind.
+      const cut = path.join(folder, 'cut.vobrik');
+      writeFileSync(cut, readFileSync(own).subarray(0, -3000));
+      await orm.closeOrm();
+      await expect(restoreArchive(theirs, cut)).rejects.toThrow(/nothing was restored/);
+      expect((await (await orm.openEm()).execute('select name from program'))).toEqual([{ name: 'Theirs before' }]);
+      expect(await schemas()).toEqual([]);
       await orm.closeOrm();
       // No drift: what a restore leaves is what the migrations make.
       const made = await orm.getOrm(at);
@@ -166,6 +182,17 @@ describe('from the dump of the first migration', () => {
       await admin.end();
     }
   });
+});
+
+it('a plain dump in another schema: statements only, data byte for byte, whatever the pieces it comes in', async () => {
+  const plain = Buffer.from('CREATE TABLE public.a (id int);\nCOPY public.a (id, note) FROM stdin;\n1\tpublic.b \u2028 ß public.\n\\.\nALTER TABLE ONLY public.a ADD CONSTRAINT republic.x;\n');
+  const wanted = Buffer.from('CREATE TABLE fresh.a (id int);\nCOPY fresh.a (id, note) FROM stdin;\n1\tpublic.b \u2028 ß public.\n\\.\nALTER TABLE ONLY fresh.a ADD CONSTRAINT republic.x;\n');
+  for (const size of [1, 7, 64, 4096]) {
+    const through = intoSchema('public', 'fresh');
+    for (let at = 0; at < plain.length; at += size) through.write(plain.subarray(at, at + size));
+    through.end();
+    expect(Buffer.concat(await through.toArray() as Buffer[]).equals(wanted)).toBe(true);
+  }
 });
 
 describe('refused whole', () => {

@@ -58,6 +58,13 @@ test('from the half-logged game to a printed call sheet', async ({ page }) => {
     await page.getByRole('link', { name: 'Plan', exact: true }).click();
     await page.getByRole('button', { name: 'Start' }).click();
     await expect(page.getByRole('heading', { name: /Saltmere Herons offense against Marrow Fen Stags/ })).toBeVisible();
+    const name = (await page.getByRole('button', { name: /^rename / }).getAttribute('aria-label'))!.slice('rename '.length);
+    await page.getByRole('button', { name: `rename ${name}` }).click();
+    await page.getByLabel('name of the sheet').fill('Marsh week');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: /^Marsh week: Saltmere/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('heading', { name: new RegExp(`^${name}: Saltmere`) })).toBeVisible();
     for (const section of ['Openers', '1st & 10', '3rd medium', 'Red, their 15 to 4']) {
       const box = page.getByRole('region', { name: section, exact: true });
       const head = box.getByRole('button', { name: section, exact: true });

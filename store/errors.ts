@@ -19,6 +19,11 @@ export class Invalid extends Error {
   override readonly name = 'Invalid';
 }
 
+/** Not now: worth asking again, nothing was done. */
+export class Busy extends Error {
+  override readonly name = 'Busy';
+}
+
 export class SignInRefused extends Error {
   override readonly name = 'SignInRefused';
   constructor(readonly code: 'wrong' | 'too-many', seconds = 0) {

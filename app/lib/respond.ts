@@ -2,7 +2,7 @@ import 'server-only';
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { may, PERMISSIONS, type Action } from '@/core/staff';
-import { Invalid, isDiskFull, isStoreDown, NotFound, Refused } from '@/store/errors';
+import { Busy, Invalid, isDiskFull, isStoreDown, NotFound, Refused } from '@/store/errors';
 import type { Actor } from '@/core/exchange/types';
 import { HOSTS, isOurHost, sameOrigin } from './origin';
 import { currentActor } from './session';
@@ -18,6 +18,7 @@ export function failure(error: unknown): NextResponse {
   if (error instanceof OtherMember) return say(409, 'Another member is signed in on this browser now; sign in again. What you typed is kept here.');
   if (error instanceof NotFound) return say(404, error.message);
   if (error instanceof Invalid) return say(422, error.message);
+  if (error instanceof Busy) return say(503, error.message);
   if (error instanceof z.ZodError) return say(422, error.issues.map((i) => `${i.path.join('.')}: ${i.message}`).join('; '));
   if (isDiskFull(error)) return say(503, 'The disk of the database is full. What you typed is kept here and saved when there is room.');
   if (isStoreDown(error)) return say(503, 'The database does not answer. What you typed is kept here and saved when it is back.');

@@ -1,5 +1,4 @@
 import 'server-only';
-import { spawn } from 'node:child_process';
 import { createWriteStream } from 'node:fs';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
@@ -9,8 +8,9 @@ import { pipeline } from 'node:stream/promises';
 import type { ReadableStream as NodeStream } from 'node:stream/web';
 import busboy from 'busboy';
 import { LIMITS } from '@/core/table';
-import { Invalid } from '@/store/errors';
+import { Busy, Invalid } from '@/store/errors';
 import type { Actor, BookChoice } from '@/core/exchange/types';
+import { startChild } from './child';
 
 export interface Upload {
   readonly folder: string;
@@ -66,43 +66,30 @@ const MOST_AT_ONCE = 2;
 export function importInChild(actor: Actor, upload: Upload, now: Date, book: BookChoice, signal: AbortSignal): ReadableStream<Uint8Array> {
   if (running >= MOST_AT_ONCE) {
     void upload.remove();
-    throw new Invalid('two imports are running already; try again in a moment');
+    throw new Busy('two imports are running already; try again in a moment');
   }
   running++;
-  const child = spawn(process.execPath, [`--max-old-space-size=${LIMITS.readerMegabytes}`, '--import', 'tsx', path.join(process.cwd(), 'store/import-child.ts')], { cwd: process.cwd(), env: { ...process.env, NODE_OPTIONS: '' }, stdio: ['pipe', 'pipe', 'pipe'] });
   const encoder = new TextEncoder();
-  let said = '';
   let answered = false;
   let open = true;
-  const timer = setTimeout(() => child.kill('SIGKILL'), LIMITS.seconds * 1000);
-  const stop = (): void => void child.kill('SIGKILL');
-  signal.addEventListener('abort', stop, { once: true });
+  let stop = (): void => undefined;
   return new ReadableStream({
     start(controller) {
       const write = (bytes: Uint8Array): void => {
         if (open) controller.enqueue(bytes);
       };
-      child.stdout.on('data', (d: Buffer) => {
-        if (d.includes('"outcome"') || d.includes('"error"')) answered = true;
-        write(new Uint8Array(d));
+      const child = startChild('import', { actor, files: upload.files, now: now.toISOString(), book }, signal, (bytes) => {
+        if (bytes.includes('"outcome"') || bytes.includes('"error"')) answered = true;
+        write(new Uint8Array(bytes));
       });
-      child.stderr.on('data', (d: Buffer) => { said = (said + d.toString()).slice(-4000); });
-      child.on('error', () => undefined);
-      child.on('close', (code, killed) => {
+      stop = child.stop;
+      void child.ended.then(({ code, memory }) => {
         running--;
-        clearTimeout(timer);
-        signal.removeEventListener('abort', stop);
         void upload.remove();
-        if (!answered && !signal.aborted) {
-          if (code !== 0) console.error(`import ended with ${code ?? killed}: ${said.split('\n').slice(-6).join(' ')}`);
-          const memory = code === 134 || killed === 'SIGABRT' || /heap out of memory/i.test(said);
-          write(encoder.encode(`${JSON.stringify({ error: memory ? 'the files need more memory than an import may use; split them. Nothing was imported' : killed ? `the import took longer than ${LIMITS.seconds / 60} minutes; split the files. Nothing was imported` : 'the import ended by itself; nothing was imported' })}\n`));
-        }
+        if (!answered && !signal.aborted) write(encoder.encode(`${JSON.stringify({ error: memory ? 'the files need more memory than an import may use; split them. Nothing was imported' : code === null ? `the import took longer than ${LIMITS.seconds / 60} minutes; split the files. Nothing was imported` : 'the import ended by itself; nothing was imported' })}\n`));
         if (open) controller.close();
         open = false;
       });
-      child.stdin.on('error', () => undefined);
-      child.stdin.end(JSON.stringify({ actor, files: upload.files, now: now.toISOString(), book }));
     },
     cancel() {
       open = false;

@@ -24,6 +24,7 @@ import { Reel } from '../read/Reel';
 import { Unsettled } from '../sync/SaveStatus';
 import { filmPath, WithFilm } from '../film/WithFilm';
 import { useUrlState } from '../useUrlState';
+import { SheetName } from './SheetName';
 
 export interface PlanScreenProps {
   readonly sheet: SheetDetail;
@@ -149,7 +150,7 @@ export function PlanScreen(props: PlanScreenProps) {
   return (
     <DndContext id="plan" sensors={sensors} onDragEnd={dropped}>
       <div className="slices" onKeyDown={(e) => { if ((e.ctrlKey || e.metaKey) && e.key === 'z') { e.preventDefault(); takeBack(); } }}>
-        <h1>{sheetName}: {props.teamName} offense against {props.opponentName}</h1>
+        <SheetName name={sheetName} rest={`${props.teamName} offense against ${props.opponentName}`} onRename={mayEdit ? (name) => void send((o) => [o.patch(scope, 'sheet', props.sheet.key, { name })], (o) => [o.patch(scope, 'sheet', props.sheet.key, { name: sheetName })]) : null} />
         <span className="small quiet">{calls.length} {calls.length === 1 ? 'call' : 'calls'}{fits ? ', fits one page' : ': too long for one page'}{lockedBy ? ` · locked by ${lockedBy}` : ''}</span>
         <span style={{ marginLeft: 'auto', display: 'flex', gap: 8 }}>
           {mayEdit && <Button onClick={takeBack}>Undo</Button>}
