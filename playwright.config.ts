@@ -14,7 +14,6 @@ export default defineConfig({
   outputDir: '.vobrik/journeys',
   use: {
     viewport: { width: 1280, height: 800 },
-    trace: 'retain-on-failure',
     // Journeys that go offline allow it; the others need not fill a cache each.
     serviceWorkers: 'block',
     launchOptions: {

@@ -1,40 +1,21 @@
 /** Key to echo and Enter to the next snap, in Debian's Chromium against a real server and database. */
 import { chromium } from '@playwright/test';
-import { randomUUID } from 'node:crypto';
-import { dropDatabase, ensureDatabase, joinCluster, startCluster } from '../cli/cluster';
-import { ensureBuild } from '../cli/build';
-import { spawnServer, waitUntilUp } from '../cli/serve';
-import { freePort } from '../cli/system';
-import { loadDemo } from '../demo/load';
-import { closeOrm, migrate } from '../store/orm';
 import type { Row } from './run';
+import { GAME, withStage } from './stage';
 
 const CHROMIUM = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
 const SNAPS = ['11 trips r gun 4-2 over cover 3 strong power r #22 +2', '.. stick #7>#81 +3', '12 wing l pistol inside zone l #22 +2', '11 doubles r gun quarters mesh inc', '@o40 1&10 11 spread gun levels #7>#11 +4'];
 
 interface Measured { echo: number[]; longFrames: number; next: number[]; stored: number[] }
 
-export async function browserRows(): Promise<Row[]> {
-  ensureBuild();
-  const cluster = await startCluster('e2e', true);
-  const leave = joinCluster('e2e');
-  const database = `bench_${randomUUID().slice(0, 8)}`;
-  await ensureDatabase(cluster, database);
-  process.env.DATABASE_URL = cluster.url(database);
-  await migrate(cluster.url(database));
-  await loadDemo(new Date('2026-10-31T18:00:00Z'));
-  await closeOrm();
-  const port = await freePort();
-  const server = spawnServer(port, cluster.url(database));
-  const base = `http://127.0.0.1:${port}`;
-  await waitUntilUp(base, server);
+export const browserRows = (): Promise<Row[]> => withStage({ cluster: 'e2e', members: 0 }, async ({ base }) => {
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM });
   try {
     const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
     await page.goto(`${base}/sign-in`);
     await page.getByRole('button', { name: /Okafor/ }).click();
     await page.getByRole('heading', { name: 'What is next' }).waitFor();
-    await page.goto(`${base}/log/2026-w08-stg-wre`);
+    await page.goto(`${base}/log/${GAME}`);
     await page.getByTestId('snap-line').waitFor();
     await page.evaluate(() => {
       const m: Measured = { echo: [], longFrames: 0, next: [], stored: [] };
@@ -84,11 +65,5 @@ export async function browserRows(): Promise<Row[]> {
     ];
   } finally {
     await browser.close();
-    await new Promise<void>((resolve) => {
-      server.on('exit', () => resolve());
-      server.kill('SIGTERM');
-    });
-    await dropDatabase(cluster, database);
-    leave();
   }
-}
+});

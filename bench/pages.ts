@@ -22,8 +22,19 @@ const ARGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run
 
 interface World { context: BrowserContext; page: Page }
 
-/** `restart`: kills something of the server's side and brings it back; none: the servers are left alone. */
-export async function logByPage({ base, game, member, schedules, seed, restart }: { readonly base: string; readonly game: string; readonly member: RegExp; readonly schedules: number; readonly seed: number; readonly restart?: () => Promise<void> }): Promise<PagesDone> {
+interface PagesOptions {
+  readonly base: string;
+  readonly game: string;
+  readonly member: RegExp;
+  readonly schedules: number;
+  /** Snaps to log at least; more schedules are made until they are. */
+  readonly least?: number;
+  readonly seed: number;
+  /** Kills something of the server's side and brings it back; none: the servers are left alone. */
+  readonly restart?: () => Promise<void>;
+}
+
+export async function logByPage({ base, game, member, schedules, least = 0, seed, restart }: PagesOptions): Promise<PagesDone> {
   const source = seededRandom(seed);
   /** Notes of this run, whatever others typed into the game. */
   const run = `p${randomUUID().slice(0, 6)}`;
@@ -53,7 +64,7 @@ export async function logByPage({ base, game, member, schedules, seed, restart }
       return route.abort().catch(() => undefined);
     });
   };
-  const kinds: Readonly<Record<string, number>> = { type: 6, net: 3, reload: 1, tab: 1, browser: 1, full: 1, ...(restart ? { server: 1 } : {}) };
+  const kinds: Readonly<Record<string, number>> = { type: 12, net: 6, reload: 1, tab: 1, browser: 1, full: 1, ...(restart ? { server: 2 } : {}) };
   try {
     await world.page.goto(`${base}/sign-in`);
     await world.page.getByRole('button', { name: member }).click();
@@ -61,8 +72,9 @@ export async function logByPage({ base, game, member, schedules, seed, restart }
     await openLog();
     // Until the page is kept for the time without a network.
     await world.page.waitForTimeout(4000);
-    for (let s = 0; s < schedules; s++) {
-      for (let a = 0; a < 6; a++) {
+    let made = 0;
+    for (; made < schedules || typed.length < least; made++) {
+      for (let a = 0; a < 5; a++) {
         const what = source.weighted(kinds);
         actions[what] = (actions[what] ?? 0) + 1;
         if (what === 'type') {
@@ -108,7 +120,7 @@ export async function logByPage({ base, game, member, schedules, seed, restart }
     const notes = rows.filter((r) => !r.deleted).sort((x, y) => x.order - y.order).map((r) => r.fields.note ?? '');
     const stored = notes.filter((n) => n.startsWith(`${run}-`));
     if (notes.includes('not taken')) throw new Error('a snap that the storage refused was stored');
-    return { schedules, snaps: typed.length, actions, lost: typed.filter((t) => !stored.includes(t)).length, doubled: stored.length - new Set(stored).size, outOfOrder: stored.filter((n, i) => n !== typed[i]).length };
+    return { schedules: made, snaps: typed.length, actions, lost: typed.filter((t) => !stored.includes(t)).length, doubled: stored.length - new Set(stored).size, outOfOrder: stored.filter((n, i) => n !== typed[i]).length };
   } finally {
     await world.context.close().catch(() => undefined);
     rmSync(profile, { recursive: true, force: true });

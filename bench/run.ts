@@ -115,7 +115,9 @@ export async function bench(args: string[]): Promise<number> {
       const said = (what: string, done: object): void => void process.stdout.write(`${what}: ${JSON.stringify(done)}\n`);
       said('a thousand snaps under kills', await logUnderKills({ snaps: 1000, every: 12, seed: 20261126 }));
       const { pagesUnderKills } = await import('./pages-run');
-      said('the real page under kills of everything', await pagesUnderKills({ schedules: 80, seed: 20261126 }));
+      said('the real page under kills of everything', await pagesUnderKills({ schedules: 50, least: 300, seed: 20261126 }));
+      const { logAtOnce } = await import('./rounds');
+      said('two members at once', await logAtOnce({ rounds: 500, seed: 20261126 }));
       said('random lines', fuzzLine(1_000_000, 1));
       said('random tables', fuzzTable(10_000, 1));
     }

@@ -1,3 +1,5 @@
+import { MOST_TEXT } from '../snap/text';
+
 /** Every limit of what may come in, in one list: the reader, the upload, the docs and the tests take it from here. */
 export const LIMITS = {
   /** Bytes of one upload, all files together. */
@@ -10,7 +12,7 @@ export const LIMITS = {
   xlsxRows: 40_000,
   columns: 250,
   /** Characters of one cell. */
-  cell: 4000,
+  cell: MOST_TEXT,
   /** Faults listed; the rest is counted. */
   faults: 500,
   /** Megabytes of memory the reading process may use. */
