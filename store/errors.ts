@@ -34,10 +34,13 @@ export class SignInRefused extends Error {
 const DOWN_CODES = new Set(['53100', '53200', '53300', '55000', '3D000', 'ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOTFOUND', '57P01', '57P02', '57P03', '08000', '08001', '08003', '08004', '08006']);
 
 /** True when the disk of the database is full: nothing was decided, and nothing will be until there is room. */
-export function isDiskFull(error: unknown): boolean {
+function isDiskFull(error: unknown): boolean {
   for (let e = error as { code?: string; cause?: unknown } | undefined, depth = 0; e && depth < 6; depth++, e = e.cause as typeof e) if (e.code === '53100' || e.code === 'ENOSPC') return true;
   return false;
 }
+
+/** What stands in the way of the database, as the beginning of a sentence; null when it is nothing that passes. */
+export const outage = (error: unknown): string | null => (isDiskFull(error) ? 'The disk of the server is full' : isStoreDown(error) ? 'The database does not answer' : null);
 
 /** True when the database could not be reached or went away: worth trying again, nothing was decided. */
 export function isStoreDown(error: unknown): boolean {

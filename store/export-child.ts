@@ -3,7 +3,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { z } from 'zod';
 import { ROLES } from '../core/staff';
 import { pack } from '../core/table';
-import { isStoreDown, NotFound, Refused } from './errors';
+import { NotFound, outage, Refused } from './errors';
 import { closeOrm } from './orm';
 import { exportFiles, exportWorkbook } from './packages';
 
@@ -19,9 +19,9 @@ try {
   const at = new Date(now);
   writeFileSync(to, as === 'xlsx' ? await exportWorkbook(actor, at) : pack(await exportFiles(actor, at)), { mode: 0o600 });
 } catch (error) {
+  const away = outage(error);
   if (error instanceof Refused || error instanceof NotFound) say({ error: error.message });
-  else if (isStoreDown(error)) say({ error: 'the database does not answer; nothing was exported', busy: true });
-  else if ((error as { code?: string }).code === 'ENOSPC') say({ error: 'the disk of the server is full; nothing was exported' });
+  else if (away !== null) say({ error: `${away}; nothing was exported`, busy: true });
   else throw error;
 } finally {
   await closeOrm();

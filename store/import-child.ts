@@ -7,7 +7,7 @@ import { readFileSync } from 'node:fs';
 import { z } from 'zod';
 import { LIMITS, unpack, type NamedFile } from '../core/table';
 import { ROLES } from '../core/staff';
-import { Invalid, isStoreDown, NotFound, Refused } from './errors';
+import { Invalid, NotFound, outage, Refused } from './errors';
 import { importFiles } from './imports';
 import { closeOrm } from './orm';
 import { isWorkbook, readWorkbook } from './xlsx';
@@ -37,8 +37,9 @@ async function run(): Promise<void> {
 try {
   await run();
 } catch (error) {
+  const away = outage(error);
   if (error instanceof Invalid || error instanceof NotFound || error instanceof Refused) say({ error: error.message });
-  else if (isStoreDown(error)) say({ error: 'the database does not answer; nothing was imported', down: true });
+  else if (away !== null) say({ error: `${away}; nothing was imported`, down: true });
   else {
     console.error(error);
     say({ error: 'the files could not be imported; nothing was' });

@@ -8,12 +8,13 @@ import { eraseReadings } from '@/client/offline';
 
 export interface SignInFormProps {
   readonly enter: (before: string | null, form: FormData) => Promise<string | null>;
-  readonly enterDemo: (form: FormData) => Promise<void>;
+  readonly enterDemo: (before: string | null, form: FormData) => Promise<string | null>;
   readonly demo: readonly { id: string; name: string; roles: readonly string[] }[];
 }
 
 export function SignInForm({ enter, enterDemo, demo }: SignInFormProps) {
   const [problem, action, busy] = useActionState(enter, null);
+  const [demoProblem, demoAction] = useActionState(enterDemo, null);
   const [restored, setRestored] = useState(false);
   useEffect(() => {
     setRestored(restoredEpoch() !== null);
@@ -27,11 +28,12 @@ export function SignInForm({ enter, enterDemo, demo }: SignInFormProps) {
       {demo.length > 0 && (
         <section className="card" aria-label="Demo">
           <header><h2>Demo data</h2></header>
+          {demoProblem && <Alert severity="error" variant="outlined">{demoProblem}</Alert>}
           <p className="small quiet">An invented league. Come in as</p>
           <ul className="todo">
             {demo.map((m) => (
               <li key={m.id}>
-                <form action={enterDemo}>
+                <form action={demoAction}>
                   <input type="hidden" name="member" value={m.id} />
                   <Button type="submit" variant="outlined" fullWidth>{m.name}, {m.roles.join(' and ')}</Button>
                 </form>

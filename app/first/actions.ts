@@ -6,7 +6,7 @@ import { z } from 'zod';
 import { sameOrigin } from '@/app/lib/origin';
 import { clock, setSession } from '@/app/lib/session';
 import { LEVEL_KEYS } from '@/core/field';
-import { Invalid, isStoreDown } from '@/store/errors';
+import { Invalid, outage } from '@/store/errors';
 import { createFirstProgram, LEAST_PASSWORD } from '@/store/members';
 
 const schema = z.object({
@@ -27,7 +27,8 @@ export async function create(_: string | null, form: FormData): Promise<string |
     await setSession(await createFirstProgram({ ...read.data, teamKey: read.data.teamKey.toUpperCase() }, clock()));
   } catch (error) {
     if (error instanceof Invalid) return `${error.message}.`;
-    if (isStoreDown(error)) return 'The database does not answer; try again in a moment.';
+    const away = outage(error);
+    if (away !== null) return `${away}; try again in a moment.`;
     throw error;
   }
   redirect('/');

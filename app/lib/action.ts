@@ -2,7 +2,7 @@ import 'server-only';
 import { headers } from 'next/headers';
 import type { z } from 'zod';
 import { may, PERMISSIONS, type Action } from '@/core/staff';
-import { Invalid, isStoreDown, NotFound, Refused } from '@/store/errors';
+import { Invalid, NotFound, outage, Refused } from '@/store/errors';
 import type { Actor } from '@/core/exchange/types';
 import { sameOrigin } from './origin';
 import { requireActor } from './session';
@@ -12,7 +12,8 @@ export type Told<R> = { readonly ok: true; readonly value: R } | { readonly ok: 
 /** What a refusal of the store says on screen; anything else is a fault of ours and is thrown. */
 export function told(error: unknown): { readonly ok: false; readonly words: string } {
   if (error instanceof Invalid || error instanceof NotFound || error instanceof Refused) return { ok: false, words: `${error.message}.` };
-  if (isStoreDown(error)) return { ok: false, words: 'The database does not answer; nothing was changed. Try again in a moment.' };
+  const away = outage(error);
+  if (away !== null) return { ok: false, words: `${away}; nothing was changed. Try again in a moment.` };
   throw error;
 }
 

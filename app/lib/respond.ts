@@ -2,7 +2,7 @@ import 'server-only';
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { may, PERMISSIONS, type Action } from '@/core/staff';
-import { Busy, Invalid, isDiskFull, isStoreDown, NotFound, Refused } from '@/store/errors';
+import { Busy, Invalid, NotFound, outage, Refused } from '@/store/errors';
 import type { Actor } from '@/core/exchange/types';
 import { HOSTS, isOurHost, sameOrigin } from './origin';
 import { currentActor } from './session';
@@ -20,8 +20,8 @@ export function failure(error: unknown): NextResponse {
   if (error instanceof Invalid) return say(422, error.message);
   if (error instanceof Busy) return say(503, error.message);
   if (error instanceof z.ZodError) return say(422, error.issues.map((i) => `${i.path.join('.')}: ${i.message}`).join('; '));
-  if (isDiskFull(error)) return say(503, 'The disk of the database is full. What you typed is kept here and saved when there is room.');
-  if (isStoreDown(error)) return say(503, 'The database does not answer. What you typed is kept here and saved when it is back.');
+  const away = outage(error);
+  if (away !== null) return say(503, `${away}. What you typed is kept here and saved when that is over.`);
   console.error(error);
   return say(500, 'Something went wrong on the server; nothing was saved.');
 }

@@ -4,7 +4,7 @@ import { headers } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { sameOrigin } from '@/app/lib/origin';
 import { clock, setSession, visitor } from '@/app/lib/session';
-import { isStoreDown, SignInRefused } from '@/store/errors';
+import { outage, SignInRefused } from '@/store/errors';
 import { signIn, signInDemo } from '@/store/members';
 
 async function enterBy(work: () => Promise<string>): Promise<string | null> {
@@ -14,7 +14,8 @@ async function enterBy(work: () => Promise<string>): Promise<string | null> {
     return null;
   } catch (error) {
     if (error instanceof SignInRefused) return error.message;
-    if (isStoreDown(error)) return 'The database does not answer; try again in a moment.';
+    const away = outage(error);
+    if (away !== null) return `${away}; try again in a moment.`;
     throw error;
   }
 }
@@ -25,7 +26,8 @@ export async function enter(_: string | null, form: FormData): Promise<string | 
   redirect('/');
 }
 
-export async function enterDemo(form: FormData): Promise<void> {
+export async function enterDemo(_: string | null, form: FormData): Promise<string | null> {
   const problem = await enterBy(async () => signInDemo(String(form.get('member') ?? ''), clock(), (await visitor()).agent));
-  redirect(problem === null ? '/' : '/sign-in');
+  if (problem !== null) return problem;
+  redirect('/');
 }
