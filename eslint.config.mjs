@@ -5,7 +5,16 @@ import tseslint from 'typescript-eslint';
 import stairs from './lint/stairs.mjs';
 
 export default tseslint.config(
-  { ignores: ['.next/**', 'public/sw.js', '.vobrik/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**'] },
+  {
+    ignores: [
+      '.next/**',
+      'public/sw.js',
+      '.vobrik/**',
+      'node_modules/**',
+      'next-env.d.ts',
+      'test-results/**',
+    ],
+  },
   ...tseslint.configs.recommended,
   {
     files: ['**/*.{ts,tsx,mts,mjs}'],
@@ -16,13 +25,32 @@ export default tseslint.config(
       'react-hooks/exhaustive-deps': 'warn',
       '@next/next/no-html-link-for-pages': 'off',
       'house/stairs': 'error',
-      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports', prefer: 'type-imports', disallowTypeAnnotations: false }],
+      '@typescript-eslint/consistent-type-imports': [
+        'error',
+        { fixStyle: 'inline-type-imports', prefer: 'type-imports', disallowTypeAnnotations: false },
+      ],
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/no-empty-object-type': ['error', { allowInterfaces: 'with-single-extends' }],
       eqeqeq: ['error', 'always', { null: 'ignore' }],
       'no-console': ['error', { allow: ['error'] }],
     },
   },
-  { files: ['core/**'], rules: { 'no-restricted-globals': ['error', ...['window', 'document', 'process', 'localStorage', 'fetch'].map((name) => ({ name, message: 'core knows neither browser nor Node.' }))], 'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'Pass a random source in.' }, { object: 'Date', property: 'now', message: 'Pass the time in.' }] } },
+  {
+    files: ['core/**'],
+    rules: {
+      'no-restricted-globals': [
+        'error',
+        ...['window', 'document', 'process', 'localStorage', 'fetch'].map((name) => ({
+          name,
+          message: 'core knows neither browser nor Node.',
+        })),
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Pass a random source in.' },
+        { object: 'Date', property: 'now', message: 'Pass the time in.' },
+      ],
+    },
+  },
   { files: ['core/**/*.test.ts'], rules: { 'no-restricted-globals': 'off' } },
 );

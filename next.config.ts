@@ -5,7 +5,17 @@ const config: NextConfig = {
   reactStrictMode: true,
   // Types are checked by ./vobrik test, once, over the whole house.
   typescript: { ignoreBuildErrors: true },
-  serverExternalPackages: ['@mikro-orm/core', '@mikro-orm/knex', '@mikro-orm/postgresql', '@mikro-orm/migrations', 'pg', 'pdfkit', '@node-rs/argon2', 'busboy', 'exceljs'],
+  serverExternalPackages: [
+    '@mikro-orm/core',
+    '@mikro-orm/knex',
+    '@mikro-orm/postgresql',
+    '@mikro-orm/migrations',
+    'pg',
+    'pdfkit',
+    '@node-rs/argon2',
+    'busboy',
+    'exceljs',
+  ],
   experimental: { serverActions: { bodySizeLimit: '1mb' } },
   headers: async () => [
     {

@@ -6,7 +6,11 @@ import { NextResponse, type NextRequest } from 'next/server';
 import { HOSTS, isOurHost } from './app/lib/origin';
 
 export function proxy(request: NextRequest): NextResponse {
-  if (!isOurHost(request.headers.get('host'), HOSTS)) return new NextResponse('This server is not known under that name; the operator can allow it with VOBRIK_HOSTS.\n', { status: 421, headers: { 'Cache-Control': 'no-store' } });
+  if (!isOurHost(request.headers.get('host'), HOSTS))
+    return new NextResponse(
+      'This server is not known under that name; the operator can allow it with VOBRIK_HOSTS.\n',
+      { status: 421, headers: { 'Cache-Control': 'no-store' } },
+    );
   // Handlers answer data, not pages, and take bodies larger than this step would copy.
   if (request.nextUrl.pathname.startsWith('/api/')) return NextResponse.next();
   const nonce = Buffer.from(crypto.randomUUID()).toString('base64');
@@ -15,7 +19,14 @@ export function proxy(request: NextRequest): NextResponse {
     `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'`,
     // Emotion writes style elements as components mount.
     "style-src 'self' 'unsafe-inline'",
-    "img-src 'self' data: blob:", "font-src 'self'", "connect-src 'self'", "worker-src 'self' blob:", "object-src 'none'", "base-uri 'none'", "form-action 'self'", "frame-ancestors 'none'",
+    "img-src 'self' data: blob:",
+    "font-src 'self'",
+    "connect-src 'self'",
+    "worker-src 'self' blob:",
+    "object-src 'none'",
+    "base-uri 'none'",
+    "form-action 'self'",
+    "frame-ancestors 'none'",
   ].join('; ');
   const headers = new Headers(request.headers);
   headers.set('x-nonce', nonce);
@@ -26,4 +37,11 @@ export function proxy(request: NextRequest): NextResponse {
 }
 
 // The import alone is left out: the proxy would hold its whole body in memory and cut it. Its handler checks the host itself.
-export const config = { matcher: [{ source: '/((?!_next/static|_next/image|favicon.ico|api/import).*)', missing: [{ type: 'header', key: 'next-router-prefetch' }] }] };
+export const config = {
+  matcher: [
+    {
+      source: '/((?!_next/static|_next/image|favicon.ico|api/import).*)',
+      missing: [{ type: 'header', key: 'next-router-prefetch' }],
+    },
+  ],
+};

@@ -7,8 +7,32 @@ const alias = { '@': here, 'server-only': path.join(here, 'store/empty.ts') };
 export default defineConfig({
   test: {
     projects: [
-      { resolve: { alias }, test: { name: 'unit', include: ['core/**/*.test.ts', 'client/**/*.test.ts', 'demo/**/*.test.ts', 'ui/**/*.test.ts', 'app/lib/**/*.test.ts', 'bench/**/*.test.ts', 'docs/**/*.test.ts'], testTimeout: 240_000 } },
-      { resolve: { alias }, test: { name: 'store', include: ['store/**/*.test.ts', 'cli/**/*.test.ts', 'app/*.test.ts'], testTimeout: 240_000, hookTimeout: 240_000, fileParallelism: false } },
+      {
+        resolve: { alias },
+        test: {
+          name: 'unit',
+          include: [
+            'core/**/*.test.ts',
+            'client/**/*.test.ts',
+            'demo/**/*.test.ts',
+            'ui/**/*.test.ts',
+            'app/lib/**/*.test.ts',
+            'bench/**/*.test.ts',
+            'docs/**/*.test.ts',
+          ],
+          testTimeout: 240_000,
+        },
+      },
+      {
+        resolve: { alias },
+        test: {
+          name: 'store',
+          include: ['store/**/*.test.ts', 'cli/**/*.test.ts', 'app/*.test.ts'],
+          testTimeout: 240_000,
+          hookTimeout: 240_000,
+          fileParallelism: false,
+        },
+      },
     ],
   },
 });

@@ -5,8 +5,15 @@ export default function PageError({ reset }: { error: Error; reset: () => void }
     <main className="page">
       <section className="card flag" role="alert">
         <h1>This page could not be shown</h1>
-        <p>The database may be away for a moment. What you typed is kept in this browser and saved when it is back.</p>
-        <p><button type="button" className="plain" onClick={reset}><strong>Try again</strong></button></p>
+        <p>
+          The database may be away for a moment. What you typed is kept in this browser and saved when it is
+          back.
+        </p>
+        <p>
+          <button type="button" className="plain" onClick={reset}>
+            <strong>Try again</strong>
+          </button>
+        </p>
       </section>
     </main>
   );

@@ -9,7 +9,10 @@ import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { Registry } from '@/ui/theme/Registry';
 
-export const metadata: Metadata = { title: { default: 'Vobrik', template: '%s · Vobrik' }, description: 'Log, read, plan: the football staff’s week.' };
+export const metadata: Metadata = {
+  title: { default: 'Vobrik', template: '%s · Vobrik' },
+  description: 'Log, read, plan: the football staff’s week.',
+};
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const nonce = (await headers()).get('x-nonce') ?? undefined;

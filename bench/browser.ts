@@ -3,67 +3,106 @@ import { chromium } from '@playwright/test';
 import type { Row } from './run';
 import { GAME, withStage } from './stage';
 
-const CHROMIUM = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
-const SNAPS = ['11 trips r gun 4-2 over cover 3 strong power r #22 +2', '.. stick #7>#81 +3', '12 wing l pistol inside zone l #22 +2', '11 doubles r gun quarters mesh inc', '@o40 1&10 11 spread gun levels #7>#11 +4'];
+const CHROMIUM = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+const SNAPS = [
+  '11 trips r gun 4-2 over cover 3 strong power r #22 +2',
+  '.. stick #7>#81 +3',
+  '12 wing l pistol inside zone l #22 +2',
+  '11 doubles r gun quarters mesh inc',
+  '@o40 1&10 11 spread gun levels #7>#11 +4',
+];
 
-interface Measured { echo: number[]; longFrames: number; next: number[]; stored: number[] }
+interface Measured {
+  echo: number[];
+  longFrames: number;
+  next: number[];
+  stored: number[];
+}
 
-export const browserRows = (): Promise<Row[]> => withStage({ cluster: 'e2e', members: 0 }, async ({ base }) => {
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM });
-  try {
-    const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
-    await page.goto(`${base}/sign-in`);
-    await page.getByRole('button', { name: /Okafor/ }).click();
-    await page.getByRole('heading', { name: 'What is next' }).waitFor();
-    await page.goto(`${base}/log/${GAME}`);
-    await page.getByTestId('snap-line').waitFor();
-    await page.evaluate(() => {
-      const m: Measured = { echo: [], longFrames: 0, next: [], stored: [] };
-      (window as unknown as { measured: Measured }).measured = m;
-      const input = document.querySelector<HTMLInputElement>('[data-testid=snap-line]')!;
-      const root = document.querySelector('main')!;
-      // Keydown handler to the commit of the DOM; painting is not in it.
-      let began = 0;
-      let entered = 0;
-      let kept = 0;
-      window.addEventListener('keydown', (e) => {
-        began = performance.now();
-        if (e.key === 'Enter') entered = kept = began;
-      }, true);
-      new MutationObserver(() => {
-        if (began > 0 && entered === 0) m.echo.push(performance.now() - began);
-        began = 0;
-        if (entered > 0 && input.value === '' && document.activeElement === input) {
-          m.next.push(performance.now() - entered);
-          entered = 0;
+export const browserRows = (): Promise<Row[]> =>
+  withStage({ cluster: 'e2e', members: 0 }, async ({ base }) => {
+    const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM });
+    try {
+      const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+      await page.goto(`${base}/sign-in`);
+      await page.getByRole('button', { name: /Okafor/ }).click();
+      await page.getByRole('heading', { name: 'What is next' }).waitFor();
+      await page.goto(`${base}/log/${GAME}`);
+      await page.getByTestId('snap-line').waitFor();
+      await page.evaluate(() => {
+        const m: Measured = { echo: [], longFrames: 0, next: [], stored: [] };
+        (window as unknown as { measured: Measured }).measured = m;
+        const input = document.querySelector<HTMLInputElement>('[data-testid=snap-line]')!;
+        const root = document.querySelector('main')!;
+        // Keydown handler to the commit of the DOM; painting is not in it.
+        let began = 0;
+        let entered = 0;
+        let kept = 0;
+        window.addEventListener(
+          'keydown',
+          (e) => {
+            began = performance.now();
+            if (e.key === 'Enter') entered = kept = began;
+          },
+          true,
+        );
+        new MutationObserver(() => {
+          if (began > 0 && entered === 0) m.echo.push(performance.now() - began);
+          began = 0;
+          if (entered > 0 && input.value === '' && document.activeElement === input) {
+            m.next.push(performance.now() - entered);
+            entered = 0;
+          }
+        }).observe(root, { subtree: true, childList: true, characterData: true, attributes: true });
+        new PerformanceObserver((list) => {
+          m.longFrames += list.getEntries().filter((x) => x.duration > 50).length;
+        }).observe({ entryTypes: ['longtask'] });
+        const send = window.fetch;
+        window.fetch = async (...a) => {
+          const at = kept;
+          const answer = await send(...a);
+          if (String(a[0]).includes('/api/sync') && a[1]?.method === 'POST')
+            m.stored.push(performance.now() - at);
+          return answer;
+        };
+      });
+      let keys = 0;
+      for (let round = 0; round < 4; round++) {
+        for (const line of SNAPS) {
+          await page.keyboard.type(line, { delay: 12 });
+          keys += line.length;
+          await page.keyboard.press('Enter');
+          await page.waitForFunction(() =>
+            /^saved/.test(document.getElementById('saved')?.textContent ?? ''),
+          );
         }
-      }).observe(root, { subtree: true, childList: true, characterData: true, attributes: true });
-      new PerformanceObserver((list) => { m.longFrames += list.getEntries().filter((x) => x.duration > 50).length; }).observe({ entryTypes: ['longtask'] });
-      const send = window.fetch;
-      window.fetch = async (...a) => {
-        const at = kept;
-        const answer = await send(...a);
-        if (String(a[0]).includes('/api/sync') && a[1]?.method === 'POST') m.stored.push(performance.now() - at);
-        return answer;
-      };
-    });
-    let keys = 0;
-    for (let round = 0; round < 4; round++) {
-      for (const line of SNAPS) {
-        await page.keyboard.type(line, { delay: 12 });
-        keys += line.length;
-        await page.keyboard.press('Enter');
-        await page.waitForFunction(() => /^saved/.test(document.getElementById('saved')?.textContent ?? ''));
       }
+      const m = await page.evaluate(() => (window as unknown as { measured: Measured }).measured);
+      const row = (what: string, times: readonly number[], note = ''): Row => ({
+        what,
+        n: times.length,
+        unit: 'ms',
+        times,
+        note,
+      });
+      return [
+        row(
+          'key to echo (handler to DOM, painting excluded)',
+          m.echo,
+          `${keys} keys typed, ${m.longFrames} frames over 50 ms`,
+        ),
+        row('Enter to the caret in an empty line', m.next),
+        row('Enter to acknowledged by PostgreSQL', m.stored),
+      ];
+    } finally {
+      await browser.close();
     }
-    const m = await page.evaluate(() => (window as unknown as { measured: Measured }).measured);
-    const row = (what: string, times: readonly number[], note = ''): Row => ({ what, n: times.length, unit: 'ms', times, note });
-    return [
-      row('key to echo (handler to DOM, painting excluded)', m.echo, `${keys} keys typed, ${m.longFrames} frames over 50 ms`),
-      row('Enter to the caret in an empty line', m.next),
-      row('Enter to acknowledged by PostgreSQL', m.stored),
-    ];
-  } finally {
-    await browser.close();
-  }
-});
+  });

@@ -17,7 +17,15 @@ export interface KillsDone {
 }
 
 /** `every`: a kill about every so many snaps. */
-export function logUnderKills({ snaps, every, seed }: { readonly snaps: number; readonly every: number; readonly seed: number }): Promise<KillsDone> {
+export function logUnderKills({
+  snaps,
+  every,
+  seed,
+}: {
+  readonly snaps: number;
+  readonly every: number;
+  readonly seed: number;
+}): Promise<KillsDone> {
   const source = seededRandom(seed);
   const kills = { postmaster: 0, backends: 0, server: 0 };
   let tries = 0;
@@ -28,13 +36,25 @@ export function logUnderKills({ snaps, every, seed }: { readonly snaps: number; 
     const kill = (): void => {
       const what = source.pick(['postmaster', 'backends', 'backends', 'server'] as const);
       kills[what]++;
-      healing = healing.then({ postmaster: stage.killPostmaster, backends: stage.killBackends, server: stage.killServer }[what]).catch(() => undefined);
+      healing = healing
+        .then(
+          { postmaster: stage.killPostmaster, backends: stage.killBackends, server: stage.killServer }[what],
+        )
+        .catch(() => undefined);
     };
     const typed: string[] = [];
     let after: string | null = 'the end';
     for (let n = 0; n < snaps; n++) {
       const row = `k${n}`;
-      const op = { id: randomUUID(), kind: 'snap', row, epoch, do: 'put', fields: { note: row, gain: n % 9, result: 'gain' }, after };
+      const op = {
+        id: randomUUID(),
+        kind: 'snap',
+        row,
+        epoch,
+        do: 'put',
+        fields: { note: row, gain: n % 9, result: 'gain' },
+        after,
+      };
       if (source.next() < 1 / every) {
         // In the middle of the request as often as before it.
         if (source.chance(0.5)) kill();
@@ -43,10 +63,16 @@ export function logUnderKills({ snaps, every, seed }: { readonly snaps: number; 
       for (;;) {
         tries++;
         try {
-          const response = await fetch(`${base}/api/sync`, { method: 'POST', headers, body: JSON.stringify({ scope: `game:${GAME}`, ops: [op] }), signal: AbortSignal.timeout(30_000) });
+          const response = await fetch(`${base}/api/sync`, {
+            method: 'POST',
+            headers,
+            body: JSON.stringify({ scope: `game:${GAME}`, ops: [op] }),
+            signal: AbortSignal.timeout(30_000),
+          });
           if (response.ok) {
             const { answers } = (await response.json()) as { answers: { status: string; reason?: string }[] };
-            if (answers[0]!.status !== 'done') throw new Error(`${row}: ${answers[0]!.status} ${answers[0]!.reason}`);
+            if (answers[0]!.status !== 'done')
+              throw new Error(`${row}: ${answers[0]!.status} ${answers[0]!.reason}`);
             break;
           }
           if (response.status < 500) throw new Error(`${row}: ${response.status} ${await response.text()}`);
@@ -59,8 +85,20 @@ export function logUnderKills({ snaps, every, seed }: { readonly snaps: number; 
       after = row;
     }
     await healing;
-    const pulled = (await (await fetch(`${base}/api/sync?scope=game:${GAME}`, { headers })).json()) as { rows: { row: string; order: number }[] };
-    const stored = pulled.rows.filter((r) => r.row.startsWith('k')).sort((a, b) => a.order - b.order).map((r) => r.row);
-    return { snaps, kills, tries, lost: typed.filter((t) => !stored.includes(t)).length, doubled: stored.length - new Set(stored).size, outOfOrder: stored.filter((s, i) => s !== typed[i]).length };
+    const pulled = (await (await fetch(`${base}/api/sync?scope=game:${GAME}`, { headers })).json()) as {
+      rows: { row: string; order: number }[];
+    };
+    const stored = pulled.rows
+      .filter((r) => r.row.startsWith('k'))
+      .sort((a, b) => a.order - b.order)
+      .map((r) => r.row);
+    return {
+      snaps,
+      kills,
+      tries,
+      lost: typed.filter((t) => !stored.includes(t)).length,
+      doubled: stored.length - new Set(stored).size,
+      outOfOrder: stored.filter((s, i) => s !== typed[i]).length,
+    };
   });
 }

@@ -5,8 +5,16 @@ import { DEFAULT_LOOK_SETTINGS, fullLook, lineUp, offenseLook, structure } from 
 import { DEMO_SEED, simulateSeason } from '../demo/league';
 
 const PROTECTED = ['half slide', 'full slide', 'six-man'];
-const snaps = simulateSeason(DEMO_SEED, { tells: true, weeks: 3 }).flatMap((g) => g.snaps).filter((s) => s.unit === 'scrimmage' && s.formation !== null);
-const inputs = snaps.map((s, i) => lookInput(DEFAULT_BOOK, { ...s, protection: s.play === 'pass' ? PROTECTED[i % 3]! : s.protection }, COLLEGE));
+const snaps = simulateSeason(DEMO_SEED, { tells: true, weeks: 3 })
+  .flatMap((g) => g.snaps)
+  .filter((s) => s.unit === 'scrimmage' && s.formation !== null);
+const inputs = snaps.map((s, i) =>
+  lookInput(
+    DEFAULT_BOOK,
+    { ...s, protection: s.play === 'pass' ? PROTECTED[i % 3]! : s.protection },
+    COLLEGE,
+  ),
+);
 const men = inputs.slice(0, 200).map((i) => lineUp(i.formation, i.side, i.backfield));
 const time = (n: number, work: () => void): number => {
   const began = performance.now();
@@ -18,9 +26,36 @@ const rounds = (n: number, work: () => void): number[] => {
   return Array.from({ length: 40 }, () => time(n, work));
 };
 let seen = 0;
-const full = rounds(inputs.length, () => { for (const i of inputs) seen += fullLook(i, COLLEGE, DEFAULT_LOOK_SETTINGS) ? 1 : 0; });
-const offense = rounds(inputs.length, () => { for (const i of inputs) seen += offenseLook(i, COLLEGE) ? 1 : 0; });
-const bare = rounds(men.length * 10, () => { for (let k = 0; k < 10; k++) for (const m of men) seen += structure(m).label.length; });
+const full = rounds(inputs.length, () => {
+  for (const i of inputs) seen += fullLook(i, COLLEGE, DEFAULT_LOOK_SETTINGS) ? 1 : 0;
+});
+const offense = rounds(inputs.length, () => {
+  for (const i of inputs) seen += offenseLook(i, COLLEGE) ? 1 : 0;
+});
+const bare = rounds(men.length * 10, () => {
+  for (let k = 0; k < 10; k++) for (const m of men) seen += structure(m).label.length;
+});
 if (seen === 0) throw new Error('no look was made');
-const key = (s: (typeof snaps)[number]) => [s.formation, s.formationSide, s.backfield, s.motion, s.hash, s.front, s.coverage, s.rotation, s.pressure, s.concept, s.direction].join('|');
-process.stdout.write(JSON.stringify({ full, offense, structure: bare, different: new Set(snaps.map(key)).size, looks: snaps.length }));
+const key = (s: (typeof snaps)[number]) =>
+  [
+    s.formation,
+    s.formationSide,
+    s.backfield,
+    s.motion,
+    s.hash,
+    s.front,
+    s.coverage,
+    s.rotation,
+    s.pressure,
+    s.concept,
+    s.direction,
+  ].join('|');
+process.stdout.write(
+  JSON.stringify({
+    full,
+    offense,
+    structure: bare,
+    different: new Set(snaps.map(key)).size,
+    looks: snaps.length,
+  }),
+);

@@ -5,18 +5,45 @@ import path from 'node:path';
 import { ROOT, workFolder } from '../cli/paths';
 import type { Row } from './run';
 
-interface Measured { readonly full: number[]; readonly offense: number[]; readonly structure: number[]; readonly different: number; readonly looks: number }
+interface Measured {
+  readonly full: number[];
+  readonly offense: number[];
+  readonly structure: number[];
+  readonly different: number;
+  readonly looks: number;
+}
 
 /** Bundles `looks-loop.ts` and runs it in a process of its own; gives microseconds a look. */
 export function lookRows(): Row[] {
   const out = path.join(workFolder('bench'), 'looks-loop.mjs');
-  buildSync({ entryPoints: [path.join(ROOT, 'bench/looks-loop.ts')], bundle: true, platform: 'node', format: 'esm', outfile: out, logLevel: 'error' });
+  buildSync({
+    entryPoints: [path.join(ROOT, 'bench/looks-loop.ts')],
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    outfile: out,
+    logLevel: 'error',
+  });
   const m = JSON.parse(execFileSync(process.execPath, [out], { encoding: 'utf8' })) as Measured;
-  const row = (what: string, times: readonly number[], note: string): Row => ({ what, n: times.length, unit: 'µs', times, note });
+  const row = (what: string, times: readonly number[], note: string): Row => ({
+    what,
+    n: times.length,
+    unit: 'µs',
+    times,
+    note,
+  });
   const a = [...m.full].sort((x, y) => x - y)[Math.floor(m.full.length / 2)]!;
   return [
-    row('a full look: structure, front, coverage, rush, hats or protection', m.full, `${m.different} different looks of ${m.looks} snaps; ${Math.round(1e6 / a).toLocaleString('en')} a second`),
-    row('the offense alone', m.offense, 'line-up, structure, motion, structure at the snap; each line-up and motion is measured once'),
+    row(
+      'a full look: structure, front, coverage, rush, hats or protection',
+      m.full,
+      `${m.different} different looks of ${m.looks} snaps; ${Math.round(1e6 / a).toLocaleString('en')} a second`,
+    ),
+    row(
+      'the offense alone',
+      m.offense,
+      'line-up, structure, motion, structure at the snap; each line-up and motion is measured once',
+    ),
     row('structure of eleven men', m.structure, ''),
   ];
 }

@@ -18,9 +18,20 @@ export interface PagesDone {
   readonly outOfOrder: number;
 }
 
-const ARGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+const ARGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
 
-interface World { context: BrowserContext; page: Page }
+interface World {
+  context: BrowserContext;
+  page: Page;
+}
 
 interface PagesOptions {
   readonly base: string;
@@ -34,13 +45,26 @@ interface PagesOptions {
   readonly restart?: () => Promise<void>;
 }
 
-export async function logByPage({ base, game, member, schedules, least = 0, seed, restart }: PagesOptions): Promise<PagesDone> {
+export async function logByPage({
+  base,
+  game,
+  member,
+  schedules,
+  least = 0,
+  seed,
+  restart,
+}: PagesOptions): Promise<PagesDone> {
   const source = seededRandom(seed);
   /** Notes of this run, whatever others typed into the game. */
   const run = `p${randomUUID().slice(0, 6)}`;
   const profile = mkdtempSync(path.join(tmpdir(), 'vobrik-pages-'));
   const launch = async (): Promise<World> => {
-    const context = await chromium.launchPersistentContext(profile, { executablePath: '/usr/bin/chromium', args: ARGS, viewport: { width: 1280, height: 800 }, serviceWorkers: 'allow' });
+    const context = await chromium.launchPersistentContext(profile, {
+      executablePath: '/usr/bin/chromium',
+      args: ARGS,
+      viewport: { width: 1280, height: 800 },
+      serviceWorkers: 'allow',
+    });
     return { context, page: context.pages()[0] ?? (await context.newPage()) };
   };
   let world = await launch();
@@ -55,16 +79,27 @@ export async function logByPage({ base, game, member, schedules, least = 0, seed
   const setNet = async (to: 'up' | 'down' | 'lossy' | 'failing'): Promise<void> => {
     await world.context.setOffline(to === 'down');
     await world.context.unroute('**/api/sync');
-    if (to === 'lossy' || to === 'failing') await world.context.route('**/api/sync', async (route) => {
-      if (route.request().method() !== 'POST' || source.chance(0.5)) return route.continue().catch(() => undefined);
-      if (to === 'failing') return route.fulfill({ status: 503, body: '{"error":"away"}' }).catch(() => undefined);
-      // The server has it; its answer is lost on the way back.
-      await route.fetch().catch(() => undefined);
-      // The page that asked may be gone meanwhile.
-      return route.abort().catch(() => undefined);
-    });
+    if (to === 'lossy' || to === 'failing')
+      await world.context.route('**/api/sync', async (route) => {
+        if (route.request().method() !== 'POST' || source.chance(0.5))
+          return route.continue().catch(() => undefined);
+        if (to === 'failing')
+          return route.fulfill({ status: 503, body: '{"error":"away"}' }).catch(() => undefined);
+        // The server has it; its answer is lost on the way back.
+        await route.fetch().catch(() => undefined);
+        // The page that asked may be gone meanwhile.
+        return route.abort().catch(() => undefined);
+      });
   };
-  const kinds: Readonly<Record<string, number>> = { type: 12, net: 6, reload: 1, tab: 1, browser: 1, full: 1, ...(restart ? { server: 2 } : {}) };
+  const kinds: Readonly<Record<string, number>> = {
+    type: 12,
+    net: 6,
+    reload: 1,
+    tab: 1,
+    browser: 1,
+    full: 1,
+    ...(restart ? { server: 2 } : {}),
+  };
   try {
     await world.page.goto(`${base}/sign-in`);
     await world.page.getByRole('button', { name: member }).click();
@@ -82,7 +117,11 @@ export async function logByPage({ base, game, member, schedules, least = 0, seed
           await line().fill(`1&10 @o30 11 trips r power r #22 +3 "${note}"`);
           await line().press('Enter');
           // Cleared: it is on the disk. From here on it may not be lost.
-          await world.page.waitForFunction(() => (document.querySelector('[data-testid=snap-line]') as HTMLInputElement).value === '', undefined, { timeout: 30_000 });
+          await world.page.waitForFunction(
+            () => (document.querySelector('[data-testid=snap-line]') as HTMLInputElement).value === '',
+            undefined,
+            { timeout: 30_000 },
+          );
           typed.push(note);
         } else if (what === 'net') await setNet(source.pick(['up', 'down', 'lossy', 'failing'] as const));
         else if (what === 'reload') {
@@ -105,7 +144,9 @@ export async function logByPage({ base, game, member, schedules, least = 0, seed
           await openLog();
         } else if (what === 'full') {
           // As text: the loader of the command line would wrap a function with helpers that the page does not know.
-          await world.page.evaluate("window.keptAdd = IDBObjectStore.prototype.add; IDBObjectStore.prototype.add = () => { throw new DOMException('full', 'QuotaExceededError'); }; 0");
+          await world.page.evaluate(
+            "window.keptAdd = IDBObjectStore.prototype.add; IDBObjectStore.prototype.add = () => { throw new DOMException('full', 'QuotaExceededError'); }; 0",
+          );
           await line().fill('1&10 @o30 power r +3 "not taken"');
           await line().press('Enter');
           await world.page.getByRole('alert').filter({ hasText: 'storage is full' }).waitFor();
@@ -114,13 +155,29 @@ export async function logByPage({ base, game, member, schedules, least = 0, seed
         } else await restart!();
       }
       await setNet('up');
-      await world.page.waitForFunction(() => !/waiting|saving/.test(document.getElementById('saved')?.textContent ?? ''), undefined, { timeout: 60_000 });
+      await world.page.waitForFunction(
+        () => !/waiting|saving/.test(document.getElementById('saved')?.textContent ?? ''),
+        undefined,
+        { timeout: 60_000 },
+      );
     }
-    const { rows } = (await (await world.page.request.get(`${base}/api/sync?scope=game:${game}`)).json()) as { rows: { order: number; deleted: boolean; fields: { note?: string } }[] };
-    const notes = rows.filter((r) => !r.deleted).sort((x, y) => x.order - y.order).map((r) => r.fields.note ?? '');
+    const { rows } = (await (await world.page.request.get(`${base}/api/sync?scope=game:${game}`)).json()) as {
+      rows: { order: number; deleted: boolean; fields: { note?: string } }[];
+    };
+    const notes = rows
+      .filter((r) => !r.deleted)
+      .sort((x, y) => x.order - y.order)
+      .map((r) => r.fields.note ?? '');
     const stored = notes.filter((n) => n.startsWith(`${run}-`));
     if (notes.includes('not taken')) throw new Error('a snap that the storage refused was stored');
-    return { schedules: made, snaps: typed.length, actions, lost: typed.filter((t) => !stored.includes(t)).length, doubled: stored.length - new Set(stored).size, outOfOrder: stored.filter((n, i) => n !== typed[i]).length };
+    return {
+      schedules: made,
+      snaps: typed.length,
+      actions,
+      lost: typed.filter((t) => !stored.includes(t)).length,
+      doubled: stored.length - new Set(stored).size,
+      outOfOrder: stored.filter((n, i) => n !== typed[i]).length,
+    };
   } finally {
     await world.context.close().catch(() => undefined);
     rmSync(profile, { recursive: true, force: true });

@@ -22,12 +22,40 @@ export async function retagRows(): Promise<Row[]> {
   try {
     await migrate(cluster.url(database));
     const now = new Date('2026-10-31T18:00:00Z');
-    const actor = (await actorOf(await createFirstProgram({ program: 'Bench', level: 'college', season: 2026, teamKey: 'AAA', teamName: 'Alder', memberName: 'Keeper', password: 'a long enough one' }, now), now))!;
+    const actor = (await actorOf(
+      await createFirstProgram(
+        {
+          program: 'Bench',
+          level: 'college',
+          season: 2026,
+          teamKey: 'AAA',
+          teamName: 'Alder',
+          memberName: 'Keeper',
+          password: 'a long enough one',
+        },
+        now,
+      ),
+      now,
+    ))!;
     const keys: string[] = [];
-    for (let g = 0; g < 100; g++) keys.push(await createGame(actor, { home: { key: 'AAA' }, away: g === 0 ? { name: 'Cedar' } : { key: 'CEDAR' }, date: null, week: 1, level: null, phase: 'regular' }));
+    for (let g = 0; g < 100; g++)
+      keys.push(
+        await createGame(actor, {
+          home: { key: 'AAA' },
+          away: g === 0 ? { name: 'Cedar' } : { key: 'CEDAR' },
+          date: null,
+          week: 1,
+          level: null,
+          phase: 'regular',
+        }),
+      );
     const em = await openEm();
     const ids = new Map((await em.find(Game, { program: actor.programId })).map((g) => [g.key, g.id]));
-    const snaps = Array.from({ length: SNAPS }, (_, i) => ({ ...blankSnap(`s${i}`, keys[i % 100]!, Math.floor(i / 100) + 1), formation: 'slot', personnel: '11' }));
+    const snaps = Array.from({ length: SNAPS }, (_, i) => ({
+      ...blankSnap(`s${i}`, keys[i % 100]!, Math.floor(i / 100) + 1),
+      formation: 'slot',
+      personnel: '11',
+    }));
     await em.transactional((tx) => insertSnaps(tx, actor, ids, snaps, now));
     const merge: number[] = [];
     const back: number[] = [];
@@ -39,9 +67,19 @@ export async function retagRows(): Promise<Row[]> {
       began = performance.now();
       const undone = await undoChange(actor, done.change, now);
       back.push(performance.now() - began);
-      if (undone.snaps !== SNAPS || undone.left !== 0) throw new Error(`the way back changed ${undone.snaps} snaps`);
+      if (undone.snaps !== SNAPS || undone.left !== 0)
+        throw new Error(`the way back changed ${undone.snaps} snaps`);
     }
-    return [{ what: 're-tag 20 000 snaps after a merge', n: ROUNDS, unit: 'ms', times: merge, note: '100 games, one transaction' }, { what: 'take the merge back', n: ROUNDS, unit: 'ms', times: back, note: '' }];
+    return [
+      {
+        what: 're-tag 20 000 snaps after a merge',
+        n: ROUNDS,
+        unit: 'ms',
+        times: merge,
+        note: '100 games, one transaction',
+      },
+      { what: 'take the merge back', n: ROUNDS, unit: 'ms', times: back, note: '' },
+    ];
   } finally {
     await closeOrm();
     await dropDatabase(cluster, database);

@@ -14,10 +14,17 @@ import type { Snap } from '../core/snap';
 import { readCsv, snapToRow, writeCsv } from '../core/table';
 import { DEMO_SEED, simulateSeason } from '../demo/league';
 
-export interface Row { readonly what: string; readonly n: number; readonly unit: 'µs' | 'ms'; readonly times: readonly number[]; readonly note: string }
+export interface Row {
+  readonly what: string;
+  readonly n: number;
+  readonly unit: 'µs' | 'ms';
+  readonly times: readonly number[];
+  readonly note: string;
+}
 
 const sorted = (times: readonly number[]): number[] => [...times].sort((a, b) => a - b);
-export const quantile = (times: readonly number[], p: number): number => sorted(times)[Math.min(times.length - 1, Math.floor(p * times.length))] ?? NaN;
+export const quantile = (times: readonly number[], p: number): number =>
+  sorted(times)[Math.min(times.length - 1, Math.floor(p * times.length))] ?? NaN;
 
 function time(what: string, unit: Row['unit'], n: number, work: () => unknown, note = '', per = 1): Row {
   for (let i = 0; i < Math.min(3, n); i++) work();
@@ -30,14 +37,25 @@ function time(what: string, unit: Row['unit'], n: number, work: () => unknown, n
   return { what, n, unit, times, note };
 }
 
-const STATE: GameState = { ...unknownState({ HER: 0, STG: 0 }), offense: 'HER', defense: 'STG', unit: 'scrimmage', quarter: 1, down: 1, distance: 10, toGoal: 65, hash: 'L' };
+const STATE: GameState = {
+  ...unknownState({ HER: 0, STG: 0 }),
+  offense: 'HER',
+  defense: 'STG',
+  unit: 'scrimmage',
+  quarter: 1,
+  down: 1,
+  distance: 10,
+  toGoal: 65,
+  hash: 'L',
+};
 const LINE = '11 trips r h jet 4-2 over cover 3 weak power r #22 +6';
 
 /** Season after season until there are as many snaps as asked, each game with a key of its own. */
 export function manySnaps(n: number): Snap[] {
   const out: Snap[] = [];
   for (let seed = DEMO_SEED; out.length < n; seed++) {
-    for (const g of simulateSeason(seed, { tells: true })) for (const s of g.snaps) out.push({ ...s, snapId: `${seed}-${s.snapId}`, game: `${seed}-${g.key}` });
+    for (const g of simulateSeason(seed, { tells: true }))
+      for (const s of g.snaps) out.push({ ...s, snapId: `${seed}-${s.snapId}`, game: `${seed}-${g.key}` });
   }
   return out.slice(0, n);
 }
@@ -45,19 +63,59 @@ export function manySnaps(n: number): Snap[] {
 function coreRows(): Row[] {
   const context: LineContext = { book: DEFAULT_BOOK, profile: COLLEGE, state: STATE, previous: null };
   const season = simulateSeason(DEMO_SEED, { tells: true, weeks: 4 });
-  const game = season.reduce((a, b) => (Math.abs(b.snaps.length - 180) < Math.abs(a.snaps.length - 180) ? b : a)).snaps;
+  const game = season.reduce((a, b) =>
+    Math.abs(b.snaps.length - 180) < Math.abs(a.snaps.length - 180) ? b : a,
+  ).snaps;
   const rows: Row[] = [
-    time('parse a line of 9 fields', 'µs', 200, () => { for (let i = 0; i < 50; i++) parseLine(LINE, context); }, `${DEFAULT_BOOK.terms.length} terms`, 50),
-    time('parse, and what follows', 'µs', 200, () => { for (let i = 0; i < 50; i++) stateAfter(parseLine(LINE, context), context); }, '', 50),
-    time('format a snap to its line', 'µs', 100, () => { for (let i = 0; i < 20; i++) formatLine(parseLine(LINE, context).fields, context); }, '', 20),
-    time(`carry and check a game of ${game.length} snaps`, 'ms', 100, () => checkRows(walkGame(game, COLLEGE))),
+    time(
+      'parse a line of 9 fields',
+      'µs',
+      200,
+      () => {
+        for (let i = 0; i < 50; i++) parseLine(LINE, context);
+      },
+      `${DEFAULT_BOOK.terms.length} terms`,
+      50,
+    ),
+    time(
+      'parse, and what follows',
+      'µs',
+      200,
+      () => {
+        for (let i = 0; i < 50; i++) stateAfter(parseLine(LINE, context), context);
+      },
+      '',
+      50,
+    ),
+    time(
+      'format a snap to its line',
+      'µs',
+      100,
+      () => {
+        for (let i = 0; i < 20; i++) formatLine(parseLine(LINE, context).fields, context);
+      },
+      '',
+      20,
+    ),
+    time(`carry and check a game of ${game.length} snaps`, 'ms', 100, () =>
+      checkRows(walkGame(game, COLLEGE)),
+    ),
   ];
   const snaps = manySnaps(100_000);
   const csv = writeCsv('snaps', snaps.map(snapToRow));
   const plain = Papa.parse<string[]>(csv).data.length - 2;
   const read = readCsv('snaps', csv, 'snaps.csv');
-  if (read.faults.length > 0 || read.rows.length !== plain) throw new Error('the reader and the plain parser do not agree');
-  rows.push(time('read 100 000 snaps from CSV, checked', 'ms', 3, () => readCsv('snaps', csv, 'snaps.csv'), `${(csv.length / 1e6).toFixed(0)} MB`));
+  if (read.faults.length > 0 || read.rows.length !== plain)
+    throw new Error('the reader and the plain parser do not agree');
+  rows.push(
+    time(
+      'read 100 000 snaps from CSV, checked',
+      'ms',
+      3,
+      () => readCsv('snaps', csv, 'snaps.csv'),
+      `${(csv.length / 1e6).toFixed(0)} MB`,
+    ),
+  );
   rows.push(time('the same text through the CSV library alone', 'ms', 3, () => Papa.parse<string[]>(csv)));
   const byGame = new Map<string, Snap[]>();
   for (const s of snaps) byGame.set(s.game, [...(byGame.get(s.game) ?? []), s]);
@@ -65,16 +123,32 @@ function coreRows(): Row[] {
   const columns = buildColumns(counted);
   const fast = situationBoard(columns, select(columns, { personnel: ['11'] }));
   const slow = plainBoard(counted);
-  for (const r of fast) if (slow.get(r.key)?.runs !== r.runs.length || slow.get(r.key)?.n !== r.rows.length) throw new Error(`the board and the plain loop do not agree on ${r.key}`);
+  for (const r of fast)
+    if (slow.get(r.key)?.runs !== r.runs.length || slow.get(r.key)?.n !== r.rows.length)
+      throw new Error(`the board and the plain loop do not agree on ${r.key}`);
   rows.push(time('columns from 100 000 snaps', 'ms', 5, () => buildColumns(counted)));
   const game100 = [...byGame.values()].slice(0, 100);
-  rows.push(time('walk 100 games and measure their looks', 'ms', 5, () => game100.forEach((g) => countGame(g, COLLEGE, DEFAULT_BOOK)), `${game100.reduce((n, g) => n + g.length, 0)} snaps`));
-  rows.push(time('situation board over 100 000 snaps, sliced', 'ms', 30, () => situationBoard(columns, select(columns, { personnel: ['11'] }))));
+  rows.push(
+    time(
+      'walk 100 games and measure their looks',
+      'ms',
+      5,
+      () => game100.forEach((g) => countGame(g, COLLEGE, DEFAULT_BOOK)),
+      `${game100.reduce((n, g) => n + g.length, 0)} snaps`,
+    ),
+  );
+  rows.push(
+    time('situation board over 100 000 snaps, sliced', 'ms', 30, () =>
+      situationBoard(columns, select(columns, { personnel: ['11'] })),
+    ),
+  );
   rows.push(time('the same by a plain loop over the records', 'ms', 10, () => plainBoard(counted)));
   return rows;
 }
 
-function plainBoard(counted: readonly CountedSnap[]): Map<string, { n: number; runs: number; marks: [number, string][] }> {
+function plainBoard(
+  counted: readonly CountedSnap[],
+): Map<string, { n: number; runs: number; marks: [number, string][] }> {
   const out = new Map<string, { n: number; runs: number; marks: [number, string][] }>();
   for (const c of counted) {
     if (!isTendency(c) || c.snap.personnel !== '11' || c.bucket === null) continue;
@@ -91,16 +165,24 @@ const show = (ms: number): string => (ms >= 100 ? ms.toFixed(0) : ms >= 10 ? ms.
 
 export function printRows(rows: readonly Row[]): void {
   const width = Math.max(...rows.map((r) => r.what.length));
-  process.stdout.write(`${'what'.padEnd(width)}  ${'p50'.padStart(9)}  ${'p95'.padStart(9)}  ${'least'.padStart(9)}  ${'most'.padStart(9)}      n\n`);
+  process.stdout.write(
+    `${'what'.padEnd(width)}  ${'p50'.padStart(9)}  ${'p95'.padStart(9)}  ${'least'.padStart(9)}  ${'most'.padStart(9)}      n\n`,
+  );
   for (const r of rows) {
-    const cells = [0.5, 0.95, 0, 1].map((p) => `${show(p === 1 ? Math.max(...r.times) : quantile(r.times, p))} ${r.unit}`.padStart(9));
-    process.stdout.write(`${r.what.padEnd(width)}  ${cells.join('  ')}  ${String(r.times.length).padStart(5)}  ${r.note}\n`);
+    const cells = [0.5, 0.95, 0, 1].map((p) =>
+      `${show(p === 1 ? Math.max(...r.times) : quantile(r.times, p))} ${r.unit}`.padStart(9),
+    );
+    process.stdout.write(
+      `${r.what.padEnd(width)}  ${cells.join('  ')}  ${String(r.times.length).padStart(5)}  ${r.note}\n`,
+    );
   }
 }
 
 export async function bench(args: string[]): Promise<number> {
   const { flags } = readOptions(args, [], ['no-browser', 'long']);
-  process.stdout.write(`${os.cpus().length} × ${os.cpus()[0]?.model.trim() ?? 'processor'}, ${(os.totalmem() / 2 ** 30).toFixed(0)} GiB, Node ${process.versions.node}\n\n`);
+  process.stdout.write(
+    `${os.cpus().length} × ${os.cpus()[0]?.model.trim() ?? 'processor'}, ${(os.totalmem() / 2 ** 30).toFixed(0)} GiB, Node ${process.versions.node}\n\n`,
+  );
   printRows([...coreRows(), ...(await import('./looks')).lookRows()]);
   if (!flags.has('no-browser')) {
     process.stdout.write('\nin Chromium and the store, against PostgreSQL with fsync on\n');
@@ -112,10 +194,14 @@ export async function bench(args: string[]): Promise<number> {
     if (flags.has('long')) {
       const { fuzzLine, fuzzTable } = await import('./fuzz');
       const { logUnderKills } = await import('./kills');
-      const said = (what: string, done: object): void => void process.stdout.write(`${what}: ${JSON.stringify(done)}\n`);
+      const said = (what: string, done: object): void =>
+        void process.stdout.write(`${what}: ${JSON.stringify(done)}\n`);
       said('a thousand snaps under kills', await logUnderKills({ snaps: 1000, every: 12, seed: 20261126 }));
       const { pagesUnderKills } = await import('./pages-run');
-      said('the real page under kills of everything', await pagesUnderKills({ schedules: 50, least: 300, seed: 20261126 }));
+      said(
+        'the real page under kills of everything',
+        await pagesUnderKills({ schedules: 50, least: 300, seed: 20261126 }),
+      );
       const { logAtOnce } = await import('./rounds');
       said('two members at once', await logAtOnce({ rounds: 500, seed: 20261126 }));
       said('random lines', fuzzLine(1_000_000, 1));

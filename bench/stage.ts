@@ -35,7 +35,10 @@ interface StageOptions {
   readonly members: number;
 }
 
-export async function withStage<T>({ cluster: name, members: wanted }: StageOptions, work: (stage: Stage) => Promise<T>): Promise<T> {
+export async function withStage<T>(
+  { cluster: name, members: wanted }: StageOptions,
+  work: (stage: Stage) => Promise<T>,
+): Promise<T> {
   ensureBuild();
   // Durable: a kill must find on the disk what was acknowledged.
   let cluster = await startCluster(name, true);
@@ -45,14 +48,24 @@ export async function withStage<T>({ cluster: name, members: wanted }: StageOpti
   process.env.DATABASE_URL = cluster.url(database);
   await migrate(cluster.url(database));
   await loadDemo(new Date());
-  const people = (await demoMembers()).filter((m) => !m.roles.includes('guest')).sort((a, b) => Number(b.roles.includes('coordinator')) - Number(a.roles.includes('coordinator')));
+  const people = (await demoMembers())
+    .filter((m) => !m.roles.includes('guest'))
+    .sort((a, b) => Number(b.roles.includes('coordinator')) - Number(a.roles.includes('coordinator')));
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
   const members: SignedIn[] = [];
   for (let i = 0; i < wanted; i++) {
     const token = await signInDemo(people[i % people.length]!.id, new Date());
     const actor = (await actorOf(token, new Date()))!;
-    members.push({ token, headers: { cookie: `vobrik_session=${token}`, 'x-vobrik-owner': `${actor.programId}.${actor.memberId}`, 'content-type': 'application/json', origin: base } });
+    members.push({
+      token,
+      headers: {
+        cookie: `vobrik_session=${token}`,
+        'x-vobrik-owner': `${actor.programId}.${actor.memberId}`,
+        'content-type': 'application/json',
+        origin: base,
+      },
+    });
   }
   await closeOrm();
   let server = spawnServer(port, cluster.url(database));
@@ -60,7 +73,10 @@ export async function withStage<T>({ cluster: name, members: wanted }: StageOpti
     await waitUntilUp(base, server);
     const { epoch } = (await (await fetch(`${base}/api/health`)).json()) as { epoch: string };
     return await work({
-      base, members, epoch, server: () => server,
+      base,
+      members,
+      epoch,
+      server: () => server,
       async killPostmaster() {
         stopCluster(name, 'immediate');
         cluster = await startCluster(name, true);
@@ -69,12 +85,15 @@ export async function withStage<T>({ cluster: name, members: wanted }: StageOpti
       async killBackends() {
         const client = new (await import('pg')).Client({ connectionString: cluster.url('postgres') });
         await client.connect();
-        await client.query('select pg_terminate_backend(pid) from pg_stat_activity where datname = $1', [database]);
+        await client.query('select pg_terminate_backend(pid) from pg_stat_activity where datname = $1', [
+          database,
+        ]);
         await client.end();
       },
       async killServer() {
         server.kill('SIGKILL');
-        if (server.exitCode === null && server.signalCode === null) await new Promise((r) => server.once('exit', r));
+        if (server.exitCode === null && server.signalCode === null)
+          await new Promise((r) => server.once('exit', r));
         server = spawnServer(port, cluster.url(database));
         await waitUntilUp(base, server);
       },

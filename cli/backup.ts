@@ -5,7 +5,18 @@
  */
 import { spawn } from 'node:child_process';
 import { randomBytes, randomUUID } from 'node:crypto';
-import { chmodSync, createReadStream, createWriteStream, existsSync, linkSync, mkdirSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  createReadStream,
+  createWriteStream,
+  existsSync,
+  linkSync,
+  mkdirSync,
+  readdirSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import path from 'node:path';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
@@ -17,11 +28,21 @@ import { Plain, workFolder } from './paths';
 import type { Ran } from './system';
 
 /** Runs a PostgreSQL program; what it says is kept from its end. */
-function runTool(name: string, args: readonly string[], env: Readonly<Record<string, string>> = {}): Promise<Ran> {
+function runTool(
+  name: string,
+  args: readonly string[],
+  env: Readonly<Record<string, string>> = {},
+): Promise<Ran> {
   return new Promise((resolve) => {
-    const child = spawn(programPath(name), [...args], { env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn(programPath(name), [...args], {
+      env: { ...process.env, ...env },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
     let out = '';
-    for (const stream of [child.stdout, child.stderr]) stream.on('data', (d: Buffer) => { out = (out + d.toString()).slice(-500_000); });
+    for (const stream of [child.stdout, child.stderr])
+      stream.on('data', (d: Buffer) => {
+        out = (out + d.toString()).slice(-500_000);
+      });
     child.on('error', (e) => resolve({ code: 127, out: e.message }));
     child.on('close', (code) => resolve({ code: code ?? 1, out }));
   });
@@ -37,8 +58,17 @@ function tool(name: string, url: string, args: readonly string[]): Promise<Ran> 
 
 const lastWords = (out: string): string => {
   if (/No space left on device/i.test(out)) return 'the disk is full; free some space';
-  if (/server version mismatch|unsupported version|aborting because of server version/i.test(out)) return 'this machine’s PostgreSQL programs are older than the server; install the client of the server’s version';
-  return out.trim().split('\n').find((l) => /error:|ERROR|fatal/i.test(l))?.replace(/^pg_\w+: (error: )?/, '') ?? out.trim().split('\n').pop() ?? '';
+  if (/server version mismatch|unsupported version|aborting because of server version/i.test(out))
+    return 'this machine’s PostgreSQL programs are older than the server; install the client of the server’s version';
+  return (
+    out
+      .trim()
+      .split('\n')
+      .find((l) => /error:|ERROR|fatal/i.test(l))
+      ?.replace(/^pg_\w+: (error: )?/, '') ??
+    out.trim().split('\n').pop() ??
+    ''
+  );
 };
 
 export interface Made {
@@ -55,7 +85,9 @@ export async function makeBackup(open: OpenDatabase, file: string): Promise<Made
   try {
     writeFileSync(part, '', { mode: 0o600, flag: 'wx' });
   } catch (e) {
-    throw new Plain(`${file}: cannot be written (${(e as { code?: string }).code === 'ENOSPC' ? 'the disk is full' : ((e as { code?: string }).code ?? 'unknown')}); choose another place`);
+    throw new Plain(
+      `${file}: cannot be written (${(e as { code?: string }).code === 'ENOSPC' ? 'the disk is full' : ((e as { code?: string }).code ?? 'unknown')}); choose another place`,
+    );
   }
   try {
     const done = await tool('pg_dump', open.url, ['-Fc', '--no-owner', '--no-acl', '-f', part]);
@@ -66,17 +98,30 @@ export async function makeBackup(open: OpenDatabase, file: string): Promise<Made
       // A link fails where a rename would silently take another's place.
       linkSync(part, target);
     } catch (e) {
-      throw new Plain((e as { code?: string }).code === 'EEXIST' ? `${file} is there already; choose another name` : `${file}: cannot be written (${(e as { code?: string }).code ?? 'unknown'})`);
+      throw new Plain(
+        (e as { code?: string }).code === 'EEXIST'
+          ? `${file} is there already; choose another name`
+          : `${file}: cannot be written (${(e as { code?: string }).code ?? 'unknown'})`,
+      );
     }
     const bytes = statSync(target).size;
-    await note(open, { at: new Date(), file: target, bytes, verifiedAt: problem === null ? new Date() : null, problem });
+    await note(open, {
+      at: new Date(),
+      file: target,
+      bytes,
+      verifiedAt: problem === null ? new Date() : null,
+      problem,
+    });
     return { file: target, bytes, problem };
   } finally {
     rmSync(part, { force: true });
   }
 }
 
-async function note(open: OpenDatabase, run: Parameters<typeof import('../store/backups').noteBackup>[0]): Promise<void> {
+async function note(
+  open: OpenDatabase,
+  run: Parameters<typeof import('../store/backups').noteBackup>[0],
+): Promise<void> {
   process.env.DATABASE_URL = open.url;
   await (await import('../store/backups')).noteBackup(run);
 }
@@ -86,19 +131,37 @@ async function tryArchive(open: OpenDatabase, file: string): Promise<string | nu
   const archive = await readArchive(file);
   if ('problem' in archive) return archive.problem;
   const scratch = `vobrik_scratch_${randomBytes(6).toString('hex')}`;
-  const whole = async (after: number): Promise<string | null> => (after > 0 || (await count(open.url)).programs === 0 ? null : 'the trial restore holds no program');
+  const whole = async (after: number): Promise<string | null> =>
+    after > 0 || (await count(open.url)).programs === 0 ? null : 'the trial restore holds no program';
   if (!open.cluster) {
     try {
       const said = await restoreIntoSchema(open.url, file, archive.schema, scratch);
-      return said ?? (await whole(await ask(open.url, async (c) => (await c.query<{ n: number }>(`select count(*)::int as n from ${scratch}.program`)).rows[0]!.n)));
+      return (
+        said ??
+        (await whole(
+          await ask(
+            open.url,
+            async (c) =>
+              (await c.query<{ n: number }>(`select count(*)::int as n from ${scratch}.program`)).rows[0]!.n,
+          ),
+        ))
+      );
     } finally {
       await dropSchema(open.url, scratch);
     }
   }
   await ensureDatabase(open.cluster, scratch);
   try {
-    const done = await tool('pg_restore', open.cluster.url(scratch), ['--no-owner', '--no-acl', '--single-transaction', '--exit-on-error', file]);
-    return done.code === 0 ? await whole((await count(open.cluster.url(scratch))).programs) : lastWords(done.out);
+    const done = await tool('pg_restore', open.cluster.url(scratch), [
+      '--no-owner',
+      '--no-acl',
+      '--single-transaction',
+      '--exit-on-error',
+      file,
+    ]);
+    return done.code === 0
+      ? await whole((await count(open.cluster.url(scratch))).programs)
+      : lastWords(done.out);
   } finally {
     await dropDatabase(open.cluster, scratch);
   }
@@ -114,29 +177,44 @@ async function ask<T>(url: string, work: (client: Client) => Promise<T>): Promis
   }
 }
 
-const count = (url: string): Promise<{ programs: number; snaps: number }> => ask(url, async (c) => {
-  const { rows } = await c.query<{ programs: number; snaps: number }>('select (select count(*)::int from program) as programs, (select count(*)::int from snap) as snaps');
-  return rows[0]!;
-});
+const count = (url: string): Promise<{ programs: number; snaps: number }> =>
+  ask(url, async (c) => {
+    const { rows } = await c.query<{ programs: number; snaps: number }>(
+      'select (select count(*)::int from program) as programs, (select count(*)::int from snap) as snaps',
+    );
+    return rows[0]!;
+  });
 
 /** The schema of an archive's tables; a problem when it is none of ours. */
-async function readArchive(file: string): Promise<{ readonly schema: string } | { readonly problem: string }> {
+async function readArchive(
+  file: string,
+): Promise<{ readonly schema: string } | { readonly problem: string }> {
   const listed = await runTool('pg_restore', ['--list', path.resolve(file)]);
   if (listed.code !== 0) return { problem: `the archive cannot be read: ${lastWords(listed.out)}` };
-  const tables = [...listed.out.matchAll(/ TABLE (\w+) (\w+) /g)].map((m) => ({ schema: m[1]!, name: m[2]! }));
+  const tables = [...listed.out.matchAll(/ TABLE (\w+) (\w+) /g)].map((m) => ({
+    schema: m[1]!,
+    name: m[2]!,
+  }));
   const schema = tables.find((t) => t.name === 'mikro_orm_migrations')?.schema;
-  for (const needed of ['program', 'member', 'snap', 'mikro_orm_migrations']) if (!tables.some((t) => t.name === needed && t.schema === schema)) return { problem: `it is a PostgreSQL archive, but not one of Vobrik: there is no table ${needed} in it` };
+  for (const needed of ['program', 'member', 'snap', 'mikro_orm_migrations'])
+    if (!tables.some((t) => t.name === needed && t.schema === schema))
+      return {
+        problem: `it is a PostgreSQL archive, but not one of Vobrik: there is no table ${needed} in it`,
+      };
   return { schema: schema! };
 }
 
 /** Brings an archive back in the place of the database. Sessions end, and every open page learns of it. */
 export async function restoreArchive(open: OpenDatabase, file: string): Promise<{ readonly snaps: number }> {
   const bytes = readFileOrSay(file, 'the archive');
-  if (bytes.subarray(0, 5).toString('latin1') !== 'PGDMP') throw new Plain(`${file} is not an archive that backup wrote`);
+  if (bytes.subarray(0, 5).toString('latin1') !== 'PGDMP')
+    throw new Plain(`${file} is not an archive that backup wrote`);
   const archive = await readArchive(file);
   if ('problem' in archive) throw new Plain(`nothing was restored: ${archive.problem}`);
   await (await import('../store/orm')).closeOrm();
-  return open.cluster ? restoreBeside(open.cluster, open.database, file, archive.schema) : restoreInside(open.url, file, archive.schema);
+  return open.cluster
+    ? restoreBeside(open.cluster, open.database, file, archive.schema)
+    : restoreInside(open.url, file, archive.schema);
 }
 
 /** Statements that begin a new life: another epoch, no sessions, a line in every audit trail. */
@@ -147,33 +225,55 @@ const newLife = (now: Date): readonly string[] => [
   `insert into audit_entry (id, program_id, at, member, name, action, words) select gen_random_uuid(), id, '${now.toISOString()}', null, 'the machine', 'program.restore', 'restored from a backup' from program`,
 ];
 
-const knownMigrations = async (): Promise<ReadonlySet<string>> => new Set((await import('../store/migrations/list')).MIGRATIONS.map((m) => m.name));
+const knownMigrations = async (): Promise<ReadonlySet<string>> =>
+  new Set((await import('../store/migrations/list')).MIGRATIONS.map((m) => m.name));
 
 /** The changes an archive has been through, read where it was restored to; refused when one is unknown here. */
 async function knownChanges(url: string, schema: string): Promise<string[]> {
-  const names = await ask(url, async (c) => (await c.query<{ name: string }>(`select name from "${schema}".mikro_orm_migrations`)).rows.map((r) => r.name));
+  const names = await ask(url, async (c) =>
+    (await c.query<{ name: string }>(`select name from "${schema}".mikro_orm_migrations`)).rows.map(
+      (r) => r.name,
+    ),
+  );
   const known = await knownMigrations();
   const newer = names.find((n) => !known.has(n));
-  if (newer) throw new Plain(`nothing was restored: the archive is of a newer Vobrik (it holds the change ${newer}); update first`);
+  if (newer)
+    throw new Plain(
+      `nothing was restored: the archive is of a newer Vobrik (it holds the change ${newer}); update first`,
+    );
   return names;
 }
 
-async function restoreBeside(cluster: Cluster, database: string, file: string, schema: string): Promise<{ snaps: number }> {
+async function restoreBeside(
+  cluster: Cluster,
+  database: string,
+  file: string,
+  schema: string,
+): Promise<{ snaps: number }> {
   const fresh = `${database}_restoring`;
   const before = `${database}_before_restore`;
   await dropDatabase(cluster, fresh);
   await ensureDatabase(cluster, fresh);
   const url = cluster.url(fresh);
   try {
-    const done = await tool('pg_restore', url, ['--no-owner', '--no-acl', '--single-transaction', '--exit-on-error', path.resolve(file)]);
+    const done = await tool('pg_restore', url, [
+      '--no-owner',
+      '--no-acl',
+      '--single-transaction',
+      '--exit-on-error',
+      path.resolve(file),
+    ]);
     if (done.code !== 0) throw new Plain(`nothing was restored: ${lastWords(done.out)}`);
     await knownChanges(url, schema);
-    if (schema !== 'public') await ask(url, (c) => c.query(`drop schema public cascade; alter schema "${schema}" rename to public`));
+    if (schema !== 'public')
+      await ask(url, (c) => c.query(`drop schema public cascade; alter schema "${schema}" rename to public`));
     const orm = await import('../store/orm');
     try {
       await orm.migrate(url);
     } catch (e) {
-      throw new Plain(`nothing was restored: the archive could not be brought to this version (${(e as Error).message.split('\n')[0]})`);
+      throw new Plain(
+        `nothing was restored: the archive could not be brought to this version (${(e as Error).message.split('\n')[0]})`,
+      );
     } finally {
       await orm.closeOrm();
     }
@@ -184,8 +284,18 @@ async function restoreBeside(cluster: Cluster, database: string, file: string, s
       // Nobody comes in while the names change; whoever is in is sent out and comes back to the restored one.
       await c.query(`alter database "${database}" with allow_connections false`);
       try {
-        await c.query('select pg_terminate_backend(pid) from pg_stat_activity where datname = any($1) and pid <> pg_backend_pid()', [[database, fresh]]);
-        for (let i = 0; i < 50 && (await c.query('select 1 from pg_stat_activity where datname = any($1)', [[database, fresh]])).rowCount! > 0; i++) await new Promise((r) => setTimeout(r, 100));
+        await c.query(
+          'select pg_terminate_backend(pid) from pg_stat_activity where datname = any($1) and pid <> pg_backend_pid()',
+          [[database, fresh]],
+        );
+        for (
+          let i = 0;
+          i < 50 &&
+          (await c.query('select 1 from pg_stat_activity where datname = any($1)', [[database, fresh]]))
+            .rowCount! > 0;
+          i++
+        )
+          await new Promise((r) => setTimeout(r, 100));
         await c.query('begin');
         await c.query(`alter database "${database}" rename to "${before}"`);
         await c.query(`alter database "${fresh}" rename to "${database}"`);
@@ -215,14 +325,28 @@ async function restoreInside(url: string, file: string, from: string): Promise<{
     await ask(url, async (c) => {
       const { rows } = await c.query<{ live: string }>('select current_schema() as live');
       const live = rows[0]!.live;
-      const tablesOf = async (schema: string): Promise<string[]> => (await c.query<{ t: string }>('select tablename as t from pg_tables where schemaname = $1', [schema])).rows.map((r) => r.t);
+      const tablesOf = async (schema: string): Promise<string[]> =>
+        (
+          await c.query<{ t: string }>('select tablename as t from pg_tables where schemaname = $1', [schema])
+        ).rows.map((r) => r.t);
       try {
-        await c.query(`begin; set local search_path = ${fresh}; ${[...pending, ...newLife(new Date())].map((q) => q.replace(/;$/, '')).join(';')}; commit`);
+        await c.query(
+          `begin; set local search_path = ${fresh}; ${[...pending, ...newLife(new Date())].map((q) => q.replace(/;$/, '')).join(';')}; commit`,
+        );
       } catch (e) {
-        throw new Plain(`nothing was restored: the archive could not be brought to this version (${(e as Error).message.split('\n')[0]})`);
+        throw new Plain(
+          `nothing was restored: the archive could not be brought to this version (${(e as Error).message.split('\n')[0]})`,
+        );
       }
       const old = (await tablesOf(live)).filter((t) => mine.includes(t));
-      await c.query(['begin', ...(old.length > 0 ? [`drop table ${old.map((t) => `"${live}"."${t}"`).join(', ')} cascade`] : []), ...(await tablesOf(fresh)).map((t) => `alter table ${fresh}."${t}" set schema "${live}"`), 'commit'].join(';'));
+      await c.query(
+        [
+          'begin',
+          ...(old.length > 0 ? [`drop table ${old.map((t) => `"${live}"."${t}"`).join(', ')} cascade`] : []),
+          ...(await tablesOf(fresh)).map((t) => `alter table ${fresh}."${t}" set schema "${live}"`),
+          'commit',
+        ].join(';'),
+      );
     });
     return await count(url);
   } finally {
@@ -230,10 +354,16 @@ async function restoreInside(url: string, file: string, from: string): Promise<{
   }
 }
 
-const dropSchema = (url: string, schema: string): Promise<unknown> => ask(url, (c) => c.query(`drop schema if exists ${schema} cascade`));
+const dropSchema = (url: string, schema: string): Promise<unknown> =>
+  ask(url, (c) => c.query(`drop schema if exists ${schema} cascade`));
 
 /** An archive's tables in a schema of their own, all or none; gives why not. */
-async function restoreIntoSchema(url: string, file: string, from: string, to: string): Promise<string | null> {
+async function restoreIntoSchema(
+  url: string,
+  file: string,
+  from: string,
+  to: string,
+): Promise<string | null> {
   const folder = workFolder('restore');
   const plain = path.join(folder, `${to}.plain.sql`);
   const moved = path.join(folder, `${to}.sql`);
@@ -242,7 +372,19 @@ async function restoreIntoSchema(url: string, file: string, from: string, to: st
     const made = await runTool('pg_restore', ['--no-owner', '--no-acl', '-f', plain, path.resolve(file)]);
     if (made.code !== 0) return lastWords(made.out);
     await pipeline(createReadStream(plain), intoSchema(from, to), createWriteStream(moved));
-    const done = await tool('psql', url, ['--quiet', '--no-psqlrc', '--single-transaction', '--set', 'ON_ERROR_STOP=1', '--command', `drop schema if exists ${to} cascade`, '--command', `create schema ${to}`, '--file', moved]);
+    const done = await tool('psql', url, [
+      '--quiet',
+      '--no-psqlrc',
+      '--single-transaction',
+      '--set',
+      'ON_ERROR_STOP=1',
+      '--command',
+      `drop schema if exists ${to} cascade`,
+      '--command',
+      `create schema ${to}`,
+      '--file',
+      moved,
+    ]);
     return done.code === 0 ? null : lastWords(done.out);
   } finally {
     for (const f of [plain, moved]) rmSync(f, { force: true });
@@ -283,23 +425,35 @@ async function ownTables(): Promise<string[]> {
 /** "24h", "90m", "1d" in milliseconds. */
 export function readEvery(text: string): number {
   const match = /^(\d{1,4})(m|h|d)$/.exec(text);
-  const ms = match ? Number(match[1]) * { m: 60_000, h: 3_600_000, d: 86_400_000 }[match[2] as 'm' | 'h' | 'd'] : 0;
+  const ms = match
+    ? Number(match[1]) * { m: 60_000, h: 3_600_000, d: 86_400_000 }[match[2] as 'm' | 'h' | 'd']
+    : 0;
   if (ms < 60_000) throw new Plain(`--backup-every ${text} is not a time such as 24h, 90m or 1d`);
   return ms;
 }
 
 const NAME = /^vobrik-\d{8}T\d{6}Z\.vobrik$/;
-export const backupName = (at: Date): string => `vobrik-${at.toISOString().replace(/[-:]|\.\d+/g, '')}.vobrik`;
+export const backupName = (at: Date): string =>
+  `vobrik-${at.toISOString().replace(/[-:]|\.\d+/g, '')}.vobrik`;
 
 /** Takes the oldest scheduled backups away, all but `keep`. Files of other names are left alone. */
 export function retain(folder: string, keep: number): string[] {
-  const gone = readdirSync(folder).filter((f) => NAME.test(f)).sort().reverse().slice(keep);
+  const gone = readdirSync(folder)
+    .filter((f) => NAME.test(f))
+    .sort()
+    .reverse()
+    .slice(keep);
   for (const f of gone) rmSync(path.join(folder, f), { force: true });
   return gone;
 }
 
 /** One scheduled backup: made, tried, noted; old ones go only when a good one is there. */
-export async function scheduledBackup(open: OpenDatabase, folder: string, keep: number, now: Date): Promise<void> {
+export async function scheduledBackup(
+  open: OpenDatabase,
+  folder: string,
+  keep: number,
+  now: Date,
+): Promise<void> {
   try {
     mkdirSync(folder, { recursive: true, mode: 0o700 });
     const made = await makeBackup(open, path.join(folder, backupName(now)));
@@ -307,21 +461,37 @@ export async function scheduledBackup(open: OpenDatabase, folder: string, keep: 
     else process.stderr.write(`the backup ${made.file} cannot be restored: ${made.problem}\n`);
   } catch (e) {
     process.stderr.write(`the backup failed: ${(e as Error).message}\n`);
-    await note(open, { at: now, file: folder, bytes: 0, verifiedAt: null, problem: (e as Error).message }).catch(() => undefined);
+    await note(open, {
+      at: now,
+      file: folder,
+      bytes: 0,
+      verifiedAt: null,
+      problem: (e as Error).message,
+    }).catch(() => undefined);
   }
 }
 
 /** `--backup-every 24h [--keep 14] [--backup-to FOLDER]`; gives the way to end it. */
-export function scheduleBackups(open: OpenDatabase, values: Readonly<Record<string, string | undefined>>): () => void {
+export function scheduleBackups(
+  open: OpenDatabase,
+  values: Readonly<Record<string, string | undefined>>,
+): () => void {
   if (values['backup-every'] === undefined) {
-    if (values.keep !== undefined || values['backup-to'] !== undefined) throw new Plain('--keep and --backup-to go with --backup-every');
+    if (values.keep !== undefined || values['backup-to'] !== undefined)
+      throw new Plain('--keep and --backup-to go with --backup-every');
     return () => undefined;
   }
   const every = readEvery(values['backup-every']);
   const keep = values.keep === undefined ? 14 : Number(values.keep);
-  if (!Number.isInteger(keep) || keep < 1 || keep > 1000) throw new Plain(`--keep ${values.keep} is not a number from 1 to 1000`);
+  if (!Number.isInteger(keep) || keep < 1 || keep > 1000)
+    throw new Plain(`--keep ${values.keep} is not a number from 1 to 1000`);
   const folder = path.resolve(values['backup-to'] ?? workFolder('backups'));
-  const newest = existsSync(folder) ? readdirSync(folder).filter((f) => NAME.test(f)).sort().pop() : undefined;
+  const newest = existsSync(folder)
+    ? readdirSync(folder)
+        .filter((f) => NAME.test(f))
+        .sort()
+        .pop()
+    : undefined;
   // A launcher that is started again does not begin the wait anew.
   const due = newest ? Math.max(0, statSync(path.join(folder, newest)).mtimeMs + every - Date.now()) : 0;
   let timer: ReturnType<typeof setTimeout>;

@@ -18,8 +18,19 @@ const root = path.resolve(import.meta.dirname, '..');
 const folder = mkdtempSync(path.join(tmpdir(), 'vobrik-'));
 const file = (name: string): string => path.join(folder, name);
 const vobrik = (...args: string[]) => {
-  const done = spawnSync(process.execPath, ['--import', 'tsx', 'cli/main.ts', ...args], { cwd: root, encoding: 'utf8', env: { ...process.env, VOBRIK_WORK: path.join(root, '.vobrik/cli-test') } });
-  return { code: done.status, out: done.stdout, err: done.stderr.split('\n').filter((l) => l !== '' && !l.includes('[migrator]')).join('\n') };
+  const done = spawnSync(process.execPath, ['--import', 'tsx', 'cli/main.ts', ...args], {
+    cwd: root,
+    encoding: 'utf8',
+    env: { ...process.env, VOBRIK_WORK: path.join(root, '.vobrik/cli-test') },
+  });
+  return {
+    code: done.status,
+    out: done.stdout,
+    err: done.stderr
+      .split('\n')
+      .filter((l) => l !== '' && !l.includes('[migrator]'))
+      .join('\n'),
+  };
 };
 const [game] = simulateSeason(DEMO_SEED, { tells: true, weeks: 1 });
 const csv = (snaps = game!.snaps): string => writeCsv('snaps', snaps.map(snapToRow));
@@ -34,7 +45,21 @@ describe('help and mistakes', () => {
   it('lists the commands', () => {
     const help = vobrik('--help');
     expect(help.code).toBe(0);
-    for (const command of ['demo', 'start', 'stop', 'test', 'parse', 'check', 'read', 'import', 'export', 'backup', 'restore', 'bench']) expect(help.out).toContain(command);
+    for (const command of [
+      'demo',
+      'start',
+      'stop',
+      'test',
+      'parse',
+      'check',
+      'read',
+      'import',
+      'export',
+      'backup',
+      'restore',
+      'bench',
+    ])
+      expect(help.out).toContain(command);
   });
 
   it('says one line and exits 2', () => {
@@ -54,12 +79,61 @@ describe('help and mistakes', () => {
 });
 
 it('read groups by structure with the book of the package, and keeps 7-on-7 apart', () => {
-  const book = { ...DEFAULT_BOOK, terms: [...DEFAULT_BOOK.terms, { id: 'formation-gull', kind: 'formation' as const, word: 'gull', aliases: [], spots: parseSpots('X-16 H+6o1 Y+9o1 Z+13') }] };
-  const rows = [['a', 'g', '1', 'gull'], ['b', 'g', '2', 'doubles'], ['c', 's', '1', 'trips']];
-  const tables = { ...emptyTables(), teams: [{ team: 'AAA', name: 'Alder' }, { team: 'BBB', name: 'Birch' }], games: [{ game: 'g', home: 'AAA', away: 'BBB', level: 'college', phase: 'regular' }, { game: 's', home: 'AAA', away: 'BBB', level: 'seven_on_seven', phase: 'seven_on_seven' }], snaps: rows.map(([snapId, game, order, formation]) => snapToRow({ ...blankSnap(snapId!, game!, Number(order)), offense: 'AAA', defense: 'BBB', formation: formation!, formationSide: 'R', play: 'pass', down: 1, distance: 10, toGoal: 40 })) };
-  writeFileSync(file('structures.zip'), pack(writePackage(tables, writeBook(book), { name: 'x', title: 'x', level: 'college 2026' })));
-  const read = (...args: string[]) => JSON.parse(vobrik('read', file('structures.zip'), '--by', 'structure', ...args).out) as { n: number; rows: { structure: string; n: number }[] };
-  expect(read().rows.map((r) => [r.structure, r.n])).toEqual([['2x2', 1], ['3x1', 1]]);
+  const book = {
+    ...DEFAULT_BOOK,
+    terms: [
+      ...DEFAULT_BOOK.terms,
+      {
+        id: 'formation-gull',
+        kind: 'formation' as const,
+        word: 'gull',
+        aliases: [],
+        spots: parseSpots('X-16 H+6o1 Y+9o1 Z+13'),
+      },
+    ],
+  };
+  const rows = [
+    ['a', 'g', '1', 'gull'],
+    ['b', 'g', '2', 'doubles'],
+    ['c', 's', '1', 'trips'],
+  ];
+  const tables = {
+    ...emptyTables(),
+    teams: [
+      { team: 'AAA', name: 'Alder' },
+      { team: 'BBB', name: 'Birch' },
+    ],
+    games: [
+      { game: 'g', home: 'AAA', away: 'BBB', level: 'college', phase: 'regular' },
+      { game: 's', home: 'AAA', away: 'BBB', level: 'seven_on_seven', phase: 'seven_on_seven' },
+    ],
+    snaps: rows.map(([snapId, game, order, formation]) =>
+      snapToRow({
+        ...blankSnap(snapId!, game!, Number(order)),
+        offense: 'AAA',
+        defense: 'BBB',
+        formation: formation!,
+        formationSide: 'R',
+        play: 'pass',
+        down: 1,
+        distance: 10,
+        toGoal: 40,
+      }),
+    ),
+  };
+  writeFileSync(
+    file('structures.zip'),
+    pack(writePackage(tables, writeBook(book), { name: 'x', title: 'x', level: 'college 2026' })),
+  );
+  const read = (...args: string[]) =>
+    JSON.parse(vobrik('read', file('structures.zip'), '--by', 'structure', ...args).out) as {
+      n: number;
+      rows: { structure: string; n: number }[];
+    };
+  expect(read().rows.map((r) => [r.structure, r.n])).toEqual([
+    ['2x2', 1],
+    ['3x1', 1],
+  ]);
   expect(read('--film', 'seven')).toMatchObject({ n: 1, rows: [{ structure: '3x1', n: 1 }] });
   const wrong = vobrik('read', file('structures.zip'), '--by', 'structure', '--film', 'six');
   expect([wrong.code, wrong.err]).toEqual([2, '--film six is none of eleven, seven, five']);
@@ -70,7 +144,13 @@ it('parse gives the snap and what follows', () => {
   expect(done.code).toBe(0);
   const json = JSON.parse(done.out) as { fields: object; problems: unknown[]; next: object; explain: string };
   expect(json.fields).toMatchObject({ unit: 'punt', kick_yards: 42, return_yards: 6 });
-  expect(json.next).toMatchObject({ offense: 'them', down: 1, distance: 10, to_goal: 66, words: '1st & 10, own 34' });
+  expect(json.next).toMatchObject({
+    offense: 'them',
+    down: 1,
+    distance: 10,
+    to_goal: 66,
+    words: '1st & 10, own 34',
+  });
   expect(json.explain).toContain('new possession');
 });
 
@@ -80,15 +160,40 @@ it('check names each contradiction and exits 1', () => {
   writeFileSync(file('wrong.csv'), csv([...makeMistake(game!.snaps, 'down', seededRandom(3))!.snaps]));
   const done = vobrik('check', file('wrong.csv'));
   expect(done.code).toBe(1);
-  const { findings } = JSON.parse(done.out) as { findings: { rule: string; sentence: string; remedies: string[] }[] };
+  const { findings } = JSON.parse(done.out) as {
+    findings: { rule: string; sentence: string; remedies: string[] }[];
+  };
   expect(findings.some((f) => f.rule === 'down' && f.remedies.length >= 2)).toBe(true);
 });
 
 it('read groups with n, rates and intervals that add up', () => {
-  const done = vobrik('read', file('clean.csv'), '--by', 'down,play', '--where', `offense=${game!.home},quarter=1|2`);
-  const table = JSON.parse(done.out) as { n: number; grouped: number; rows: { down: string; play: string; n: number; run: { k: number; n: number; low: number } }[] };
-  const plain = game!.snaps.filter((s) => s.offense === game!.home && s.quarter! <= 2 && s.unit === 'scrimmage' && s.result !== 'no_play');
-  expect(table.n).toBe(plain.length + game!.snaps.filter((s) => s.offense === game!.home && s.quarter! <= 2 && s.unit === 'try' && s.play !== null && s.result !== 'kick').length);
+  const done = vobrik(
+    'read',
+    file('clean.csv'),
+    '--by',
+    'down,play',
+    '--where',
+    `offense=${game!.home},quarter=1|2`,
+  );
+  const table = JSON.parse(done.out) as {
+    n: number;
+    grouped: number;
+    rows: { down: string; play: string; n: number; run: { k: number; n: number; low: number } }[];
+  };
+  const plain = game!.snaps.filter(
+    (s) => s.offense === game!.home && s.quarter! <= 2 && s.unit === 'scrimmage' && s.result !== 'no_play',
+  );
+  expect(table.n).toBe(
+    plain.length +
+      game!.snaps.filter(
+        (s) =>
+          s.offense === game!.home &&
+          s.quarter! <= 2 &&
+          s.unit === 'try' &&
+          s.play !== null &&
+          s.result !== 'kick',
+      ).length,
+  );
   for (const row of table.rows) {
     expect(row.n).toBe(plain.filter((s) => String(s.down) === row.down && s.play === row.play).length);
     expect(row.run.k).toBe(row.play === 'run' ? row.n : 0);
@@ -98,18 +203,38 @@ it('read groups with n, rates and intervals that add up', () => {
 
 describe('the database from the command line', () => {
   it('exports, backs up, restores and refuses what is twice', () => {
-    const seed = spawnSync(process.execPath, ['--import', 'tsx', '-e', "const { openDatabase } = await import('./cli/database'); const open = await openDatabase('demo'); const { loadDemo } = await import('./demo/load'); await loadDemo(new Date(0)); await (await import('./store/orm')).closeOrm(); open.leave();"], { cwd: root, encoding: 'utf8', env: { ...process.env, VOBRIK_WORK: path.join(root, '.vobrik/cli-test') } });
+    const seed = spawnSync(
+      process.execPath,
+      [
+        '--import',
+        'tsx',
+        '-e',
+        "const { openDatabase } = await import('./cli/database'); const open = await openDatabase('demo'); const { loadDemo } = await import('./demo/load'); await loadDemo(new Date(0)); await (await import('./store/orm')).closeOrm(); open.leave();",
+      ],
+      {
+        cwd: root,
+        encoding: 'utf8',
+        env: { ...process.env, VOBRIK_WORK: path.join(root, '.vobrik/cli-test') },
+      },
+    );
     expect(seed.status, seed.stderr).toBe(0);
     const exported = vobrik('export', '--demo', file('all.zip'));
     expect([exported.code, exported.err]).toEqual([0, '']);
     const files = unpack('all.zip', new Uint8Array(readFileSync(file('all.zip'))));
-    expect(files.ok && files.files.map((f) => f.name)).toEqual(expect.arrayContaining(['datapackage.json', 'snaps.csv', 'book.json']));
+    expect(files.ok && files.files.map((f) => f.name)).toEqual(
+      expect.arrayContaining(['datapackage.json', 'snaps.csv', 'book.json']),
+    );
     const twice = vobrik('import', '--demo', file('all.zip'));
     expect(twice.code).toBe(2);
     expect(twice.err).toContain('nothing was imported');
     expect(vobrik('backup', '--demo', file('all.vobrik')).code).toBe(0);
-    writeFileSync(file('more.csv'), csv(game!.snaps.map((s) => ({ ...s, game: 'more', snapId: `m-${s.snapId}` }))));
-    expect(vobrik('import', '--demo', file('more.csv')).out).toContain(`imported 1 games, ${game!.snaps.length} snaps`);
+    writeFileSync(
+      file('more.csv'),
+      csv(game!.snaps.map((s) => ({ ...s, game: 'more', snapId: `m-${s.snapId}` }))),
+    );
+    expect(vobrik('import', '--demo', file('more.csv')).out).toContain(
+      `imported 1 games, ${game!.snaps.length} snaps`,
+    );
     const after = file('after.zip');
     expect(vobrik('restore', '--demo', file('all.vobrik')).code).toBe(0);
     vobrik('export', '--demo', after);

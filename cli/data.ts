@@ -8,7 +8,10 @@ import { readFileOrSay, readOptions } from './options';
 import { Plain } from './paths';
 import type { Actor } from '../core/exchange/types';
 
-async function withDatabase<T>(flags: ReadonlySet<string>, work: (open: OpenDatabase) => Promise<T>): Promise<T> {
+async function withDatabase<T>(
+  flags: ReadonlySet<string>,
+  work: (open: OpenDatabase) => Promise<T>,
+): Promise<T> {
   const mode: Mode = flags.has('demo') ? 'demo' : 'start';
   const open = await openDatabase(mode);
   try {
@@ -23,9 +26,17 @@ async function withDatabase<T>(flags: ReadonlySet<string>, work: (open: OpenData
 async function keeper(): Promise<Actor> {
   const { openEm } = await import('../store/orm');
   const { Member } = await import('../store/entities');
-  const member = (await (await openEm()).find(Member, { removedAt: null }, { orderBy: { createdAt: 'asc' } })).find((m) => m.roles.includes('keeper'));
-  if (!member) throw new Plain('this database has no program yet; start the application and make one: ./vobrik start');
-  return { memberId: member.id, programId: member.program, name: member.name, roles: ['keeper', 'coordinator'] };
+  const member = (
+    await (await openEm()).find(Member, { removedAt: null }, { orderBy: { createdAt: 'asc' } })
+  ).find((m) => m.roles.includes('keeper'));
+  if (!member)
+    throw new Plain('this database has no program yet; start the application and make one: ./vobrik start');
+  return {
+    memberId: member.id,
+    programId: member.program,
+    name: member.name,
+    roles: ['keeper', 'coordinator'],
+  };
 }
 
 export async function importData(args: string[]): Promise<number> {
@@ -35,23 +46,37 @@ export async function importData(args: string[]): Promise<number> {
   const files: NamedFile[] = [];
   for (const file of rest) {
     const bytes = new Uint8Array(readFileOrSay(file, 'a file'));
-    const unpacked = isWorkbook(bytes) ? await readWorkbook(path.basename(file), bytes, LIMITS.unpackedBytes) : unpack(path.basename(file), bytes);
+    const unpacked = isWorkbook(bytes)
+      ? await readWorkbook(path.basename(file), bytes, LIMITS.unpackedBytes)
+      : unpack(path.basename(file), bytes);
     if (!unpacked.ok) throw new Plain(unpacked.remedy);
     files.push(...unpacked.files);
   }
   return withDatabase(flags, async () => {
     const { importFiles } = await import('../store/imports');
-    const outcome = await importFiles(await keeper(), files, new Date(), { book: flags.has('replace-book') ? 'replace' : flags.has('leave-book') ? 'leave' : 'ask' });
+    const outcome = await importFiles(await keeper(), files, new Date(), {
+      book: flags.has('replace-book') ? 'replace' : flags.has('leave-book') ? 'leave' : 'ask',
+    });
     if (outcome.book) {
       const { added, changed, dropped, snaps } = outcome.book;
-      process.stderr.write(`the file’s book differs: replacing yours would add ${added.length}, change ${changed.length} and drop ${dropped.length} words (the dropped ones stand ${snaps} times in logged snaps); say --replace-book or --leave-book. Nothing was imported\n`);
+      process.stderr.write(
+        `the file’s book differs: replacing yours would add ${added.length}, change ${changed.length} and drop ${dropped.length} words (the dropped ones stand ${snaps} times in logged snaps); say --replace-book or --leave-book. Nothing was imported\n`,
+      );
       return 2;
     }
     if (!outcome.imported) {
-      process.stderr.write(`${outcome.faults.slice(0, 40).join('\n')}\n${outcome.faults.length} fault${outcome.faults.length === 1 ? '' : 's'}; nothing was imported\n`);
+      process.stderr.write(
+        `${outcome.faults.slice(0, 40).join('\n')}\n${outcome.faults.length} fault${outcome.faults.length === 1 ? '' : 's'}; nothing was imported\n`,
+      );
       return 2;
     }
-    process.stdout.write(`imported ${Object.entries(outcome.counts).map(([n, c]) => `${c} ${n}`).join(', ') || 'the book'}\n`);
+    process.stdout.write(
+      `imported ${
+        Object.entries(outcome.counts)
+          .map(([n, c]) => `${c} ${n}`)
+          .join(', ') || 'the book'
+      }\n`,
+    );
     return 0;
   });
 }
@@ -78,7 +103,9 @@ function writeOrSay(file: string, bytes: Uint8Array): void {
   try {
     writeFileSync(file, bytes);
   } catch (e) {
-    throw new Plain(`${file}: cannot be written (${(e as { code?: string }).code ?? 'unknown'}); choose another place`);
+    throw new Plain(
+      `${file}: cannot be written (${(e as { code?: string }).code ?? 'unknown'}); choose another place`,
+    );
   }
 }
 
@@ -88,8 +115,11 @@ export async function backup(args: string[]): Promise<number> {
   if (!file) throw new Plain('name the file to write: ./vobrik backup monday.vobrik');
   return withDatabase(flags, async (open) => {
     const made = await makeBackup(open, file);
-    if (made.problem !== null) throw new Plain(`${file} was written, but a trial restore of it failed: ${made.problem}`);
-    process.stdout.write(`wrote ${file}, ${(made.bytes / 1024).toFixed(0)} kB${open.cluster ? ', tried by a restore' : ''}\n`);
+    if (made.problem !== null)
+      throw new Plain(`${file} was written, but a trial restore of it failed: ${made.problem}`);
+    process.stdout.write(
+      `wrote ${file}, ${(made.bytes / 1024).toFixed(0)} kB${open.cluster ? ', tried by a restore' : ''}\n`,
+    );
     return 0;
   });
 }
@@ -97,10 +127,13 @@ export async function backup(args: string[]): Promise<number> {
 export async function restore(args: string[]): Promise<number> {
   const { flags, rest } = readOptions(args, [], ['demo']);
   // Looked at before anything is started.
-  if (readFileOrSay(rest[0], 'the archive').subarray(0, 5).toString('latin1') !== 'PGDMP') throw new Plain(`${rest[0]} is not an archive that backup wrote`);
+  if (readFileOrSay(rest[0], 'the archive').subarray(0, 5).toString('latin1') !== 'PGDMP')
+    throw new Plain(`${rest[0]} is not an archive that backup wrote`);
   return withDatabase(flags, async (open) => {
     const { snaps } = await restoreArchive(open, rest[0]!);
-    process.stdout.write(`restored ${rest[0]}: ${snaps} snaps; everybody signs in again${open.cluster ? `. What was there before is kept as the database ${open.database}_before_restore until the next restore` : ''}\n`);
+    process.stdout.write(
+      `restored ${rest[0]}: ${snaps} snaps; everybody signs in again${open.cluster ? `. What was there before is kept as the database ${open.database}_before_restore until the next restore` : ''}\n`,
+    );
     return 0;
   });
 }

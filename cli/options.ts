@@ -4,11 +4,28 @@ import { LEVEL_KEYS, LEVEL_PROFILES, type LevelKey, type LevelProfile } from '..
 import { Plain } from './paths';
 
 /** Options and the rest; an unknown option is a plain error that names it. */
-export function readOptions<K extends string>(args: readonly string[], names: readonly K[], flags: readonly string[] = []): { values: Partial<Record<K, string>>; flags: ReadonlySet<string>; rest: string[] } {
+export function readOptions<K extends string>(
+  args: readonly string[],
+  names: readonly K[],
+  flags: readonly string[] = [],
+): { values: Partial<Record<K, string>>; flags: ReadonlySet<string>; rest: string[] } {
   try {
-    const parsed = parseArgs({ args: [...args], allowPositionals: true, options: Object.fromEntries([...names.map((n) => [n, { type: 'string' as const }]), ...flags.map((f) => [f, { type: 'boolean' as const }])]) });
+    const parsed = parseArgs({
+      args: [...args],
+      allowPositionals: true,
+      options: Object.fromEntries([
+        ...names.map((n) => [n, { type: 'string' as const }]),
+        ...flags.map((f) => [f, { type: 'boolean' as const }]),
+      ]),
+    });
     const values = parsed.values as Record<string, string | boolean>;
-    return { values: Object.fromEntries(names.filter((n) => values[n] !== undefined).map((n) => [n, values[n]])) as Partial<Record<K, string>>, flags: new Set(flags.filter((f) => values[f] === true)), rest: parsed.positionals };
+    return {
+      values: Object.fromEntries(
+        names.filter((n) => values[n] !== undefined).map((n) => [n, values[n]]),
+      ) as Partial<Record<K, string>>,
+      flags: new Set(flags.filter((f) => values[f] === true)),
+      rest: parsed.positionals,
+    };
   } catch (e) {
     throw new Plain(`${(e as Error).message.split('. ')[0]}; ./vobrik --help lists the options`);
   }
@@ -16,7 +33,8 @@ export function readOptions<K extends string>(args: readonly string[], names: re
 
 export function levelOption(value: string | undefined): LevelProfile {
   const level = value ?? 'college';
-  if (!(LEVEL_KEYS as readonly string[]).includes(level)) throw new Plain(`--level ${level} is none of ${LEVEL_KEYS.join(', ')}`);
+  if (!(LEVEL_KEYS as readonly string[]).includes(level))
+    throw new Plain(`--level ${level} is none of ${LEVEL_KEYS.join(', ')}`);
   return LEVEL_PROFILES[level as LevelKey];
 }
 
@@ -25,6 +43,8 @@ export function readFileOrSay(file: string | undefined, what: string): Buffer {
   try {
     return readFileSync(file);
   } catch (e) {
-    throw new Plain(`${file}: ${(e as { code?: string }).code === 'ENOENT' ? 'there is no such file' : (e as Error).message}`);
+    throw new Plain(
+      `${file}: ${(e as { code?: string }).code === 'ENOENT' ? 'there is no such file' : (e as Error).message}`,
+    );
   }
 }

@@ -48,9 +48,16 @@ export function locked<T>(name: string, work: () => T, seconds = 240): T {
     }
     // Empty: being written this moment, or left by a power cut; asked twice.
     if (owner === '') sleep(200);
-    const again = ((): string => { try { return readFileSync(file, 'utf8'); } catch { return 'gone'; } })();
+    const again = ((): string => {
+      try {
+        return readFileSync(file, 'utf8');
+      } catch {
+        return 'gone';
+      }
+    })();
     if (again === owner && (owner === '' || !runs(owner))) rmSync(file, { force: true });
-    else if (Date.now() > until) throw new Plain(`another start is busy (process ${parseInt(owner, 10)}); wait for it, or stop it`);
+    else if (Date.now() > until)
+      throw new Plain(`another start is busy (process ${parseInt(owner, 10)}); wait for it, or stop it`);
     else sleep(100);
   }
   held.add(name);

@@ -20,7 +20,17 @@ export const start = (args: string[]): Promise<number> => serve('start', args);
 export function spawnServer(port: number, databaseUrl: string): ChildProcess {
   // A smaller young generation and fewer malloc arenas keep the process small; both measured in bench/load.ts.
   const child = spawn(process.execPath, ['--max-semi-space-size=8', SERVER_PROGRAM], {
-    cwd: ROOT, env: { ...process.env, MALLOC_ARENA_MAX: '2', NODE_ENV: 'production', DATABASE_URL: databaseUrl, PORT: String(port), VOBRIK_LEASH: '1', NEXT_TELEMETRY_DISABLED: '1' }, stdio: ['pipe', 'pipe', 'pipe'],
+    cwd: ROOT,
+    env: {
+      ...process.env,
+      MALLOC_ARENA_MAX: '2',
+      NODE_ENV: 'production',
+      DATABASE_URL: databaseUrl,
+      PORT: String(port),
+      VOBRIK_LEASH: '1',
+      NEXT_TELEMETRY_DISABLED: '1',
+    },
+    stdio: ['pipe', 'pipe', 'pipe'],
   });
   child.stdin?.on('error', () => undefined);
   return child;
@@ -33,7 +43,8 @@ export async function waitUntilUp(address: string, child: ChildProcess, seconds 
   child.stderr?.on('data', (d: Buffer) => (said = (said + d.toString()).slice(-2000)));
   child.stdout?.resume();
   while (Date.now() < until) {
-    if (child.exitCode !== null) throw new Plain(`the server stopped: ${said.trim().split('\n').pop() ?? ''}`);
+    if (child.exitCode !== null)
+      throw new Plain(`the server stopped: ${said.trim().split('\n').pop() ?? ''}`);
     try {
       const answer = await fetch(`${address}/api/health`);
       if (answer.ok) return;
@@ -52,28 +63,36 @@ function watchCluster(open: OpenDatabase, mode: Mode, tell: (url: string) => voi
   if (!open.cluster) return () => undefined;
   const { folder } = open.cluster;
   let busy = false;
-  const timer = setInterval(() => void (async () => {
-    if (busy) return;
-    busy = true;
-    try {
-      if (clusterRuns(folder)) return;
-      process.stderr.write('the database stopped; starting it again …\n');
-      const cluster = await startCluster(CLUSTER, true);
-      tell(cluster.url(DATABASES[mode]));
-      process.stderr.write('the database is back\n');
-    } catch (e) {
-      process.stderr.write(`the database could not be started: ${(e as Error).message}; trying again\n`);
-    } finally {
-      busy = false;
-    }
-  })(), WATCH_MS);
+  const timer = setInterval(
+    () =>
+      void (async () => {
+        if (busy) return;
+        busy = true;
+        try {
+          if (clusterRuns(folder)) return;
+          process.stderr.write('the database stopped; starting it again …\n');
+          const cluster = await startCluster(CLUSTER, true);
+          tell(cluster.url(DATABASES[mode]));
+          process.stderr.write('the database is back\n');
+        } catch (e) {
+          process.stderr.write(`the database could not be started: ${(e as Error).message}; trying again\n`);
+        } finally {
+          busy = false;
+        }
+      })(),
+    WATCH_MS,
+  );
   return () => clearInterval(timer);
 }
 
 async function serve(mode: Mode, args: string[]): Promise<number> {
-  const { values } = readOptions(args, mode === 'start' ? ['port', 'backup-every', 'keep', 'backup-to'] : ['port']);
+  const { values } = readOptions(
+    args,
+    mode === 'start' ? ['port', 'backup-every', 'keep', 'backup-to'] : ['port'],
+  );
   const wanted = values.port === undefined ? PORTS[mode] : Number(values.port);
-  if (!Number.isInteger(wanted) || wanted < 1024 || wanted > 65535) throw new Plain(`--port ${values.port} is not a number from 1024 to 65535`);
+  if (!Number.isInteger(wanted) || wanted < 1024 || wanted > 65535)
+    throw new Plain(`--port ${values.port} is not a number from 1024 to 65535`);
   const open = await openDatabase(mode);
   const running = path.join(workFolder('run'), `${process.pid}.json`);
   let child: ChildProcess | null = null;
@@ -112,14 +131,21 @@ async function serve(mode: Mode, args: string[]): Promise<number> {
       child = server;
       const ended = new Promise<void>((resolve) => server.on('exit', () => resolve()));
       await waitUntilUp(address, server);
-      process.stdout.write(`Vobrik ${mode === 'demo' ? 'with demo data ' : ''}is at ${address}\nCtrl-C stops it.\n`);
-      unwatch = watchCluster(open, mode, (url) => void server.stdin?.write(`${JSON.stringify({ database: url })}\n`));
+      process.stdout.write(
+        `Vobrik ${mode === 'demo' ? 'with demo data ' : ''}is at ${address}\nCtrl-C stops it.\n`,
+      );
+      unwatch = watchCluster(
+        open,
+        mode,
+        (url) => void server.stdin?.write(`${JSON.stringify({ database: url })}\n`),
+      );
       const began = Date.now();
       await ended;
       unwatch();
       if (stopping) break;
       // A server that lived is brought back; one that dies at once would die again.
-      if (Date.now() - began < 10_000 && again > 2) throw new Plain('the server ended by itself several times; see what it said above');
+      if (Date.now() - began < 10_000 && again > 2)
+        throw new Plain('the server ended by itself several times; see what it said above');
       process.stderr.write('the server ended by itself; starting it again …\n');
     }
     return 0;
@@ -128,7 +154,11 @@ async function serve(mode: Mode, args: string[]): Promise<number> {
   }
 }
 
-interface Note { readonly mode: string; readonly port: number; readonly process: string }
+interface Note {
+  readonly mode: string;
+  readonly port: number;
+  readonly process: string;
+}
 
 /** Null for a note cut off by a power cut, or of an older version. */
 function readNote(file: string): Note | null {

@@ -6,16 +6,30 @@ import { Plain } from './paths';
 
 export const isRoot = (): boolean => process.getuid?.() === 0;
 
-export interface Ran { readonly code: number; readonly out: string }
+export interface Ran {
+  readonly code: number;
+  readonly out: string;
+}
 
 /** Runs to the end and gives what it printed; never throws for an exit code. */
-export function run(command: string, args: readonly string[], options: SpawnOptions & { input?: string } = {}): Ran {
+export function run(
+  command: string,
+  args: readonly string[],
+  options: SpawnOptions & { input?: string } = {},
+): Ran {
   const done = spawnSync(command, args, { encoding: 'utf8', maxBuffer: 64 * 1024 * 1024, ...options });
-  return { code: done.status ?? 1, out: `${done.stdout ?? ''}${done.stderr ?? ''}${done.error ? done.error.message : ''}` };
+  return {
+    code: done.status ?? 1,
+    out: `${done.stdout ?? ''}${done.stderr ?? ''}${done.error ? done.error.message : ''}`,
+  };
 }
 
 /** Runs with the terminal attached. */
-export function follow(command: string, args: readonly string[], options: SpawnOptions = {}): Promise<number> {
+export function follow(
+  command: string,
+  args: readonly string[],
+  options: SpawnOptions = {},
+): Promise<number> {
   return new Promise((resolve) => {
     const child = spawn(command, args, { stdio: 'inherit', ...options });
     child.on('error', () => resolve(127));
@@ -43,7 +57,9 @@ export async function freePort(wanted = 0): Promise<number> {
 /** The newest installed PostgreSQL's folder of programs, or null. */
 export function postgresPrograms(): string | null {
   const base = '/usr/lib/postgresql';
-  const versions = existsSync(base) ? readdirSync(base).filter((v) => existsSync(path.join(base, v, 'bin/initdb'))) : [];
+  const versions = existsSync(base)
+    ? readdirSync(base).filter((v) => existsSync(path.join(base, v, 'bin/initdb')))
+    : [];
   const newest = versions.sort((a, b) => Number(b) - Number(a))[0];
   if (newest) return path.join(base, newest, 'bin');
   const onPath = run('sh', ['-c', 'command -v initdb']);
@@ -58,7 +74,10 @@ export function installPackage(name: string, why: string): void {
   process.stderr.write(`installing ${name} from Debian's packages …\n`);
   if (name === 'postgresql') {
     // Debian starts a cluster of its own unless told not to before the package arrives.
-    run('sh', ['-c', 'mkdir -p /etc/postgresql-common && [ -e /etc/postgresql-common/createcluster.conf ] || echo "create_main_cluster = false" > /etc/postgresql-common/createcluster.conf']);
+    run('sh', [
+      '-c',
+      'mkdir -p /etc/postgresql-common && [ -e /etc/postgresql-common/createcluster.conf ] || echo "create_main_cluster = false" > /etc/postgresql-common/createcluster.conf',
+    ]);
   }
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   let done = run('apt-get', ['install', '-y', '-q', '--no-install-recommends', name], { env });
@@ -66,5 +85,6 @@ export function installPackage(name: string, why: string): void {
     run('apt-get', ['update', '-q'], { env });
     done = run('apt-get', ['install', '-y', '-q', '--no-install-recommends', name], { env });
   }
-  if (done.code !== 0) throw new Plain(`${name} could not be installed: ${done.out.trim().split('\n').pop() ?? ''}`);
+  if (done.code !== 0)
+    throw new Plain(`${name} could not be installed: ${done.out.trim().split('\n').pop() ?? ''}`);
 }

@@ -5,7 +5,18 @@ import { readBook } from '../core/book/book-json';
 import { LEVEL_PROFILES, type LevelKey } from '../core/field/profile';
 import { parseLine, problemSentence, stateAfter } from '../core/line';
 import { explain, describeState, unknownState, checkRows, walkGame, type GameState } from '../core/rules';
-import { buildColumns, countGame, FILM_KINDS, filmKind, groupBy, select, SLICE_FIELDS, wilson, type FilmKind, type SliceField } from '../core/read';
+import {
+  buildColumns,
+  countGame,
+  FILM_KINDS,
+  filmKind,
+  groupBy,
+  select,
+  SLICE_FIELDS,
+  wilson,
+  type FilmKind,
+  type SliceField,
+} from '../core/read';
 import { fieldOfColumn, columnOf, type Snap } from '../core/snap';
 import { faultSentence, readPackage, rowToSnap, unpack } from '../core/table';
 import { levelOption, readFileOrSay, readOptions } from './options';
@@ -29,7 +40,18 @@ export async function parse(args: string[]): Promise<number> {
     const bad = typed.problems[0];
     if (bad) throw new Plain(`--state, characters ${bad.start + 1}–${bad.end}: ${problemSentence(bad)}`);
     const f = typed.fields;
-    state = { ...unknownState({ us: 0, them: 0 }), offense: 'us', defense: 'them', unit: 'scrimmage', quarter: f.quarter ?? null, clock: f.clock ?? null, down: f.down ?? null, distance: f.distance ?? null, toGoal: f.toGoal ?? null, hash: f.hash ?? null };
+    state = {
+      ...unknownState({ us: 0, them: 0 }),
+      offense: 'us',
+      defense: 'them',
+      unit: 'scrimmage',
+      quarter: f.quarter ?? null,
+      clock: f.clock ?? null,
+      down: f.down ?? null,
+      distance: f.distance ?? null,
+      toGoal: f.toGoal ?? null,
+      hash: f.hash ?? null,
+    };
   }
   const context = { book, profile, state, previous: null };
   const parsed = parseLine(rest[0]!, context);
@@ -37,22 +59,51 @@ export async function parse(args: string[]): Promise<number> {
   print({
     line: parsed.text,
     fields: Object.fromEntries(Object.entries(parsed.fields).map(([k, v]) => [columnOf(k), v])),
-    problems: parsed.problems.map((p) => ({ code: p.code, start: p.start, end: p.end, text: p.text, sentence: problemSentence(p), candidates: p.candidates.map((c) => c.text) })),
-    before: stateJson(before), next: stateJson(after.state), explain: explain(after.steps), unknown: after.unknown,
+    problems: parsed.problems.map((p) => ({
+      code: p.code,
+      start: p.start,
+      end: p.end,
+      text: p.text,
+      sentence: problemSentence(p),
+      candidates: p.candidates.map((c) => c.text),
+    })),
+    before: stateJson(before),
+    next: stateJson(after.state),
+    explain: explain(after.steps),
+    unknown: after.unknown,
   });
   return 0;
 }
 
-const stateJson = (s: GameState) => ({ offense: s.offense, unit: s.unit, quarter: s.quarter, down: s.down, distance: s.distance, to_goal: s.toGoal, hash: s.hash, words: describeState(s) });
+const stateJson = (s: GameState) => ({
+  offense: s.offense,
+  unit: s.unit,
+  quarter: s.quarter,
+  down: s.down,
+  distance: s.distance,
+  to_goal: s.toGoal,
+  hash: s.hash,
+  words: describeState(s),
+});
 
-interface ReadGames { readonly games: ReadonlyMap<string, Snap[]>; readonly levelOf: (game: string) => LevelKey | null; readonly phaseOf: (game: string) => string; readonly book: Book }
+interface ReadGames {
+  readonly games: ReadonlyMap<string, Snap[]>;
+  readonly levelOf: (game: string) => LevelKey | null;
+  readonly phaseOf: (game: string) => string;
+  readonly book: Book;
+}
 
 function readGames(file: string | undefined): ReadGames {
   const bytes = readFileOrSay(file, 'a snap table');
   const unpacked = unpack(file!, bytes);
   if (!unpacked.ok) throw new Plain(unpacked.remedy);
   const read = readPackage(unpacked.files, { teams: new Set(), games: new Set(), plays: new Set() });
-  if (read.faults.length > 0) throw new Plain(read.faults.length === 1 ? faultSentence(read.faults[0]!) : `${faultSentence(read.faults[0]!)} (and ${read.faults.length - 1} more)`);
+  if (read.faults.length > 0)
+    throw new Plain(
+      read.faults.length === 1
+        ? faultSentence(read.faults[0]!)
+        : `${faultSentence(read.faults[0]!)} (and ${read.faults.length - 1} more)`,
+    );
   const games = new Map<string, Snap[]>();
   for (const snap of read.tables.snaps.map(rowToSnap)) {
     const list = games.get(snap.game);
@@ -67,7 +118,12 @@ function readGames(file: string | undefined): ReadGames {
     if (!own.ok) throw new Plain(own.remedy);
     book = own.book;
   }
-  return { games, levelOf: (game) => levels.get(game) ?? null, phaseOf: (game) => phases.get(game) ?? 'regular', book };
+  return {
+    games,
+    levelOf: (game) => levels.get(game) ?? null,
+    phaseOf: (game) => phases.get(game) ?? 'regular',
+    book,
+  };
 }
 
 export async function check(args: string[]): Promise<number> {
@@ -78,7 +134,18 @@ export async function check(args: string[]): Promise<number> {
     const level = levelOf(game);
     const rows = walkGame(snaps, level ? LEVEL_PROFILES[level] : fallback);
     const bySnap = new Map(rows.map((r) => [r.snap.snapId, r]));
-    return checkRows(rows).map((f) => ({ game, snap_id: f.snapId, snap: f.number, order: bySnap.get(f.snapId)!.snap.order, level: f.level, rule: f.code, logged: f.logged, follows: f.follows, sentence: f.sentence, remedies: f.remedies.map((r) => r.label) }));
+    return checkRows(rows).map((f) => ({
+      game,
+      snap_id: f.snapId,
+      snap: f.number,
+      order: bySnap.get(f.snapId)!.snap.order,
+      level: f.level,
+      rule: f.code,
+      logged: f.logged,
+      follows: f.follows,
+      sentence: f.sentence,
+      remedies: f.remedies.map((r) => r.label),
+    }));
   });
   print({ games: games.size, snaps: [...games.values()].reduce((n, s) => n + s.length, 0), findings });
   return findings.some((f) => f.level === 'finding') ? 1 : 0;
@@ -92,7 +159,10 @@ export async function read(args: string[]): Promise<number> {
   if (!FILM_KINDS.includes(film)) throw new Plain(`--film ${film} is none of ${FILM_KINDS.join(', ')}`);
   const field = (column: string): SliceField => {
     const name = fieldOfColumn(column.trim());
-    if (!(SLICE_FIELDS as readonly string[]).includes(name)) throw new Plain(`column ${column} cannot be grouped by; it is none of ${SLICE_FIELDS.map(columnOf).join(', ')}`);
+    if (!(SLICE_FIELDS as readonly string[]).includes(name))
+      throw new Plain(
+        `column ${column} cannot be grouped by; it is none of ${SLICE_FIELDS.map(columnOf).join(', ')}`,
+      );
     return name as SliceField;
   };
   if (!values.by) throw new Plain('name the columns to group by: --by down,play');
@@ -100,11 +170,16 @@ export async function read(args: string[]): Promise<number> {
   const where: Partial<Record<SliceField, string[]>> = {};
   for (const part of values.where?.split(',') ?? []) {
     const [column, words] = part.split('=');
-    if (!column || words === undefined) throw new Plain(`--where ${part} is not column=value; write --where "offense=HER,quarter=1|2"`);
+    if (!column || words === undefined)
+      throw new Plain(`--where ${part} is not column=value; write --where "offense=HER,quarter=1|2"`);
     where[field(column)] = words.split('|');
   }
   // Seven-on-seven and flag are never counted with eleven-man film.
-  const counted = [...games].filter(([game]) => filmKind({ level: levelOf(game) ?? fallback.key, phase: phaseOf(game) }) === film).flatMap(([game, snaps]) => countGame(snaps, levelOf(game) ? LEVEL_PROFILES[levelOf(game)!] : fallback, book));
+  const counted = [...games]
+    .filter(([game]) => filmKind({ level: levelOf(game) ?? fallback.key, phase: phaseOf(game) }) === film)
+    .flatMap(([game, snaps]) =>
+      countGame(snaps, levelOf(game) ? LEVEL_PROFILES[levelOf(game)!] : fallback, book),
+    );
   const columns = buildColumns(counted);
   const rows = select(columns, where);
   const groups = groupBy(columns, rows, by).map((g) => {
@@ -120,8 +195,17 @@ export async function read(args: string[]): Promise<number> {
         yards += columns.gain[i]!;
       }
     }
-    const rate = (k: number, n: number) => { const r = wilson(k, n); return { k, n, low: r.low, high: r.high }; };
-    return { ...Object.fromEntries(by.map((f, i) => [columnOf(f), g.words[i]])), n: g.rows.length, run: rate(runs, called), success: rate(wins, judged), yards: { mean: gains === 0 ? null : yards / gains, n: gains } };
+    const rate = (k: number, n: number) => {
+      const r = wilson(k, n);
+      return { k, n, low: r.low, high: r.high };
+    };
+    return {
+      ...Object.fromEntries(by.map((f, i) => [columnOf(f), g.words[i]])),
+      n: g.rows.length,
+      run: rate(runs, called),
+      success: rate(wins, judged),
+      yards: { mean: gains === 0 ? null : yards / gains, n: gains },
+    };
   });
   print({ by: by.map(columnOf), n: rows.length, grouped: groups.reduce((n, g) => n + g.n, 0), rows: groups });
   return 0;

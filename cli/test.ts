@@ -5,13 +5,17 @@ import { ensureBuild } from './build';
 import { postgresPrograms, follow, installPackage } from './system';
 import { Plain, ROOT, workFolder } from './paths';
 
-interface Tally { passed: number; failed: number }
+interface Tally {
+  passed: number;
+  failed: number;
+}
 const bin = (name: string): string => path.join(ROOT, 'node_modules/.bin', name);
 const KINDS = ['unit', 'store', 'journeys'] as const;
 
 export async function test(args: string[]): Promise<number> {
   const only = args[0];
-  if (only !== undefined && !(KINDS as readonly string[]).includes(only)) throw new Plain(`test ${only} is none of ${KINDS.join(', ')}`);
+  if (only !== undefined && !(KINDS as readonly string[]).includes(only))
+    throw new Plain(`test ${only} is none of ${KINDS.join(', ')}`);
   const wanted = (kind: string): boolean => only === undefined || only === kind;
   const tally: Tally = { passed: 0, failed: 0 };
   const step = async (name: string, run: () => Promise<number>): Promise<void> => {
@@ -19,9 +23,12 @@ export async function test(args: string[]): Promise<number> {
     process.stdout.write(`\n== ${name}\n`);
     const code = await run();
     tally[code === 0 ? 'passed' : 'failed']++;
-    process.stdout.write(`== ${name}: ${code === 0 ? 'ok' : `failed (${code})`}, ${((Date.now() - began) / 1000).toFixed(1)} s\n`);
+    process.stdout.write(
+      `== ${name}: ${code === 0 ? 'ok' : `failed (${code})`}, ${((Date.now() - began) / 1000).toFixed(1)} s\n`,
+    );
   };
-  if (wanted('store') || wanted('journeys')) if (!postgresPrograms()) installPackage('postgresql', 'PostgreSQL');
+  if (wanted('store') || wanted('journeys'))
+    if (!postgresPrograms()) installPackage('postgresql', 'PostgreSQL');
   if (wanted('journeys') && !existsSync('/usr/bin/chromium')) installPackage('chromium', 'Chromium');
 
   if (only === undefined) {
@@ -31,7 +38,25 @@ export async function test(args: string[]): Promise<number> {
   for (const project of ['unit', 'store'] as const) {
     if (!wanted(project)) continue;
     const report = path.join(workFolder('reports'), `${project}.json`);
-    await runner(project, report, tally, () => follow(bin('vitest'), ['run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`], { cwd: ROOT }), readVitest);
+    await runner(
+      project,
+      report,
+      tally,
+      () =>
+        follow(
+          bin('vitest'),
+          [
+            'run',
+            '--project',
+            project,
+            '--reporter=default',
+            '--reporter=json',
+            `--outputFile.json=${report}`,
+          ],
+          { cwd: ROOT },
+        ),
+      readVitest,
+    );
   }
   if (wanted('journeys')) {
     await step('build', async () => {
@@ -39,7 +64,17 @@ export async function test(args: string[]): Promise<number> {
       return 0;
     });
     const report = path.join(workFolder('reports'), 'journeys.json');
-    await runner('journeys', report, tally, () => follow(bin('playwright'), ['test'], { cwd: ROOT, env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: report } }), readPlaywright);
+    await runner(
+      'journeys',
+      report,
+      tally,
+      () =>
+        follow(bin('playwright'), ['test'], {
+          cwd: ROOT,
+          env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: report },
+        }),
+      readPlaywright,
+    );
   }
   const none = tally.passed + tally.failed === 0;
   process.stdout.write(`\n${tally.passed} passed, ${tally.failed} failed\n`);
@@ -47,7 +82,13 @@ export async function test(args: string[]): Promise<number> {
 }
 
 /** Adds a runner's own counts; a runner that ran nothing, or failed without a failed test, is a failure. */
-async function runner(name: string, report: string, tally: Tally, run: () => Promise<number>, read: (json: unknown) => Tally): Promise<void> {
+async function runner(
+  name: string,
+  report: string,
+  tally: Tally,
+  run: () => Promise<number>,
+  read: (json: unknown) => Tally,
+): Promise<void> {
   process.stdout.write(`\n== ${name}\n`);
   const began = Date.now();
   // A report of an earlier run must not count for this one.
@@ -59,10 +100,13 @@ async function runner(name: string, report: string, tally: Tally, run: () => Pro
   } catch {
     counts = { passed: 0, failed: 1 };
   }
-  if (counts.passed + counts.failed === 0 || (code !== 0 && counts.failed === 0)) counts = { ...counts, failed: counts.failed + 1 };
+  if (counts.passed + counts.failed === 0 || (code !== 0 && counts.failed === 0))
+    counts = { ...counts, failed: counts.failed + 1 };
   tally.passed += counts.passed;
   tally.failed += counts.failed;
-  process.stdout.write(`== ${name}: ${counts.passed} passed, ${counts.failed} failed, ${((Date.now() - began) / 1000).toFixed(1)} s\n`);
+  process.stdout.write(
+    `== ${name}: ${counts.passed} passed, ${counts.failed} failed, ${((Date.now() - began) / 1000).toFixed(1)} s\n`,
+  );
 }
 
 const readVitest = (json: unknown): Tally => {

@@ -1,7 +1,24 @@
 'use client';
 /** One outbox a tab, for every page of the application; nothing on screen before it is open waits for it. */
-import { createContext, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore, type ReactNode } from 'react';
-import { EMPTY_BASE, pullInto, type Operation, type Pulled, type Queued, type Scope, type SyncRow } from '@/core/sync';
+import {
+  createContext,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  useSyncExternalStore,
+  type ReactNode,
+} from 'react';
+import {
+  EMPTY_BASE,
+  pullInto,
+  type Operation,
+  type Pulled,
+  type Queued,
+  type Scope,
+  type SyncRow,
+} from '@/core/sync';
 import { Outbox, type SaveState, type View } from './outbox';
 import { erasePages } from './offline';
 import { browserWorld } from './world';
@@ -26,31 +43,44 @@ export function useSync(): Sync {
 
 const RESTORED = 'vobrik.restored';
 
-export function SyncProvider({ owner, epoch, football, children }: { owner: string; epoch: string; football: boolean; children: ReactNode }) {
+export function SyncProvider({
+  owner,
+  epoch,
+  football,
+  children,
+}: {
+  owner: string;
+  epoch: string;
+  football: boolean;
+  children: ReactNode;
+}) {
   const [outbox, setOutbox] = useState<Outbox | null>(null);
   const [broken, setBroken] = useState<string | null>(null);
   const waiters = useRef<((o: Outbox) => void)[]>([]);
   useEffect(() => {
     let open: Outbox | null = null;
     let gone = false;
-    Outbox.open(owner, epoch, browserWorld).then((o) => {
-      if (gone) return o.close();
-      open = o;
-      o.onEpoch = (now) => {
-        // Once an epoch: a page from a cache must not reload forever.
-        if (sessionStorage.getItem(RESTORED) === now) return;
-        sessionStorage.setItem(RESTORED, now);
-        window.location.reload();
-      };
-      o.onErased = () => window.location.assign('/sign-in');
-      // A role that went takes the rows it could read along; what was typed stays until it is answered.
-      if (!football) {
-        void o.forgetRows();
-        void erasePages(owner);
-      }
-      setOutbox(o);
-      for (const w of waiters.current.splice(0)) w(o);
-    }, (e: unknown) => setBroken((e as Error).message));
+    Outbox.open(owner, epoch, browserWorld).then(
+      (o) => {
+        if (gone) return o.close();
+        open = o;
+        o.onEpoch = (now) => {
+          // Once an epoch: a page from a cache must not reload forever.
+          if (sessionStorage.getItem(RESTORED) === now) return;
+          sessionStorage.setItem(RESTORED, now);
+          window.location.reload();
+        };
+        o.onErased = () => window.location.assign('/sign-in');
+        // A role that went takes the rows it could read along; what was typed stays until it is answered.
+        if (!football) {
+          void o.forgetRows();
+          void erasePages(owner);
+        }
+        setOutbox(o);
+        for (const w of waiters.current.splice(0)) w(o);
+      },
+      (e: unknown) => setBroken((e as Error).message),
+    );
     const back = () => open?.retry();
     window.addEventListener('online', back);
     return () => {
@@ -60,10 +90,21 @@ export function SyncProvider({ owner, epoch, football, children }: { owner: stri
       setOutbox(null);
     };
   }, [owner, epoch, football]);
-  const value = useMemo((): Sync => ({
-    owner, epoch, outbox, broken,
-    opened: () => (outbox ? Promise.resolve(outbox) : broken ? Promise.reject(new Error(broken)) : new Promise((resolve) => waiters.current.push(resolve))),
-  }), [owner, epoch, outbox, broken]);
+  const value = useMemo(
+    (): Sync => ({
+      owner,
+      epoch,
+      outbox,
+      broken,
+      opened: () =>
+        outbox
+          ? Promise.resolve(outbox)
+          : broken
+            ? Promise.reject(new Error(broken))
+            : new Promise((resolve) => waiters.current.push(resolve)),
+    }),
+    [owner, epoch, outbox, broken],
+  );
   return <SyncContext.Provider value={value}>{children}</SyncContext.Provider>;
 }
 
@@ -92,8 +133,16 @@ const EMPTY: readonly Queued[] = [];
 
 export function useQueue(): QueueState {
   const { outbox } = useSync();
-  const queue = useSyncExternalStore(outbox ? (f) => outbox.subscribe(f) : nothing, () => outbox?.queue ?? EMPTY, () => EMPTY);
-  const state = useSyncExternalStore(outbox ? (f) => outbox.subscribe(f) : nothing, () => outbox?.state ?? IDLE, () => IDLE);
+  const queue = useSyncExternalStore(
+    outbox ? (f) => outbox.subscribe(f) : nothing,
+    () => outbox?.queue ?? EMPTY,
+    () => EMPTY,
+  );
+  const state = useSyncExternalStore(
+    outbox ? (f) => outbox.subscribe(f) : nothing,
+    () => outbox?.state ?? IDLE,
+    () => IDLE,
+  );
   return { queue, state };
 }
 
@@ -119,8 +168,12 @@ export function useScope(scope: Scope, brought: Pulled): ScopeState {
   useEffect(() => {
     if (!outbox) return;
     const leave = outbox.watch(scope, broughtNow.current.revision < 0 ? null : broughtNow.current);
-    const poll = setInterval(() => { if (!outbox.live && !document.hidden) void outbox.pull(scope); }, 5000);
-    const seen = () => { if (!document.hidden) void outbox.pull(scope); };
+    const poll = setInterval(() => {
+      if (!outbox.live && !document.hidden) void outbox.pull(scope);
+    }, 5000);
+    const seen = () => {
+      if (!document.hidden) void outbox.pull(scope);
+    };
     document.addEventListener('visibilitychange', seen);
     return () => {
       clearInterval(poll);
@@ -128,27 +181,37 @@ export function useScope(scope: Scope, brought: Pulled): ScopeState {
       leave();
     };
   }, [outbox, scope]);
-  const rows = useSyncExternalStore(outbox ? (f) => outbox.subscribe(f) : nothing, () => {
-    if (!outbox) return first.current!;
-    const base = outbox.base(scope);
-    if (base.revision < 0) return first.current!;
-    // Recomputed when the server's rows or the queue moved, not at each look.
-    if (shown.current?.base !== base || shown.current.queue !== outbox.queue) shown.current = { base, queue: outbox.queue, rows: outbox.rows(scope) };
-    return shown.current.rows;
-  }, () => first.current!);
-  return useMemo(() => ({
-    rows,
-    conflicts: queue.filter((q) => q.scope === scope && q.state === 'conflict'),
-    refused: queue.filter((q) => q.scope === scope && q.state === 'refused'),
-    view: () => {
-      const seen = outbox?.view(scope);
-      return seen && seen.base.revision >= 0 ? seen : { base: pullInto(EMPTY_BASE, broughtNow.current), queue: outbox?.queue ?? [] };
+  const rows = useSyncExternalStore(
+    outbox ? (f) => outbox.subscribe(f) : nothing,
+    () => {
+      if (!outbox) return first.current!;
+      const base = outbox.base(scope);
+      if (base.revision < 0) return first.current!;
+      // Recomputed when the server's rows or the queue moved, not at each look.
+      if (shown.current?.base !== base || shown.current.queue !== outbox.queue)
+        shown.current = { base, queue: outbox.queue, rows: outbox.rows(scope) };
+      return shown.current.rows;
     },
-    push: async (make) => {
-      const o = await opened();
-      const ops = make(o);
-      if (ops.length > 0) await o.push(scope, ops);
-      return ops;
-    },
-  }), [rows, queue, scope, opened, outbox]);
+    () => first.current!,
+  );
+  return useMemo(
+    () => ({
+      rows,
+      conflicts: queue.filter((q) => q.scope === scope && q.state === 'conflict'),
+      refused: queue.filter((q) => q.scope === scope && q.state === 'refused'),
+      view: () => {
+        const seen = outbox?.view(scope);
+        return seen && seen.base.revision >= 0
+          ? seen
+          : { base: pullInto(EMPTY_BASE, broughtNow.current), queue: outbox?.queue ?? [] };
+      },
+      push: async (make) => {
+        const o = await opened();
+        const ops = make(o);
+        if (ops.length > 0) await o.push(scope, ops);
+        return ops;
+      },
+    }),
+    [rows, queue, scope, opened, outbox],
+  );
 }

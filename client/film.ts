@@ -6,11 +6,19 @@ import type { SlimSnap } from '@/core/snap';
 import { useSync } from './SyncProvider';
 import { Storage } from './storage';
 
-export interface FilmGame { readonly info: GameInfo; readonly snaps: readonly SlimSnap[] }
+export interface FilmGame {
+  readonly info: GameInfo;
+  readonly snaps: readonly SlimSnap[];
+}
 export type FilmGames = readonly FilmGame[];
-interface Stamped extends FilmGame { readonly stamp: string }
+interface Stamped extends FilmGame {
+  readonly stamp: string;
+}
 type Sent = Omit<Stamped, 'snaps'> & Partial<Pick<Stamped, 'snaps'>>;
-export type FilmState = { readonly kind: 'loading' } | { readonly kind: 'here'; readonly games: FilmGames; readonly old: boolean } | { readonly kind: 'away'; readonly why: string };
+export type FilmState =
+  | { readonly kind: 'loading' }
+  | { readonly kind: 'here'; readonly games: FilmGames; readonly old: boolean }
+  | { readonly kind: 'away'; readonly why: string };
 
 /** One tab's memory: a way back to a screen shows at once, and asks whether it is still so. */
 const memory = new Map<string, readonly Stamped[]>();
@@ -34,17 +42,24 @@ export function useFilm(path: string): FilmState {
   const [state, setState] = useState<FilmState>({ kind: 'loading' });
   useEffect(() => {
     let gone = false;
-    const show = (s: FilmState): void => { if (!gone) setState(s); };
+    const show = (s: FilmState): void => {
+      if (!gone) setState(s);
+    };
     const ask = async (kept: readonly Stamped[]): Promise<Response | null> => {
       const have = kept.map((g) => `${g.info.key}=${g.stamp}`).join(',');
-      return fetch(have ? `${path}${path.includes('?') ? '&' : '?'}have=${encodeURIComponent(have)}` : path, { headers: { 'x-vobrik-owner': owner } }).catch(() => null);
+      return fetch(have ? `${path}${path.includes('?') ? '&' : '?'}have=${encodeURIComponent(have)}` : path, {
+        headers: { 'x-vobrik-owner': owner },
+      }).catch(() => null);
     };
     const before = memory.get(key);
     if (before) show({ kind: 'here', games: before, old: false });
     void (async () => {
       const storage = await Storage.open(owner).catch(() => null);
       try {
-        const kept = before ?? ((await storage?.film(path).catch(() => undefined)) as readonly Stamped[] | undefined) ?? [];
+        const kept =
+          before ??
+          ((await storage?.film(path).catch(() => undefined)) as readonly Stamped[] | undefined) ??
+          [];
         let response = await ask(kept);
         let games = response?.ok ? mergeFilm((await response.json()) as Sent[], kept) : null;
         if (response?.ok && !games) {
@@ -54,9 +69,21 @@ export function useFilm(path: string): FilmState {
         if (!games) {
           if (kept.length > 0) return show({ kind: 'here', games: kept, old: true });
           const said = (await response?.json().catch(() => null)) as { error?: string } | null;
-          return show({ kind: 'away', why: said?.error ?? 'The server does not answer, and this film was not opened on this browser before.' });
+          return show({
+            kind: 'away',
+            why:
+              said?.error ??
+              'The server does not answer, and this film was not opened on this browser before.',
+          });
         }
-        const same = before?.length === games.length && games.every((g, i) => g.stamp === before[i]!.stamp && g.info.key === before[i]!.info.key && g.info.closed === before[i]!.info.closed);
+        const same =
+          before?.length === games.length &&
+          games.every(
+            (g, i) =>
+              g.stamp === before[i]!.stamp &&
+              g.info.key === before[i]!.info.key &&
+              g.info.closed === before[i]!.info.closed,
+          );
         if (same) return;
         memory.set(key, games);
         show({ kind: 'here', games, old: false });
@@ -65,7 +92,9 @@ export function useFilm(path: string): FilmState {
         storage?.close();
       }
     })();
-    return () => { gone = true; };
+    return () => {
+      gone = true;
+    };
   }, [key, owner, path]);
   return state;
 }

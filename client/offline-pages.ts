@@ -7,4 +7,8 @@ export const OWNER_CACHE = 'vobrik-owner';
 export const KEPT_PAGES = 20;
 
 /** The week, games, book and sheets: what is worked on without a network. Read and Staff need the server. */
-export const isKeptPage = (pathname: string): boolean => pathname === '/' || /^\/(log|plan)(\/[^/]+)?$/.test(pathname) && pathname !== '/log/import' || pathname === '/book' || pathname === '/book/draw';
+export const isKeptPage = (pathname: string): boolean =>
+  pathname === '/' ||
+  (/^\/(log|plan)(\/[^/]+)?$/.test(pathname) && pathname !== '/log/import') ||
+  pathname === '/book' ||
+  pathname === '/book/draw';

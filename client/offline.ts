@@ -22,7 +22,8 @@ export async function erasePages(owner: string): Promise<void> {
 export async function eraseOffline(owner: string): Promise<void> {
   await erasePages(owner);
   try {
-    for (const key of Object.keys(localStorage)) if (key.startsWith(`${DRAFTS}${owner}`)) localStorage.removeItem(key);
+    for (const key of Object.keys(localStorage))
+      if (key.startsWith(`${DRAFTS}${owner}`)) localStorage.removeItem(key);
   } catch {
     // A browser that keeps nothing has nothing to erase.
   }
@@ -30,7 +31,9 @@ export async function eraseOffline(owner: string): Promise<void> {
 
 /** Nobody is signed in: pages and rows that somebody could read are taken off; what was typed waits for its member. */
 export async function eraseReadings(): Promise<void> {
-  if ('caches' in globalThis) for (const name of await caches.keys()) if (name.startsWith('vobrik-pages.') || name === OWNER_CACHE) await caches.delete(name);
+  if ('caches' in globalThis)
+    for (const name of await caches.keys())
+      if (name.startsWith('vobrik-pages.') || name === OWNER_CACHE) await caches.delete(name);
   const names = (await indexedDB.databases?.()) ?? [];
   for (const { name } of names) {
     if (!name?.startsWith('vobrik.')) continue;

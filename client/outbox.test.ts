@@ -27,7 +27,10 @@ class Browser {
   private clock = 0;
   ids = 0;
 
-  constructor(readonly server: ModelServer, readonly owner: string) {}
+  constructor(
+    readonly server: ModelServer,
+    readonly owner: string,
+  ) {}
 
   private chance(of: number): boolean {
     this.luck = (this.luck * 1103515245 + 12345) % 2147483648;
@@ -40,7 +43,8 @@ class Browser {
         await tick();
         const { signal } = init ?? {};
         if (this.net === 'down') throw new TypeError('network');
-        if (this.net === 'failing' && this.chance(2)) return new Response('{"error":"away"}', { status: 503 });
+        if (this.net === 'failing' && this.chance(2))
+          return new Response('{"error":"away"}', { status: 503 });
         if (this.net === 'lossy' && this.chance(3)) throw new TypeError('lost on the way there');
         if (!init?.method) return Response.json(this.server.pull());
         const { ops } = JSON.parse(String(init.body)) as { ops: Operation[] };
@@ -62,13 +66,22 @@ class Browser {
         this.listeners.set(name, all);
         let mine: ((m: unknown) => void) | null = null;
         return {
-          post: (m) => { for (const l of all) if (l !== mine) setImmediate(() => all.has(l) && l(m)); },
-          listen: (take) => { mine = take; all.add(take); },
-          close: () => { if (mine) all.delete(mine); },
+          post: (m) => {
+            for (const l of all) if (l !== mine) setImmediate(() => all.has(l) && l(m));
+          },
+          listen: (take) => {
+            mine = take;
+            all.add(take);
+          },
+          close: () => {
+            if (mine) all.delete(mine);
+          },
         };
       },
       news: () => () => undefined,
-      wait: async (_ms, signal) => { for (let i = 0; i < 3 && !signal.aborted; i++) await tick(); },
+      wait: async (_ms, signal) => {
+        for (let i = 0; i < 3 && !signal.aborted; i++) await tick();
+      },
       random: () => 0.5,
       id: () => `${this.owner}-op${++this.ids}`,
       // The clock jumps at every look.
@@ -96,26 +109,81 @@ class Browser {
 }
 
 type Step =
-  | { readonly do: 'type'; readonly tab: number; readonly bad: boolean; readonly at: number; readonly end: boolean; readonly wait: boolean }
+  | {
+      readonly do: 'type';
+      readonly tab: number;
+      readonly bad: boolean;
+      readonly at: number;
+      readonly end: boolean;
+      readonly wait: boolean;
+    }
   | { readonly do: 'patch'; readonly tab: number; readonly at: number; readonly value: number }
   | { readonly do: 'remove'; readonly tab: number; readonly at: number }
   | { readonly do: 'net'; readonly net: Browser['net'] }
   | { readonly do: 'kill-tab'; readonly tab: number }
-  | { readonly do: 'open-tab' } | { readonly do: 'kill-browser' } | { readonly do: 'backup' } | { readonly do: 'restore' } | { readonly do: 'full' } | { readonly do: 'other' }
+  | { readonly do: 'open-tab' }
+  | { readonly do: 'kill-browser' }
+  | { readonly do: 'backup' }
+  | { readonly do: 'restore' }
+  | { readonly do: 'full' }
+  | { readonly do: 'other' }
   | { readonly do: 'pass'; readonly ticks: number }
   | { readonly do: 'settle'; readonly tab: number; readonly how: 'again' | 'discard' };
 
 const nat = fc.nat(9);
 const step: fc.Arbitrary<Step> = fc.oneof(
-  { weight: 8, arbitrary: fc.record({ do: fc.constant('type' as const), tab: nat, bad: nat.map((n) => n === 0), at: nat, end: nat.map((n) => n > 2), wait: fc.boolean() }) },
-  { weight: 3, arbitrary: fc.record({ do: fc.constant('patch' as const), tab: nat, at: nat, value: fc.oneof(fc.integer({ min: 0, max: 5 }), fc.constant(452)) }) },
+  {
+    weight: 8,
+    arbitrary: fc.record({
+      do: fc.constant('type' as const),
+      tab: nat,
+      bad: nat.map((n) => n === 0),
+      at: nat,
+      end: nat.map((n) => n > 2),
+      wait: fc.boolean(),
+    }),
+  },
+  {
+    weight: 3,
+    arbitrary: fc.record({
+      do: fc.constant('patch' as const),
+      tab: nat,
+      at: nat,
+      value: fc.oneof(fc.integer({ min: 0, max: 5 }), fc.constant(452)),
+    }),
+  },
   { weight: 1, arbitrary: fc.record({ do: fc.constant('remove' as const), tab: nat, at: nat }) },
-  { weight: 3, arbitrary: fc.record({ do: fc.constant('net' as const), net: fc.constantFrom('up' as const, 'down' as const, 'lossy' as const, 'failing' as const) }) },
+  {
+    weight: 3,
+    arbitrary: fc.record({
+      do: fc.constant('net' as const),
+      net: fc.constantFrom('up' as const, 'down' as const, 'lossy' as const, 'failing' as const),
+    }),
+  },
   { weight: 2, arbitrary: fc.record({ do: fc.constant('kill-tab' as const), tab: nat }) },
   { weight: 2, arbitrary: fc.constant({ do: 'open-tab' as const }) },
-  { weight: 1, arbitrary: fc.constantFrom({ do: 'kill-browser' as const }, { do: 'backup' as const }, { do: 'restore' as const }, { do: 'full' as const }, { do: 'other' as const }) },
-  { weight: 4, arbitrary: fc.record({ do: fc.constant('pass' as const), ticks: fc.integer({ min: 1, max: 30 }) }) },
-  { weight: 1, arbitrary: fc.record({ do: fc.constant('settle' as const), tab: nat, how: fc.constantFrom('again' as const, 'discard' as const) }) },
+  {
+    weight: 1,
+    arbitrary: fc.constantFrom(
+      { do: 'kill-browser' as const },
+      { do: 'backup' as const },
+      { do: 'restore' as const },
+      { do: 'full' as const },
+      { do: 'other' as const },
+    ),
+  },
+  {
+    weight: 4,
+    arbitrary: fc.record({ do: fc.constant('pass' as const), ticks: fc.integer({ min: 1, max: 30 }) }),
+  },
+  {
+    weight: 1,
+    arbitrary: fc.record({
+      do: fc.constant('settle' as const),
+      tab: nat,
+      how: fc.constantFrom('again' as const, 'discard' as const),
+    }),
+  },
 );
 
 let runs = 0;
@@ -149,14 +217,21 @@ async function play(steps: readonly Step[]): Promise<void> {
         const tab = tabOf(s.tab);
         if (!tab) continue;
         const shown = tab.rows(SCOPE);
-        const after = s.end ? (shown[shown.length - 1]?.row ?? null) : (shown[s.at % Math.max(1, shown.length)]?.row ?? null);
+        const after = s.end
+          ? (shown[shown.length - 1]?.row ?? null)
+          : (shown[s.at % Math.max(1, shown.length)]?.row ?? null);
         const row = `r${++rows}`;
         const op = tab.put('snap', row, { gain: s.bad ? 452 : rows }, after);
         typed++;
-        const pushed = tab.push(SCOPE, [op]).then(() => {
-          durable.set(op.id, row);
-          if (after !== null && !s.bad) chain.push([after, row]);
-        }, (e: Error) => { if (e.name === 'QuotaExceededError') rejected.add(op.id); });
+        const pushed = tab.push(SCOPE, [op]).then(
+          () => {
+            durable.set(op.id, row);
+            if (after !== null && !s.bad) chain.push([after, row]);
+          },
+          (e: Error) => {
+            if (e.name === 'QuotaExceededError') rejected.add(op.id);
+          },
+        );
         if (s.wait) await pushed;
       } else if (s.do === 'patch' || s.do === 'remove') {
         const tab = tabOf(s.tab);
@@ -164,24 +239,46 @@ async function play(steps: readonly Step[]): Promise<void> {
         if (!tab || !row) continue;
         typed++;
         if (s.do === 'remove') removed.add(row.row);
-        await tab.push(SCOPE, [s.do === 'remove' ? tab.remove('snap', row.row) : tab.patch(SCOPE, 'snap', row.row, { gain: s.value })]).catch(() => undefined);
+        await tab
+          .push(SCOPE, [
+            s.do === 'remove'
+              ? tab.remove('snap', row.row)
+              : tab.patch(SCOPE, 'snap', row.row, { gain: s.value }),
+          ])
+          .catch(() => undefined);
       } else if (s.do === 'net') browser.net = s.net;
-      else if (s.do === 'kill-tab') { const tab = tabOf(s.tab); if (tab) browser.kill(tab); }
-      else if (s.do === 'open-tab') { if (browser.tabs.length < 3) await browser.open(); }
-      else if (s.do === 'kill-browser') { for (const tab of [...browser.tabs]) browser.kill(tab); }
-      else if (s.do === 'backup') server.backup();
+      else if (s.do === 'kill-tab') {
+        const tab = tabOf(s.tab);
+        if (tab) browser.kill(tab);
+      } else if (s.do === 'open-tab') {
+        if (browser.tabs.length < 3) await browser.open();
+      } else if (s.do === 'kill-browser') {
+        for (const tab of [...browser.tabs]) browser.kill(tab);
+      } else if (s.do === 'backup') server.backup();
       else if (s.do === 'restore') server.restore();
       else if (s.do === 'full') browser.full = !browser.full;
       else if (s.do === 'other') {
         const live = server.live();
-        server.answer([{ id: `x${++others}`, kind: 'snap', row: `x${others}`, epoch: server.epoch, do: 'put', after: live[live.length - 1] ?? null, fields: {} }]);
+        server.answer([
+          {
+            id: `x${++others}`,
+            kind: 'snap',
+            row: `x${others}`,
+            epoch: server.epoch,
+            do: 'put',
+            after: live[live.length - 1] ?? null,
+            fields: {},
+          },
+        ]);
       } else if (s.do === 'pass') for (let i = 0; i < s.ticks; i++) await tick();
       else {
         const tab = tabOf(s.tab);
         const refused = tab?.refused(SCOPE)[0];
         if (!tab || !refused) continue;
         byHand.add(refused.op.id);
-        await (s.how === 'again' ? tab.tryAgain(refused) : tab.discard(refused)).catch(() => byHand.delete(refused.op.id));
+        await (s.how === 'again' ? tab.tryAgain(refused) : tab.discard(refused)).catch(() =>
+          byHand.delete(refused.op.id),
+        );
       }
     }
     // Everything heals: one tab, a network, room on the disk.
@@ -197,20 +294,27 @@ async function play(steps: readonly Step[]): Promise<void> {
     await end.pull(SCOPE);
 
     expect(end.waiting(), 'all sent').toBe(0);
-    expect(end.rows(SCOPE).map((r) => r.row), 'the screen shows the database').toEqual(server.live());
+    expect(
+      end.rows(SCOPE).map((r) => r.row),
+      'the screen shows the database',
+    ).toEqual(server.live());
     const queue = new Map(end.queue.map((q) => [q.op.id, q]));
     const everywhere = new Set([...end.queue.map((q) => q.op.row), ...server.rows.map((r) => r.key)]);
     for (const [id, row] of durable) {
       expect(server.applied.get(id) ?? 0, `${id} done once`).toBeLessThanOrEqual(1);
       const q = queue.get(id);
       if (q?.state === 'refused') expect(q.reason).toBeTruthy();
-      else if (!byHand.has(id) && !removed.has(row) && !server.restoredAway.has(row)) expect(everywhere.has(row), `${id} ${row} is stored, or refused and kept`).toBe(true);
+      else if (!byHand.has(id) && !removed.has(row) && !server.restoredAway.has(row))
+        expect(everywhere.has(row), `${id} ${row} is stored, or refused and kept`).toBe(true);
     }
-    for (const id of rejected) expect(server.applied.has(id) || queue.has(id), `${id} was not taken`).toBe(false);
+    for (const id of rejected)
+      expect(server.applied.has(id) || queue.has(id), `${id} was not taken`).toBe(false);
     expect(new Set(server.rows.map((r) => r.key)).size).toBe(server.rows.length);
     if (server.restoredAway.size === 0) {
       const place = new Map(server.rows.map((r, i) => [r.key, i]));
-      for (const [before, row] of chain) if (place.has(before) && place.has(row)) expect(place.get(row)!, `${row} after ${before}`).toBeGreaterThan(place.get(before)!);
+      for (const [before, row] of chain)
+        if (place.has(before) && place.has(row))
+          expect(place.get(row)!, `${row} after ${before}`).toBeGreaterThan(place.get(before)!);
     }
   } finally {
     full.mockRestore();
@@ -220,7 +324,10 @@ async function play(steps: readonly Step[]): Promise<void> {
 }
 
 it(`holds over ${RUNS} random schedules of tabs, kills, networks and storages`, async () => {
-  await fc.assert(fc.asyncProperty(fc.array(step, { minLength: 6, maxLength: 40 }), play), { numRuns: RUNS, seed: 20261126 });
+  await fc.assert(fc.asyncProperty(fc.array(step, { minLength: 6, maxLength: 40 }), play), {
+    numRuns: RUNS,
+    seed: 20261126,
+  });
   process.stdout.write(`outbox model: ${RUNS} schedules, ${typed} operations typed\n`);
 }, 240_000);
 
@@ -228,8 +335,18 @@ it('a refusal of a whole request finds the one operation that is meant', async (
   const server = new ModelServer();
   const browser = new Browser(server, 'p.whole');
   const world = browser.world();
-  const tab = await Outbox.open('p.whole', server.epoch, { ...world, fetch: async (url, init) => (init?.method && String(init.body).includes('poison') ? new Response('{"error":"larger than a request may be"}', { status: 422 }) : world.fetch(url, init)) });
-  await tab.push(SCOPE, [tab.put('snap', 'a', {}, null), tab.put('snap', 'b', { note: 'poison' }, 'a'), tab.put('snap', 'c', {}, 'b')]);
+  const tab = await Outbox.open('p.whole', server.epoch, {
+    ...world,
+    fetch: async (url, init) =>
+      init?.method && String(init.body).includes('poison')
+        ? new Response('{"error":"larger than a request may be"}', { status: 422 })
+        : world.fetch(url, init),
+  });
+  await tab.push(SCOPE, [
+    tab.put('snap', 'a', {}, null),
+    tab.put('snap', 'b', { note: 'poison' }, 'a'),
+    tab.put('snap', 'c', {}, 'b'),
+  ]);
   for (let i = 0; i < 500 && tab.waiting() > 0; i++) await tick();
   expect(server.live()).toEqual(['a', 'c']);
   expect(tab.refused().map((q) => [q.op.row, q.reason])).toEqual([['b', 'larger than a request may be']]);
@@ -241,10 +358,15 @@ it('what another member types is never sent as this one’s: signed out, it wait
   const browser = new Browser(server, 'p.other');
   const world = browser.world();
   let status = 409;
-  const tab = await Outbox.open('p.other', server.epoch, { ...world, fetch: async (url, init) => {
-    expect((init?.headers as Record<string, string>)['x-vobrik-owner']).toBe('p.other');
-    return init?.method && status !== 200 ? new Response('{"error":"Another member is signed in."}', { status }) : world.fetch(url, init);
-  } });
+  const tab = await Outbox.open('p.other', server.epoch, {
+    ...world,
+    fetch: async (url, init) => {
+      expect((init?.headers as Record<string, string>)['x-vobrik-owner']).toBe('p.other');
+      return init?.method && status !== 200
+        ? new Response('{"error":"Another member is signed in."}', { status })
+        : world.fetch(url, init);
+    },
+  });
   await tab.push(SCOPE, [tab.put('snap', 'a', {}, null)]);
   for (let i = 0; i < 30; i++) await tick();
   expect([tab.state.kind, tab.waiting(), server.live()]).toEqual(['signed-out', 1, []]);

@@ -2,7 +2,28 @@
  * Everything a member types, on its way to the database: durable in the browser before the line is cleared,
  * sent in order by one tab of the browser, answered operation by operation, kept until it is settled.
  */
-import { answerQueue, bySeq, MOST_OPERATIONS, MOST_REQUEST, nextBatch, overlay, overNow, EMPTY_BASE, pullInto, worn, type Answer, type Base, type FieldPatch, type Operation, type Pulled, type Queued, type RowKind, type Scope, type SyncAnswer, type SyncRow } from '@/core/sync';
+import {
+  answerQueue,
+  bySeq,
+  MOST_OPERATIONS,
+  MOST_REQUEST,
+  nextBatch,
+  overlay,
+  overNow,
+  EMPTY_BASE,
+  pullInto,
+  worn,
+  type Answer,
+  type Base,
+  type FieldPatch,
+  type Operation,
+  type Pulled,
+  type Queued,
+  type RowKind,
+  type Scope,
+  type SyncAnswer,
+  type SyncRow,
+} from '@/core/sync';
 import { Storage } from './storage';
 
 export type SaveKind = 'saved' | 'saving' | 'away' | 'signed-out';
@@ -18,9 +39,16 @@ export interface World {
   readonly fetch: (url: string, init?: RequestInit) => Promise<Response>;
   /** Runs the work while no other tab of the browser does; ends when the signal does. */
   readonly lead: (name: string, signal: AbortSignal, work: () => Promise<void>) => Promise<void>;
-  readonly channel: (name: string) => { post(message: unknown): void; listen(take: (message: unknown) => void): void; close(): void };
+  readonly channel: (name: string) => {
+    post(message: unknown): void;
+    listen(take: (message: unknown) => void): void;
+    close(): void;
+  };
   /** Opens the stream of notices; gives the way to close it. */
-  readonly news: (take: (news: { scope: string; epoch: string }) => void, live: (now: boolean) => void) => () => void;
+  readonly news: (
+    take: (news: { scope: string; epoch: string }) => void,
+    live: (now: boolean) => void,
+  ) => () => void;
   readonly wait: (ms: number, signal: AbortSignal) => Promise<void>;
   readonly random: () => number;
   readonly id: () => string;
@@ -63,7 +91,12 @@ export class Outbox {
   onEpoch: (epoch: string) => void = () => undefined;
   onErased: () => void = () => undefined;
 
-  private constructor(readonly owner: string, readonly epoch: string, private readonly storage: Storage, private readonly world: World) {
+  private constructor(
+    readonly owner: string,
+    readonly epoch: string,
+    private readonly storage: Storage,
+    private readonly world: World,
+  ) {
     this.channel = world.channel(`vobrik.${owner}`);
     this.channel.listen((m) => void this.hear(m as Message));
   }
@@ -71,7 +104,9 @@ export class Outbox {
   static async open(owner: string, epoch: string, world: World): Promise<Outbox> {
     const outbox = new Outbox(owner, epoch, await Storage.open(owner), world);
     await outbox.reload();
-    void world.lead(`vobrik.leader.${owner}`, outbox.closed.signal, () => outbox.send()).catch(() => undefined);
+    void world
+      .lead(`vobrik.leader.${owner}`, outbox.closed.signal, () => outbox.send())
+      .catch(() => undefined);
     return outbox;
   }
 
@@ -131,19 +166,52 @@ export class Outbox {
   // -- what is typed
 
   /** A new row after another. */
-  put = (kind: RowKind, row: string, fields: Readonly<Record<string, unknown>>, after: string | null): Operation => ({ id: this.world.id(), kind, row, epoch: this.epoch, do: 'put', fields, after });
-  move = (kind: RowKind, row: string, fields: Readonly<Record<string, unknown>>, after: string | null): Operation => ({ id: this.world.id(), kind, row, epoch: this.epoch, do: 'move', fields, after });
-  remove = (kind: RowKind, row: string): Operation => ({ id: this.world.id(), kind, row, epoch: this.epoch, do: 'delete' });
-  restore = (kind: RowKind, row: string): Operation => ({ id: this.world.id(), kind, row, epoch: this.epoch, do: 'restore' });
+  put = (
+    kind: RowKind,
+    row: string,
+    fields: Readonly<Record<string, unknown>>,
+    after: string | null,
+  ): Operation => ({ id: this.world.id(), kind, row, epoch: this.epoch, do: 'put', fields, after });
+  move = (
+    kind: RowKind,
+    row: string,
+    fields: Readonly<Record<string, unknown>>,
+    after: string | null,
+  ): Operation => ({ id: this.world.id(), kind, row, epoch: this.epoch, do: 'move', fields, after });
+  remove = (kind: RowKind, row: string): Operation => ({
+    id: this.world.id(),
+    kind,
+    row,
+    epoch: this.epoch,
+    do: 'delete',
+  });
+  restore = (kind: RowKind, row: string): Operation => ({
+    id: this.world.id(),
+    kind,
+    row,
+    epoch: this.epoch,
+    do: 'restore',
+  });
 
   /** What is known of a scope at this moment: an edit that takes a while is written over what it was opened on. */
   view = (scope: Scope): View => ({ base: this.base(scope), queue: this.queue });
 
   /** Fields of a row, each with what it was read at: now, or when the edit was opened. */
-  patch(scope: Scope, kind: RowKind, row: string, fields: Readonly<Record<string, unknown>>, opened: View = this.view(scope)): Operation {
+  patch(
+    scope: Scope,
+    kind: RowKind,
+    row: string,
+    fields: Readonly<Record<string, unknown>>,
+    opened: View = this.view(scope),
+  ): Operation {
     const { base, queue } = opened;
     const at = { epoch: base.epoch, revision: base.revision, versions: base.rows.get(row)?.versions ?? null };
-    const patches = Object.fromEntries(Object.entries(fields).map(([f, value]): [string, FieldPatch] => [f, { value, over: overNow(queue, scope, row, f, at) }]));
+    const patches = Object.fromEntries(
+      Object.entries(fields).map(([f, value]): [string, FieldPatch] => [
+        f,
+        { value, over: overNow(queue, scope, row, f, at) },
+      ]),
+    );
     return { id: this.world.id(), kind, row, epoch: this.epoch, do: 'patch', fields: patches };
   }
 
@@ -155,12 +223,16 @@ export class Outbox {
 
   /** Puts operations in the place of a refused one. */
   async replace(refused: Queued, ops: readonly Operation[]): Promise<void> {
-    await this.storage.add(ops.map((op) => ({ scope: refused.scope, op, state: 'waiting' as const })), [refused.seq]);
+    await this.storage.add(
+      ops.map((op) => ({ scope: refused.scope, op, state: 'waiting' as const })),
+      [refused.seq],
+    );
     await this.queueChanged();
   }
 
   /** The refused operation once more, as a new one: what stood in its way may be gone. */
-  tryAgain = (refused: Queued): Promise<void> => this.replace(refused, [{ ...refused.op, id: this.world.id() } as Operation]);
+  tryAgain = (refused: Queued): Promise<void> =>
+    this.replace(refused, [{ ...refused.op, id: this.world.id() } as Operation]);
 
   async discard(entry: Queued): Promise<void> {
     await this.storage.add([], [entry.seq]);
@@ -171,12 +243,30 @@ export class Outbox {
   async settle(entry: Queued, field: string, mine: boolean): Promise<void> {
     const conflict = entry.conflicts?.find((c) => c.field === field);
     if (!conflict) return;
-    if (mine) await this.push(entry.scope, [{ id: this.world.id(), kind: entry.op.kind, row: entry.op.row, epoch: this.epoch, do: 'patch', fields: { [field]: { value: conflict.yours, over: entry.epoch === this.epoch ? conflict.version : entry.op.id } } }]);
+    if (mine)
+      await this.push(entry.scope, [
+        {
+          id: this.world.id(),
+          kind: entry.op.kind,
+          row: entry.op.row,
+          epoch: this.epoch,
+          do: 'patch',
+          fields: {
+            [field]: {
+              value: conflict.yours,
+              over: entry.epoch === this.epoch ? conflict.version : entry.op.id,
+            },
+          },
+        },
+      ]);
     await this.storage.change((queue) => {
       const now = queue.find((q) => q.op.id === entry.op.id);
       if (!now?.conflicts) return { changed: [], gone: [] };
       const left = now.conflicts.filter((c) => c.field !== field);
-      return { changed: [left.length === 0 ? { ...now, state: 'done', conflicts: [] } : { ...now, conflicts: left }], gone: [] };
+      return {
+        changed: [left.length === 0 ? { ...now, state: 'done', conflicts: [] } : { ...now, conflicts: left }],
+        gone: [],
+      };
     });
     await this.queueChanged();
   }
@@ -197,10 +287,11 @@ export class Outbox {
         leave();
         stop.abort();
       };
-      if (!look()) void this.world.wait(ms, stop.signal).then(() => {
-        leave();
-        resolve(null);
-      });
+      if (!look())
+        void this.world.wait(ms, stop.signal).then(() => {
+          leave();
+          resolve(null);
+        });
     });
   }
 
@@ -219,13 +310,16 @@ export class Outbox {
   watch(scope: Scope, brought: Pulled | null): () => void {
     this.watched.set(scope, (this.watched.get(scope) ?? 0) + 1);
     if (brought) this.take(scope, brought);
-    void this.storage.base(scope).then((kept) => {
-      if (kept.epoch === this.epoch && kept.revision > this.base(scope).revision) {
-        this.bases.set(scope, kept);
-        this.changed();
-      }
-      return this.pull(scope);
-    }).catch(() => undefined);
+    void this.storage
+      .base(scope)
+      .then((kept) => {
+        if (kept.epoch === this.epoch && kept.revision > this.base(scope).revision) {
+          this.bases.set(scope, kept);
+          this.changed();
+        }
+        return this.pull(scope);
+      })
+      .catch(() => undefined);
     return () => {
       const left = (this.watched.get(scope) ?? 1) - 1;
       if (left > 0) this.watched.set(scope, left);
@@ -255,7 +349,10 @@ export class Outbox {
         this.again.delete(scope);
         const { epoch, revision } = this.base(scope);
         try {
-          const response = await this.world.fetch(`/api/sync?${new URLSearchParams({ scope, ...(revision >= 0 ? { since: String(revision), epoch } : {}) })}`, { headers: { 'x-vobrik-owner': this.owner } });
+          const response = await this.world.fetch(
+            `/api/sync?${new URLSearchParams({ scope, ...(revision >= 0 ? { since: String(revision), epoch } : {}) })}`,
+            { headers: { 'x-vobrik-owner': this.owner } },
+          );
           if (response.ok) this.take(scope, (await response.json()) as Pulled);
         } catch {
           // Asked again by the next notice or poll.
@@ -294,17 +391,20 @@ export class Outbox {
 
   private async send(): Promise<void> {
     const { signal } = this.closed;
-    const stop = this.world.news((news) => {
-      if (news.epoch !== this.epoch) this.otherEpoch(news.epoch);
-      this.tell({ kind: 'news', scope: news.scope });
-      if (this.watched.has(news.scope)) void this.pull(news.scope);
-    }, (now) => {
-      this.live = now;
-      if (now) this.retry();
-      else void this.askEpoch();
-      this.tell({ kind: 'status', state: this.state, live: now });
-      this.changed();
-    });
+    const stop = this.world.news(
+      (news) => {
+        if (news.epoch !== this.epoch) this.otherEpoch(news.epoch);
+        this.tell({ kind: 'news', scope: news.scope });
+        if (this.watched.has(news.scope)) void this.pull(news.scope);
+      },
+      (now) => {
+        this.live = now;
+        if (now) this.retry();
+        else void this.askEpoch();
+        this.tell({ kind: 'status', state: this.state, live: now });
+        this.changed();
+      },
+    );
     try {
       while (!signal.aborted) {
         this.awake = false;
@@ -313,7 +413,10 @@ export class Outbox {
         if (!next) {
           this.setState('saved', '');
           // Closed or woken while it looked: no wake-up comes after.
-          if (!this.awake && !signal.aborted) await new Promise<void>((resolve) => { this.wake = resolve; });
+          if (!this.awake && !signal.aborted)
+            await new Promise<void>((resolve) => {
+              this.wake = resolve;
+            });
           continue;
         }
         if (this.state.kind === 'saved') this.setState('saving', '');
@@ -324,7 +427,10 @@ export class Outbox {
         this.failures++;
         // What is typed meanwhile does not hurry a server that is down; a network that comes back does.
         this.hurry = new AbortController();
-        await this.world.wait(Math.min(MOST_BACKOFF_MS, 400 * 2 ** Math.min(this.failures, 6)) * (0.5 + this.world.random() / 2), AbortSignal.any([signal, this.hurry.signal]));
+        await this.world.wait(
+          Math.min(MOST_BACKOFF_MS, 400 * 2 ** Math.min(this.failures, 6)) * (0.5 + this.world.random() / 2),
+          AbortSignal.any([signal, this.hurry.signal]),
+        );
       }
     } finally {
       stop();
@@ -335,12 +441,18 @@ export class Outbox {
   private async sendBatch(scope: Scope, batch: readonly Queued[]): Promise<boolean> {
     let response: Response;
     try {
-      response = await this.world.fetch('/api/sync', { method: 'POST', headers: { 'content-type': 'application/json', 'x-vobrik-owner': this.owner }, body: JSON.stringify({ scope, ops: batch.map((q) => q.op) }), signal: AbortSignal.any([this.closed.signal, AbortSignal.timeout(30_000)]) });
+      response = await this.world.fetch('/api/sync', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json', 'x-vobrik-owner': this.owner },
+        body: JSON.stringify({ scope, ops: batch.map((q) => q.op) }),
+        signal: AbortSignal.any([this.closed.signal, AbortSignal.timeout(30_000)]),
+      });
     } catch {
       this.setState('away', 'The server does not answer.');
       return false;
     }
-    const answer = (await response.json().catch(() => null)) as (Partial<SyncAnswer> & { error?: string }) | null;
+    const answer = (await response.json().catch(() => null)) as
+      (Partial<SyncAnswer> & { error?: string }) | null;
     if (response.ok && Array.isArray(answer?.answers)) {
       if (answer.epoch !== undefined && answer.epoch !== this.epoch) this.otherEpoch(answer.epoch);
       await this.settleAnswers(scope, answer.answers, answer.epoch ?? this.epoch);
@@ -354,7 +466,11 @@ export class Outbox {
         this.most = 1;
         return true;
       }
-      await this.settleAnswers(scope, [{ id: batch[0]!.op.id, status: 'refused', code: 'shape', reason: why }], this.epoch);
+      await this.settleAnswers(
+        scope,
+        [{ id: batch[0]!.op.id, status: 'refused', code: 'shape', reason: why }],
+        this.epoch,
+      );
       return true;
     }
     this.setState(response.status === 401 || response.status === 409 ? 'signed-out' : 'away', why);
@@ -376,9 +492,12 @@ export class Outbox {
 
   // -- leaving
 
-  waiting = (scope?: Scope): number => this.queue.filter((q) => q.state === 'waiting' && (scope === undefined || q.scope === scope)).length;
-  refused = (scope?: Scope): Queued[] => this.queue.filter((q) => q.state === 'refused' && (scope === undefined || q.scope === scope));
-  conflicts = (scope?: Scope): Queued[] => this.queue.filter((q) => q.state === 'conflict' && (scope === undefined || q.scope === scope));
+  waiting = (scope?: Scope): number =>
+    this.queue.filter((q) => q.state === 'waiting' && (scope === undefined || q.scope === scope)).length;
+  refused = (scope?: Scope): Queued[] =>
+    this.queue.filter((q) => q.state === 'refused' && (scope === undefined || q.scope === scope));
+  conflicts = (scope?: Scope): Queued[] =>
+    this.queue.filter((q) => q.state === 'conflict' && (scope === undefined || q.scope === scope));
 
   async erase(): Promise<void> {
     await this.storage.erase();

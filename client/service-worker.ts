@@ -7,7 +7,9 @@ import { Serwist, type PrecacheEntry, type SerwistGlobalConfig } from 'serwist';
 import { isKeptPage, KEPT_PAGES, OWNER_CACHE, pagesCache } from './offline-pages';
 
 declare global {
-  interface WorkerGlobalScope extends SerwistGlobalConfig { __SW_MANIFEST: (PrecacheEntry | string)[] | undefined }
+  interface WorkerGlobalScope extends SerwistGlobalConfig {
+    __SW_MANIFEST: (PrecacheEntry | string)[] | undefined;
+  }
 }
 declare const self: ServiceWorkerGlobalScope;
 
@@ -36,8 +38,16 @@ async function remember(owner: string, url: string): Promise<void> {
   const at = Number(before?.headers.get('x-kept-at') ?? 0);
   // A clock that went back makes it fetch once more, no worse.
   if (before && Math.abs(Date.now() - at) < FRESH_MS) return;
-  const response = await fetch(pathname, { credentials: 'same-origin', headers: { accept: 'text/html' } }).catch(() => null);
-  if (!response?.ok || response.redirected || !(response.headers.get('content-type') ?? '').includes('text/html')) return;
+  const response = await fetch(pathname, {
+    credentials: 'same-origin',
+    headers: { accept: 'text/html' },
+  }).catch(() => null);
+  if (
+    !response?.ok ||
+    response.redirected ||
+    !(response.headers.get('content-type') ?? '').includes('text/html')
+  )
+    return;
   const html = await response.text();
   if (!html.includes(owner)) return;
   const headers = new Headers(response.headers);
@@ -53,11 +63,24 @@ const escape = (text: string): string => text.replace(/[&<>"]/g, (c) => `&#${c.c
 /** Said instead of the browser's error page: what can be opened without a network. */
 async function offlinePage(): Promise<Response> {
   const owner = await currentOwner();
-  const pages = owner === null ? [] : (await (await caches.open(pagesCache(owner))).keys()).map((r) => decodeURI(new URL(r.url).pathname));
+  const pages =
+    owner === null
+      ? []
+      : (await (await caches.open(pagesCache(owner))).keys()).map((r) => decodeURI(new URL(r.url).pathname));
   const name = (p: string): string => (p === '/' ? 'the week' : p.slice(1).replace('/', ': '));
-  const list = pages.length === 0 ? '<p>No page was opened on this browser before.</p>' : `<p>These were opened here before and work without it:</p><ul>${pages.map((p) => `<li><a href="${escape(encodeURI(p))}">${escape(name(p))}</a></li>`).join('')}</ul>`;
+  const list =
+    pages.length === 0
+      ? '<p>No page was opened on this browser before.</p>'
+      : `<p>These were opened here before and work without it:</p><ul>${pages.map((p) => `<li><a href="${escape(encodeURI(p))}">${escape(name(p))}</a></li>`).join('')}</ul>`;
   const html = `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>No network · Vobrik</title><style>body{font:16px/1.5 system-ui,sans-serif;max-width:38em;margin:12vh auto;padding:0 1em;color:#1b1b1b;background:#fbfaf7}a{color:inherit}@media(prefers-color-scheme:dark){body{color:#eee;background:#191a1c}}</style></head><body><main><h1>The server does not answer</h1><p>This page needs it. What you typed is kept in this browser and saved when it is back.</p>${list}<p><a href="">Try again</a></p></main></body></html>`;
-  return new Response(html, { status: 503, headers: { 'content-type': 'text/html; charset=utf-8', 'cache-control': 'no-store', 'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'" } });
+  return new Response(html, {
+    status: 503,
+    headers: {
+      'content-type': 'text/html; charset=utf-8',
+      'cache-control': 'no-store',
+      'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'",
+    },
+  });
 }
 
 async function navigate(request: Request): Promise<Response> {
@@ -77,11 +100,18 @@ const serwist = new Serwist({
   skipWaiting: true,
   clientsClaim: true,
   navigationPreload: false,
-  runtimeCaching: [{ matcher: ({ request, sameOrigin, url }) => sameOrigin && request.mode === 'navigate' && !url.pathname.startsWith('/api/'), handler: ({ request }) => navigate(request) }],
+  runtimeCaching: [
+    {
+      matcher: ({ request, sameOrigin, url }) =>
+        sameOrigin && request.mode === 'navigate' && !url.pathname.startsWith('/api/'),
+      handler: ({ request }) => navigate(request),
+    },
+  ],
 });
 serwist.addEventListeners();
 
 self.addEventListener('message', (event) => {
   const data = event.data as { kind?: string; owner?: string; url?: string } | null;
-  if (data?.kind === 'remember' && typeof data.owner === 'string' && typeof data.url === 'string') event.waitUntil(remember(data.owner, data.url).catch(() => undefined));
+  if (data?.kind === 'remember' && typeof data.owner === 'string' && typeof data.url === 'string')
+    event.waitUntil(remember(data.owner, data.url).catch(() => undefined));
 });

@@ -12,7 +12,10 @@ interface Schema extends DBSchema {
 export type Changes = { readonly changed: readonly Queued[]; readonly gone: readonly string[] };
 
 export class Storage {
-  private constructor(private readonly db: IDBPDatabase<Schema>, readonly name: string) {}
+  private constructor(
+    private readonly db: IDBPDatabase<Schema>,
+    readonly name: string,
+  ) {}
 
   static async open(owner: string): Promise<Storage> {
     const name = `vobrik.${owner}`;
@@ -46,13 +49,26 @@ export class Storage {
     const queue = (await tx.store.getAll()) as Queued[];
     const { changed, gone } = work(queue);
     const seqs = new Map(queue.map((q) => [q.op.id, q.seq]));
-    await Promise.all([...changed.map((q) => tx.store.put(q)), ...gone.flatMap((id) => (seqs.has(id) ? [tx.store.delete(seqs.get(id)!)] : [])), tx.done]);
+    await Promise.all([
+      ...changed.map((q) => tx.store.put(q)),
+      ...gone.flatMap((id) => (seqs.has(id) ? [tx.store.delete(seqs.get(id)!)] : [])),
+      tx.done,
+    ]);
   }
 
   async base(scope: Scope): Promise<Base> {
     const tx = this.db.transaction(['scopes', 'rows']);
-    const [head, rows] = await Promise.all([tx.objectStore('scopes').get(scope), tx.objectStore('rows').index('scope').getAll(scope)]);
-    return head ? { epoch: head.epoch, revision: head.revision, rows: new Map(rows.map(({ scope: _scope, ...r }) => [r.row, r])) } : EMPTY_BASE;
+    const [head, rows] = await Promise.all([
+      tx.objectStore('scopes').get(scope),
+      tx.objectStore('rows').index('scope').getAll(scope),
+    ]);
+    return head
+      ? {
+          epoch: head.epoch,
+          revision: head.revision,
+          rows: new Map(rows.map(({ scope: _scope, ...r }) => [r.row, r])),
+        }
+      : EMPTY_BASE;
   }
 
   /** Keeps a pull for the time without a network. A tab that is behind does not overwrite one that is ahead. */
@@ -72,13 +88,24 @@ export class Storage {
   /** Takes everything of this member off this browser. */
   async erase(): Promise<void> {
     const tx = this.db.transaction(['ops', 'scopes', 'rows', 'films'], 'readwrite', { durability: 'strict' });
-    await Promise.all([tx.objectStore('ops').clear(), tx.objectStore('scopes').clear(), tx.objectStore('rows').clear(), tx.objectStore('films').clear(), tx.done]);
+    await Promise.all([
+      tx.objectStore('ops').clear(),
+      tx.objectStore('scopes').clear(),
+      tx.objectStore('rows').clear(),
+      tx.objectStore('films').clear(),
+      tx.done,
+    ]);
   }
 
   /** Rows seen, not work typed: what a member may no longer read. */
   async forgetRows(): Promise<void> {
     const tx = this.db.transaction(['scopes', 'rows', 'films'], 'readwrite');
-    await Promise.all([tx.objectStore('scopes').clear(), tx.objectStore('rows').clear(), tx.objectStore('films').clear(), tx.done]);
+    await Promise.all([
+      tx.objectStore('scopes').clear(),
+      tx.objectStore('rows').clear(),
+      tx.objectStore('films').clear(),
+      tx.done,
+    ]);
   }
 
   async film(path: string): Promise<unknown> {

@@ -9,7 +9,11 @@ export const browserWorld: World = {
   lead: (name, signal, work) => navigator.locks.request(name, { signal }, work),
   channel: (name) => {
     const channel = new BroadcastChannel(name);
-    return { post: (m) => channel.postMessage(m), listen: (take) => channel.addEventListener('message', (e) => take(e.data)), close: () => channel.close() };
+    return {
+      post: (m) => channel.postMessage(m),
+      listen: (take) => channel.addEventListener('message', (e) => take(e.data)),
+      close: () => channel.close(),
+    };
   },
   news: (take, live) => {
     let stream: EventSource | null = null;
@@ -18,7 +22,9 @@ export const browserWorld: World = {
       const mine = new EventSource('/api/events');
       stream = mine;
       mine.addEventListener('open', () => live(true));
-      mine.addEventListener('message', (e) => take(JSON.parse(e.data as string) as { scope: string; epoch: string }));
+      mine.addEventListener('message', (e) =>
+        take(JSON.parse(e.data as string) as { scope: string; epoch: string }),
+      );
       mine.addEventListener('error', () => {
         live(false);
         // The browser tries again by itself after a break, but not after an answer that was no stream.
@@ -33,13 +39,18 @@ export const browserWorld: World = {
       stream?.close();
     };
   },
-  wait: (ms, signal) => new Promise((resolve) => {
-    const timer = setTimeout(resolve, ms);
-    signal.addEventListener('abort', () => {
-      clearTimeout(timer);
-      resolve();
-    }, { once: true });
-  }),
+  wait: (ms, signal) =>
+    new Promise((resolve) => {
+      const timer = setTimeout(resolve, ms);
+      signal.addEventListener(
+        'abort',
+        () => {
+          clearTimeout(timer);
+          resolve();
+        },
+        { once: true },
+      );
+    }),
   random: () => Math.random(),
   id: () => crypto.randomUUID(),
   wallClock: () => new Date().toLocaleTimeString('en-US', { hour12: false }),

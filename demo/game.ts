@@ -59,7 +59,18 @@ function situationLogit(s: GameState, margin: number, mode: string): number {
   return x;
 }
 
-const HABIT: Readonly<Record<string, number>> = { '12': 0.15, '21': 0.3, '22': 0.9, '10': -0.3, empty: -1.6, jet: 0.2, under: 0.25, 'explosive-after': -0.1, turnover: 0.15, loss: -0.15 };
+const HABIT: Readonly<Record<string, number>> = {
+  '12': 0.15,
+  '21': 0.3,
+  '22': 0.9,
+  '10': -0.3,
+  empty: -1.6,
+  jet: 0.2,
+  under: 0.25,
+  'explosive-after': -0.1,
+  turnover: 0.15,
+  loss: -0.15,
+};
 
 export function simulateGame(plan: GamePlan): SimulatedGame {
   const random = seededRandom(seedOf(plan.seed, plan.key));
@@ -73,7 +84,15 @@ export function simulateGame(plan: GamePlan): SimulatedGame {
   let state = kickoffState(opener, { [plan.home]: 0, [plan.away]: 0 });
 
   function kickoffState(kicker: string, score: Record<string, number>): GameState {
-    return { ...unknownState(score), offense: kicker, defense: other(kicker), unit: 'kickoff', toGoal: COLLEGE.kickoffToGoal, quarter, clock };
+    return {
+      ...unknownState(score),
+      offense: kicker,
+      defense: other(kicker),
+      unit: 'kickoff',
+      toGoal: COLLEGE.kickoffToGoal,
+      quarter,
+      clock,
+    };
   }
 
   for (let guard = 0; guard < 400; guard++) {
@@ -88,11 +107,26 @@ export function simulateGame(plan: GamePlan): SimulatedGame {
     const offense = state.offense!;
     const defense = other(offense);
     Object.assign(draft, {
-      offense, defense, quarter, clock, pointsFor: state.score[offense] ?? 0, pointsAgainst: state.score[defense] ?? 0, toGoal: state.toGoal,
-      hash: state.unit === 'kickoff' || state.unit === 'free_kick' || state.unit === 'try' ? 'M' : (state.hash ?? 'M'), down: state.down, distance: state.distance,
+      offense,
+      defense,
+      quarter,
+      clock,
+      pointsFor: state.score[offense] ?? 0,
+      pointsAgainst: state.score[defense] ?? 0,
+      toGoal: state.toGoal,
+      hash:
+        state.unit === 'kickoff' || state.unit === 'free_kick' || state.unit === 'try'
+          ? 'M'
+          : (state.hash ?? 'M'),
+      down: state.down,
+      distance: state.distance,
     });
     const mode = clockModeOf(quarter, clock, draft.pointsFor! - draft.pointsAgainst!) ?? 'normal';
-    const record = playSnap(draft, state, clubOf(offense), clubOf(defense), random, { mode, after, tells: plan.tells });
+    const record = playSnap(draft, state, clubOf(offense), clubOf(defense), random, {
+      mode,
+      after,
+      tells: plan.tells,
+    });
     if (record) calls.push({ snapId: id, ...record });
     const snap: Snap = draft;
     const result = nextState({ ...state, hash: draft.hash, quarter, clock }, snap, COLLEGE);
@@ -100,8 +134,12 @@ export function simulateGame(plan: GamePlan): SimulatedGame {
     snaps.push({ ...draft });
     after = eventAfter(snap);
     clock -= secondsOf(snap, mode, random);
-    if (result.state.offense === null) throw new Error(`the simulated game stopped: ${JSON.stringify(result)}`);
-    const drawn = result.state.unit === 'scrimmage' && result.state.hash === null ? { ...result.state, hash: random.pick<Hash>(['L', 'M', 'R']) } : result.state;
+    if (result.state.offense === null)
+      throw new Error(`the simulated game stopped: ${JSON.stringify(result)}`);
+    const drawn =
+      result.state.unit === 'scrimmage' && result.state.hash === null
+        ? { ...result.state, hash: random.pick<Hash>(['L', 'M', 'R']) }
+        : result.state;
     state = drawn;
   }
   return { snaps, calls, score: state.score };
@@ -110,7 +148,8 @@ export function simulateGame(plan: GamePlan): SimulatedGame {
 function eventAfter(s: Snap): string {
   if (s.turnover) return 'turnover';
   if (s.penalties.some((p) => p.outcome !== 'declined')) return 'penalty';
-  if (s.gain !== null && s.gain >= (s.result === 'complete' || s.result === 'scramble' ? 16 : 12)) return 'explosive';
+  if (s.gain !== null && s.gain >= (s.result === 'complete' || s.result === 'scramble' ? 16 : 12))
+    return 'explosive';
   return s.result === 'sack' || (s.gain ?? 0) < 0 ? 'loss' : 'nothing';
 }
 
@@ -119,12 +158,27 @@ function secondsOf(s: Snap, mode: string, random: Random): number {
   if (s.unit === 'kickoff' || s.unit === 'free_kick') return random.int(4, 9);
   if (s.result === 'incomplete' || s.outOfBounds || s.result === 'spike') return random.int(5, 9);
   if (s.result === 'no_play') return random.int(0, 3);
-  return mode === 'two_minute' ? random.int(14, 24) : mode === 'four_minute' ? random.int(36, 42) : random.int(24, 38);
+  return mode === 'two_minute'
+    ? random.int(14, 24)
+    : mode === 'four_minute'
+      ? random.int(36, 42)
+      : random.int(24, 38);
 }
 
-interface Mood { readonly mode: string; readonly after: string; readonly tells: boolean }
+interface Mood {
+  readonly mode: string;
+  readonly after: string;
+  readonly tells: boolean;
+}
 
-function playSnap(d: Draft, s: GameState, offense: Club, defense: Club, random: Random, mood: Mood): Omit<CallRecord, 'snapId'> | null {
+function playSnap(
+  d: Draft,
+  s: GameState,
+  offense: Club,
+  defense: Club,
+  random: Random,
+  mood: Mood,
+): Omit<CallRecord, 'snapId'> | null {
   if (s.unit === 'kickoff' || s.unit === 'free_kick') {
     kick(d, s, random);
     return null;
@@ -139,7 +193,10 @@ function playSnap(d: Draft, s: GameState, offense: Club, defense: Club, random: 
   }
   if (s.down === 4 && s.unit === 'scrimmage') {
     const late = d.quarter === 4 && margin < 0 && d.clock! < 300;
-    const go = late || (s.distance! <= 2 && s.toGoal! < 60 && random.chance(0.55)) || (s.toGoal! >= 34 && s.toGoal! <= 42 && s.distance! <= 5 && random.chance(0.4));
+    const go =
+      late ||
+      (s.distance! <= 2 && s.toGoal! < 60 && random.chance(0.55)) ||
+      (s.toGoal! >= 34 && s.toGoal! <= 42 && s.distance! <= 5 && random.chance(0.4));
     if (!go) {
       if (s.toGoal! <= 36) fieldGoal(d, s, offense, random);
       else punt(d, s, random);
@@ -158,32 +215,62 @@ function kick(d: Draft, s: GameState, random: Random): void {
     // Never past the other goal line: the ball is caught short of it.
     const caught = 100 - s.toGoal! + kickYards;
     const returnYards = Math.min(Math.max(1, Math.round(random.normal(21, 7))), caught - 5);
-    Object.assign(d, { kickYards, kickEnd: 'returned', returnYards, returner: '5', deadPossession: d.defense, deadToGoal: caught - returnYards, deadHash: random.pick<Hash>(['L', 'M', 'R']) });
+    Object.assign(d, {
+      kickYards,
+      kickEnd: 'returned',
+      returnYards,
+      returner: '5',
+      deadPossession: d.defense,
+      deadToGoal: caught - returnYards,
+      deadHash: random.pick<Hash>(['L', 'M', 'R']),
+    });
   }
 }
 
 function punt(d: Draft, s: GameState, random: Random): void {
   Object.assign(d, { unit: 'punt', result: 'kick', kicker: '9' });
   const kickYards = random.int(34, 50);
-  if (kickYards >= s.toGoal! - 2) return void Object.assign(d, { kickYards: s.toGoal!, kickEnd: 'touchback' });
+  if (kickYards >= s.toGoal! - 2)
+    return void Object.assign(d, { kickYards: s.toGoal!, kickEnd: 'touchback' });
   const caught = 100 - s.toGoal! + kickYards;
   const fair = random.chance(0.45);
   const returnYards = fair ? 0 : Math.min(Math.max(0, Math.round(random.normal(7, 5))), caught - 5);
-  Object.assign(d, { kickYards, kickEnd: fair ? 'fair_catch' : 'returned', returnYards: fair ? null : returnYards, returner: '5', deadPossession: d.defense, deadToGoal: caught - returnYards, deadHash: random.pick<Hash>(['L', 'M', 'R']) });
+  Object.assign(d, {
+    kickYards,
+    kickEnd: fair ? 'fair_catch' : 'returned',
+    returnYards: fair ? null : returnYards,
+    returner: '5',
+    deadPossession: d.defense,
+    deadToGoal: caught - returnYards,
+    deadHash: random.pick<Hash>(['L', 'M', 'R']),
+  });
 }
 
 function fieldGoal(d: Draft, s: GameState, offense: Club, random: Random): void {
   const length = s.toGoal! + 17;
   const good = random.chance(length < 35 ? 0.9 : length < 45 ? 0.74 : 0.52);
-  Object.assign(d, { unit: 'field_goal', result: 'kick', kickYards: length, kickEnd: good ? 'good' : 'missed', kicker: '3', ...(good ? { score: 'field_goal', scoredBy: offense.key } : {}) });
+  Object.assign(d, {
+    unit: 'field_goal',
+    result: 'kick',
+    kickYards: length,
+    kickEnd: good ? 'good' : 'missed',
+    kicker: '3',
+    ...(good ? { score: 'field_goal', scoredBy: offense.key } : {}),
+  });
 }
 
 /** Backed up, the run is likely anyway. */
 const backedUp = (s: GameState): boolean => s.toGoal! >= 91;
 
 /** A planted run tell lives in the open field: in short yardage everybody runs and nothing could be seen. */
-function openFieldOnly(weights: Readonly<Record<string, number>>, short: boolean, club: string): Record<string, number> {
-  const cued = new Set(PLANTED_TELLS.filter((t) => t.club === club && t.outcome === 'run').map((t) => t.cue.formation));
+function openFieldOnly(
+  weights: Readonly<Record<string, number>>,
+  short: boolean,
+  club: string,
+): Record<string, number> {
+  const cued = new Set(
+    PLANTED_TELLS.filter((t) => t.club === club && t.outcome === 'run').map((t) => t.cue.formation),
+  );
   const left = Object.entries(weights).filter(([formation]) => !(short && cued.has(formation)));
   return Object.fromEntries(left.length > 0 ? left : Object.entries(weights));
 }
@@ -204,14 +291,20 @@ function look(d: Draft, s: GameState, offense: Club, random: Random): void {
   d.backfield = d.formation === 'empty' ? 'gun' : random.weighted(BACKFIELDS_BY_PEOPLE[d.personnel]!);
   d.tempo = random.weighted({ huddle: 50, 'no huddle': 40, fast: 10 });
   d.motion = '-';
-  const men = lineUp(findTerm(DEFAULT_BOOK, 'formation', d.formation)?.spots ?? null, d.formationSide, findTerm(DEFAULT_BOOK, 'backfield', d.backfield)?.spots ?? null);
+  const men = lineUp(
+    findTerm(DEFAULT_BOOK, 'formation', d.formation)?.spots ?? null,
+    d.formationSide,
+    findTerm(DEFAULT_BOOK, 'backfield', d.backfield)?.spots ?? null,
+  );
   const set = receivers(men);
   d.receiversLeftSet = set.left.length;
   d.receiversRightSet = set.right.length;
   d.receiversLeftSnap = set.left.length;
   d.receiversRightSnap = set.right.length;
   if (random.chance(offense.motion)) {
-    d.motion = random.weighted(short || backedUp(s) ? { jet: 50, across: 50 } : { jet: 30, orbit: 27, return: 25, across: 18 });
+    d.motion = random.weighted(
+      short || backedUp(s) ? { jet: 50, across: 50 } : { jet: 30, orbit: 27, return: 25, across: 18 },
+    );
     d.motionBy = men.some((m) => m.letter === 'H') ? 'H' : 'Z';
     const mover = men.find((m) => m.letter === d.motionBy);
     const from = (mover?.x ?? 1) < 0 ? 'L' : 'R';
@@ -226,28 +319,72 @@ function look(d: Draft, s: GameState, offense: Club, random: Random): void {
 
 function answer(d: Draft, s: GameState, defense: Club, random: Random): void {
   d.front = random.weighted(defense.fronts);
-  const trips = Math.abs(d.receiversLeftSnap as number - (d.receiversRightSnap as number)) >= 2;
+  const trips = Math.abs((d.receiversLeftSnap as number) - (d.receiversRightSnap as number)) >= 2;
   const weights: Record<string, number> = { ...defense.coverages };
   if (trips) weights['cover 3'] = (weights['cover 3'] ?? 5) * 1.8;
   if (s.toGoal! <= 10) weights['cover 1'] = (weights['cover 1'] ?? 5) * 2;
   d.coverage = random.weighted(weights);
   d.rotation = d.coverage === 'cover 3' ? random.weighted({ strong: 6, weak: 4 }) : '-';
-  d.shell = d.coverage === 'cover 3' || d.coverage === 'cover 1' ? (random.chance(0.7) ? 1 : 2) : d.coverage === 'cover 0' ? 0 : 2;
-  d.box = Math.max(5, Math.min(8, (d.personnel as string) === '10' ? random.int(5, 6) : (d.personnel as string) === '11' ? random.int(6, 7) : random.int(7, 8)));
+  d.shell =
+    d.coverage === 'cover 3' || d.coverage === 'cover 1'
+      ? random.chance(0.7)
+        ? 1
+        : 2
+      : d.coverage === 'cover 0'
+        ? 0
+        : 2;
+  d.box = Math.max(
+    5,
+    Math.min(
+      8,
+      (d.personnel as string) === '10'
+        ? random.int(5, 6)
+        : (d.personnel as string) === '11'
+          ? random.int(6, 7)
+          : random.int(7, 8),
+    ),
+  );
   const chance = defense.pressure * (s.down === 3 ? 1.8 : 1);
-  d.pressure = random.chance(chance) ? random.weighted({ 'mike a pressure': 30, 'field edge pressure': 25, 'boundary edge pressure': 20, 'nickel pressure': 15, 'simulated pressure': 10 }) : '-';
+  d.pressure = random.chance(chance)
+    ? random.weighted({
+        'mike a pressure': 30,
+        'field edge pressure': 25,
+        'boundary edge pressure': 20,
+        'nickel pressure': 15,
+        'simulated pressure': 10,
+      })
+    : '-';
   d.rushers = d.pressure === '-' ? 4 : d.pressure === 'simulated pressure' ? 4 : 5;
 }
 
 const FOULS: readonly { readonly weight: number; readonly foul: Penalty }[] = [
-  { weight: 30, foul: { side: 'o', name: 'holding', yards: 10, from: 'prev', outcome: 'accepted', extra: '' } },
-  { weight: 28, foul: { side: 'o', name: 'false start', yards: 5, from: 'prev', outcome: 'accepted', extra: '' } },
-  { weight: 20, foul: { side: 'd', name: 'offside', yards: 5, from: 'prev', outcome: 'accepted', extra: '' } },
+  {
+    weight: 30,
+    foul: { side: 'o', name: 'holding', yards: 10, from: 'prev', outcome: 'accepted', extra: '' },
+  },
+  {
+    weight: 28,
+    foul: { side: 'o', name: 'false start', yards: 5, from: 'prev', outcome: 'accepted', extra: '' },
+  },
+  {
+    weight: 20,
+    foul: { side: 'd', name: 'offside', yards: 5, from: 'prev', outcome: 'accepted', extra: '' },
+  },
   { weight: 14, foul: { side: 'd', name: 'pi', yards: 15, from: 'prev', outcome: 'accepted', extra: '1st' } },
-  { weight: 8, foul: { side: 'd', name: 'holding', yards: 10, from: 'prev', outcome: 'accepted', extra: '1st' } },
+  {
+    weight: 8,
+    foul: { side: 'd', name: 'holding', yards: 10, from: 'prev', outcome: 'accepted', extra: '1st' },
+  },
 ];
 
-function fromScrimmage(d: Draft, s: GameState, offense: Club, defense: Club, random: Random, mood: Mood): Omit<CallRecord, 'snapId'> {
+function fromScrimmage(
+  d: Draft,
+  s: GameState,
+  offense: Club,
+  defense: Club,
+  random: Random,
+  mood: Mood,
+): Omit<CallRecord, 'snapId'> {
   const trying = s.unit === 'try';
   const here: GameState = trying ? { ...s, down: 3, distance: s.toGoal } : s;
   d.unit = trying ? 'try' : 'scrimmage';
@@ -259,12 +396,15 @@ function fromScrimmage(d: Draft, s: GameState, offense: Club, defense: Club, ran
   const hit: string[] = [];
   if (mood.tells) {
     let x = Math.log(p / (1 - p));
-    for (const word of [d.personnel, d.formation, d.motion, d.backfield, mood.after]) x += HABIT[String(word)] ?? 0;
+    for (const word of [d.personnel, d.formation, d.motion, d.backfield, mood.after])
+      x += HABIT[String(word)] ?? 0;
     if (d.hash === 'M') x += 0.1;
     p = logistic(x);
     for (const tell of PLANTED_TELLS) {
       if (tell.club !== offense.key) continue;
-      const holds = Object.entries(tell.cue).every(([field, word]) => (field === 'afterEvent' ? mood.after : d[field as keyof Snap]) === word);
+      const holds = Object.entries(tell.cue).every(
+        ([field, word]) => (field === 'afterEvent' ? mood.after : d[field as keyof Snap]) === word,
+      );
       if (!holds) continue;
       hit.push(tell.id);
       p = situation + (tell.outcome === 'run' ? tell.shift : -tell.shift) / 100;
@@ -278,8 +418,16 @@ function fromScrimmage(d: Draft, s: GameState, offense: Club, defense: Club, ran
   const rpo = run && random.chance(0.12);
   d.play = rpo ? 'rpo' : run ? 'run' : 'pass';
   d.concept = rpo ? 'inside zone' : random.weighted(run ? offense.runs : offense.passes);
-  d.conceptWeak = rpo ? random.pick(['bubble', 'now screen', 'stick']) : run ? '-' : random.chance(0.25) ? random.pick(['snag', 'slants', 'outs']) : '-';
-  d.protection = run ? '-' : random.weighted({ 'half slide': 50, 'full slide': 15, 'big-on-big': 15, 'six-man': 20 });
+  d.conceptWeak = rpo
+    ? random.pick(['bubble', 'now screen', 'stick'])
+    : run
+      ? '-'
+      : random.chance(0.25)
+        ? random.pick(['snag', 'slants', 'outs'])
+        : '-';
+  d.protection = run
+    ? '-'
+    : random.weighted({ 'half slide': 50, 'full slide': 15, 'big-on-big': 15, 'six-man': 20 });
   const record = { situation, called: p, tells: hit };
 
   if (!trying && random.chance(0.055)) {
@@ -291,7 +439,22 @@ function fromScrimmage(d: Draft, s: GameState, offense: Club, defense: Club, ran
   outcome(d, here, run, random);
   if (trying) {
     const good = d.gain !== null && d.gain >= s.toGoal! && !d.turnover;
-    Object.assign(d, { down: null, distance: null, gain: good ? s.toGoal : Math.min(d.gain ?? 0, s.toGoal! - 1), score: good ? 'try_2' : null, scoredBy: good ? d.offense : null, turnover: null, fumble: null, turnoverYards: null, returnYards: null, deadPossession: null, deadToGoal: null, deadHash: null, takenBy: null, returner: null });
+    Object.assign(d, {
+      down: null,
+      distance: null,
+      gain: good ? s.toGoal : Math.min(d.gain ?? 0, s.toGoal! - 1),
+      score: good ? 'try_2' : null,
+      scoredBy: good ? d.offense : null,
+      turnover: null,
+      fumble: null,
+      turnoverYards: null,
+      returnYards: null,
+      deadPossession: null,
+      deadToGoal: null,
+      deadHash: null,
+      takenBy: null,
+      returner: null,
+    });
   }
   return record;
 }
@@ -332,7 +495,13 @@ function outcome(d: Draft, s: GameState, run: boolean, random: Random): void {
     return;
   }
   if (gain <= toGoal - 100) {
-    Object.assign(d, { gain: toGoal - 100, score: 'safety', scoredBy: d.defense, turnover: null, fumble: null });
+    Object.assign(d, {
+      gain: toGoal - 100,
+      score: 'safety',
+      scoredBy: d.defense,
+      turnover: null,
+      fumble: null,
+    });
     return;
   }
   d.gain = gain;
@@ -342,7 +511,13 @@ function outcome(d: Draft, s: GameState, run: boolean, random: Random): void {
   if (d.turnover === 'fumble') {
     const taken = 100 - toGoal + gain;
     const returnYards = Math.min(random.int(0, 6), Math.max(0, taken - 1));
-    Object.assign(d, { takenBy: '54', returnYards, deadPossession: d.defense, deadToGoal: taken - returnYards, deadHash: mirrorHash(d.deadHash) });
+    Object.assign(d, {
+      takenBy: '54',
+      returnYards,
+      deadPossession: d.defense,
+      deadToGoal: taken - returnYards,
+      deadHash: mirrorHash(d.deadHash),
+    });
     return;
   }
   d.deadPossession = d.offense;
@@ -353,5 +528,14 @@ function interception(d: Draft, toGoal: number, random: Random): void {
   const downfield = Math.min(random.int(4, 28), toGoal - 1);
   const caught = 100 - toGoal + downfield;
   const returnYards = Math.min(random.int(0, 18), caught - 1);
-  Object.assign(d, { gain: null, turnover: 'interception', turnoverYards: downfield, returnYards, takenBy: '21', deadPossession: d.defense, deadToGoal: caught - returnYards, deadHash: random.pick<Hash>(['L', 'M', 'R']) });
+  Object.assign(d, {
+    gain: null,
+    turnover: 'interception',
+    turnoverYards: downfield,
+    returnYards,
+    takenBy: '21',
+    deadPossession: d.defense,
+    deadToGoal: caught - returnYards,
+    deadHash: random.pick<Hash>(['L', 'M', 'R']),
+  });
 }

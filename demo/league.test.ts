@@ -3,7 +3,16 @@ import { DEFAULT_BOOK, lookFacts, lookOf } from '../core/book';
 import { COLLEGE, zoneSetFaults, DEFAULT_ZONES } from '../core/field';
 import { legality } from '../core/look';
 import { CLUBS } from './clubs';
-import { DEMO_SEED, fixtures, loggedGames, NEXT_OPPONENT, PROGRAM, rosterOf, simulateSeason, THIS_WEEK } from './league';
+import {
+  DEMO_SEED,
+  fixtures,
+  loggedGames,
+  NEXT_OPPONENT,
+  PROGRAM,
+  rosterOf,
+  simulateSeason,
+  THIS_WEEK,
+} from './league';
 import { PLANTED_TELLS } from './truth';
 
 const season = simulateSeason(DEMO_SEED, { tells: true });
@@ -12,10 +21,13 @@ const logged = loggedGames(season);
 describe('the demo league', () => {
   it('gives the same bytes for the same seed, others for another', () => {
     expect(JSON.stringify(simulateSeason(DEMO_SEED, { tells: true }))).toBe(JSON.stringify(season));
-    expect(JSON.stringify(simulateSeason(DEMO_SEED + 1, { tells: true, weeks: 1 }))).not.toBe(JSON.stringify(season.slice(0, 4)));
+    expect(JSON.stringify(simulateSeason(DEMO_SEED + 1, { tells: true, weeks: 1 }))).not.toBe(
+      JSON.stringify(season.slice(0, 4)),
+    );
   });
   it('plays every club once a week for twelve weeks', () => {
-    for (let week = 1; week <= 12; week++) expect(fixtures(week).flat().sort()).toEqual(CLUBS.map((c) => c.key).sort());
+    for (let week = 1; week <= 12; week++)
+      expect(fixtures(week).flat().sort()).toEqual(CLUBS.map((c) => c.key).sort());
     expect(season).toHaveLength(48);
     for (const g of season) expect(g.snaps.length).toBeGreaterThan(120);
   });
@@ -26,24 +38,33 @@ describe('the demo league', () => {
     expect(theirs.filter((g) => g.logged.length < g.snaps.length)).toHaveLength(1);
   });
   it('holds the planted tells at the size it says', () => {
-    const calls = logged.filter((g) => g.home === NEXT_OPPONENT || g.away === NEXT_OPPONENT).flatMap((g) => g.calls.filter((c) => g.logged.some((s) => s.snapId === c.snapId)));
+    const calls = logged
+      .filter((g) => g.home === NEXT_OPPONENT || g.away === NEXT_OPPONENT)
+      .flatMap((g) => g.calls.filter((c) => g.logged.some((s) => s.snapId === c.snapId)));
     for (const tell of PLANTED_TELLS.filter((t) => t.club === NEXT_OPPONENT)) {
       const hits = calls.filter((c) => c.tells.includes(tell.id));
       const shift = hits.reduce((sum, c) => sum + (c.called - c.situation), 0) / hits.length;
-      if (tell.strength === '30x40') expect([hits.length >= 30, Math.abs(shift) >= 0.4]).toEqual([true, true]);
-      if (tell.strength === '20x50') expect([hits.length >= 20, Math.abs(shift) >= 0.5]).toEqual([true, true]);
+      if (tell.strength === '30x40')
+        expect([hits.length >= 30, Math.abs(shift) >= 0.4]).toEqual([true, true]);
+      if (tell.strength === '20x50')
+        expect([hits.length >= 20, Math.abs(shift) >= 0.5]).toEqual([true, true]);
       if (tell.strength === 'too-weak') expect(Math.abs(shift)).toBeLessThan(0.3);
     }
   });
   it('counts receivers as the book’s structure does, before and at the snap, in every snap', () => {
     let seen = 0;
-    for (const g of season.slice(0, 12)) for (const s of g.snaps) {
-      if (s.formation === null) continue;
-      const facts = lookFacts(DEFAULT_BOOK, s, COLLEGE);
-      const label = (l: unknown, r: unknown) => `${Math.max(Number(l), Number(r))}x${Math.min(Number(l), Number(r))}`;
-      expect([facts.structure, facts.structureSnap], `${s.snapId} ${s.formation} ${s.motion}`).toEqual([label(s.receiversLeftSet, s.receiversRightSet), label(s.receiversLeftSnap, s.receiversRightSnap)]);
-      seen++;
-    }
+    for (const g of season.slice(0, 12))
+      for (const s of g.snaps) {
+        if (s.formation === null) continue;
+        const facts = lookFacts(DEFAULT_BOOK, s, COLLEGE);
+        const label = (l: unknown, r: unknown) =>
+          `${Math.max(Number(l), Number(r))}x${Math.min(Number(l), Number(r))}`;
+        expect([facts.structure, facts.structureSnap], `${s.snapId} ${s.formation} ${s.motion}`).toEqual([
+          label(s.receiversLeftSet, s.receiversRightSet),
+          label(s.receiversLeftSnap, s.receiversRightSnap),
+        ]);
+        seen++;
+      }
     expect(seen).toBeGreaterThan(1000);
   });
   it('lines up no picture that its people cannot fill or the rulebook would flag', () => {
@@ -54,7 +75,8 @@ describe('the demo league', () => {
     }
   });
   it('has a null league where nothing but the situation decides', () => {
-    for (const g of simulateSeason(DEMO_SEED, { tells: false, weeks: 2 })) for (const c of g.calls) expect(c.called).toBeCloseTo(c.situation, 1);
+    for (const g of simulateSeason(DEMO_SEED, { tells: false, weeks: 2 }))
+      for (const c of g.calls) expect(c.called).toBeCloseTo(c.situation, 1);
   });
   it('dresses a roster with one number worn by two men', () => {
     const numbers = rosterOf(PROGRAM).map((p) => p.number);

@@ -27,18 +27,32 @@ export function fixtures(week: number): readonly (readonly [string, string])[] {
   const round = (week - 1) % 7;
   const [fixed, ...ring] = keys as [string, ...string[]];
   const turned = ring.map((_, i) => ring[(i + round) % 7]!);
-  const pairs: [string, string][] = [[fixed, turned[0]!], ...[1, 2, 3].map((i): [string, string] => [turned[i]!, turned[7 - i]!])];
+  const pairs: [string, string][] = [
+    [fixed, turned[0]!],
+    ...[1, 2, 3].map((i): [string, string] => [turned[i]!, turned[7 - i]!]),
+  ];
   return week > 7 ? pairs.map(([a, b]) => [b, a]) : pairs;
 }
 
-const dateOf = (week: number): string => new Date(Date.UTC(SEASON, 8, 5 + (week - 1) * 7)).toISOString().slice(0, 10);
+const dateOf = (week: number): string =>
+  new Date(Date.UTC(SEASON, 8, 5 + (week - 1) * 7)).toISOString().slice(0, 10);
 
-export function simulateSeason(seed: number, options: { readonly tells: boolean; readonly weeks?: number } = { tells: true }): LeagueGame[] {
+export function simulateSeason(
+  seed: number,
+  options: { readonly tells: boolean; readonly weeks?: number } = { tells: true },
+): LeagueGame[] {
   const games: LeagueGame[] = [];
   for (let week = 1; week <= (options.weeks ?? 12); week++) {
     for (const [home, away] of fixtures(week)) {
       const key = `${SEASON}-w${String(week).padStart(2, '0')}-${away}-${home}`.toLowerCase();
-      games.push({ key, week, date: dateOf(week), home, away, ...simulateGame({ key, home, away, seed, tells: options.tells }) });
+      games.push({
+        key,
+        week,
+        date: dateOf(week),
+        home,
+        away,
+        ...simulateGame({ key, home, away, seed, tells: options.tells }),
+      });
     }
   }
   return games;
@@ -56,9 +70,35 @@ export interface DemoPlayer {
 }
 
 const POSITIONS: readonly (readonly [number: string, letters: string, height: number, weight: number])[] = [
-  ['7', 'Q', 74, 205], ['12', 'Q', 73, 198], ['22', 'T', 70, 205], ['28', 'T', 69, 196], ['44', 'F', 72, 232], ['81', 'Z', 73, 188], ['11', 'X', 72, 184], ['84', 'H', 70, 180], ['88', 'Y', 77, 244], ['86', 'Y', 76, 240],
-  ['72', 'LT', 78, 301], ['66', 'LG', 76, 296], ['55', 'C', 75, 292], ['64', 'RG', 76, 299], ['77', 'RT', 78, 305], ['3', 'K', 70, 172], ['9', 'P', 72, 180],
-  ['90', 'E', 76, 252], ['95', 'E', 76, 248], ['97', 'N', 74, 300], ['92', 'T', 75, 290], ['54', 'M', 74, 231], ['41', 'W', 73, 222], ['33', 'S', 74, 214], ['21', 'C', 71, 182], ['24', 'C', 70, 178], ['5', 'N', 71, 186], ['6', 'F', 72, 195], ['26', 'S', 72, 202],
+  ['7', 'Q', 74, 205],
+  ['12', 'Q', 73, 198],
+  ['22', 'T', 70, 205],
+  ['28', 'T', 69, 196],
+  ['44', 'F', 72, 232],
+  ['81', 'Z', 73, 188],
+  ['11', 'X', 72, 184],
+  ['84', 'H', 70, 180],
+  ['88', 'Y', 77, 244],
+  ['86', 'Y', 76, 240],
+  ['72', 'LT', 78, 301],
+  ['66', 'LG', 76, 296],
+  ['55', 'C', 75, 292],
+  ['64', 'RG', 76, 299],
+  ['77', 'RT', 78, 305],
+  ['3', 'K', 70, 172],
+  ['9', 'P', 72, 180],
+  ['90', 'E', 76, 252],
+  ['95', 'E', 76, 248],
+  ['97', 'N', 74, 300],
+  ['92', 'T', 75, 290],
+  ['54', 'M', 74, 231],
+  ['41', 'W', 73, 222],
+  ['33', 'S', 74, 214],
+  ['21', 'C', 71, 182],
+  ['24', 'C', 70, 178],
+  ['5', 'N', 71, 186],
+  ['6', 'F', 72, 195],
+  ['26', 'S', 72, 202],
   // One number worn by two men: an offense and a defense player.
   ['11', 'B', 72, 208],
 ];
@@ -66,8 +106,14 @@ const POSITIONS: readonly (readonly [number: string, letters: string, height: nu
 export function rosterOf(team: string): DemoPlayer[] {
   const random = seededRandom(seedOf('roster', team));
   return POSITIONS.map(([number, letters, height, weight], i) => ({
-    player: `${team.toLowerCase()}-${String(i + 1).padStart(2, '0')}`, name: invent(random.int(0, 400), random.int(0, 400)), team, number, letters,
-    class: random.pick(['Fr', 'So', 'Jr', 'Sr']), height: height + random.int(-1, 1), weight: weight + random.int(-6, 6),
+    player: `${team.toLowerCase()}-${String(i + 1).padStart(2, '0')}`,
+    name: invent(random.int(0, 400), random.int(0, 400)),
+    team,
+    number,
+    letters,
+    class: random.pick(['Fr', 'So', 'Jr', 'Sr']),
+    height: height + random.int(-1, 1),
+    weight: weight + random.int(-6, 6),
   }));
 }
 
@@ -82,14 +128,29 @@ export interface LoggedGame extends LeagueGame {
  */
 export function loggedGames(season: readonly LeagueGame[]): LoggedGame[] {
   return season
-    .filter((g) => g.week < THIS_WEEK && (plays(g, PROGRAM) || (plays(g, NEXT_OPPONENT) && g.week >= THIS_WEEK - 4)))
-    .map((g): LoggedGame => ({ ...g, logged: plays(g, NEXT_OPPONENT) && g.week === THIS_WEEK - 1 ? g.snaps.slice(0, halfWay(g.snaps)) : g.snaps }));
+    .filter(
+      (g) =>
+        g.week < THIS_WEEK && (plays(g, PROGRAM) || (plays(g, NEXT_OPPONENT) && g.week >= THIS_WEEK - 4)),
+    )
+    .map((g): LoggedGame => ({
+      ...g,
+      logged:
+        plays(g, NEXT_OPPONENT) && g.week === THIS_WEEK - 1 ? g.snaps.slice(0, halfWay(g.snaps)) : g.snaps,
+    }));
 }
 
 const plays = (g: LeagueGame, team: string): boolean => g.home === team || g.away === team;
 
 /** The half-logged game stops at a first down of a possession late in the second quarter. */
 function halfWay(snaps: readonly Snap[]): number {
-  const at = snaps.findIndex((s, i) => i >= 60 && s.offense === NEXT_OPPONENT && s.unit === 'scrimmage' && s.down === 1 && s.distance === 10 && (s.quarter ?? 0) === 2);
+  const at = snaps.findIndex(
+    (s, i) =>
+      i >= 60 &&
+      s.offense === NEXT_OPPONENT &&
+      s.unit === 'scrimmage' &&
+      s.down === 1 &&
+      s.distance === 10 &&
+      (s.quarter ?? 0) === 2,
+  );
   return at < 0 ? Math.floor(snaps.length / 2) : at;
 }

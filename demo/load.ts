@@ -1,12 +1,33 @@
 /** Loads the demo into an empty database, once. */
 import { randomUUID } from 'node:crypto';
-import { Charting, Game, Member, NumberWorn, Player, PlayRow, Program, RosterEntry, Season, Team } from '../store/entities';
+import {
+  Charting,
+  Game,
+  Member,
+  NumberWorn,
+  Player,
+  PlayRow,
+  Program,
+  RosterEntry,
+  Season,
+  Team,
+} from '../store/entities';
 import { insertProgram } from '../store/members';
 import { insertSnaps } from '../store/imports';
 import { openEm } from '../store/orm';
 import type { Actor } from '../core/exchange/types';
 import { CLUBS } from './clubs';
-import { DEMO_SEED, loggedGames, NEXT_OPPONENT, PROGRAM, rosterOf, SEASON, simulateSeason, THIS_WEEK, type LoggedGame } from './league';
+import {
+  DEMO_SEED,
+  loggedGames,
+  NEXT_OPPONENT,
+  PROGRAM,
+  rosterOf,
+  SEASON,
+  simulateSeason,
+  THIS_WEEK,
+  type LoggedGame,
+} from './league';
 import { makeMistake } from './mistakes';
 import { DEMO_PLAYS } from './plays';
 import { seededRandom } from './random';
@@ -14,12 +35,16 @@ import type { Snap } from '../core/snap/snap';
 
 /** Two of the logged games carry believable mistakes for the checker to find. */
 export function withMistakes(games: readonly LoggedGame[]): readonly LoggedGame[] {
-  const chosen = [games.find((g) => g.week === 6 && (g.home === NEXT_OPPONENT || g.away === NEXT_OPPONENT)), games.find((g) => g.week === 7 && (g.home === PROGRAM || g.away === PROGRAM))];
+  const chosen = [
+    games.find((g) => g.week === 6 && (g.home === NEXT_OPPONENT || g.away === NEXT_OPPONENT)),
+    games.find((g) => g.week === 7 && (g.home === PROGRAM || g.away === PROGRAM)),
+  ];
   return games.map((g) => {
     if (!chosen.includes(g)) return g;
     let logged: readonly Snap[] = g.logged;
     const random = seededRandom(77 + g.week);
-    for (const mistake of ['gain', 'spot', 'distance'] as const) logged = makeMistake(logged, mistake, random)?.snaps ?? logged;
+    for (const mistake of ['gain', 'spot', 'distance'] as const)
+      logged = makeMistake(logged, mistake, random)?.snaps ?? logged;
     return { ...g, logged };
   });
 }
@@ -30,20 +55,52 @@ export async function loadDemo(now: Date): Promise<boolean> {
   if ((await em.count(Program)) > 0) return false;
   await em.transactional(async (tx) => {
     const club = CLUBS.find((c) => c.key === PROGRAM)!;
-    const { programId, memberId } = await insertProgram(tx, {
-      name: `${club.name} staff`, level: 'college', season: SEASON, team: { key: club.key, name: club.name }, demo: true,
-      settings: { week: THIS_WEEK, opponent: NEXT_OPPONENT }, member: { name: 'Dara Okafor-Lind', passwordHash: null, roles: ['keeper', 'coordinator'] },
-    }, now);
+    const { programId, memberId } = await insertProgram(
+      tx,
+      {
+        name: `${club.name} staff`,
+        level: 'college',
+        season: SEASON,
+        team: { key: club.key, name: club.name },
+        demo: true,
+        settings: { week: THIS_WEEK, opponent: NEXT_OPPONENT },
+        member: { name: 'Dara Okafor-Lind', passwordHash: null, roles: ['keeper', 'coordinator'] },
+      },
+      now,
+    );
     const actor: Actor = { memberId, programId, name: 'Dara Okafor-Lind', roles: ['keeper', 'coordinator'] };
-    for (const [name, roles] of [['Ivo Sedgewarden', ['charter']], ['Merrit Gorsefield', ['coach']], ['Nye Ashcombe', ['guest']]] as const) {
-      tx.create(Member, { id: randomUUID(), program: programId, name, nameKey: name.toLowerCase(), passwordHash: null, roles: [...roles], removedAt: null, createdAt: new Date(now.getTime() + 1) });
+    for (const [name, roles] of [
+      ['Ivo Sedgewarden', ['charter']],
+      ['Merrit Gorsefield', ['coach']],
+      ['Nye Ashcombe', ['guest']],
+    ] as const) {
+      tx.create(Member, {
+        id: randomUUID(),
+        program: programId,
+        name,
+        nameKey: name.toLowerCase(),
+        passwordHash: null,
+        roles: [...roles],
+        removedAt: null,
+        createdAt: new Date(now.getTime() + 1),
+      });
     }
     const own = await tx.findOneOrFail(Team, { program: programId, key: club.key });
     Object.assign(own, { nickname: club.nickname, place: club.place });
     const teams = new Map([[club.key, own.id]]);
     for (const c of CLUBS) {
       if (c.key === club.key) continue;
-      teams.set(c.key, tx.create(Team, { id: randomUUID(), program: programId, key: c.key, name: c.name, nickname: c.nickname, place: c.place }).id);
+      teams.set(
+        c.key,
+        tx.create(Team, {
+          id: randomUUID(),
+          program: programId,
+          key: c.key,
+          name: c.name,
+          nickname: c.nickname,
+          place: c.place,
+        }).id,
+      );
     }
     await tx.flush();
     const season = await tx.findOneOrFail(Season, { program: programId, year: SEASON });
@@ -53,24 +110,70 @@ export async function loadDemo(now: Date): Promise<boolean> {
         const id = randomUUID();
         bodies.set(`${c.key}|${player.number}|${player.letters}`, id);
         tx.create(Player, { id, program: programId, key: player.player, name: player.name });
-        tx.create(RosterEntry, { id: randomUUID(), program: programId, player: id, team: teams.get(c.key)!, season: season.id, number: player.number, letters: player.letters, class: player.class, height: player.height, weight: player.weight });
+        tx.create(RosterEntry, {
+          id: randomUUID(),
+          program: programId,
+          player: id,
+          team: teams.get(c.key)!,
+          season: season.id,
+          number: player.number,
+          letters: player.letters,
+          class: player.class,
+          height: player.height,
+          weight: player.weight,
+        });
       }
     }
-    for (const play of DEMO_PLAYS) tx.create(PlayRow, { ...play, id: randomUUID(), program: programId, key: play.id, provenance: {} });
+    for (const play of DEMO_PLAYS)
+      tx.create(PlayRow, { ...play, id: randomUUID(), program: programId, key: play.id, provenance: {} });
     await tx.flush();
     const games = withMistakes(loggedGames(simulateSeason(DEMO_SEED, { tells: true })));
     const ids = new Map<string, string>();
     for (const g of games) {
       const id = randomUUID();
       ids.set(g.key, id);
-      tx.create(Game, { id, program: programId, season: season.id, key: g.key, date: g.date, week: g.week, home: g.home, away: g.away, level: 'college', phase: 'regular', surface: null, weather: null, wind: null, source: 'simulated', closed: g.logged.length === g.snaps.length && g.week < 6 });
+      tx.create(Game, {
+        id,
+        program: programId,
+        season: season.id,
+        key: g.key,
+        date: g.date,
+        week: g.week,
+        home: g.home,
+        away: g.away,
+        level: 'college',
+        phase: 'regular',
+        surface: null,
+        weather: null,
+        wind: null,
+        source: 'simulated',
+        closed: g.logged.length === g.snaps.length && g.week < 6,
+      });
       // One number worn by two men: the receiver and the back of the defense.
       for (const team of [g.home, g.away]) {
-        for (const [unit, letters] of [['offense', 'X'], ['defense', 'B']] as const) tx.create(NumberWorn, { id: randomUUID(), program: programId, game: id, team, unit, number: '11', player: bodies.get(`${team}|11|${letters}`)! });
+        for (const [unit, letters] of [
+          ['offense', 'X'],
+          ['defense', 'B'],
+        ] as const)
+          tx.create(NumberWorn, {
+            id: randomUUID(),
+            program: programId,
+            game: id,
+            team,
+            unit,
+            number: '11',
+            player: bodies.get(`${team}|11|${letters}`)!,
+          });
       }
     }
     await tx.flush();
-    await insertSnaps(tx, actor, ids, games.flatMap((g) => g.logged), now);
+    await insertSnaps(
+      tx,
+      actor,
+      ids,
+      games.flatMap((g) => g.logged),
+      now,
+    );
     await tx.nativeUpdate(Charting, { program: programId }, { charter: memberId });
   });
   return true;

@@ -2,13 +2,39 @@
 import { TRIGGERS } from '../core/book/presentations';
 import type { PlayCard } from '../core/plan/sheet';
 
-const play = (name: string, kind: PlayCard['kind'], personnel: string, formation: string, side: 'L' | 'R' | null, concept: string, direction: 'L' | 'R' | null, more: Partial<PlayCard> = {}): PlayCard => ({
-  id: `play-${name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`, name, kind, personnel, formation, formationSide: side, motion: null, motionBy: null, concept, conceptWeak: null, direction, backfield: null, links: [], ...more,
+const play = (
+  name: string,
+  kind: PlayCard['kind'],
+  personnel: string,
+  formation: string,
+  side: 'L' | 'R' | null,
+  concept: string,
+  direction: 'L' | 'R' | null,
+  more: Partial<PlayCard> = {},
+): PlayCard => ({
+  id: `play-${name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`,
+  name,
+  kind,
+  personnel,
+  formation,
+  formationSide: side,
+  motion: null,
+  motionBy: null,
+  concept,
+  conceptWeak: null,
+  direction,
+  backfield: null,
+  links: [],
+  ...more,
 });
 
 export const DEMO_PLAYS: readonly PlayCard[] = [
   play('Power right', 'run', '11', 'trips', 'R', 'power', 'R'),
-  play('Power left', 'run', '12', 'wing', 'L', 'power', 'L', { links: [{ kind: 'complement', play: 'play-sweep-with-jet', least: 1, trigger: TRIGGERS['end inside the wing'] }] }),
+  play('Power left', 'run', '12', 'wing', 'L', 'power', 'L', {
+    links: [
+      { kind: 'complement', play: 'play-sweep-with-jet', least: 1, trigger: TRIGGERS['end inside the wing'] },
+    ],
+  }),
   play('Inside zone', 'run', '11', 'doubles', 'R', 'inside zone', null),
   play('Split zone', 'run', '12', 'ace', 'R', 'split zone', null),
   play('Wide zone right', 'run', '12', 'wing', 'R', 'wide zone', 'R'),
@@ -30,5 +56,7 @@ export const DEMO_PLAYS: readonly PlayCard[] = [
   play('Outs', 'pass', '10', 'empty', 'R', 'outs', null),
   play('Slip screen', 'pass', '11', 'trey', 'R', 'slip screen', null),
   // The angle pays only after the flat was shown.
-  play('Angle', 'pass', '11', 'trips', 'L', 'angle', null, { links: [{ kind: 'set-up', play: 'play-curl-flat', least: 3, trigger: null }] }),
+  play('Angle', 'pass', '11', 'trips', 'L', 'angle', null, {
+    links: [{ kind: 'set-up', play: 'play-curl-flat', least: 3, trigger: null }],
+  }),
 ];

@@ -23,7 +23,8 @@ export function seededRandom(seed: number): Random {
   };
   const int = (low: number, high: number) => low + Math.floor(next() * (high - low + 1));
   return {
-    next, int,
+    next,
+    int,
     chance: (p) => next() < p,
     pick: (list) => list[int(0, list.length - 1)]!,
     weighted: <K extends string>(weights: Readonly<Partial<Record<K, number>>>): K => {

@@ -5,7 +5,11 @@ import { DEFINITIONS, definitionFiles } from './make-definitions';
 
 it('the page of definitions and its drawings say what the code does now', () => {
   const files = definitionFiles();
-  for (const [file, text] of files) expect(readFileSync(path.join(import.meta.dirname, file), 'utf8'), `${file} is old; run npx tsx docs/make-definitions.ts`).toBe(text);
+  for (const [file, text] of files)
+    expect(
+      readFileSync(path.join(import.meta.dirname, file), 'utf8'),
+      `${file} is old; run npx tsx docs/make-definitions.ts`,
+    ).toBe(text);
   expect(readdirSync(path.join(import.meta.dirname, 'definitions')).length).toBe(DEFINITIONS.length);
   expect(DEFINITIONS.length).toBeGreaterThan(35);
 });

@@ -4,47 +4,252 @@
  */
 import { mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { DEFAULT_BOOK, drawSnap, drawTerm, findTerm, formatDefinition, isDrawn, lookOf, TERM_KIND_LABEL, TERM_KINDS, type SnapDrawing } from '../core/book';
+import {
+  DEFAULT_BOOK,
+  drawSnap,
+  drawTerm,
+  findTerm,
+  formatDefinition,
+  isDrawn,
+  lookOf,
+  TERM_KIND_LABEL,
+  TERM_KINDS,
+  type SnapDrawing,
+} from '../core/book';
 import { COLLEGE, fieldSides } from '../core/field';
-import { ATTACHED, BUNCH, CONDENSED, DEFAULT_BOX, DEFAULT_LOOK_SETTINGS, drawingSvg, lookSentences, MOTION_KINDS, STACK, TECHNIQUES, techniqueAt, techniqueName, TIGHT_END_SCHOOLS } from '../core/look';
+import {
+  ATTACHED,
+  BUNCH,
+  CONDENSED,
+  DEFAULT_BOX,
+  DEFAULT_LOOK_SETTINGS,
+  drawingSvg,
+  lookSentences,
+  MOTION_KINDS,
+  STACK,
+  TECHNIQUES,
+  techniqueAt,
+  techniqueName,
+  TIGHT_END_SCHOOLS,
+} from '../core/look';
 import type { SnapFields } from '../core/snap';
 
-interface Definition { readonly id: string; readonly title: string; readonly text: string; readonly fields: SnapFields; readonly jobs?: boolean; readonly hash?: 'L' | 'M' | 'R' }
+interface Definition {
+  readonly id: string;
+  readonly title: string;
+  readonly text: string;
+  readonly fields: SnapFields;
+  readonly jobs?: boolean;
+  readonly hash?: 'L' | 'M' | 'R';
+}
 
-const right = (formation: string, more: SnapFields = {}): SnapFields => ({ formation, formationSide: 'R', backfield: 'gun', ...more });
-const WIDE_ZONE: SnapFields = { formation: 'pro', formationSide: 'R', backfield: 'under', front: '4-3 over', coverage: 'cover 3', rotation: 'strong', play: 'run', concept: 'wide zone', direction: 'R' };
+const right = (formation: string, more: SnapFields = {}): SnapFields => ({
+  formation,
+  formationSide: 'R',
+  backfield: 'gun',
+  ...more,
+});
+const WIDE_ZONE: SnapFields = {
+  formation: 'pro',
+  formationSide: 'R',
+  backfield: 'under',
+  front: '4-3 over',
+  coverage: 'cover 3',
+  rotation: 'strong',
+  play: 'run',
+  concept: 'wide zone',
+  direction: 'R',
+};
 
 export const DEFINITIONS: readonly Definition[] = [
-  { id: 'structure', title: 'Structure', text: 'Receivers on each side, counted outside-in: #1, #2, #3. Tight ends count, backs in the backfield do not. The label is larger x smaller; the side with more is the structure side, none when even.', fields: right('trips') },
-  { id: 'surface', title: 'Surface and gaps', text: `Men attached outside the center, each within ${ATTACHED} yards of the next and not deeper than 2.4: guard and tackle 2, with a tight end 3, with a wing 4. A side has one gap more than its surface; with one tight end seven in all.`, fields: right('wing pro') },
-  { id: 'nub', title: 'Nub', text: 'A tight end on the line as the only receiver of his side.', fields: right('nub trips') },
-  { id: 'bunch', title: 'Bunch and cluster', text: `Three receivers of a side within ${BUNCH} yards. A cluster is a bunch whose inner man is within ${CONDENSED} yards of the end man of the line.`, fields: right('bunch') },
-  { id: 'stack', title: 'Stack', text: `Two receivers whose lanes differ by no more than ${STACK} yard.`, fields: right('stack') },
-  { id: 'condensed', title: 'Condensed', text: `Every receiver of the side within ${CONDENSED} yards of the end man of the line, at least one of them detached.`, fields: right('tight doubles') },
-  { id: 'trey', title: 'Trips, trey, quads', text: 'Three on a side are trips; trey when one of them is a tight end on the line; four are quads.', fields: right('trey') },
-  { id: 'unbalanced', title: 'Unbalanced and covered', text: 'Linemen left and right of the center differ in number: the line is unbalanced, and that side has a gap more. An eligible man on the line with another man of the line outside him is covered.', fields: right('unbalanced') },
-  { id: 'empty', title: 'Empty', text: 'Nobody in the backfield beside the quarterback. A back is eligible, off the line, deeper than three yards and within 5.2 yards of the ball.', fields: right('empty') },
-  { id: 'strength', title: 'Strength', text: 'The first rule of the staff’s order that names a side: more receivers, then the tight end, then the field (the default), or the back. All four are kept; here they differ.', fields: right('nub trips', { backfield: 'gun near' }), hash: 'R' },
-  { id: 'boundary', title: 'Field, boundary, and formation into the boundary', text: 'From a hash the wide side is the field. Strength to the short side is a formation into the boundary; on the middle hash there is none.', fields: { formation: 'trips', formationSide: 'L', backfield: 'gun' }, hash: 'L' },
-  { id: 'back', title: 'Where the back stands', text: 'To or away from the tight end, strength and field; behind the ball when within 0.8 yards of it; cheated when three yards or more from it.', fields: right('trey', { backfield: 'gun wide' }) },
+  {
+    id: 'structure',
+    title: 'Structure',
+    text: 'Receivers on each side, counted outside-in: #1, #2, #3. Tight ends count, backs in the backfield do not. The label is larger x smaller; the side with more is the structure side, none when even.',
+    fields: right('trips'),
+  },
+  {
+    id: 'surface',
+    title: 'Surface and gaps',
+    text: `Men attached outside the center, each within ${ATTACHED} yards of the next and not deeper than 2.4: guard and tackle 2, with a tight end 3, with a wing 4. A side has one gap more than its surface; with one tight end seven in all.`,
+    fields: right('wing pro'),
+  },
+  {
+    id: 'nub',
+    title: 'Nub',
+    text: 'A tight end on the line as the only receiver of his side.',
+    fields: right('nub trips'),
+  },
+  {
+    id: 'bunch',
+    title: 'Bunch and cluster',
+    text: `Three receivers of a side within ${BUNCH} yards. A cluster is a bunch whose inner man is within ${CONDENSED} yards of the end man of the line.`,
+    fields: right('bunch'),
+  },
+  {
+    id: 'stack',
+    title: 'Stack',
+    text: `Two receivers whose lanes differ by no more than ${STACK} yard.`,
+    fields: right('stack'),
+  },
+  {
+    id: 'condensed',
+    title: 'Condensed',
+    text: `Every receiver of the side within ${CONDENSED} yards of the end man of the line, at least one of them detached.`,
+    fields: right('tight doubles'),
+  },
+  {
+    id: 'trey',
+    title: 'Trips, trey, quads',
+    text: 'Three on a side are trips; trey when one of them is a tight end on the line; four are quads.',
+    fields: right('trey'),
+  },
+  {
+    id: 'unbalanced',
+    title: 'Unbalanced and covered',
+    text: 'Linemen left and right of the center differ in number: the line is unbalanced, and that side has a gap more. An eligible man on the line with another man of the line outside him is covered.',
+    fields: right('unbalanced'),
+  },
+  {
+    id: 'empty',
+    title: 'Empty',
+    text: 'Nobody in the backfield beside the quarterback. A back is eligible, off the line, deeper than three yards and within 5.2 yards of the ball.',
+    fields: right('empty'),
+  },
+  {
+    id: 'strength',
+    title: 'Strength',
+    text: 'The first rule of the staff’s order that names a side: more receivers, then the tight end, then the field (the default), or the back. All four are kept; here they differ.',
+    fields: right('nub trips', { backfield: 'gun near' }),
+    hash: 'R',
+  },
+  {
+    id: 'boundary',
+    title: 'Field, boundary, and formation into the boundary',
+    text: 'From a hash the wide side is the field. Strength to the short side is a formation into the boundary; on the middle hash there is none.',
+    fields: { formation: 'trips', formationSide: 'L', backfield: 'gun' },
+    hash: 'L',
+  },
+  {
+    id: 'back',
+    title: 'Where the back stands',
+    text: 'To or away from the tight end, strength and field; behind the ball when within 0.8 yards of it; cheated when three yards or more from it.',
+    fields: right('trey', { backfield: 'gun wide' }),
+  },
   ...MOTION_KINDS.map((kind): Definition => {
-    const term = DEFAULT_BOOK.terms.find((t) => t.definition?.kind === 'motion' && t.definition.motion === kind)!;
-    return { id: `motion-${kind.replace(/ /g, '-')}`, title: `Motion: ${kind}`, text: `“${term.word}” in the default book. The structure is counted again where the mover is at the snap.`, fields: { motion: term.word } };
+    const term = DEFAULT_BOOK.terms.find(
+      (t) => t.definition?.kind === 'motion' && t.definition.motion === kind,
+    )!;
+    return {
+      id: `motion-${kind.replace(/ /g, '-')}`,
+      title: `Motion: ${kind}`,
+      text: `“${term.word}” in the default book. The structure is counted again where the mover is at the snap.`,
+      fields: { motion: term.word },
+    };
   }),
-  { id: 'box', title: 'The box', text: `Defenders within the tackles, or the attached tight end or wing, by ${DEFAULT_BOX.lateral} yard each side and within ${DEFAULT_BOX.depth} yards of the ball. Blockers are linemen, attached tight ends and wings, and lead backs (all backs but the carrier). One of the box is left to the read or the carrier: light when the rest is fewer than the blockers, even when equal, loaded when more. So seven is even against 11 people and light against 22.`, fields: right('trey', { front: '4-3 over', coverage: 'cover 3' }) },
-  { id: 'overhang', title: 'Overhang', text: 'The man outside the box who is not on #1: on the line, on #2 (within 1.5 yards of him), or in the apex between.', fields: right('spread', { front: '4-2 over', coverage: 'quarters' }) },
-  { id: 'shade', title: 'Shade of a front', text: 'Over: a 3-technique to strength and none away; under: the other way; even: both sides alike; odd: a man head-up on the center; bear: center and both guards covered; tite: 4i, 0, 4i; wide: both ends outside the tight end’s outside shoulder.', fields: right('pro', { front: 'bear', coverage: 'cover 1', backfield: 'i' }) },
-  { id: 'covered', title: 'Covered, and zone pairs', text: 'For a run to a side a lineman is covered when a man on the line is head-up or on his play-side shoulder; a shade on his back-side shoulder leaves him uncovered. Wide zone: a covered man reaches; the uncovered man inside him joins him, and the pair owns the man on the line and the next backer. Away from the play the line scoops: the near gap, else up to the next backer.', fields: WIDE_ZONE, jobs: true },
-  { id: 'down', title: 'Down blocking', text: 'On the play side each takes the first man inside, inside out; the end man of the line is kicked out, the wrapper has the play-side backer, the center blocks back for the puller.', fields: { formation: 'pro', formationSide: 'R', backfield: 'i', front: '4-3 over', coverage: 'cover 3', play: 'run', concept: 'power', direction: 'R' }, jobs: true },
-  { id: 'hats', title: 'Hat margin and the ledger', text: 'Ours minus theirs at the point of attack: blockers there, plus one at most held by the read, plus one at most held by a pass option, minus the defenders who can be there: the box to that side (play-side and middle backers; the line from the ball out), and outside the end man also the force defender and the corner, when the widest receiver counts as a blocker. 0 and above is enough, −1 names the free man (ringed), below that the run is not there. All twenty-two have a line.', fields: { ...WIDE_ZONE, formation: 'doubles', concept: 'stretch' }, jobs: true },
-  { id: 'perimeter', title: 'Perimeter', text: 'Detached receivers of a side minus the defenders over them (outside the box, within ten yards). The quick throw outside is there when it is above 0: one catches, the others have a man each.', fields: right('trips', { front: '3-4', coverage: 'quarters' }) },
-  { id: 'protection', title: 'Protection margin', text: 'Blockers minus rushers, in total and by side: a half slide sends the center with it, a full slide the far guard too, man blocking leaves the center to the side with more rushers; the back goes to his side unless he scans.', fields: right('trips', { front: '4-2 over', coverage: 'cover 1', pressure: 'nickel pressure', protection: 'half slide', play: 'pass' }) },
-  ...(['cover 0', 'cover 1', 'cover 2', 'cover 3', 'quarters', 'cover 6', 'fire zone'] as const).map((word): Definition => {
-    const d = findTerm(DEFAULT_BOOK, 'coverage', word)!.definition!;
-    return { id: `coverage-${word.replace(/ /g, '-')}`, title: `Coverage: ${word}`, text: d.kind === 'coverage' ? `${d.coverage.style}, middle ${d.coverage.middle}, ${d.coverage.deep.length} deep; under is eleven less the rushers and the deep men.` : '', fields: { coverage: word } };
-  }),
-  { id: 'rotation', title: 'Rotation', text: 'The safety who comes down, said relative to strength, field and motion.', fields: right('trips', { front: '4-2 over', coverage: 'cover 3', rotation: 'weak' }), hash: 'L' },
-  ...([['simulated pressure', 'At least six threaten, four rush, one or more of them from the second or third level.'], ['creeper', 'Four rush, one of them from the second or third level, without the threat.'], ['mike a pressure', 'Five rush; with three deep it is a fire zone, without deep help it is zero.'], ['three-man rush', 'Three rush, eight drop.']] as const).map(([word, text]): Definition => ({ id: `pressure-${word.replace(/ /g, '-')}`, title: `Pressure: ${word}`, text: `${text} Sources are said relative to strength, field, back and tight end.`, fields: { pressure: word } })),
+  {
+    id: 'box',
+    title: 'The box',
+    text: `Defenders within the tackles, or the attached tight end or wing, by ${DEFAULT_BOX.lateral} yard each side and within ${DEFAULT_BOX.depth} yards of the ball. Blockers are linemen, attached tight ends and wings, and lead backs (all backs but the carrier). One of the box is left to the read or the carrier: light when the rest is fewer than the blockers, even when equal, loaded when more. So seven is even against 11 people and light against 22.`,
+    fields: right('trey', { front: '4-3 over', coverage: 'cover 3' }),
+  },
+  {
+    id: 'overhang',
+    title: 'Overhang',
+    text: 'The man outside the box who is not on #1: on the line, on #2 (within 1.5 yards of him), or in the apex between.',
+    fields: right('spread', { front: '4-2 over', coverage: 'quarters' }),
+  },
+  {
+    id: 'shade',
+    title: 'Shade of a front',
+    text: 'Over: a 3-technique to strength and none away; under: the other way; even: both sides alike; odd: a man head-up on the center; bear: center and both guards covered; tite: 4i, 0, 4i; wide: both ends outside the tight end’s outside shoulder.',
+    fields: right('pro', { front: 'bear', coverage: 'cover 1', backfield: 'i' }),
+  },
+  {
+    id: 'covered',
+    title: 'Covered, and zone pairs',
+    text: 'For a run to a side a lineman is covered when a man on the line is head-up or on his play-side shoulder; a shade on his back-side shoulder leaves him uncovered. Wide zone: a covered man reaches; the uncovered man inside him joins him, and the pair owns the man on the line and the next backer. Away from the play the line scoops: the near gap, else up to the next backer.',
+    fields: WIDE_ZONE,
+    jobs: true,
+  },
+  {
+    id: 'down',
+    title: 'Down blocking',
+    text: 'On the play side each takes the first man inside, inside out; the end man of the line is kicked out, the wrapper has the play-side backer, the center blocks back for the puller.',
+    fields: {
+      formation: 'pro',
+      formationSide: 'R',
+      backfield: 'i',
+      front: '4-3 over',
+      coverage: 'cover 3',
+      play: 'run',
+      concept: 'power',
+      direction: 'R',
+    },
+    jobs: true,
+  },
+  {
+    id: 'hats',
+    title: 'Hat margin and the ledger',
+    text: 'Ours minus theirs at the point of attack: blockers there, plus one at most held by the read, plus one at most held by a pass option, minus the defenders who can be there: the box to that side (play-side and middle backers; the line from the ball out), and outside the end man also the force defender and the corner, when the widest receiver counts as a blocker. 0 and above is enough, −1 names the free man (ringed), below that the run is not there. All twenty-two have a line.',
+    fields: { ...WIDE_ZONE, formation: 'doubles', concept: 'stretch' },
+    jobs: true,
+  },
+  {
+    id: 'perimeter',
+    title: 'Perimeter',
+    text: 'Detached receivers of a side minus the defenders over them (outside the box, within ten yards). The quick throw outside is there when it is above 0: one catches, the others have a man each.',
+    fields: right('trips', { front: '3-4', coverage: 'quarters' }),
+  },
+  {
+    id: 'protection',
+    title: 'Protection margin',
+    text: 'Blockers minus rushers, in total and by side: a half slide sends the center with it, a full slide the far guard too, man blocking leaves the center to the side with more rushers; the back goes to his side unless he scans.',
+    fields: right('trips', {
+      front: '4-2 over',
+      coverage: 'cover 1',
+      pressure: 'nickel pressure',
+      protection: 'half slide',
+      play: 'pass',
+    }),
+  },
+  ...(['cover 0', 'cover 1', 'cover 2', 'cover 3', 'quarters', 'cover 6', 'fire zone'] as const).map(
+    (word): Definition => {
+      const d = findTerm(DEFAULT_BOOK, 'coverage', word)!.definition!;
+      return {
+        id: `coverage-${word.replace(/ /g, '-')}`,
+        title: `Coverage: ${word}`,
+        text:
+          d.kind === 'coverage'
+            ? `${d.coverage.style}, middle ${d.coverage.middle}, ${d.coverage.deep.length} deep; under is eleven less the rushers and the deep men.`
+            : '',
+        fields: { coverage: word },
+      };
+    },
+  ),
+  {
+    id: 'rotation',
+    title: 'Rotation',
+    text: 'The safety who comes down, said relative to strength, field and motion.',
+    fields: right('trips', { front: '4-2 over', coverage: 'cover 3', rotation: 'weak' }),
+    hash: 'L',
+  },
+  ...(
+    [
+      [
+        'simulated pressure',
+        'At least six threaten, four rush, one or more of them from the second or third level.',
+      ],
+      ['creeper', 'Four rush, one of them from the second or third level, without the threat.'],
+      ['mike a pressure', 'Five rush; with three deep it is a fire zone, without deep help it is zero.'],
+      ['three-man rush', 'Three rush, eight drop.'],
+    ] as const
+  ).map(([word, text]): Definition => ({
+    id: `pressure-${word.replace(/ /g, '-')}`,
+    title: `Pressure: ${word}`,
+    text: `${text} Sources are said relative to strength, field, back and tight end.`,
+    fields: { pressure: word },
+  })),
 ];
 
 const OWN_CANVAS = (d: Definition): SnapDrawing => {
@@ -58,22 +263,56 @@ const OWN_CANVAS = (d: Definition): SnapDrawing => {
 /** Every file of the page by its path below docs/. */
 export function definitionFiles(): Map<string, string> {
   const out = new Map<string, string>();
-  const lines = ['# Definitions, as the software uses them', '', 'Written by `npx tsx docs/make-definitions.ts` from the code; a test keeps it true. Left and right are the offense’s. Marked “common practice” in the tests where no source is published; every number that a staff may change is a setting.', '', '## Technique numbers', '', `| place, yards from the ball | ${TIGHT_END_SCHOOLS.map((s) => `school ${s}`).join(' | ')} |`, `|---|${TIGHT_END_SCHOOLS.map(() => '---').join('|')}|`, ...TECHNIQUES.map((t) => `| ${{ C: 'center', G: 'guard', T: 'tackle', Y: 'tight end' }[t.anchor]}, ${{ in: 'inside', head: 'head-up', out: 'outside', wide: 'wide' }[t.shade]}, ${techniqueAt(t)} | ${TIGHT_END_SCHOOLS.map((s) => techniqueName(t, s)).join(' | ')} |`), ''];
+  const lines = [
+    '# Definitions, as the software uses them',
+    '',
+    'Written by `npx tsx docs/make-definitions.ts` from the code; a test keeps it true. Left and right are the offense’s. Marked “common practice” in the tests where no source is published; every number that a staff may change is a setting.',
+    '',
+    '## Technique numbers',
+    '',
+    `| place, yards from the ball | ${TIGHT_END_SCHOOLS.map((s) => `school ${s}`).join(' | ')} |`,
+    `|---|${TIGHT_END_SCHOOLS.map(() => '---').join('|')}|`,
+    ...TECHNIQUES.map(
+      (t) =>
+        `| ${{ C: 'center', G: 'guard', T: 'tackle', Y: 'tight end' }[t.anchor]}, ${{ in: 'inside', head: 'head-up', out: 'outside', wide: 'wide' }[t.shade]}, ${techniqueAt(t)} | ${TIGHT_END_SCHOOLS.map((s) => techniqueName(t, s)).join(' | ')} |`,
+    ),
+    '',
+  ];
   for (const d of DEFINITIONS) {
     const drawn = OWN_CANVAS(d);
     out.set(`definitions/${d.id}.svg`, drawingSvg(drawn.drawing, d.title, undefined, 12));
-    const look = d.fields.formation === undefined ? null : lookOf(DEFAULT_BOOK, { ...d.fields, hash: d.hash ?? null }, COLLEGE);
+    const look =
+      d.fields.formation === undefined
+        ? null
+        : lookOf(DEFAULT_BOOK, { ...d.fields, hash: d.hash ?? null }, COLLEGE);
     const said = look ? lookSentences(look, DEFAULT_LOOK_SETTINGS, fieldSides(COLLEGE, d.hash ?? null)) : [];
-    lines.push(`## ${d.title}`, '', d.text, '', `![${d.title}](definitions/${d.id}.svg)`, '', ...(said.length > 0 ? [`The software says: ${said.join(' ')}`, ''] : []));
+    lines.push(
+      `## ${d.title}`,
+      '',
+      d.text,
+      '',
+      `![${d.title}](definitions/${d.id}.svg)`,
+      '',
+      ...(said.length > 0 ? [`The software says: ${said.join(' ')}`, ''] : []),
+    );
   }
-  lines.push('## The default book', '', 'General terms of the trade; every word can be renamed, given an alias, merged or split. Mirrors, aliases and equal structures do not count: a test compares structure signatures.', '', '| kind | terms | of them with a structure and a drawing |', '|---|---|---|');
+  lines.push(
+    '## The default book',
+    '',
+    'General terms of the trade; every word can be renamed, given an alias, merged or split. Mirrors, aliases and equal structures do not count: a test compares structure signatures.',
+    '',
+    '| kind | terms | of them with a structure and a drawing |',
+    '|---|---|---|',
+  );
   for (const kind of TERM_KINDS) {
     const terms = DEFAULT_BOOK.terms.filter((t) => t.kind === kind);
     lines.push(`| ${TERM_KIND_LABEL[kind]} | ${terms.length} | ${terms.filter(isDrawn).length} |`);
   }
   lines.push('', '### How a meaning is typed', '', '| kind | for instance | means |', '|---|---|---|');
   for (const kind of ['motion', 'front', 'coverage', 'pressure', 'protection', 'run', 'pass'] as const) {
-    const t = DEFAULT_BOOK.terms.find((x) => x.kind === kind && x.definition && (kind !== 'run' || x.word === 'power'))!;
+    const t = DEFAULT_BOOK.terms.find(
+      (x) => x.kind === kind && x.definition && (kind !== 'run' || x.word === 'power'),
+    )!;
     lines.push(`| ${kind} | ${t.word} | \`${formatDefinition(t.definition!).replace(/\|/g, '\\|')}\` |`);
   }
   out.set('definitions.md', `${lines.join('\n')}\n`);
@@ -84,6 +323,7 @@ if (process.argv[1]?.endsWith('make-definitions.ts')) {
   const docs = import.meta.dirname;
   const files = definitionFiles();
   mkdirSync(path.join(docs, 'definitions'), { recursive: true });
-  for (const old of readdirSync(path.join(docs, 'definitions'))) if (!files.has(`definitions/${old}`)) rmSync(path.join(docs, 'definitions', old));
+  for (const old of readdirSync(path.join(docs, 'definitions')))
+    if (!files.has(`definitions/${old}`)) rmSync(path.join(docs, 'definitions', old));
   for (const [file, text] of files) writeFileSync(path.join(docs, file), text);
 }

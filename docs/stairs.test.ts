@@ -8,13 +8,23 @@ const root = path.resolve(import.meta.dirname, '..');
 const lint = async (file: string, code: string): Promise<string[]> => {
   const eslint = new ESLint({ cwd: root });
   const [result] = await eslint.lintText(code, { filePath: path.join(root, file) });
-  return result!.messages.filter((m) => m.ruleId === 'house/stairs' || m.ruleId?.startsWith('no-restricted')).map((m) => m.message);
+  return result!.messages
+    .filter((m) => m.ruleId === 'house/stairs' || m.ruleId?.startsWith('no-restricted'))
+    .map((m) => m.message);
 };
 
 it.each([
-  ['core/rules/x.ts', "import { Chalk } from '../../ui/chalk/Chalk';\nvoid Chalk;\n", /core\/ may not import from ui/],
+  [
+    'core/rules/x.ts',
+    "import { Chalk } from '../../ui/chalk/Chalk';\nvoid Chalk;\n",
+    /core\/ may not import from ui/,
+  ],
   ['core/rules/x.ts', "export * from '../look/formation';\n", /core\/rules may not import from core\/look/],
-  ['core/field/x.ts', "import type { Snap } from '../snap/snap';\nexport type X = Snap;\n", /core\/field may not import from core\/snap/],
+  [
+    'core/field/x.ts',
+    "import type { Snap } from '../snap/snap';\nexport type X = Snap;\n",
+    /core\/field may not import from core\/snap/,
+  ],
   ['ui/x.tsx', "import { openEm } from '@/store/orm';\nvoid openEm;\n", /ui\/ may not import from store/],
   ['store/x.ts', "const y = await import('../app/layout');\nvoid y;\n", /store\/ may not import from app/],
   ['core/read/x.ts', 'export const now = Date.now();\n', /Pass the time in/],

@@ -17,7 +17,9 @@ test('from the half-logged game to a printed call sheet', async ({ page }) => {
     await type(page, '11 doubles r gun mesh inc');
     await type(page, '.. draw #22 +9');
     await type(page, '3&6 @o45 11 spread gun levels #7>#11 +8');
-    await expect(page.getByTestId('finding')).toContainText('3rd & 6 was logged; gain of 9 on 2nd & 10 leaves 3rd & 1.');
+    await expect(page.getByTestId('finding')).toContainText(
+      '3rd & 6 was logged; gain of 9 on 2nd & 10 leaves 3rd & 1.',
+    );
     await expect(page.getByTestId('finding')).toContainText('the gain before was 4');
     await page.keyboard.press('F2');
     await expect(page.getByTestId('finding')).toHaveCount(0);
@@ -57,8 +59,12 @@ test('from the half-logged game to a printed call sheet', async ({ page }) => {
   await test.step('twelve calls in four sections', async () => {
     await page.getByRole('link', { name: 'Plan', exact: true }).click();
     await page.getByRole('button', { name: 'Start' }).click();
-    await expect(page.getByRole('heading', { name: /Saltmere Herons offense against Marrow Fen Stags/ })).toBeVisible();
-    const name = (await page.getByRole('button', { name: /^rename / }).getAttribute('aria-label'))!.slice('rename '.length);
+    await expect(
+      page.getByRole('heading', { name: /Saltmere Herons offense against Marrow Fen Stags/ }),
+    ).toBeVisible();
+    const name = (await page.getByRole('button', { name: /^rename / }).getAttribute('aria-label'))!.slice(
+      'rename '.length,
+    );
     await page.getByRole('button', { name: `rename ${name}` }).click();
     await page.getByLabel('name of the sheet').fill('Marsh week');
     await page.keyboard.press('Enter');
@@ -72,11 +78,18 @@ test('from the half-logged game to a printed call sheet', async ({ page }) => {
       await page.keyboard.press('Enter');
       await expect(head).toHaveAttribute('aria-pressed', 'true');
       for (let i = 0; i < 3; i++) {
-        const add = page.getByRole('button', { name: new RegExp(`^add .* to ${section.replace(/[,]/g, ',')}$`) }).nth(i + wanted.length % 2);
+        const add = page
+          .getByRole('button', { name: new RegExp(`^add .* to ${section.replace(/[,]/g, ',')}$`) })
+          .nth(i + (wanted.length % 2));
         await add.focus();
         await page.keyboard.press('Enter');
         await expect(box.getByTestId('call')).toHaveCount(i + 1);
-        wanted.push((await box.getByTestId('call').nth(i).getAttribute('aria-label'))!.replace(/^call \d+: (.*?)\. Alt.*$/, '$1'));
+        wanted.push(
+          (await box.getByTestId('call').nth(i).getAttribute('aria-label'))!.replace(
+            /^call \d+: (.*?)\. Alt.*$/,
+            '$1',
+          ),
+        );
       }
     }
     await expect(page.getByText('12 calls, fits one page')).toBeVisible();
@@ -86,7 +99,10 @@ test('from the half-logged game to a printed call sheet', async ({ page }) => {
 
   await test.step('a call is dragged, put back, moved by keyboard, marked with a hash', async () => {
     const goal = page.getByRole('region', { name: 'Goal line', exact: true });
-    const first = page.getByRole('list', { name: /^Plays for/ }).getByRole('listitem').first();
+    const first = page
+      .getByRole('list', { name: /^Plays for/ })
+      .getByRole('listitem')
+      .first();
     const from = (await first.locator('strong').boundingBox())!;
     const to = (await goal.boundingBox())!;
     await page.mouse.move(from.x + 10, from.y + 5);
@@ -99,7 +115,10 @@ test('from the half-logged game to a printed call sheet', async ({ page }) => {
     await page.keyboard.press('Delete');
     await expect(goal.getByTestId('call')).toHaveCount(0);
     const openers = page.getByRole('region', { name: 'Openers', exact: true });
-    const second = (await openers.getByTestId('call').nth(1).getAttribute('aria-label'))!.replace(/^call \d+: /, '');
+    const second = (await openers.getByTestId('call').nth(1).getAttribute('aria-label'))!.replace(
+      /^call \d+: /,
+      '',
+    );
     await openers.getByTestId('call').nth(1).focus();
     await page.keyboard.press('Alt+ArrowUp');
     await expect(openers.getByTestId('call').first()).toHaveAttribute('aria-label', `call 1: ${second}`);
@@ -112,7 +131,10 @@ test('from the half-logged game to a printed call sheet', async ({ page }) => {
     await page.getByRole('link', { name: 'Print preview' }).click();
     await expect(page.getByRole('img', { name: /12 calls in 4 sections/ })).toBeVisible();
     const key = page.url().split('/')[4]!;
-    for (const [paper, size] of [['letter', [612, 792]], ['a4', [595.28, 841.89]]] as const) {
+    for (const [paper, size] of [
+      ['letter', [612, 792]],
+      ['a4', [595.28, 841.89]],
+    ] as const) {
       const response = await page.request.get(`${DEMO()}/api/sheets/${key}/pdf?paper=${paper}`);
       expect(response.headers()['content-type']).toBe('application/pdf');
       const pdf = await pdfText(new Uint8Array(await response.body()));
@@ -158,7 +180,9 @@ test('edit, insert, remove and undo, all by keyboard', async ({ page }) => {
   await saved(page);
 });
 
-test('problems are named in place, the nearest word is one key away, and a line may be kept as it is', async ({ page }) => {
+test('problems are named in place, the nearest word is one key away, and a line may be kept as it is', async ({
+  page,
+}) => {
   await signIn(page);
   await page.goto(`${DEMO()}/log/${HALF_GAME}`);
   await page.keyboard.type('pwoer r +6');
@@ -184,7 +208,9 @@ test('problems are named in place, the nearest word is one key away, and a line 
   await expect(line(page)).toHaveValue('11 trips');
 });
 
-test('two members at one game: different fields both land, the same field is offered with both names', async ({ browser }) => {
+test('two members at one game: different fields both land, the same field is offered with both names', async ({
+  browser,
+}) => {
   const [one, two] = await Promise.all([browser.newContext(), browser.newContext()]);
   const [a, b] = [await one.newPage(), await two.newPage()];
   await signIn(a);
@@ -255,16 +281,28 @@ test('a guest is told who could, and the address of another game is a plain not-
     await expect(page.getByRole('heading', { name: 'Not for your roles' }), path).toBeVisible();
   }
   const refused = await page.request.get(`${DEMO()}/api/export`);
-  expect([refused.status(), ((await refused.json()) as { error: string }).error]).toEqual([403, 'exporting the program is for a coordinator or coach or charter.']);
-  const cross = await page.request.post(`${DEMO()}/api/sync`, { headers: { origin: 'http://elsewhere.invalid', 'content-type': 'application/json' }, data: { scope: `game:${HALF_GAME}`, ops: [] } });
+  expect([refused.status(), ((await refused.json()) as { error: string }).error]).toEqual([
+    403,
+    'exporting the program is for a coordinator or coach or charter.',
+  ]);
+  const cross = await page.request.post(`${DEMO()}/api/sync`, {
+    headers: { origin: 'http://elsewhere.invalid', 'content-type': 'application/json' },
+    data: { scope: `game:${HALF_GAME}`, ops: [] },
+  });
   expect(cross.status()).toBe(403);
 });
 
 test('headers and cookie are as OWASP asks', async ({ page }) => {
   const response = (await page.goto(`${DEMO()}/sign-in`))!;
   const headers = response.headers();
-  expect(headers['content-security-policy']).toMatch(/default-src 'self'.*script-src 'self' 'nonce-.*frame-ancestors 'none'/);
-  expect([headers['x-content-type-options'], headers['x-frame-options'], headers['x-powered-by']]).toEqual(['nosniff', 'DENY', undefined]);
+  expect(headers['content-security-policy']).toMatch(
+    /default-src 'self'.*script-src 'self' 'nonce-.*frame-ancestors 'none'/,
+  );
+  expect([headers['x-content-type-options'], headers['x-frame-options'], headers['x-powered-by']]).toEqual([
+    'nosniff',
+    'DENY',
+    undefined,
+  ]);
   await signIn(page);
   const cookie = (await page.context().cookies()).find((c) => c.name === 'vobrik_session')!;
   expect([cookie.httpOnly, cookie.sameSite]).toEqual([true, 'Strict']);

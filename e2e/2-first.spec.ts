@@ -5,7 +5,9 @@ import { EMPTY, enter, line, saved, type } from './staff';
 
 test.describe.configure({ mode: 'serial' });
 
-const game = simulateSeason(DEMO_SEED, { tells: true, weeks: 2 }).reduce((a, b) => (Math.abs(b.snaps.length - 180) < Math.abs(a.snaps.length - 180) ? b : a));
+const game = simulateSeason(DEMO_SEED, { tells: true, weeks: 2 }).reduce((a, b) =>
+  Math.abs(b.snaps.length - 180) < Math.abs(a.snaps.length - 180) ? b : a,
+);
 const table = writeCsv('snaps', game.snaps.map(snapToRow));
 const upload = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
 
@@ -39,14 +41,36 @@ test.describe('signed in', () => {
     await expect(page.getByRole('heading', { name: 'What is next' })).toBeVisible();
   });
 
-  test('a file with twelve faults: each named by row, column and remedy, nothing imported', async ({ page }) => {
+  test('a file with twelve faults: each named by row, column and remedy, nothing imported', async ({
+    page,
+  }) => {
     const rows = table.trim().split('\r\n');
     const header = rows[0]!.split(',');
-    const spoiled = rows.map((row, i) => {
-      const spoil: Record<number, [column: string, value: string]> = { 2: ['down', '5'], 3: ['hash', 'Left'], 5: ['to_goal', '140'], 7: ['clock', '9.12'], 9: ['personnel', '1x'], 11: ['carrier', 'QB'], 13: ['penalties', 'holding'], 15: ['quarter', '0'], 17: ['gain', 'six'], 19: ['offense', ''], 21: ['result', 'catch'], 23: ['snap_id', game.snaps[0]!.snapId] };
-      const change = spoil[i];
-      return change ? row.split(',').map((cell, c) => (header[c] === change[0] ? change[1] : cell)).join(',') : row;
-    }).join('\r\n');
+    const spoiled = rows
+      .map((row, i) => {
+        const spoil: Record<number, [column: string, value: string]> = {
+          2: ['down', '5'],
+          3: ['hash', 'Left'],
+          5: ['to_goal', '140'],
+          7: ['clock', '9.12'],
+          9: ['personnel', '1x'],
+          11: ['carrier', 'QB'],
+          13: ['penalties', 'holding'],
+          15: ['quarter', '0'],
+          17: ['gain', 'six'],
+          19: ['offense', ''],
+          21: ['result', 'catch'],
+          23: ['snap_id', game.snaps[0]!.snapId],
+        };
+        const change = spoil[i];
+        return change
+          ? row
+              .split(',')
+              .map((cell, c) => (header[c] === change[0] ? change[1] : cell))
+              .join(',')
+          : row;
+      })
+      .join('\r\n');
     await page.goto(`${EMPTY()}/log/import`);
     await page.getByLabel('Files to import').setInputFiles(upload('snaps.csv', spoiled));
     await page.getByRole('button', { name: 'Import', exact: true }).click();
@@ -116,7 +140,10 @@ test.describe('signed in', () => {
     await other.context().close();
   });
 
-  test('a keeper without football is told who could see a page, and finds the staff', async ({ page, browser }) => {
+  test('a keeper without football is told who could see a page, and finds the staff', async ({
+    page,
+    browser,
+  }) => {
     await page.goto(`${EMPTY()}/staff`);
     await page.getByLabel('Name').fill('Kim Only Keeper');
     await page.getByLabel('First password').fill('another good one');
@@ -133,7 +160,10 @@ test.describe('signed in', () => {
       await expect(other.getByText(/is for a coordinator or coach or charter/)).toBeVisible();
     }
     const refused = await other.request.get(`${EMPTY()}/api/book/cards`);
-    expect([refused.status(), ((await refused.json()) as { error: string }).error]).toEqual([403, 'reading the book is for a coordinator or coach or charter.']);
+    expect([refused.status(), ((await refused.json()) as { error: string }).error]).toEqual([
+      403,
+      'reading the book is for a coordinator or coach or charter.',
+    ]);
     await other.context().close();
   });
 });

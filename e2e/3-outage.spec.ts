@@ -5,21 +5,32 @@ import { DEMO, HALF_GAME, line, saved, signIn, type } from './staff';
 
 test.afterAll(async () => void (await startCluster(CLUSTER, true)));
 
-test('the database is killed in the middle of logging: said, kept, saved when it is back, nothing acknowledged lost', async ({ page }) => {
+test('the database is killed in the middle of logging: said, kept, saved when it is back, nothing acknowledged lost', async ({
+  page,
+}) => {
   await signIn(page);
   await page.goto(`${DEMO()}/log/${HALF_GAME}`);
-  const count = async (): Promise<number> => ((await (await page.request.get(`${DEMO()}/api/sync?scope=game:${HALF_GAME}`)).json()) as { rows: unknown[] }).rows.length;
+  const count = async (): Promise<number> =>
+    (
+      (await (await page.request.get(`${DEMO()}/api/sync?scope=game:${HALF_GAME}`)).json()) as {
+        rows: unknown[];
+      }
+    ).rows.length;
   const before = await count();
   await type(page, '1&10 @o30 11 trips r power r +3');
   await saved(page);
 
   stopCluster(CLUSTER, 'immediate');
   await type(page, '.. stick #7>#81 +4');
-  await expect(page.getByRole('alert').filter({ hasText: 'Not saved yet.' })).toContainText('1 change waits in this browser');
+  await expect(page.getByRole('alert').filter({ hasText: 'Not saved yet.' })).toContainText(
+    '1 change waits in this browser',
+  );
   await type(page, 'draw #22 +5 "typed while the database was away"');
   await expect(page.locator('#saved')).toHaveText('not saved: 2 waiting');
   // Even a page that is closed loses nothing: what waits is adopted by the next one.
-  await page.evaluate(() => { window.onbeforeunload = null; });
+  await page.evaluate(() => {
+    window.onbeforeunload = null;
+  });
 
   await startCluster(CLUSTER, true);
   await saved(page);

@@ -6,8 +6,18 @@ const found: string[] = [];
 
 /** Looks at a screen; all are looked at before the test says what was found. */
 async function look(page: Page, what: string): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
-  found.push(...violations.map((v) => `${what}: ${v.id}: ${v.nodes.slice(0, 3).map((n) => n.html.slice(0, 160)).join(' | ')}`));
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze();
+  found.push(
+    ...violations.map(
+      (v) =>
+        `${what}: ${v.id}: ${v.nodes
+          .slice(0, 3)
+          .map((n) => n.html.slice(0, 160))
+          .join(' | ')}`,
+    ),
+  );
 }
 
 for (const scheme of ['light', 'dark'] as const) {
@@ -25,10 +35,26 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.getByRole('button', { name: 'Start' }).click();
     await expect(page.getByRole('link', { name: 'Print preview' })).toBeVisible();
     const sheet = new URL(page.url()).pathname;
-    await page.getByRole('button', { name: /^add .* to 1st & 10$/ }).first().click();
+    await page
+      .getByRole('button', { name: /^add .* to 1st & 10$/ })
+      .first()
+      .click();
     await expect(page.getByTestId('call')).toHaveCount(1);
     await look(page, 'sheet');
-    for (const path of ['/log', '/log/import', `/log/${HALF_GAME}`, '/log/2026-w06-lan-stg?snap=2026-w06-lan-stg-095', '/read?team=STG', '/read?team=STG&reel=row.2-long.runs', '/book', '/book?kind=pass&term=pass-flood', '/book?kind=plays&play=play-power-right', '/book/draw', '/staff', `${sheet}/print`]) {
+    for (const path of [
+      '/log',
+      '/log/import',
+      `/log/${HALF_GAME}`,
+      '/log/2026-w06-lan-stg?snap=2026-w06-lan-stg-095',
+      '/read?team=STG',
+      '/read?team=STG&reel=row.2-long.runs',
+      '/book',
+      '/book?kind=pass&term=pass-flood',
+      '/book?kind=plays&play=play-power-right',
+      '/book/draw',
+      '/staff',
+      `${sheet}/print`,
+    ]) {
       await page.goto(DEMO() + path);
       await page.waitForLoadState('networkidle');
       await look(page, path);

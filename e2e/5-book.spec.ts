@@ -6,7 +6,9 @@ import { DEMO, HALF_GAME, line, pdfText, saved, signIn, type } from './staff';
 
 const choose = async (page: Page, label: string | RegExp, option: string | RegExp): Promise<void> => {
   await page.getByRole('combobox', { name: label }).click();
-  await page.getByRole('option', { name: option, ...(typeof option === 'string' ? { exact: true } : {}) }).click();
+  await page
+    .getByRole('option', { name: option, ...(typeof option === 'string' ? { exact: true } : {}) })
+    .click();
 };
 const snapsIn = async (page: Page): Promise<number> => {
   const button = page.locator('.slices').getByRole('button', { name: /^\d+ snaps$/ });
@@ -22,7 +24,9 @@ const dragTo = async (page: Page, from: Locator, dx: number, dy: number): Promis
   await page.mouse.up();
 };
 
-test('from a formation nobody has named to a named, drawn, tagged one, found by structure and printed', async ({ page }) => {
+test('from a formation nobody has named to a named, drawn, tagged one, found by structure and printed', async ({
+  page,
+}) => {
   let actions = 0;
   /** One thing a person does: a click, a shortcut, a drag, a field filled. */
   const act = async (what: Promise<unknown>): Promise<void> => {
@@ -58,7 +62,10 @@ test('from a formation nobody has named to a named, drawn, tagged one, found by 
   test.info().annotations.push({ type: 'actions', description: String(actions) });
 
   await page.goto(`${DEMO()}/read?team=STG`);
-  for (const [field, value] of [['structure', /^3x1/], ['strong side', /^wing trey condensed/]] as const) {
+  for (const [field, value] of [
+    ['structure', /^3x1/],
+    ['strong side', /^wing trey condensed/],
+  ] as const) {
     await page.getByRole('button', { name: 'add a slice' }).click();
     await page.getByRole('menuitem', { name: field, exact: true }).click();
     await page.getByRole('menuitem', { name: value }).click();
@@ -72,16 +79,28 @@ test('from a formation nobody has named to a named, drawn, tagged one, found by 
 
   await page.goto(`${DEMO()}/book?find=gull`);
   await page.getByRole('button', { name: /^gull/ }).click();
-  await expect(page.getByRole('region', { name: 'The word gull' })).toContainText('wing trey condensed right');
+  await expect(page.getByRole('region', { name: 'The word gull' })).toContainText(
+    'wing trey condensed right',
+  );
   const href = await page.getByRole('link', { name: 'Print its card' }).getAttribute('href');
   const card = await pdfText(new Uint8Array(await (await page.request.get(DEMO() + href!)).body()));
   expect(card.pages).toBe(1);
   expect(card.text).toContain('gull right');
   expect(card.text).toContain('3x1 to the right');
-  const [svg] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'SVG' }).click()]);
+  const [svg] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'SVG' }).click(),
+  ]);
   expect(readFileSync((await svg.path())!, 'utf8')).toMatch(/^<svg xmlns[\s\S]*>Z<\/text>/);
-  const [png] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'PNG' }).click()]);
-  expect(readFileSync((await png.path())!).subarray(1, 4).toString()).toBe('PNG');
+  const [png] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'PNG' }).click(),
+  ]);
+  expect(
+    readFileSync((await png.path())!)
+      .subarray(1, 4)
+      .toString(),
+  ).toBe('PNG');
 });
 
 test('a man is moved by keys alone, and taken back', async ({ page }) => {
@@ -123,9 +142,17 @@ test('the strength rule moves the counts, and back', async ({ page }) => {
   await page.getByRole('button', { name: 'Change the rules' }).click();
   await page.getByRole('textbox', { name: 'backed up, from' }).fill('95');
   await page.getByRole('button', { name: 'Keep the rules' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'every yard from 1 to 99 must lie in just one zone; 4 yards do not, the first is 91' })).toBeVisible();
+  await expect(
+    page
+      .getByRole('alert')
+      .filter({
+        hasText: 'every yard from 1 to 99 must lie in just one zone; 4 yards do not, the first is 91',
+      }),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'As they ship' }).click();
-  await expect(page.getByText('Strength by more receivers, then the tight end, then the field')).toBeVisible();
+  await expect(
+    page.getByText('Strength by more receivers, then the tight end, then the field'),
+  ).toBeVisible();
   expect(await byStrength()).toBe(before);
 });
 
@@ -149,12 +176,15 @@ test('one word into two by a condition with its count, and taken back', async ({
   await expect(page.getByText(`taken back; ${n} snaps say again what they said`)).toBeVisible();
 });
 
-test('the look card is reached from Log, Read, a reel and Plan, and places all twenty-two', async ({ page }) => {
+test('the look card is reached from Log, Read, a reel and Plan, and places all twenty-two', async ({
+  page,
+}) => {
   await signIn(page);
   const ledger = async (): Promise<void> => {
     const dialog = page.getByRole('dialog').last();
     await expect(dialog.getByRole('list', { name: 'What it says' })).toContainText('in the box against');
-    for (const name of ['Ours', 'Theirs']) await expect(dialog.getByRole('table').filter({ hasText: name }).getByRole('row')).toHaveCount(12);
+    for (const name of ['Ours', 'Theirs'])
+      await expect(dialog.getByRole('table').filter({ hasText: name }).getByRole('row')).toHaveCount(12);
     expect(await dialog.getByRole('table').count()).toBe(3);
     await dialog.getByRole('button', { name: 'Close' }).click();
   };
@@ -174,7 +204,10 @@ test('the look card is reached from Log, Read, a reel and Plan, and places all t
   await page.getByRole('dialog').getByRole('button', { name: 'look card' }).click();
   await ledger();
   await page.goto(`${DEMO()}/read?team=STG`);
-  await page.getByRole('button', { name: /^look card of / }).first().click();
+  await page
+    .getByRole('button', { name: /^look card of / })
+    .first()
+    .click();
   await expect(page.getByRole('dialog')).toContainText('in the box against');
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
 
@@ -183,7 +216,10 @@ test('the look card is reached from Log, Read, a reel and Plan, and places all t
   await page.getByRole('button', { name: 'add Power right to 1st & 10' }).click();
   await page.getByRole('button', { name: 'look card of call 1' }).click();
   // What the opponent's defense answered this structure with, counted, with a door to its snaps.
-  const answer = page.getByRole('dialog').getByRole('button', { name: /: \d+ of \d+, open the reel$/ }).first();
+  const answer = page
+    .getByRole('dialog')
+    .getByRole('button', { name: /: \d+ of \d+, open the reel$/ })
+    .first();
   const k = Number((await answer.textContent())!.split(' ')[0]);
   await answer.click();
   await expect(page.getByRole('dialog').last()).toContainText(`Marrow Fen Stags defense: ${k} snaps`);
@@ -193,14 +229,18 @@ test('the look card is reached from Log, Read, a reel and Plan, and places all t
   await ledger();
 });
 
-test('a play: other pictures with the jobs they change, a set-up that the sheet asks for', async ({ page }) => {
+test('a play: other pictures with the jobs they change, a set-up that the sheet asks for', async ({
+  page,
+}) => {
   await signIn(page);
   await page.goto(`${DEMO()}/book?kind=plays&play=play-angle`);
   await choose(page, 'Play', 'Stick');
   await page.getByRole('spinbutton', { name: 'Shown at least' }).fill('99');
   await page.getByRole('button', { name: 'Link it' }).click();
   await expect(page.getByText('links kept')).toBeVisible();
-  await expect(page.getByRole('region', { name: 'The play Angle' })).toContainText(/Show Stick first, 99 times: shown \d+, not yet enough/);
+  await expect(page.getByRole('region', { name: 'The play Angle' })).toContainText(
+    /Show Stick first, 99 times: shown \d+, not yet enough/,
+  );
   await page.goto(`${DEMO()}/book?kind=plays&play=play-power-left`);
   const pictures = page.getByRole('region', { name: 'Other pictures' });
   await expect(pictures).toContainText(/\d+ can be shown with 12 people/);
@@ -212,25 +252,47 @@ test('a play: other pictures with the jobs they change, a set-up that the sheet 
   await page.goto(`${DEMO()}/plan`);
   await page.getByRole('button', { name: 'Start' }).click();
   await page.getByRole('button', { name: 'add Angle to 1st & 10' }).click();
-  await expect(page.getByRole('list', { name: 'Set-ups that are missing' })).toContainText(/Angle needs its set-up: Stick has been shown \d+ of 99 times/);
+  await expect(page.getByRole('list', { name: 'Set-ups that are missing' })).toContainText(
+    /Angle needs its set-up: Stick has been shown \d+ of 99 times/,
+  );
 });
 
 test('the book travels: formation sheets, book.json out and in', async ({ page }) => {
   await signIn(page);
   await page.goto(`${DEMO()}/book`);
-  const sheet = await pdfText(new Uint8Array(await (await page.request.get(`${DEMO()}/api/book/cards`)).body()));
-  for (const t of DEFAULT_BOOK.terms) if (t.kind === 'formation') expect(sheet.text).toContain(`${t.word} right`);
-  const theirs = await pdfText(new Uint8Array(await (await page.request.get(`${DEMO()}/api/book/cards?team=STG&paper=a4`)).body()));
+  const sheet = await pdfText(
+    new Uint8Array(await (await page.request.get(`${DEMO()}/api/book/cards`)).body()),
+  );
+  for (const t of DEFAULT_BOOK.terms)
+    if (t.kind === 'formation') expect(sheet.text).toContain(`${t.word} right`);
+  const theirs = await pdfText(
+    new Uint8Array(await (await page.request.get(`${DEMO()}/api/book/cards?team=STG&paper=a4`)).body()),
+  );
   expect(theirs.text).toMatch(/Marrow Fen Stags: formations on 5 games.*\d+ of \d+ snaps/);
   expect(theirs.size.map(Math.round)).toEqual([595, 842]);
-  const [saved] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save book.json' }).click()]);
+  const [saved] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save book.json' }).click(),
+  ]);
   const book = JSON.parse(readFileSync((await saved.path())!, 'utf8')) as { terms: { word: string }[] };
   expect(book.terms.length).toBeGreaterThan(250);
-  const bring = (text: string) => page.getByLabel('book.json to bring').setInputFiles({ name: 'book.json', mimeType: 'application/json', buffer: Buffer.from(text) });
-  await bring(writeBook({ ...DEFAULT_BOOK, terms: [{ id: 'front-brought', kind: 'front', word: 'brought front', aliases: [] }] }));
+  const bring = (text: string) =>
+    page
+      .getByLabel('book.json to bring')
+      .setInputFiles({ name: 'book.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+  await bring(
+    writeBook({
+      ...DEFAULT_BOOK,
+      terms: [{ id: 'front-brought', kind: 'front', word: 'brought front', aliases: [] }],
+    }),
+  );
   await expect(page.getByText('1 word added, 0 changed; words the file does not hold stay')).toBeVisible();
-  await bring('{"name": "x", "letters": [], "terms": [{"id": "a", "kind": "front", "word": "z", "aliases": ["over"]}]}');
-  await expect(page.getByRole('alert').filter({ hasText: '“z”: “over” stands for 4-2 over already' })).toBeVisible();
+  await bring(
+    '{"name": "x", "letters": [], "terms": [{"id": "a", "kind": "front", "word": "z", "aliases": ["over"]}]}',
+  );
+  await expect(
+    page.getByRole('alert').filter({ hasText: '“z”: “over” stands for 4-2 over already' }),
+  ).toBeVisible();
   expect((await page.request.get(`${DEMO()}/api/book/cards?term=no-such-word`)).status()).toBe(404);
 });
 
@@ -243,7 +305,9 @@ test('a word’s meaning is typed, refused by name when it cannot be read, and d
   await expect(page.getByRole('button', { name: 'Add', exact: true })).toBeDisabled();
   await page.getByRole('textbox', { name: 'Means' }).fill('w9 w3 s3 s9 | M0');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await expect(page.getByRole('region', { name: 'The word wide even' })).toContainText('4 on the line (weak 9, weak 3, strong 3, strong 9), 1 behind it.');
+  await expect(page.getByRole('region', { name: 'The word wide even' })).toContainText(
+    '4 on the line (weak 9, weak 3, strong 3, strong 9), 1 behind it.',
+  );
 });
 
 test('7-on-7 film has its own field and is never counted with eleven-man film', async ({ page }) => {
@@ -265,7 +329,10 @@ test('7-on-7 film has its own field and is never counted with eleven-man film', 
   await choose(page, 'film', '7-on-7');
   await expect(page).toHaveURL(/film=seven/);
   expect(await snapsIn(page)).toBe(2);
-  await page.getByRole('button', { name: /^2 snaps$/ }).first().click();
+  await page
+    .getByRole('button', { name: /^2 snaps$/ })
+    .first()
+    .click();
   await expect(page.getByTestId('reel-snap')).toHaveCount(2);
   // Seven men stand: a snapper, a quarterback and five who may catch; nobody is in a box.
   await page.getByRole('dialog').getByRole('button', { name: 'look card' }).click();
@@ -279,7 +346,9 @@ test('a motion drawn by hand is named by its path, with what it changes', async 
   await page.getByRole('button', { name: 'Try a motion' }).click();
   const yard = (await page.locator('.drawfield').boundingBox())!.width / 51;
   await dragTo(page, page.getByRole('button', { name: /^H:/ }), -12 * yard, 1 * yard);
-  await expect(page.getByTestId('motion')).toContainText('H: fast across, “jet” in this book. 3x1 becomes 2x2; H right #3 → left #2.');
+  await expect(page.getByTestId('motion')).toContainText(
+    'H: fast across, “jet” in this book. 3x1 becomes 2x2; H right #3 → left #2.',
+  );
   // He has not been moved: a motion is not a place.
   await expect(page.getByRole('button', { name: /^H: 6\.0 yards right/ })).toBeVisible();
 });

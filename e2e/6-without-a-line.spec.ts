@@ -2,7 +2,9 @@
 import { expect, test } from '@playwright/test';
 import { DEMO, line, saved, signIn, type } from './staff';
 
-test('five men stand on the board of a flag game; its formation is typed, drawn and counted apart', async ({ page }) => {
+test('five men stand on the board of a flag game; its formation is typed, drawn and counted apart', async ({
+  page,
+}) => {
   await signIn(page);
   await page.goto(`${DEMO()}/book/draw`);
   await page.getByRole('combobox', { name: 'game' }).click();
@@ -16,7 +18,12 @@ test('five men stand on the board of a flag game; its formation is typed, drawn 
   await expect(page.getByRole('alert').filter({ hasText: '“kite” is in the book' })).toBeVisible();
 
   await page.goto(`${DEMO()}/log`);
-  for (const [label, option] of [['Away', 'Dunmorrow Lanterns'], ['Home', 'Tidewick Drovers'], ['Kind of film', 'flag'], ['Level', '5-a-side flag']] as const) {
+  for (const [label, option] of [
+    ['Away', 'Dunmorrow Lanterns'],
+    ['Home', 'Tidewick Drovers'],
+    ['Kind of film', 'flag'],
+    ['Level', '5-a-side flag'],
+  ] as const) {
     await page.getByRole('combobox', { name: label }).click();
     await page.getByRole('option', { name: option, exact: true }).click();
   }
@@ -39,15 +46,22 @@ test('a backfield is drawn by its own points, a word has notes and another name'
   await page.keyboard.press('ArrowDown');
   await expect(page.getByText(/T-4o5\.5/)).toBeVisible();
   await page.getByRole('button', { name: 'Keep the drawing' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'changed; what follows from it is computed anew' })).toBeVisible();
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'changed; what follows from it is computed anew' }),
+  ).toBeVisible();
 
   await page.goto(`${DEMO()}/book?kind=coverage&term=coverage-trap`);
   await page.getByRole('button', { name: 'aliases of trap' }).click();
   await page.getByRole('textbox', { name: 'Also said' }).last().fill('trap 2, corner trap');
   await page.getByRole('textbox', { name: 'Notes' }).fill('only against condensed sets');
   await page.getByRole('dialog').getByRole('button', { name: 'Keep' }).click();
-  await expect(page.getByRole('region', { name: 'The word trap' })).toContainText('only against condensed sets');
-  await page.getByRole('region', { name: 'The word trap' }).getByRole('button', { name: 'Look card' }).click();
+  await expect(page.getByRole('region', { name: 'The word trap' })).toContainText(
+    'only against condensed sets',
+  );
+  await page
+    .getByRole('region', { name: 'The word trap' })
+    .getByRole('button', { name: 'Look card' })
+    .click();
   await expect(page.getByRole('dialog')).toContainText('2 deep, 5 under, 4 rush');
 });
 
@@ -56,7 +70,9 @@ test('people that the picture cannot hold are said while the line is typed', asy
   await page.goto(`${DEMO()}/log/2026-w08-stg-wre`);
   await expect(line(page)).toBeFocused();
   await page.keyboard.type('11 ace r under');
-  await expect(page.getByTestId('says')).toHaveText('11 people hold 1 tight end, the picture shows 2 attached to the line.');
+  await expect(page.getByTestId('says')).toHaveText(
+    '11 people hold 1 tight end, the picture shows 2 attached to the line.',
+  );
   await page.keyboard.press('Escape');
 });
 

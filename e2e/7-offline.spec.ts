@@ -16,19 +16,38 @@ async function newGame(page: Page, week: string): Promise<string> {
   await expect(page.getByText('Who puts the ball in play?')).toBeVisible();
   return page.url().split('/log/')[1]!;
 }
-const rows = async (page: Page, game: string) => ((await (await page.request.get(`${DEMO()}/api/sync?scope=game:${game}`)).json()) as { rows: { row: string; order: number; deleted: boolean; fields: Record<string, unknown> }[] }).rows.filter((r) => !r.deleted).sort((a, b) => a.order - b.order);
+const rows = async (page: Page, game: string) =>
+  (
+    (await (await page.request.get(`${DEMO()}/api/sync?scope=game:${game}`)).json()) as {
+      rows: { row: string; order: number; deleted: boolean; fields: Record<string, unknown> }[];
+    }
+  ).rows
+    .filter((r) => !r.deleted)
+    .sort((a, b) => a.order - b.order);
 /** Until the service worker has the page and the scripts. */
-const kept = (page: Page, path: string) => expect.poll(() => page.evaluate(async (p) => {
-  for (const name of await caches.keys()) if (name.startsWith('vobrik-pages.') && (await caches.match(p, { cacheName: name }))) return true;
-  return false;
-}, path), { timeout: 60_000 }).toBe(true);
+const kept = (page: Page, path: string) =>
+  expect
+    .poll(
+      () =>
+        page.evaluate(async (p) => {
+          for (const name of await caches.keys())
+            if (name.startsWith('vobrik-pages.') && (await caches.match(p, { cacheName: name }))) return true;
+          return false;
+        }, path),
+      { timeout: 60_000 },
+    )
+    .toBe(true);
 const other = async (context: BrowserContext): Promise<Page> => {
   const page = await context.newPage();
   await signIn(page, 'Ivo Sedgewarden');
   return page;
 };
 
-test('offline: twenty snaps, a reload, one refused; online: nineteen in order, one shown, fixed, stored; the other member sees them', async ({ page, context, browser }) => {
+test('offline: twenty snaps, a reload, one refused; online: nineteen in order, one shown, fixed, stored; the other member sees them', async ({
+  page,
+  context,
+  browser,
+}) => {
   await signIn(page);
   const game = await newGame(page, '11');
   await kept(page, `/log/${game}`);
@@ -41,7 +60,8 @@ test('offline: twenty snaps, a reload, one refused; online: nineteen in order, o
   await line(page).focus();
   await page.keyboard.press('F7');
   await type(page, 'kickoff tb');
-  for (let n = 1; n < 20; n++) await type(page, `1&10 @o${20 + n} 11 trips r power r #22 +${n % 9} "snap ${n}"`);
+  for (let n = 1; n < 20; n++)
+    await type(page, `1&10 @o${20 + n} 11 trips r power r #22 +${n % 9} "snap ${n}"`);
   await expect(page.locator('#saved')).toHaveText('not saved: 20 waiting');
   // As a page of an older version might have left it: a value that the store refuses.
   await page.evaluate(async () => {
@@ -52,11 +72,16 @@ test('offline: twenty snaps, a reload, one refused; online: nineteen in order, o
         const tx = open.result.transaction('ops', 'readwrite');
         const all = tx.objectStore('ops').getAll();
         all.onsuccess = () => {
-          const entry = all.result.find((q: { op: { fields?: { note?: string } } }) => q.op.fields?.note === 'snap 7');
+          const entry = all.result.find(
+            (q: { op: { fields?: { note?: string } } }) => q.op.fields?.note === 'snap 7',
+          );
           entry.op.fields.gain = 452;
           tx.objectStore('ops').put(entry);
         };
-        tx.oncomplete = () => { open.result.close(); resolve(); };
+        tx.oncomplete = () => {
+          open.result.close();
+          resolve();
+        };
       };
     });
   });
@@ -74,7 +99,10 @@ test('offline: twenty snaps, a reload, one refused; online: nineteen in order, o
   const refused = page.getByRole('list', { name: 'Changes to settle' }).getByRole('listitem');
   await expect(refused).toHaveCount(1);
   await expect(refused).toContainText('gain “452” is not a whole number from -99 to 99');
-  expect((await rows(page, game)).map((r) => r.fields.note ?? 'kickoff')).toEqual(['kickoff', ...Array.from({ length: 19 }, (_, i) => `snap ${i + 1}`).filter((n) => n !== 'snap 7')]);
+  expect((await rows(page, game)).map((r) => r.fields.note ?? 'kickoff')).toEqual([
+    'kickoff',
+    ...Array.from({ length: 19 }, (_, i) => `snap ${i + 1}`).filter((n) => n !== 'snap 7'),
+  ]);
   await expect(watcher.getByRole('img', { name: /Field strip: 19 snaps/ })).toBeVisible({ timeout: 5000 });
 
   // It is kept across reloads until it is fixed.
@@ -87,11 +115,17 @@ test('offline: twenty snaps, a reload, one refused; online: nineteen in order, o
   await expect(watcher.getByRole('img', { name: /Field strip: 20 snaps/ })).toBeVisible({ timeout: 10_000 });
   process.stdout.write(`another member saw the fixed snap after ${Date.now() - began} ms\n`);
   await expect(page.getByRole('list', { name: 'Changes to settle' })).toHaveCount(0);
-  expect((await rows(page, game)).map((r) => r.fields.note ?? 'kickoff')).toEqual(['kickoff', ...Array.from({ length: 19 }, (_, i) => `snap ${i + 1}`)]);
+  expect((await rows(page, game)).map((r) => r.fields.note ?? 'kickoff')).toEqual([
+    'kickoff',
+    ...Array.from({ length: 19 }, (_, i) => `snap ${i + 1}`),
+  ]);
   await second.close();
 });
 
-test('a browser killed right after Enter, offline, loses nothing; a tab opened by script shares nothing it should not', async ({ page, context }) => {
+test('a browser killed right after Enter, offline, loses nothing; a tab opened by script shares nothing it should not', async ({
+  page,
+  context,
+}) => {
   await signIn(page);
   const game = await newGame(page, '12');
   await kept(page, `/log/${game}`);
@@ -99,7 +133,10 @@ test('a browser killed right after Enter, offline, loses nothing; a tab opened b
   await line(page).focus();
   await page.keyboard.press('F7');
   await type(page, 'kickoff tb');
-  const [tab] = await Promise.all([context.waitForEvent('page'), page.evaluate((url) => void window.open(url), page.url())]);
+  const [tab] = await Promise.all([
+    context.waitForEvent('page'),
+    page.evaluate((url) => void window.open(url), page.url()),
+  ]);
   await expect(line(tab)).toBeVisible();
   await tab.bringToFront();
   await line(tab).focus();
@@ -114,10 +151,17 @@ test('a browser killed right after Enter, offline, loses nothing; a tab opened b
   await next.goto(`${DEMO()}/`);
   // Sent from anywhere in the application, and shown there.
   await expect(next.locator('#saved')).toHaveText(/^saved \d/, { timeout: 30_000 });
-  expect((await rows(next, game)).map((r) => r.fields.note ?? 'kickoff')).toEqual(['kickoff', 'from the second tab', 'from the first tab']);
+  expect((await rows(next, game)).map((r) => r.fields.note ?? 'kickoff')).toEqual([
+    'kickoff',
+    'from the second tab',
+    'from the first tab',
+  ]);
 });
 
-test('signing out asks while something waits, and leaves nothing on the browser', async ({ page, context }) => {
+test('signing out asks while something waits, and leaves nothing on the browser', async ({
+  page,
+  context,
+}) => {
   await signIn(page, 'Ivo Sedgewarden');
   const game = await newGame(page, '13');
   await kept(page, `/log/${game}`);
@@ -142,9 +186,14 @@ test('signing out asks while something waits, and leaves nothing on the browser'
           const tx = open.result.transaction([...open.result.objectStoreNames]);
           for (const store of open.result.objectStoreNames) {
             const n = tx.objectStore(store).count();
-            n.onsuccess = () => { if (n.result > 0 && name!.startsWith('vobrik.')) out.push(`${store} ${n.result}`); };
+            n.onsuccess = () => {
+              if (n.result > 0 && name!.startsWith('vobrik.')) out.push(`${store} ${n.result}`);
+            };
           }
-          tx.oncomplete = () => { open.result.close(); resolve(); };
+          tx.oncomplete = () => {
+            open.result.close();
+            resolve();
+          };
         };
       });
     }
@@ -152,7 +201,19 @@ test('signing out asks while something waits, and leaves nothing on the browser'
   });
   expect(left).toEqual([]);
   // Nothing of the API was kept by the service worker while it was there.
-  expect(await page.evaluate(async () => (await Promise.all((await caches.keys()).map(async (n) => (await (await caches.open(n)).keys()).map((r) => new URL(r.url).pathname)))).flat().filter((p) => p.startsWith('/api/')))).toEqual([]);
+  expect(
+    await page.evaluate(async () =>
+      (
+        await Promise.all(
+          (await caches.keys()).map(async (n) =>
+            (await (await caches.open(n)).keys()).map((r) => new URL(r.url).pathname),
+          ),
+        )
+      )
+        .flat()
+        .filter((p) => p.startsWith('/api/')),
+    ),
+  ).toEqual([]);
   await context.setOffline(true);
   await page.goto(`${DEMO()}/log/${game}`);
   await expect(page.getByText('No page was opened on this browser before.')).toBeVisible();
@@ -164,9 +225,17 @@ test('a storage that is full is said, the line stays, and nothing is saved twice
   const game = await newGame(page, '14');
   await page.evaluate(() => {
     const add = IDBObjectStore.prototype.add;
-    Object.assign(window, { heal: () => { IDBObjectStore.prototype.add = add; } });
-    IDBObjectStore.prototype.add = () => { throw new DOMException('full', 'QuotaExceededError'); };
-    Storage.prototype.setItem = () => { throw new DOMException('full', 'QuotaExceededError'); };
+    Object.assign(window, {
+      heal: () => {
+        IDBObjectStore.prototype.add = add;
+      },
+    });
+    IDBObjectStore.prototype.add = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+    Storage.prototype.setItem = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
   });
   await line(page).focus();
   await page.keyboard.press('F7');
@@ -183,7 +252,10 @@ test('a storage that is full is said, the line stays, and nothing is saved twice
   expect(await rows(page, game)).toHaveLength(1);
 });
 
-test('Back into Log, quick reloads and two members at once: every snap its own place', async ({ page, browser }) => {
+test('Back into Log, quick reloads and two members at once: every snap its own place', async ({
+  page,
+  browser,
+}) => {
   await signIn(page);
   const game = await newGame(page, '15');
   await line(page).focus();
@@ -210,6 +282,7 @@ test('Back into Log, quick reloads and two members at once: every snap its own p
   const stored = await rows(page, game);
   expect(new Set(stored.map((r) => r.order)).size).toBe(stored.length);
   const notes = stored.map((r) => String(r.fields.note ?? ''));
-  for (const who of ['a', 'b']) expect(notes.filter((n) => n.startsWith(who))).toEqual(Array.from({ length: 6 }, (_, i) => `${who}${i}`));
+  for (const who of ['a', 'b'])
+    expect(notes.filter((n) => n.startsWith(who))).toEqual(Array.from({ length: 6 }, (_, i) => `${who}${i}`));
   await second.close();
 });

@@ -4,7 +4,11 @@ import { spawnServer, waitUntilUp } from '../cli/serve';
 import { freePort } from '../cli/system';
 import { DEMO, HALF_GAME, line, saved, signIn, type } from './staff';
 
-test('a session of one is known to the other, and a snap saved at one is seen at the other', async ({ page, context, browser }) => {
+test('a session of one is known to the other, and a snap saved at one is seen at the other', async ({
+  page,
+  context,
+  browser,
+}) => {
   const port = await freePort();
   const second = spawnServer(port, process.env.VOBRIK_E2E_DEMO_DATABASE!);
   const other = `http://127.0.0.1:${port}`;
@@ -22,12 +26,17 @@ test('a session of one is known to the other, and a snap saved at one is seen at
     await type(page, '1&10 @o30 power r +2 "crosses"');
     await saved(page);
     const began = Date.now();
-    await expect.poll(async () => {
-      await watcher.keyboard.press('ArrowUp');
-      const text = await line(watcher).inputValue();
-      await watcher.keyboard.press('Escape');
-      return text;
-    }, { timeout: 10_000 }).toContain('crosses');
+    await expect
+      .poll(
+        async () => {
+          await watcher.keyboard.press('ArrowUp');
+          const text = await line(watcher).inputValue();
+          await watcher.keyboard.press('Escape');
+          return text;
+        },
+        { timeout: 10_000 },
+      )
+      .toContain('crosses');
     process.stdout.write(`seen at the other server within ${Date.now() - began} ms\n`);
     // Signed out at one, signed out at both.
     await page.getByRole('button', { name: 'sign out' }).click();

@@ -6,7 +6,11 @@ import { DEMO } from './staff';
 const MEMBERS = [/Okafor/, /Sedgewarden/, /Okafor/];
 
 test('the real page under fifty random schedules: nothing that was cleared is lost, doubled or shuffled', async () => {
-  const done = await Promise.all(MEMBERS.map((member, i) => logByPage({ base: DEMO(), game: '2026-w08-stg-wre', member, schedules: 17, seed: 20261126 + i })));
+  const done = await Promise.all(
+    MEMBERS.map((member, i) =>
+      logByPage({ base: DEMO(), game: '2026-w08-stg-wre', member, schedules: 17, seed: 20261126 + i }),
+    ),
+  );
   process.stdout.write(`schedules in Chromium: ${JSON.stringify(done)}\n`);
   expect(done.reduce((n, d) => n + d.schedules, 0)).toBeGreaterThanOrEqual(50);
   for (const d of done) {

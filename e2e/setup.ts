@@ -15,7 +15,10 @@ export default async function setup(): Promise<() => Promise<void>> {
   const cluster = await startCluster(CLUSTER, true);
   const leave = joinCluster(CLUSTER);
   const children: ChildProcess[] = [];
-  for (const [name, database] of [['demo', 'e2e_demo'], ['empty', 'e2e_empty']] as const) {
+  for (const [name, database] of [
+    ['demo', 'e2e_demo'],
+    ['empty', 'e2e_empty'],
+  ] as const) {
     await dropDatabase(cluster, database);
     await ensureDatabase(cluster, database);
     const url = cluster.url(database);
@@ -31,10 +34,15 @@ export default async function setup(): Promise<() => Promise<void>> {
     process.env[`VOBRIK_E2E_${name.toUpperCase()}_DATABASE`] = url;
   }
   return async () => {
-    await Promise.all(children.map((c) => new Promise<void>((resolve) => {
-      c.on('exit', () => resolve());
-      c.kill('SIGTERM');
-    })));
+    await Promise.all(
+      children.map(
+        (c) =>
+          new Promise<void>((resolve) => {
+            c.on('exit', () => resolve());
+            c.kill('SIGTERM');
+          }),
+      ),
+    );
     leave();
   };
 }

@@ -31,9 +31,18 @@ export async function type(page: Page, text: string): Promise<void> {
 }
 
 /** The text of a PDF's pages, and the size of the first in points. */
-export async function pdfText(bytes: Uint8Array): Promise<{ pages: number; text: string; size: readonly number[] }> {
+export async function pdfText(
+  bytes: Uint8Array,
+): Promise<{ pages: number; text: string; size: readonly number[] }> {
   const doc = await getDocument({ data: bytes, useSystemFonts: false, verbosity: 0 }).promise;
   const words: string[] = [];
-  for (let n = 1; n <= doc.numPages; n++) words.push(...(await (await doc.getPage(n)).getTextContent()).items.map((i) => ('str' in i ? i.str : '')));
-  return { pages: doc.numPages, text: words.join(' ').replace(/\s+/g, ' '), size: (await doc.getPage(1)).view.slice(2) };
+  for (let n = 1; n <= doc.numPages; n++)
+    words.push(
+      ...(await (await doc.getPage(n)).getTextContent()).items.map((i) => ('str' in i ? i.str : '')),
+    );
+  return {
+    pages: doc.numPages,
+    text: words.join(' ').replace(/\s+/g, ' '),
+    size: (await doc.getPage(1)).view.slice(2),
+  };
 }

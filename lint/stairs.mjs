@@ -38,9 +38,21 @@ export function climb(from, to) {
   const [target, targetInner] = to.split('/');
   if (!(room in HOUSE) || !(target in HOUSE)) return null;
   const isTest = /\.(test|spec|fixture)\.tsx?$/.test(from) || from.endsWith('testing.ts');
-  if (isTest && (target === 'demo' || target === 'core' || (['store', 'app'].includes(room) && target === 'cli'))) return null;
-  if (!HOUSE[room].includes(target)) return `${room}/ may not import from ${target}/; the stairs lead from app down to core`;
-  if (room === 'core' && target === 'core' && inner !== targetInner && inner in CORE && !CORE[inner].includes(targetInner)) return `core/${inner} may not import from core/${targetInner}`;
+  if (
+    isTest &&
+    (target === 'demo' || target === 'core' || (['store', 'app'].includes(room) && target === 'cli'))
+  )
+    return null;
+  if (!HOUSE[room].includes(target))
+    return `${room}/ may not import from ${target}/; the stairs lead from app down to core`;
+  if (
+    room === 'core' &&
+    target === 'core' &&
+    inner !== targetInner &&
+    inner in CORE &&
+    !CORE[inner].includes(targetInner)
+  )
+    return `core/${inner} may not import from core/${targetInner}`;
   return null;
 }
 
@@ -51,7 +63,12 @@ export default {
     const from = path.relative(root, context.filename).split(path.sep).join('/');
     const check = (node, source) => {
       if (typeof source !== 'string' || !(source.startsWith('.') || source.startsWith('@/'))) return;
-      const to = source.startsWith('@/') ? source.slice(2) : path.relative(root, path.resolve(path.dirname(context.filename), source)).split(path.sep).join('/');
+      const to = source.startsWith('@/')
+        ? source.slice(2)
+        : path
+            .relative(root, path.resolve(path.dirname(context.filename), source))
+            .split(path.sep)
+            .join('/');
       const why = climb(from, to);
       if (why) context.report({ node, messageId: 'climbs', data: { why } });
     };

@@ -6,7 +6,9 @@ import { z } from 'zod';
 import { ENTITIES } from './entities';
 import { MIGRATIONS } from './migrations/list';
 
-const environment = z.object({ DATABASE_URL: z.string().regex(/^postgresql:\/\//, 'must be a postgresql:// address') });
+const environment = z.object({
+  DATABASE_URL: z.string().regex(/^postgresql:\/\//, 'must be a postgresql:// address'),
+});
 
 /** Reads the environment once; throws a sentence that names the variable. */
 export function databaseUrl(env: Record<string, string | undefined> = process.env): string {
@@ -21,7 +23,13 @@ export const ormConfig = (clientUrl: string) =>
     entities: ENTITIES,
     namingStrategy: UnderscoreNamingStrategy,
     extensions: [Migrator],
-    migrations: { migrationsList: MIGRATIONS, path: path.join(process.cwd(), 'store/migrations'), snapshot: false, transactional: true, allOrNothing: true },
+    migrations: {
+      migrationsList: MIGRATIONS,
+      path: path.join(process.cwd(), 'store/migrations'),
+      snapshot: false,
+      transactional: true,
+      allOrNothing: true,
+    },
     pool: { min: 2, max: 20, acquireTimeoutMillis: 12_000 },
     driverOptions: { connection: { connectionTimeoutMillis: 8_000 } },
     discovery: { disableDynamicFileAccess: true },

@@ -8,12 +8,19 @@ import type { Definition } from '../core/book/definition';
 import { LEVEL_KEYS } from '../core/field/profile';
 import { SNAP_FACTS, SNAP_FIELDS } from '../core/snap/fields';
 import { PHASES } from '../core/table/schema';
-import { CHARTING_KINDS, type BookChangeDetail, type ProgramSettings, type Provenance, type RowProvenance } from '../core/exchange/types';
+import {
+  CHARTING_KINDS,
+  type BookChangeDetail,
+  type ProgramSettings,
+  type Provenance,
+  type RowProvenance,
+} from '../core/exchange/types';
 import type { Answer } from '../core/sync/operation';
 import type { PlayLink } from '../core/plan/sheet';
 
 export const Program = defineEntity({
-  name: 'Program', tableName: 'program',
+  name: 'Program',
+  tableName: 'program',
   properties: {
     id: p.uuid().primary(),
     name: p.string(),
@@ -31,9 +38,13 @@ export const Program = defineEntity({
 const program = () => p.manyToOne(Program).mapToPk().$type<string>();
 
 export const Member = defineEntity({
-  name: 'Member', tableName: 'member', uniques: [{ properties: ['program', 'nameKey'] }],
+  name: 'Member',
+  tableName: 'member',
+  uniques: [{ properties: ['program', 'nameKey'] }],
   properties: {
-    id: p.uuid().primary(), program: program(), name: p.string(),
+    id: p.uuid().primary(),
+    program: program(),
+    name: p.string(),
     /** Lower case: names are compared without case. */
     nameKey: p.string(),
     /** Null: no password sign-in (members of the demo). */
@@ -48,54 +59,98 @@ export const Member = defineEntity({
 const member = () => p.manyToOne(Member).mapToPk().$type<string>();
 
 export const Session = defineEntity({
-  name: 'Session', tableName: 'session',
+  name: 'Session',
+  tableName: 'session',
   properties: {
-    tokenHash: p.string().primary(), member: member(), createdAt: p.datetime(), expiresAt: p.datetime(),
+    tokenHash: p.string().primary(),
+    member: member(),
+    createdAt: p.datetime(),
+    expiresAt: p.datetime(),
     /** Last used, to the minute; what the browser called itself. Null in sessions of older versions. */
-    seenAt: p.datetime().nullable(), agent: p.string().nullable(),
+    seenAt: p.datetime().nullable(),
+    agent: p.string().nullable(),
   },
 });
 
 export const SignInAttempt = defineEntity({
-  name: 'SignInAttempt', tableName: 'sign_in_attempt', indexes: [{ properties: ['nameKey', 'at'] }, { properties: ['address', 'at'] }],
+  name: 'SignInAttempt',
+  tableName: 'sign_in_attempt',
+  indexes: [{ properties: ['nameKey', 'at'] }, { properties: ['address', 'at'] }],
   properties: { id: p.uuid().primary(), nameKey: p.string(), address: p.string(), at: p.datetime() },
 });
 
 /** One row: which life of the database this is. A restore begins a new one, and every open page learns of it. */
 export const Installation = defineEntity({
-  name: 'Installation', tableName: 'installation',
+  name: 'Installation',
+  tableName: 'installation',
   properties: { id: p.integer().primary(), epoch: p.string() },
 });
 
 export const Team = defineEntity({
-  name: 'Team', tableName: 'team', uniques: [{ properties: ['program', 'key'] }],
-  properties: { id: p.uuid().primary(), program: program(), key: p.string(), name: p.string(), nickname: p.string().nullable(), place: p.string().nullable() },
+  name: 'Team',
+  tableName: 'team',
+  uniques: [{ properties: ['program', 'key'] }],
+  properties: {
+    id: p.uuid().primary(),
+    program: program(),
+    key: p.string(),
+    name: p.string(),
+    nickname: p.string().nullable(),
+    place: p.string().nullable(),
+  },
 });
 
 export const Season = defineEntity({
-  name: 'Season', tableName: 'season', uniques: [{ properties: ['program', 'year'] }],
+  name: 'Season',
+  tableName: 'season',
+  uniques: [{ properties: ['program', 'year'] }],
   properties: { id: p.uuid().primary(), program: program(), year: p.integer() },
 });
 
 export const Player = defineEntity({
-  name: 'Player', tableName: 'player', uniques: [{ properties: ['program', 'key'] }],
+  name: 'Player',
+  tableName: 'player',
+  uniques: [{ properties: ['program', 'key'] }],
   properties: { id: p.uuid().primary(), program: program(), key: p.string(), name: p.string().nullable() },
 });
 
 export const RosterEntry = defineEntity({
-  name: 'RosterEntry', tableName: 'roster_entry', uniques: [{ properties: ['player', 'team', 'season', 'number'] }],
+  name: 'RosterEntry',
+  tableName: 'roster_entry',
+  uniques: [{ properties: ['player', 'team', 'season', 'number'] }],
   properties: {
-    id: p.uuid().primary(), program: program(), player: p.manyToOne(Player).mapToPk().$type<string>(), team: p.manyToOne(Team).mapToPk().$type<string>(), season: p.manyToOne(Season).mapToPk().$type<string>(),
-    number: p.string(), letters: p.string().nullable(), class: p.string().nullable(), height: p.integer().nullable(), weight: p.integer().nullable(),
+    id: p.uuid().primary(),
+    program: program(),
+    player: p.manyToOne(Player).mapToPk().$type<string>(),
+    team: p.manyToOne(Team).mapToPk().$type<string>(),
+    season: p.manyToOne(Season).mapToPk().$type<string>(),
+    number: p.string(),
+    letters: p.string().nullable(),
+    class: p.string().nullable(),
+    height: p.integer().nullable(),
+    weight: p.integer().nullable(),
   },
 });
 
 export const Game = defineEntity({
-  name: 'Game', tableName: 'game', uniques: [{ properties: ['program', 'key'] }],
+  name: 'Game',
+  tableName: 'game',
+  uniques: [{ properties: ['program', 'key'] }],
   properties: {
-    id: p.uuid().primary(), program: program(), season: p.manyToOne(Season).mapToPk().$type<string>(), key: p.string(), date: p.string().nullable(), week: p.integer().nullable(),
-    home: p.string(), away: p.string(), level: p.enum(() => LEVEL_KEYS).$type<(typeof LEVEL_KEYS)[number]>(), phase: p.enum(() => PHASES).$type<(typeof PHASES)[number]>(),
-    surface: p.string().nullable(), weather: p.string().nullable(), wind: p.string().nullable(), source: p.string().nullable(),
+    id: p.uuid().primary(),
+    program: program(),
+    season: p.manyToOne(Season).mapToPk().$type<string>(),
+    key: p.string(),
+    date: p.string().nullable(),
+    week: p.integer().nullable(),
+    home: p.string(),
+    away: p.string(),
+    level: p.enum(() => LEVEL_KEYS).$type<(typeof LEVEL_KEYS)[number]>(),
+    phase: p.enum(() => PHASES).$type<(typeof PHASES)[number]>(),
+    surface: p.string().nullable(),
+    weather: p.string().nullable(),
+    wind: p.string().nullable(),
+    source: p.string().nullable(),
     /** Logged to the end: set by a coordinator. */
     closed: p.boolean(),
   },
@@ -105,14 +160,30 @@ const game = () => p.manyToOne(Game).mapToPk().$type<string>();
 
 /** Number worn: one number may be two men of one team, one a unit. */
 export const NumberWorn = defineEntity({
-  name: 'NumberWorn', tableName: 'number_worn', uniques: [{ properties: ['game', 'team', 'unit', 'number'] }],
-  properties: { id: p.uuid().primary(), program: program(), game: game(), team: p.string(), unit: p.string(), number: p.string(), player: p.manyToOne(Player).mapToPk().$type<string>() },
+  name: 'NumberWorn',
+  tableName: 'number_worn',
+  uniques: [{ properties: ['game', 'team', 'unit', 'number'] }],
+  properties: {
+    id: p.uuid().primary(),
+    program: program(),
+    game: game(),
+    team: p.string(),
+    unit: p.string(),
+    number: p.string(),
+    player: p.manyToOne(Player).mapToPk().$type<string>(),
+  },
 });
 
 export const Charting = defineEntity({
-  name: 'Charting', tableName: 'charting', uniques: [{ properties: ['game', 'charter', 'kind'] }],
+  name: 'Charting',
+  tableName: 'charting',
+  uniques: [{ properties: ['game', 'charter', 'kind'] }],
   properties: {
-    id: p.uuid().primary(), program: program(), game: game(), charter: member(), kind: p.enum(() => CHARTING_KINDS).$type<(typeof CHARTING_KINDS)[number]>(),
+    id: p.uuid().primary(),
+    program: program(),
+    game: game(),
+    charter: member(),
+    kind: p.enum(() => CHARTING_KINDS).$type<(typeof CHARTING_KINDS)[number]>(),
     /** Counts every change to the charting's snaps; a reader asks for what came after its own. */
     revision: p.integer(),
     createdAt: p.datetime(),
@@ -121,69 +192,130 @@ export const Charting = defineEntity({
 
 /** Counts every change to a scope's rows (a sheet's calls, the book, the play list) and is its lock. Games count in their charting. */
 export const SyncScope = defineEntity({
-  name: 'SyncScope', tableName: 'sync_scope',
-  properties: { program: p.manyToOne(Program).mapToPk().$type<string>().primary(), scope: p.string().primary(), revision: p.integer() },
+  name: 'SyncScope',
+  tableName: 'sync_scope',
+  properties: {
+    program: p.manyToOne(Program).mapToPk().$type<string>().primary(),
+    scope: p.string().primary(),
+    revision: p.integer(),
+  },
 });
 
 /** Operations that were done, with their answers: the same operation sent again gets the same answer and does nothing. */
 export const SyncOperation = defineEntity({
-  name: 'SyncOperation', tableName: 'sync_operation', indexes: [{ properties: ['at'] }],
-  properties: { program: p.manyToOne(Program).mapToPk().$type<string>().primary(), id: p.string().primary(), at: p.datetime(), answer: p.json<Answer>() },
+  name: 'SyncOperation',
+  tableName: 'sync_operation',
+  indexes: [{ properties: ['at'] }],
+  properties: {
+    program: p.manyToOne(Program).mapToPk().$type<string>().primary(),
+    id: p.string().primary(),
+    at: p.datetime(),
+    answer: p.json<Answer>(),
+  },
 });
 
 /** Who did what to members, roles, imports, merges, restores, exports, closing and locking. Never changed, never removed. */
 export const AuditEntry = defineEntity({
-  name: 'AuditEntry', tableName: 'audit_entry', indexes: [{ properties: ['program', 'at'] }],
-  properties: { id: p.uuid().primary(), program: program(), at: p.datetime(), member: p.string().nullable(), name: p.string(), action: p.string(), words: p.text() },
+  name: 'AuditEntry',
+  tableName: 'audit_entry',
+  indexes: [{ properties: ['program', 'at'] }],
+  properties: {
+    id: p.uuid().primary(),
+    program: program(),
+    at: p.datetime(),
+    member: p.string().nullable(),
+    name: p.string(),
+    action: p.string(),
+    words: p.text(),
+  },
 });
 
 /** A backup that was made: when, where, and whether a restore of it into a scratch database succeeded. */
 export const BackupRun = defineEntity({
-  name: 'BackupRun', tableName: 'backup_run',
-  properties: { id: p.uuid().primary(), at: p.datetime(), file: p.text(), bytes: p.bigint('number'), verifiedAt: p.datetime().nullable(), problem: p.text().nullable() },
+  name: 'BackupRun',
+  tableName: 'backup_run',
+  properties: {
+    id: p.uuid().primary(),
+    at: p.datetime(),
+    file: p.text(),
+    bytes: p.bigint('number'),
+    verifiedAt: p.datetime().nullable(),
+    problem: p.text().nullable(),
+  },
 });
 
 /** One typed column for each fact of a snap, from the field table. */
-const factColumns = Object.fromEntries(SNAP_FACTS.filter((f) => f !== 'notSure').map((field) => {
-  const { kind } = SNAP_FIELDS[field];
-  if (kind === 'integer' || kind === 'clock') return [field, p.integer().nullable()];
-  if (kind === 'decimal') return [field, p.double().nullable()];
-  if (kind === 'flag') return [field, p.boolean().nullable()];
-  if (kind === 'list' || kind === 'numbers') return [field, p.array<string>()];
-  if (kind === 'penalties') return [field, p.json<unknown>()];
-  return [field, p.text().nullable()];
-}));
+const factColumns = Object.fromEntries(
+  SNAP_FACTS.filter((f) => f !== 'notSure').map((field) => {
+    const { kind } = SNAP_FIELDS[field];
+    if (kind === 'integer' || kind === 'clock') return [field, p.integer().nullable()];
+    if (kind === 'decimal') return [field, p.double().nullable()];
+    if (kind === 'flag') return [field, p.boolean().nullable()];
+    if (kind === 'list' || kind === 'numbers') return [field, p.array<string>()];
+    if (kind === 'penalties') return [field, p.json<unknown>()];
+    return [field, p.text().nullable()];
+  }),
+);
 
 export const SnapRow = defineEntity({
-  name: 'SnapRow', tableName: 'snap', uniques: [{ properties: ['charting', 'snapKey'] }, { properties: ['charting', 'order'] }], indexes: [{ properties: ['charting', 'revision'] }],
+  name: 'SnapRow',
+  tableName: 'snap',
+  uniques: [{ properties: ['charting', 'snapKey'] }, { properties: ['charting', 'order'] }],
+  indexes: [{ properties: ['charting', 'revision'] }],
   properties: {
-    id: p.uuid().primary(), program: program(), charting: p.manyToOne(Charting).mapToPk().$type<string>(),
+    id: p.uuid().primary(),
+    program: program(),
+    charting: p.manyToOne(Charting).mapToPk().$type<string>(),
     /** The permanent snap id of the open table. */
     snapKey: p.string(),
     order: p.double().$type<number>().name('order_key'),
     ...factColumns,
     provenance: p.json<Provenance>(),
-    createdBy: member(), createdAt: p.datetime(),
+    createdBy: member(),
+    createdAt: p.datetime(),
     deletedAt: p.datetime().nullable(),
     revision: p.integer(),
   },
 });
 
 export const BookTerm = defineEntity({
-  name: 'BookTerm', tableName: 'book_term', uniques: [{ properties: ['program', 'key'] }],
+  name: 'BookTerm',
+  tableName: 'book_term',
+  uniques: [{ properties: ['program', 'key'] }],
   properties: {
-    id: p.uuid().primary(), program: program(), key: p.string(), kind: p.enum(() => TERM_KINDS).$type<(typeof TERM_KINDS)[number]>(), word: p.string(), aliases: p.array<string>(),
-    value: p.string().nullable(), spots: p.json<readonly Spot[] | null>().nullable(), notes: p.text().nullable(), position: p.integer(),
+    id: p.uuid().primary(),
+    program: program(),
+    key: p.string(),
+    kind: p.enum(() => TERM_KINDS).$type<(typeof TERM_KINDS)[number]>(),
+    word: p.string(),
+    aliases: p.array<string>(),
+    value: p.string().nullable(),
+    spots: p.json<readonly Spot[] | null>().nullable(),
+    notes: p.text().nullable(),
+    position: p.integer(),
     definition: p.json<Definition | null>().nullable(),
     provenance: p.json<RowProvenance>(),
   },
 });
 
 export const PlayRow = defineEntity({
-  name: 'PlayRow', tableName: 'play', uniques: [{ properties: ['program', 'key'] }],
+  name: 'PlayRow',
+  tableName: 'play',
+  uniques: [{ properties: ['program', 'key'] }],
   properties: {
-    id: p.uuid().primary(), program: program(), key: p.string(), name: p.string(), kind: p.string(), personnel: p.string().nullable(), formation: p.string().nullable(), formationSide: p.string().nullable(),
-    motion: p.string().nullable(), motionBy: p.string().nullable(), concept: p.string(), conceptWeak: p.string().nullable(), direction: p.string().nullable(),
+    id: p.uuid().primary(),
+    program: program(),
+    key: p.string(),
+    name: p.string(),
+    kind: p.string(),
+    personnel: p.string().nullable(),
+    formation: p.string().nullable(),
+    formationSide: p.string().nullable(),
+    motion: p.string().nullable(),
+    motionBy: p.string().nullable(),
+    concept: p.string(),
+    conceptWeak: p.string().nullable(),
+    direction: p.string().nullable(),
     backfield: p.string().nullable(),
     /** Set-ups and complements: other plays of the list by key. */
     links: p.json<readonly PlayLink[]>(),
@@ -193,9 +325,18 @@ export const PlayRow = defineEntity({
 
 /** A merge or a split of words: what it changed, so that it can be taken back. */
 export const BookChange = defineEntity({
-  name: 'BookChange', tableName: 'book_change', indexes: [{ properties: ['program', 'at'] }],
+  name: 'BookChange',
+  tableName: 'book_change',
+  indexes: [{ properties: ['program', 'at'] }],
   properties: {
-    id: p.uuid().primary(), program: program(), at: p.datetime(), by: member(), words: p.text(), field: p.string(), from: p.string().name('from_value'), to: p.string().name('to_value'),
+    id: p.uuid().primary(),
+    program: program(),
+    at: p.datetime(),
+    by: member(),
+    words: p.text(),
+    field: p.string(),
+    from: p.string().name('from_value'),
+    to: p.string().name('to_value'),
     /** The dropped term as it was and the aliases the kept one had (merge), or the key of the term a split added. */
     detail: p.json<BookChangeDetail>(),
     undoneAt: p.datetime().nullable(),
@@ -204,22 +345,73 @@ export const BookChange = defineEntity({
 
 /** Snaps a change rewrote, with what stood there. */
 export const BookChangeSnap = defineEntity({
-  name: 'BookChangeSnap', tableName: 'book_change_snap',
-  properties: { change: p.manyToOne(BookChange).mapToPk().$type<string>().primary(), snap: p.manyToOne(SnapRow).mapToPk().$type<string>().primary(), field: p.string().primary(), before: p.text() },
-});
-
-export const CallSheet = defineEntity({
-  name: 'CallSheet', tableName: 'call_sheet', uniques: [{ properties: ['program', 'key'] }],
-  properties: { id: p.uuid().primary(), program: program(), key: p.string(), name: p.string(), opponent: p.string(), lockedBy: p.manyToOne(Member).mapToPk().$type<string>().nullable(), createdAt: p.datetime(), provenance: p.json<RowProvenance>() },
-});
-
-export const CallRow = defineEntity({
-  name: 'CallRow', tableName: 'call', uniques: [{ properties: ['program', 'key'] }],
+  name: 'BookChangeSnap',
+  tableName: 'book_change_snap',
   properties: {
-    id: p.uuid().primary(), program: program(), sheet: p.manyToOne(CallSheet).mapToPk().$type<string>(), key: p.string(), section: p.string(), order: p.double().$type<number>().name('order_key'),
-    play: p.manyToOne(PlayRow).mapToPk().$type<string>(), hash: p.string().nullable(), note: p.text().nullable(), provenance: p.json<RowProvenance>(),
+    change: p.manyToOne(BookChange).mapToPk().$type<string>().primary(),
+    snap: p.manyToOne(SnapRow).mapToPk().$type<string>().primary(),
+    field: p.string().primary(),
+    before: p.text(),
   },
 });
 
-export const ENTITIES = [Installation, Program, Member, Session, SignInAttempt, AuditEntry, BackupRun, SyncScope, SyncOperation, Team, Season, Player, RosterEntry, Game, NumberWorn, Charting, SnapRow, BookTerm, BookChange, BookChangeSnap, PlayRow, CallSheet, CallRow];
+export const CallSheet = defineEntity({
+  name: 'CallSheet',
+  tableName: 'call_sheet',
+  uniques: [{ properties: ['program', 'key'] }],
+  properties: {
+    id: p.uuid().primary(),
+    program: program(),
+    key: p.string(),
+    name: p.string(),
+    opponent: p.string(),
+    lockedBy: p.manyToOne(Member).mapToPk().$type<string>().nullable(),
+    createdAt: p.datetime(),
+    provenance: p.json<RowProvenance>(),
+  },
+});
+
+export const CallRow = defineEntity({
+  name: 'CallRow',
+  tableName: 'call',
+  uniques: [{ properties: ['program', 'key'] }],
+  properties: {
+    id: p.uuid().primary(),
+    program: program(),
+    sheet: p.manyToOne(CallSheet).mapToPk().$type<string>(),
+    key: p.string(),
+    section: p.string(),
+    order: p.double().$type<number>().name('order_key'),
+    play: p.manyToOne(PlayRow).mapToPk().$type<string>(),
+    hash: p.string().nullable(),
+    note: p.text().nullable(),
+    provenance: p.json<RowProvenance>(),
+  },
+});
+
+export const ENTITIES = [
+  Installation,
+  Program,
+  Member,
+  Session,
+  SignInAttempt,
+  AuditEntry,
+  BackupRun,
+  SyncScope,
+  SyncOperation,
+  Team,
+  Season,
+  Player,
+  RosterEntry,
+  Game,
+  NumberWorn,
+  Charting,
+  SnapRow,
+  BookTerm,
+  BookChange,
+  BookChangeSnap,
+  PlayRow,
+  CallSheet,
+  CallRow,
+];
 export type MemberEntity = InferEntity<typeof Member>;

@@ -8,8 +8,15 @@ import { closeOrm } from './orm';
 import { exportFiles, exportWorkbook } from './packages';
 
 const request = z.object({
-  actor: z.object({ memberId: z.string(), programId: z.string(), name: z.string(), roles: z.array(z.enum(ROLES)) }),
-  as: z.enum(['zip', 'xlsx']), now: z.iso.datetime(), to: z.string(),
+  actor: z.object({
+    memberId: z.string(),
+    programId: z.string(),
+    name: z.string(),
+    roles: z.array(z.enum(ROLES)),
+  }),
+  as: z.enum(['zip', 'xlsx']),
+  now: z.iso.datetime(),
+  to: z.string(),
 });
 
 const say = (line: object): void => void process.stdout.write(`${JSON.stringify(line)}\n`);
@@ -17,7 +24,9 @@ const say = (line: object): void => void process.stdout.write(`${JSON.stringify(
 try {
   const { actor, as, now, to } = request.parse(JSON.parse(readFileSync(0, 'utf8')));
   const at = new Date(now);
-  writeFileSync(to, as === 'xlsx' ? await exportWorkbook(actor, at) : pack(await exportFiles(actor, at)), { mode: 0o600 });
+  writeFileSync(to, as === 'xlsx' ? await exportWorkbook(actor, at) : pack(await exportFiles(actor, at)), {
+    mode: 0o600,
+  });
 } catch (error) {
   const away = outage(error);
   if (error instanceof Refused || error instanceof NotFound) say({ error: error.message });

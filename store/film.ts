@@ -12,7 +12,10 @@ import { loadGames } from './snaps';
 import { epochOf } from './sync/scope';
 import type { Actor, GameInfo } from '../core/exchange/types';
 
-interface Caches { readonly json: Kept<string>; readonly snaps: Kept<readonly Snap[]> }
+interface Caches {
+  readonly json: Kept<string>;
+  readonly snaps: Kept<readonly Snap[]>;
+}
 const shared = globalThis as typeof globalThis & { vobrikFilm?: Caches };
 const caches = (): Caches => (shared.vobrikFilm ??= { json: new Kept(150), snaps: new Kept(24) });
 
@@ -26,8 +29,12 @@ export async function stampedGames(actor: Actor): Promise<StampedGame[]> {
   permit(actor, 'game.read');
   const em = await openEm();
   const [games, epoch, rows] = await Promise.all([
-    listGames(actor), epochOf(),
-    em.execute("select g.key, coalesce(c.revision, 0) as revision from game g left join charting c on c.game_id = g.id and c.kind = 'official' where g.program_id = ?", [actor.programId]) as Promise<{ key: string; revision: number }[]>,
+    listGames(actor),
+    epochOf(),
+    em.execute(
+      "select g.key, coalesce(c.revision, 0) as revision from game g left join charting c on c.game_id = g.id and c.kind = 'official' where g.program_id = ?",
+      [actor.programId],
+    ) as Promise<{ key: string; revision: number }[]>,
   ]);
   const revisions = new Map(rows.map((r) => [r.key, r.revision]));
   return games.map((info) => ({ info, stamp: `${epoch.slice(0, 8)}.${revisions.get(info.key) ?? 0}` }));
@@ -35,16 +42,29 @@ export async function stampedGames(actor: Actor): Promise<StampedGame[]> {
 
 /** The snaps of a game as of its stamp. */
 export const snapsOf = (actor: Actor, { info, stamp }: StampedGame): Promise<readonly Snap[]> =>
-  caches().snaps.get(`${info.id} ${stamp}`, async () => (await loadGames(actor, [info.key])).get(info.key) ?? []);
+  caches().snaps.get(
+    `${info.id} ${stamp}`,
+    async () => (await loadGames(actor, [info.key])).get(info.key) ?? [],
+  );
 
 /** JSON of the film: every game's facts and stamp, and the snaps of those that the reader does not have at that stamp. */
-export async function filmJson(actor: Actor, teams: readonly string[] | null, have: ReadonlyMap<string, string>): Promise<string> {
-  const games = (await stampedGames(actor)).filter(({ info }) => teams === null || teams.some((t) => info.home === t || info.away === t));
-  const parts = await Promise.all(games.map(async (g) => {
-    const head = `{"info":${JSON.stringify(g.info)},"stamp":${JSON.stringify(g.stamp)}`;
-    if (have.get(g.info.key) === g.stamp) return `${head}}`;
-    const snaps = await caches().json.get(`${g.info.id} ${g.stamp}`, async () => JSON.stringify((await snapsOf(actor, g)).map(slimSnap)));
-    return `${head},"snaps":${snaps}}`;
-  }));
+export async function filmJson(
+  actor: Actor,
+  teams: readonly string[] | null,
+  have: ReadonlyMap<string, string>,
+): Promise<string> {
+  const games = (await stampedGames(actor)).filter(
+    ({ info }) => teams === null || teams.some((t) => info.home === t || info.away === t),
+  );
+  const parts = await Promise.all(
+    games.map(async (g) => {
+      const head = `{"info":${JSON.stringify(g.info)},"stamp":${JSON.stringify(g.stamp)}`;
+      if (have.get(g.info.key) === g.stamp) return `${head}}`;
+      const snaps = await caches().json.get(`${g.info.id} ${g.stamp}`, async () =>
+        JSON.stringify((await snapsOf(actor, g)).map(slimSnap)),
+      );
+      return `${head},"snaps":${snaps}}`;
+    }),
+  );
   return `[${parts.join(',')}]`;
 }

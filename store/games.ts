@@ -13,22 +13,43 @@ import type { Actor, GameInfo, TeamInfo } from '../core/exchange/types';
 export async function listTeams(actor: Actor): Promise<TeamInfo[]> {
   permit(actor, 'team.read');
   const teams = await (await openEm()).find(Team, { program: actor.programId }, { orderBy: { name: 'asc' } });
-  return teams.map((t) => ({ key: t.key, name: t.name, nickname: t.nickname ?? null, place: t.place ?? null }));
+  return teams.map((t) => ({
+    key: t.key,
+    name: t.name,
+    nickname: t.nickname ?? null,
+    place: t.place ?? null,
+  }));
 }
 
 export async function listGames(actor: Actor): Promise<GameInfo[]> {
   permit(actor, 'game.read');
   const em = await openEm();
-  const games = await em.find(Game, { program: actor.programId }, { orderBy: { week: 'asc', date: 'asc', key: 'asc' } });
+  const games = await em.find(
+    Game,
+    { program: actor.programId },
+    { orderBy: { week: 'asc', date: 'asc', key: 'asc' } },
+  );
   const counts = (await em.execute(
-    `select c.game_id, count(s.id)::int as n from charting c left join snap s on s.charting_id = c.id and s.deleted_at is null where c.program_id = ? and c.kind = 'official' group by c.game_id`, [actor.programId],
+    `select c.game_id, count(s.id)::int as n from charting c left join snap s on s.charting_id = c.id and s.deleted_at is null where c.program_id = ? and c.kind = 'official' group by c.game_id`,
+    [actor.programId],
   )) as { game_id: string; n: number }[];
   const byGame = new Map(counts.map((c) => [c.game_id, c.n]));
   return games.map((g) => gameInfo(g, byGame.get(g.id) ?? 0));
 }
 
 type GameRow = InferEntity<typeof Game>;
-const gameInfo = (g: GameRow, snaps: number): GameInfo => ({ id: g.id, key: g.key, date: g.date ?? null, week: g.week ?? null, home: g.home, away: g.away, level: g.level, phase: g.phase, closed: g.closed, snaps });
+const gameInfo = (g: GameRow, snaps: number): GameInfo => ({
+  id: g.id,
+  key: g.key,
+  date: g.date ?? null,
+  week: g.week ?? null,
+  home: g.home,
+  away: g.away,
+  level: g.level,
+  phase: g.phase,
+  closed: g.closed,
+  snaps,
+});
 
 export async function findGame(actor: Actor, key: string): Promise<GameInfo> {
   permit(actor, 'game.read');
@@ -64,7 +85,11 @@ export async function createGame(actor: Actor, input: NewGame): Promise<string> 
   const em = await openEm();
   return em.transactional(async (tx) => {
     // One at a time a program: two games of the same day and teams get two keys.
-    const program = await tx.findOneOrFail(Program, { id: actor.programId }, { lockMode: LockMode.PESSIMISTIC_WRITE });
+    const program = await tx.findOneOrFail(
+      Program,
+      { id: actor.programId },
+      { lockMode: LockMode.PESSIMISTIC_WRITE },
+    );
     const home = await teamKey(tx, actor, input.home);
     const away = await teamKey(tx, actor, input.away);
     if (home === away) throw new Invalid('home and away are the same team; choose two');
@@ -72,7 +97,23 @@ export async function createGame(actor: Actor, input: NewGame): Promise<string> 
     const base = `${input.date ?? program.season}-${away}-${home}`.toLowerCase();
     let key = base;
     for (let n = 2; await tx.findOne(Game, { program: actor.programId, key }); n++) key = `${base}-${n}`;
-    tx.create(Game, { id: randomUUID(), program: actor.programId, season: season.id, key, date: input.date, week: input.week, home, away, level: input.level ?? program.level, phase: input.phase, surface: null, weather: null, wind: null, source: null, closed: false });
+    tx.create(Game, {
+      id: randomUUID(),
+      program: actor.programId,
+      season: season.id,
+      key,
+      date: input.date,
+      week: input.week,
+      home,
+      away,
+      level: input.level ?? program.level,
+      phase: input.phase,
+      surface: null,
+      weather: null,
+      wind: null,
+      source: null,
+      closed: false,
+    });
     await tx.flush();
     return key;
   });
@@ -80,14 +121,21 @@ export async function createGame(actor: Actor, input: NewGame): Promise<string> 
 
 async function teamKey(tx: Em, actor: Actor, choice: TeamChoice): Promise<string> {
   if ('key' in choice) {
-    if (!(await tx.findOne(Team, { program: actor.programId, key: choice.key }))) throw new NotFound(`team ${choice.key.slice(0, 12)}`);
+    if (!(await tx.findOne(Team, { program: actor.programId, key: choice.key })))
+      throw new NotFound(`team ${choice.key.slice(0, 12)}`);
     return choice.key;
   }
   permit(actor, 'team.create');
   const name = choice.name.trim();
   if (name === '') throw new Invalid('name the new team');
-  if (/[\p{Cc}\p{Cs}]/u.test(name)) throw new Invalid('the name of a team holds a control character; type it again');
-  const base = name.normalize('NFKD').replace(/[^A-Za-z0-9]/g, '').slice(0, 8).toUpperCase() || 'TEAM';
+  if (/[\p{Cc}\p{Cs}]/u.test(name))
+    throw new Invalid('the name of a team holds a control character; type it again');
+  const base =
+    name
+      .normalize('NFKD')
+      .replace(/[^A-Za-z0-9]/g, '')
+      .slice(0, 8)
+      .toUpperCase() || 'TEAM';
   let key = base;
   for (let n = 2; await tx.findOne(Team, { program: actor.programId, key }); n++) key = `${base}${n}`;
   tx.create(Team, { id: randomUUID(), program: actor.programId, key, name, nickname: null, place: null });
@@ -108,13 +156,26 @@ export async function closeGame(actor: Actor, key: string, closed: boolean, now:
 }
 
 /** The official charting of a game, made on first use. One charting a game is official. */
-export async function officialCharting(tx: Em, actor: Actor, gameId: string, now: Date): Promise<{ id: string; revision: number }> {
+export async function officialCharting(
+  tx: Em,
+  actor: Actor,
+  gameId: string,
+  now: Date,
+): Promise<{ id: string; revision: number }> {
   const found = await tx.findOne(Charting, { program: actor.programId, game: gameId, kind: 'official' });
   if (found) return found;
   await tx.execute('select 1 from game where id = ? for update', [gameId]);
   const again = await tx.findOne(Charting, { program: actor.programId, game: gameId, kind: 'official' });
   if (again) return again;
-  const made = tx.create(Charting, { id: randomUUID(), program: actor.programId, game: gameId, charter: actor.memberId, kind: 'official', revision: 0, createdAt: now });
+  const made = tx.create(Charting, {
+    id: randomUUID(),
+    program: actor.programId,
+    game: gameId,
+    charter: actor.memberId,
+    kind: 'official',
+    revision: 0,
+    createdAt: now,
+  });
   await tx.flush();
   return made;
 }

@@ -13,8 +13,15 @@ import { closeOrm } from './orm';
 import { isWorkbook, readWorkbook } from './xlsx';
 
 const request = z.object({
-  actor: z.object({ memberId: z.string(), programId: z.string(), name: z.string(), roles: z.array(z.enum(ROLES)) }),
-  files: z.array(z.object({ name: z.string(), path: z.string() })).max(LIMITS.files), now: z.iso.datetime(), book: z.enum(['ask', 'replace', 'leave']),
+  actor: z.object({
+    memberId: z.string(),
+    programId: z.string(),
+    name: z.string(),
+    roles: z.array(z.enum(ROLES)),
+  }),
+  files: z.array(z.object({ name: z.string(), path: z.string() })).max(LIMITS.files),
+  now: z.iso.datetime(),
+  book: z.enum(['ask', 'replace', 'leave']),
 });
 
 const say = (line: object): void => void process.stdout.write(`${JSON.stringify(line)}\n`);
@@ -26,7 +33,9 @@ async function run(): Promise<void> {
   for (const file of files) {
     say({ step: 'reading', what: file.name });
     const bytes = new Uint8Array(readFileSync(file.path));
-    const unpacked = isWorkbook(bytes) ? await readWorkbook(file.name, bytes, left) : unpack(file.name, bytes, left);
+    const unpacked = isWorkbook(bytes)
+      ? await readWorkbook(file.name, bytes, left)
+      : unpack(file.name, bytes, left);
     if (!unpacked.ok) return say({ error: unpacked.remedy });
     for (const f of unpacked.files) left -= f.text.length;
     named.push(...unpacked.files);
@@ -38,7 +47,8 @@ try {
   await run();
 } catch (error) {
   const away = outage(error);
-  if (error instanceof Invalid || error instanceof NotFound || error instanceof Refused) say({ error: error.message });
+  if (error instanceof Invalid || error instanceof NotFound || error instanceof Refused)
+    say({ error: error.message });
   else if (away !== null) say({ error: `${away}; nothing was imported`, down: true });
   else {
     console.error(error);

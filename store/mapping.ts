@@ -19,7 +19,14 @@ export interface SnapEntity {
   [fact: string]: unknown;
 }
 
-const stateOf = (value: unknown): FieldState => (value === NONE ? 'none' : value === UNSEEN ? 'not_visible' : value === null || (Array.isArray(value) && value.length === 0) ? 'blank' : 'tagged');
+const stateOf = (value: unknown): FieldState =>
+  value === NONE
+    ? 'none'
+    : value === UNSEEN
+      ? 'not_visible'
+      : value === null || (Array.isArray(value) && value.length === 0)
+        ? 'blank'
+        : 'tagged';
 
 /** What is stored in the column: states live in the provenance, not among the words. */
 export function columnValue(field: SnapFact, value: unknown): unknown {
@@ -37,18 +44,38 @@ export function rowToSnap(row: SnapEntity, gameKey: string): Snap {
     if (from && from.sure !== 'sure') notSure.push(field);
     if (field === 'notSure') continue;
     const value = row[field];
-    snap[field] = from?.state === 'none' ? NONE : from?.state === 'not_visible' ? UNSEEN : (value ?? emptyValue(field));
+    snap[field] =
+      from?.state === 'none' ? NONE : from?.state === 'not_visible' ? UNSEEN : (value ?? emptyValue(field));
   }
   snap.notSure = notSure.sort();
   return snap as unknown as Snap;
 }
 
-export interface Writer { readonly id: string; readonly name: string; readonly at: Date }
+export interface Writer {
+  readonly id: string;
+  readonly name: string;
+  readonly at: Date;
+}
 
-export const provenanceOf = (value: unknown, writer: Writer, v: number, sure: FieldProvenance['sure']): FieldProvenance => ({ state: stateOf(value), by: writer.id, name: writer.name, at: writer.at.toISOString(), sure, v });
+export const provenanceOf = (
+  value: unknown,
+  writer: Writer,
+  v: number,
+  sure: FieldProvenance['sure'],
+): FieldProvenance => ({
+  state: stateOf(value),
+  by: writer.id,
+  name: writer.name,
+  at: writer.at.toISOString(),
+  sure,
+  v,
+});
 
 /** A new row's columns and the provenance that says more than "set with the row". */
-export function newColumns(snap: Pick<Snap, SnapFact> | Partial<Snap>, writer: Writer): { columns: Record<string, unknown>; provenance: Provenance } {
+export function newColumns(
+  snap: Pick<Snap, SnapFact> | Partial<Snap>,
+  writer: Writer,
+): { columns: Record<string, unknown>; provenance: Provenance } {
   const columns: Record<string, unknown> = {};
   const provenance: Record<string, FieldProvenance> = {};
   const notSure = new Set(snap.notSure ?? []);
@@ -57,20 +84,40 @@ export function newColumns(snap: Pick<Snap, SnapFact> | Partial<Snap>, writer: W
     const value = snap[field] === undefined ? emptyValue(field) : snap[field];
     columns[field] = columnValue(field, value);
     const state = stateOf(value);
-    if (state === 'none' || state === 'not_visible' || notSure.has(field)) provenance[field] = provenanceOf(value, writer, 1, notSure.has(field) ? 'think_so' : 'sure');
+    if (state === 'none' || state === 'not_visible' || notSure.has(field))
+      provenance[field] = provenanceOf(value, writer, 1, notSure.has(field) ? 'think_so' : 'sure');
   }
   return { columns, provenance };
 }
 
-const sideOf = (side: string | null | undefined): 'L' | 'R' | null => (side === 'L' || side === 'R' ? side : null);
+const sideOf = (side: string | null | undefined): 'L' | 'R' | null =>
+  side === 'L' || side === 'R' ? side : null;
 
 export function cardOf(row: InferEntity<typeof PlayRow>): PlayCard {
   return {
-    id: row.key, name: row.name, kind: row.kind as PlayCard['kind'], personnel: row.personnel ?? null, formation: row.formation ?? null, formationSide: sideOf(row.formationSide),
-    motion: row.motion ?? null, motionBy: row.motionBy ?? null, concept: row.concept, conceptWeak: row.conceptWeak ?? null, direction: sideOf(row.direction), backfield: row.backfield ?? null, links: row.links,
+    id: row.key,
+    name: row.name,
+    kind: row.kind as PlayCard['kind'],
+    personnel: row.personnel ?? null,
+    formation: row.formation ?? null,
+    formationSide: sideOf(row.formationSide),
+    motion: row.motion ?? null,
+    motionBy: row.motionBy ?? null,
+    concept: row.concept,
+    conceptWeak: row.conceptWeak ?? null,
+    direction: sideOf(row.direction),
+    backfield: row.backfield ?? null,
+    links: row.links,
   };
 }
 
 export const termOf = (row: InferEntity<typeof BookTerm>): Term => ({
-  id: row.key, kind: row.kind, word: row.word, aliases: row.aliases, ...(row.value ? { value: row.value } : {}), ...(row.spots ? { spots: row.spots } : {}), ...(row.definition ? { definition: row.definition } : {}), ...(row.notes ? { notes: row.notes } : {}),
+  id: row.key,
+  kind: row.kind,
+  word: row.word,
+  aliases: row.aliases,
+  ...(row.value ? { value: row.value } : {}),
+  ...(row.spots ? { spots: row.spots } : {}),
+  ...(row.definition ? { definition: row.definition } : {}),
+  ...(row.notes ? { notes: row.notes } : {}),
 });

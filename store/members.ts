@@ -50,15 +50,29 @@ export async function isDemoDatabase(): Promise<boolean> {
 
 /** The first visit to an empty database. Refused as soon as a program exists. */
 export async function createFirstProgram(input: FirstProgram, now: Date): Promise<string> {
-  if (input.password.length < LEAST_PASSWORD) throw new Invalid(`the password needs at least ${LEAST_PASSWORD} characters`);
+  if (input.password.length < LEAST_PASSWORD)
+    throw new Invalid(`the password needs at least ${LEAST_PASSWORD} characters`);
   const em = await openEm();
   return em.transactional(async (tx) => {
     await tx.execute('lock table program in exclusive mode');
     if ((await tx.count(Program)) > 0) throw new Invalid('this database has a program already; sign in');
-    const { memberId } = await insertProgram(tx, {
-      name: input.program, level: input.level, season: input.season, team: { key: input.teamKey, name: input.teamName }, demo: false,
-      settings: { week: null, opponent: null }, member: { name: input.memberName, passwordHash: await hash(input.password, ARGON), roles: ['keeper', 'coordinator'] },
-    }, now);
+    const { memberId } = await insertProgram(
+      tx,
+      {
+        name: input.program,
+        level: input.level,
+        season: input.season,
+        team: { key: input.teamKey, name: input.teamName },
+        demo: false,
+        settings: { week: null, opponent: null },
+        member: {
+          name: input.memberName,
+          passwordHash: await hash(input.password, ARGON),
+          roles: ['keeper', 'coordinator'],
+        },
+      },
+      now,
+    );
     return openSession(tx, memberId, now);
   });
 }
@@ -70,25 +84,87 @@ export interface NewProgram {
   readonly team: { readonly key: string; readonly name: string };
   readonly demo: boolean;
   readonly settings: ProgramSettings;
-  readonly member: { readonly name: string; readonly passwordHash: string | null; readonly roles: readonly Role[] };
+  readonly member: {
+    readonly name: string;
+    readonly passwordHash: string | null;
+    readonly roles: readonly Role[];
+  };
 }
 
-export async function insertProgram(tx: Em, input: NewProgram, now: Date): Promise<{ programId: string; memberId: string }> {
+export async function insertProgram(
+  tx: Em,
+  input: NewProgram,
+  now: Date,
+): Promise<{ programId: string; memberId: string }> {
   const programId = randomUUID();
   const memberId = randomUUID();
-  tx.create(Program, { id: programId, name: input.name, level: input.level, season: input.season, team: input.team.key, demo: input.demo, bookName: DEFAULT_BOOK.name, bookLetters: [...DEFAULT_BOOK.letters], settings: input.settings, createdAt: now });
+  tx.create(Program, {
+    id: programId,
+    name: input.name,
+    level: input.level,
+    season: input.season,
+    team: input.team.key,
+    demo: input.demo,
+    bookName: DEFAULT_BOOK.name,
+    bookLetters: [...DEFAULT_BOOK.letters],
+    settings: input.settings,
+    createdAt: now,
+  });
   await tx.flush();
-  tx.create(Member, { id: memberId, program: programId, name: input.member.name, nameKey: keyOf(input.member.name), passwordHash: input.member.passwordHash, roles: [...input.member.roles], removedAt: null, createdAt: now });
-  tx.create(Team, { id: randomUUID(), program: programId, key: input.team.key, name: input.team.name, nickname: null, place: null });
+  tx.create(Member, {
+    id: memberId,
+    program: programId,
+    name: input.member.name,
+    nameKey: keyOf(input.member.name),
+    passwordHash: input.member.passwordHash,
+    roles: [...input.member.roles],
+    removedAt: null,
+    createdAt: now,
+  });
+  tx.create(Team, {
+    id: randomUUID(),
+    program: programId,
+    key: input.team.key,
+    name: input.team.name,
+    nickname: null,
+    place: null,
+  });
   tx.create(Season, { id: randomUUID(), program: programId, year: input.season });
-  DEFAULT_BOOK.terms.forEach((t, position) => tx.create(BookTerm, { id: randomUUID(), program: programId, key: t.id, kind: t.kind, word: t.word, aliases: [...t.aliases], value: t.value ?? null, spots: t.spots ?? null, definition: t.definition ?? null, notes: null, position, provenance: {} }));
+  DEFAULT_BOOK.terms.forEach((t, position) =>
+    tx.create(BookTerm, {
+      id: randomUUID(),
+      program: programId,
+      key: t.id,
+      kind: t.kind,
+      word: t.word,
+      aliases: [...t.aliases],
+      value: t.value ?? null,
+      spots: t.spots ?? null,
+      definition: t.definition ?? null,
+      notes: null,
+      position,
+      provenance: {},
+    }),
+  );
   await tx.flush();
   return { programId, memberId };
 }
 
-async function openSession(em: Em, memberId: string, now: Date, agent: string | null = null): Promise<string> {
+async function openSession(
+  em: Em,
+  memberId: string,
+  now: Date,
+  agent: string | null = null,
+): Promise<string> {
   const token = randomBytes(32).toString('base64url');
-  em.create(Session, { tokenHash: tokenHash(token), member: memberId, createdAt: now, expiresAt: new Date(now.getTime() + SESSION_HOURS * 3_600_000), seenAt: now, agent: agent?.replace(/[\p{Cc}\p{Cs}]/gu, '').slice(0, 200) ?? null });
+  em.create(Session, {
+    tokenHash: tokenHash(token),
+    member: memberId,
+    createdAt: now,
+    expiresAt: new Date(now.getTime() + SESSION_HOURS * 3_600_000),
+    seenAt: now,
+    agent: agent?.replace(/[\p{Cc}\p{Cs}]/gu, '').slice(0, 200) ?? null,
+  });
   await em.flush();
   return token;
 }
@@ -108,18 +184,42 @@ const backoff = (attempts: number, free: number): number => Math.min(30_000, 100
  * by address over all names (spraying), and, softly, by name over all addresses. Nobody is locked out: who waits
  * gets his turn, and a stranger elsewhere slows only himself. Attempts of a clock that was ahead do not count.
  */
-async function takeTurn(nameKey: string, address: string, now: Date): Promise<{ readonly id: string; readonly wait: number }> {
+async function takeTurn(
+  nameKey: string,
+  address: string,
+  now: Date,
+): Promise<{ readonly id: string; readonly wait: number }> {
   const em = await openEm();
   return em.transactional(async (tx) => {
     await tx.execute('select pg_advisory_xact_lock(hashtext(?))', ['vobrik sign-in']);
     const since = new Date(now.getTime() - ATTEMPT_WINDOW_MS);
     const horizon = new Date(now.getTime() + LONGEST_WAIT_MS);
     await tx.nativeDelete(SignInAttempt, { $or: [{ at: { $lt: since } }, { at: { $gt: horizon } }] });
-    const past = await tx.find(SignInAttempt, { $or: [{ nameKey }, { address }] }, { disableIdentityMap: true });
-    const slot = (mine: readonly { at: Date }[], free: number): number => (mine.length < free ? 0 : Math.max(...mine.map((a) => a.at.getTime())) + backoff(mine.length, free));
-    const at = Math.max(now.getTime(), slot(past.filter((a) => a.nameKey === nameKey && a.address === address), FREE_BY_NAME), slot(past.filter((a) => a.address === address), FREE_BY_ADDRESS), slot(past.filter((a) => a.nameKey === nameKey && a.address !== address), FREE_ELSEWHERE));
+    const past = await tx.find(
+      SignInAttempt,
+      { $or: [{ nameKey }, { address }] },
+      { disableIdentityMap: true },
+    );
+    const slot = (mine: readonly { at: Date }[], free: number): number =>
+      mine.length < free ? 0 : Math.max(...mine.map((a) => a.at.getTime())) + backoff(mine.length, free);
+    const at = Math.max(
+      now.getTime(),
+      slot(
+        past.filter((a) => a.nameKey === nameKey && a.address === address),
+        FREE_BY_NAME,
+      ),
+      slot(
+        past.filter((a) => a.address === address),
+        FREE_BY_ADDRESS,
+      ),
+      slot(
+        past.filter((a) => a.nameKey === nameKey && a.address !== address),
+        FREE_ELSEWHERE,
+      ),
+    );
     const wait = at - now.getTime();
-    if (wait > LONGEST_WAIT_MS) throw new SignInRefused('too-many', Math.ceil((wait - LONGEST_WAIT_MS) / 1000) + 1);
+    if (wait > LONGEST_WAIT_MS)
+      throw new SignInRefused('too-many', Math.ceil((wait - LONGEST_WAIT_MS) / 1000) + 1);
     const id = randomUUID();
     await tx.insert(SignInAttempt, { id, nameKey, address, at: new Date(at) });
     return { id, wait };
@@ -140,7 +240,13 @@ export async function signIn(name: string, password: string, visitor: Visitor, n
   if (!right || !member || member.passwordHash === null) throw new SignInRefused('wrong');
   return em.transactional(async (tx) => {
     await tx.nativeDelete(SignInAttempt, { nameKey, address });
-    await record(tx, { memberId: member.id, programId: member.program, name: member.name, roles: [] }, 'session.sign-in', `from ${address}`, now);
+    await record(
+      tx,
+      { memberId: member.id, programId: member.program, name: member.name, roles: [] },
+      'session.sign-in',
+      `from ${address}`,
+      now,
+    );
     return openSession(tx, member.id, now, visitor.agent);
   });
 }
@@ -152,7 +258,9 @@ const unusableHash = (): Promise<string> => (unusable ??= hash(randomBytes(24).t
 /** Signs in as a member of the demo by his button. Only in the demo database. */
 export async function signInDemo(memberId: string, now: Date, agent: string | null = null): Promise<string> {
   const em = await openEm();
-  const member = /^[0-9a-f-]{36}$/i.test(memberId) ? await em.findOne(Member, { id: memberId, removedAt: null }) : null;
+  const member = /^[0-9a-f-]{36}$/i.test(memberId)
+    ? await em.findOne(Member, { id: memberId, removedAt: null })
+    : null;
   const program = member && (await em.findOne(Program, { id: member.program }));
   if (!member || !program?.demo) throw new SignInRefused('wrong');
   return openSession(em, member.id, now, agent);
@@ -161,7 +269,11 @@ export async function signInDemo(memberId: string, now: Date, agent: string | nu
 export async function demoMembers(): Promise<{ id: string; name: string; roles: readonly string[] }[]> {
   const em = await openEm();
   const programs = await em.find(Program, { demo: true });
-  const members = await em.find(Member, { program: { $in: programs.map((x) => x.id) }, removedAt: null }, { orderBy: { createdAt: 'asc', name: 'asc' } });
+  const members = await em.find(
+    Member,
+    { program: { $in: programs.map((x) => x.id) }, removedAt: null },
+    { orderBy: { createdAt: 'asc', name: 'asc' } },
+  );
   return members.map((m) => ({ id: m.id, name: m.name, roles: m.roles }));
 }
 
@@ -172,7 +284,8 @@ export async function actorOf(token: string | undefined, now: Date): Promise<Act
   const session = await em.findOne(Session, { tokenHash: tokenHash(token), expiresAt: { $gt: now } });
   const member = session && (await em.findOne(Member, { id: session.member, removedAt: null }));
   if (!member) return null;
-  if (!session.seenAt || Math.abs(now.getTime() - session.seenAt.getTime()) > SEEN_EVERY_MS) await em.nativeUpdate(Session, { tokenHash: session.tokenHash }, { seenAt: now });
+  if (!session.seenAt || Math.abs(now.getTime() - session.seenAt.getTime()) > SEEN_EVERY_MS)
+    await em.nativeUpdate(Session, { tokenHash: session.tokenHash }, { seenAt: now });
   return { memberId: member.id, programId: member.program, name: member.name, roles: member.roles as Role[] };
 }
 
@@ -181,11 +294,23 @@ export async function signOut(token: string): Promise<void> {
 }
 
 /** The member's own sessions, newest first. The id is no secret: it does not sign anybody in. */
-export async function listSessions(actor: Actor, token: string | undefined, now: Date): Promise<SessionInfo[]> {
+export async function listSessions(
+  actor: Actor,
+  token: string | undefined,
+  now: Date,
+): Promise<SessionInfo[]> {
   permit(actor, 'session.own');
-  const rows = await (await openEm()).find(Session, { member: actor.memberId, expiresAt: { $gt: now } }, { orderBy: { createdAt: 'desc' } });
+  const rows = await (
+    await openEm()
+  ).find(Session, { member: actor.memberId, expiresAt: { $gt: now } }, { orderBy: { createdAt: 'desc' } });
   const mine = token ? tokenHash(token) : '';
-  return rows.map((r) => ({ id: r.tokenHash.slice(0, 16), since: r.createdAt.toISOString(), seen: (r.seenAt ?? r.createdAt).toISOString(), agent: r.agent ?? null, current: r.tokenHash === mine }));
+  return rows.map((r) => ({
+    id: r.tokenHash.slice(0, 16),
+    since: r.createdAt.toISOString(),
+    seen: (r.seenAt ?? r.createdAt).toISOString(),
+    agent: r.agent ?? null,
+    current: r.tokenHash === mine,
+  }));
 }
 
 /** Ends one of the member's own sessions, or all of them. */
@@ -196,25 +321,42 @@ export async function endSessions(actor: Actor, which: string | 'all', now: Date
     const rows = await tx.find(Session, { member: actor.memberId }, { disableIdentityMap: true });
     const ended = rows.filter((r) => which === 'all' || r.tokenHash.startsWith(which));
     await tx.nativeDelete(Session, { tokenHash: { $in: ended.map((r) => r.tokenHash) } });
-    await record(tx, actor, 'session.own', which === 'all' ? `signed out everywhere: ${ended.length} sessions` : 'ended a session', now);
+    await record(
+      tx,
+      actor,
+      'session.own',
+      which === 'all' ? `signed out everywhere: ${ended.length} sessions` : 'ended a session',
+      now,
+    );
   });
 }
 
 /** Changes the own password; every other session ends. */
-export async function changePassword(actor: Actor, input: { readonly current: string; readonly next: string }, token: string | undefined, visitor: Visitor, now: Date): Promise<void> {
+export async function changePassword(
+  actor: Actor,
+  input: { readonly current: string; readonly next: string },
+  token: string | undefined,
+  visitor: Visitor,
+  now: Date,
+): Promise<void> {
   permit(actor, 'session.own');
   const em = await openEm();
   const member = await em.findOneOrFail(Member, { id: actor.memberId });
-  if (input.next.length < LEAST_PASSWORD) throw new Invalid(`the password needs at least ${LEAST_PASSWORD} characters`);
+  if (input.next.length < LEAST_PASSWORD)
+    throw new Invalid(`the password needs at least ${LEAST_PASSWORD} characters`);
   const { wait } = await takeTurn(member.nameKey, visitor.address.slice(0, 100), now);
   if (wait > 0) await visitor.pause(wait);
   const { passwordHash } = member;
   if (!passwordHash) throw new Invalid('members of the demo have no password');
-  if (!(await verify(passwordHash, input.current.slice(0, 500)))) throw new Invalid('the current password is wrong');
+  if (!(await verify(passwordHash, input.current.slice(0, 500))))
+    throw new Invalid('the current password is wrong');
   const next = await hash(input.next.slice(0, 500), ARGON);
   await em.transactional(async (tx) => {
     await tx.nativeUpdate(Member, { id: actor.memberId }, { passwordHash: next });
-    await tx.nativeDelete(Session, { member: actor.memberId, tokenHash: { $ne: token ? tokenHash(token) : '' } });
+    await tx.nativeDelete(Session, {
+      member: actor.memberId,
+      tokenHash: { $ne: token ? tokenHash(token) : '' },
+    });
     await record(tx, actor, 'session.own', 'changed the password; other sessions ended', now);
   });
 }
@@ -222,21 +364,45 @@ export async function changePassword(actor: Actor, input: { readonly current: st
 export async function programOf(actor: Actor): Promise<ProgramInfo> {
   const program = await (await openEm()).findOne(Program, { id: actor.programId });
   if (!program) throw new NotFound('program');
-  return { id: program.id, name: program.name, level: program.level, season: program.season, team: program.team, demo: program.demo, settings: may(actor.roles, 'program.read') ? program.settings : { week: null, opponent: null } };
+  return {
+    id: program.id,
+    name: program.name,
+    level: program.level,
+    season: program.season,
+    team: program.team,
+    demo: program.demo,
+    settings: may(actor.roles, 'program.read') ? program.settings : { week: null, opponent: null },
+  };
 }
 
-export async function setWeek(actor: Actor, settings: Pick<ProgramSettings, 'week' | 'opponent'>): Promise<void> {
+export async function setWeek(
+  actor: Actor,
+  settings: Pick<ProgramSettings, 'week' | 'opponent'>,
+): Promise<void> {
   permit(actor, 'week.set');
   await changeSettings(actor, async (tx) => {
-    if (settings.opponent !== null && !(await tx.findOne(Team, { program: actor.programId, key: settings.opponent }))) throw new NotFound('team');
+    if (
+      settings.opponent !== null &&
+      !(await tx.findOne(Team, { program: actor.programId, key: settings.opponent }))
+    )
+      throw new NotFound('team');
     return { week: settings.week, opponent: settings.opponent };
   });
 }
 
 /** Changes some settings under the row's lock: two members who change different ones both land. */
-async function changeSettings(actor: Actor, change: (tx: Em, program: InferEntity<typeof Program>) => Promise<Partial<ProgramSettings>>): Promise<void> {
-  await (await openEm()).transactional(async (tx) => {
-    const program = (await tx.findOneOrFail(Program, { id: actor.programId }, { lockMode: LockMode.PESSIMISTIC_WRITE })) as InferEntity<typeof Program>;
+async function changeSettings(
+  actor: Actor,
+  change: (tx: Em, program: InferEntity<typeof Program>) => Promise<Partial<ProgramSettings>>,
+): Promise<void> {
+  await (
+    await openEm()
+  ).transactional(async (tx) => {
+    const program = (await tx.findOneOrFail(
+      Program,
+      { id: actor.programId },
+      { lockMode: LockMode.PESSIMISTIC_WRITE },
+    )) as InferEntity<typeof Program>;
     program.settings = { ...program.settings, ...(await change(tx, program)) };
     await tx.flush();
   });
@@ -248,7 +414,13 @@ export async function setRules(actor: Actor, value: unknown, now: Date): Promise
   const read = value === null ? null : readRules(value);
   if (read && !read.ok) throw new Invalid(read.remedy);
   await changeSettings(actor, async (tx) => {
-    await record(tx, actor, 'rules.set', read ? 'the rules of counting changed' : 'the rules of counting as they ship', now);
+    await record(
+      tx,
+      actor,
+      'rules.set',
+      read ? 'the rules of counting changed' : 'the rules of counting as they ship',
+      now,
+    );
     return { rules: read?.ok ? read.rules : null };
   });
 }
@@ -269,37 +441,67 @@ export async function setProfile(actor: Actor, changes: ProfileChanges | null, n
 
 export async function listMembers(actor: Actor): Promise<MemberInfo[]> {
   permit(actor, 'member.read');
-  const members = await (await openEm()).find(Member, { program: actor.programId }, { orderBy: { name: 'asc' } });
+  const members = await (
+    await openEm()
+  ).find(Member, { program: actor.programId }, { orderBy: { name: 'asc' } });
   return members.map((m) => ({ id: m.id, name: m.name, roles: m.roles, removed: m.removedAt !== null }));
 }
 
-export async function addMember(actor: Actor, input: { readonly name: string; readonly password: string; readonly roles: readonly Role[] }, now: Date): Promise<void> {
+export async function addMember(
+  actor: Actor,
+  input: { readonly name: string; readonly password: string; readonly roles: readonly Role[] },
+  now: Date,
+): Promise<void> {
   permit(actor, 'member.change');
   const name = input.name.trim();
   if (/[\p{Cc}\p{Cs}]/u.test(name)) throw new Invalid('the name holds a control character; type it again');
-  if (input.password.length < LEAST_PASSWORD) throw new Invalid(`the password needs at least ${LEAST_PASSWORD} characters`);
+  if (input.password.length < LEAST_PASSWORD)
+    throw new Invalid(`the password needs at least ${LEAST_PASSWORD} characters`);
   if (input.roles.length === 0) throw new Invalid('a member needs at least one role');
   const passwordHash = await hash(input.password, ARGON);
   const em = await openEm();
   await em.transactional(async (tx) => {
     await lockMembers(tx, actor);
     // Sign-in asks for a name only, so a name is one member's in the whole database.
-    if (await tx.findOne(Member, { nameKey: keyOf(name), $or: [{ program: actor.programId }, { removedAt: null }] })) throw new Invalid(`${name} is a member already; choose another name`);
-    tx.create(Member, { id: randomUUID(), program: actor.programId, name, nameKey: keyOf(name), passwordHash, roles: [...new Set(input.roles)], removedAt: null, createdAt: now });
+    if (
+      await tx.findOne(Member, {
+        nameKey: keyOf(name),
+        $or: [{ program: actor.programId }, { removedAt: null }],
+      })
+    )
+      throw new Invalid(`${name} is a member already; choose another name`);
+    tx.create(Member, {
+      id: randomUUID(),
+      program: actor.programId,
+      name,
+      nameKey: keyOf(name),
+      passwordHash,
+      roles: [...new Set(input.roles)],
+      removedAt: null,
+      createdAt: now,
+    });
     await record(tx, actor, 'member.change', `${name} added as ${input.roles.join(', ')}`, now);
     await tx.flush();
   });
 }
 
-const lockMembers = (tx: Em, actor: Actor): Promise<unknown> => tx.execute('select 1 from program where id = ? for update', [actor.programId]);
+const lockMembers = (tx: Em, actor: Actor): Promise<unknown> =>
+  tx.execute('select 1 from program where id = ? for update', [actor.programId]);
 
 async function findMember(tx: Em, actor: Actor, id: string): Promise<InferEntity<typeof Member>> {
-  const member = /^[0-9a-f-]{36}$/i.test(id) ? await tx.findOne(Member, { id, program: actor.programId }) : null;
+  const member = /^[0-9a-f-]{36}$/i.test(id)
+    ? await tx.findOne(Member, { id, program: actor.programId })
+    : null;
   if (!member) throw new NotFound('member');
   return member as InferEntity<typeof Member>;
 }
 
-export async function setRoles(actor: Actor, memberId: string, roles: readonly Role[], now: Date): Promise<void> {
+export async function setRoles(
+  actor: Actor,
+  memberId: string,
+  roles: readonly Role[],
+  now: Date,
+): Promise<void> {
   permit(actor, 'member.change');
   if (roles.length === 0) throw new Invalid('a member needs at least one role');
   const em = await openEm();
@@ -307,8 +509,15 @@ export async function setRoles(actor: Actor, memberId: string, roles: readonly R
     await lockMembers(tx, actor);
     const member = await findMember(tx, actor, memberId);
     if (member.removedAt) throw new Invalid(`${member.name} was removed`);
-    if (member.id === actor.memberId && !roles.includes('keeper')) throw new Invalid('you cannot take the keeper’s role from yourself; another keeper can');
-    await record(tx, actor, 'member.change', `${member.name}: ${member.roles.join(', ')} became ${roles.join(', ')}`, now);
+    if (member.id === actor.memberId && !roles.includes('keeper'))
+      throw new Invalid('you cannot take the keeper’s role from yourself; another keeper can');
+    await record(
+      tx,
+      actor,
+      'member.change',
+      `${member.name}: ${member.roles.join(', ')} became ${roles.join(', ')}`,
+      now,
+    );
     member.roles = [...new Set(roles)];
     await tx.flush();
   });

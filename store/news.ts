@@ -6,7 +6,11 @@ import { Client } from 'pg';
 import { databaseUrl } from './config';
 import { CHANNEL, type News } from './sync/scope';
 
-type Reader = { readonly program: string; readonly take: (news: News) => void; readonly live: (now: boolean) => void };
+type Reader = {
+  readonly program: string;
+  readonly take: (news: News) => void;
+  readonly live: (now: boolean) => void;
+};
 
 interface Hub {
   readonly readers: Set<Reader>;
@@ -20,17 +24,22 @@ const AGAIN_MS = 1000;
 
 async function connect(h: Hub): Promise<void> {
   if (h.client || h.readers.size === 0) return;
-  const client = new Client({ connectionString: databaseUrl(), connectionTimeoutMillis: 5000, keepAlive: true });
+  const client = new Client({
+    connectionString: databaseUrl(),
+    connectionTimeoutMillis: 5000,
+    keepAlive: true,
+  });
   h.client = client;
   const lost = (): void => {
     if (h.client !== client) return;
     h.client = null;
     client.end().catch(() => undefined);
     for (const r of h.readers) r.live(false);
-    if (h.readers.size > 0) h.timer ??= setTimeout(() => {
-      h.timer = null;
-      void connect(h);
-    }, AGAIN_MS);
+    if (h.readers.size > 0)
+      h.timer ??= setTimeout(() => {
+        h.timer = null;
+        void connect(h);
+      }, AGAIN_MS);
   };
   client.on('error', lost);
   client.on('end', lost);

@@ -11,7 +11,11 @@ import type { Actor, SheetDetail, SheetInfo } from '../core/exchange/types';
 
 export async function listPlays(actor: Actor): Promise<PlayCard[]> {
   permit(actor, 'play.read');
-  return (await (await openEm()).find(PlayRow, { program: actor.programId }, { orderBy: { name: 'asc', key: 'asc' } })).map(cardOf);
+  return (
+    await (
+      await openEm()
+    ).find(PlayRow, { program: actor.programId }, { orderBy: { name: 'asc', key: 'asc' } })
+  ).map(cardOf);
 }
 
 export async function listSheets(actor: Actor): Promise<SheetInfo[]> {
@@ -23,7 +27,14 @@ export async function listSheets(actor: Actor): Promise<SheetInfo[]> {
 
 async function infoOf(em: Em, sheet: InferEntity<typeof CallSheet>): Promise<SheetInfo> {
   const locker = sheet.lockedBy ? await em.findOne(Member, { id: sheet.lockedBy }) : null;
-  return { key: sheet.key, name: sheet.name, opponent: sheet.opponent, lockedBy: locker?.name ?? null, lockedById: sheet.lockedBy ?? null, calls: await em.count(CallRow, { sheet: sheet.id }) };
+  return {
+    key: sheet.key,
+    name: sheet.name,
+    opponent: sheet.opponent,
+    lockedBy: locker?.name ?? null,
+    lockedById: sheet.lockedBy ?? null,
+    calls: await em.count(CallRow, { sheet: sheet.id }),
+  };
 }
 
 async function findSheet(em: Em, actor: Actor, key: string): Promise<InferEntity<typeof CallSheet>> {
@@ -40,7 +51,14 @@ export async function loadSheet(actor: Actor, key: string): Promise<SheetDetail>
   const plays = new Map((await em.find(PlayRow, { program: actor.programId })).map((p) => [p.id, cardOf(p)]));
   return {
     ...(await infoOf(em, sheet)),
-    list: calls.map((c): SheetCall => ({ id: c.key, section: c.section, order: c.order, play: plays.get(c.play)!, hash: c.hash === 'L' || c.hash === 'M' || c.hash === 'R' ? c.hash : null, note: c.note ?? null })),
+    list: calls.map((c): SheetCall => ({
+      id: c.key,
+      section: c.section,
+      order: c.order,
+      play: plays.get(c.play)!,
+      hash: c.hash === 'L' || c.hash === 'M' || c.hash === 'R' ? c.hash : null,
+      note: c.note ?? null,
+    })),
   };
 }
 
@@ -51,9 +69,30 @@ export async function copySheet(actor: Actor, sheetKey: string, now: Date): Prom
   return em.transactional(async (tx) => {
     const from = await findSheet(tx, actor, sheetKey);
     const [id, key] = [randomUUID(), randomUUID()];
-    tx.create(CallSheet, { id, program: actor.programId, key, name: `${from.name}, copy of ${actor.name}`.slice(0, 200), opponent: from.opponent, lockedBy: null, createdAt: now, provenance: {} });
+    tx.create(CallSheet, {
+      id,
+      program: actor.programId,
+      key,
+      name: `${from.name}, copy of ${actor.name}`.slice(0, 200),
+      opponent: from.opponent,
+      lockedBy: null,
+      createdAt: now,
+      provenance: {},
+    });
     await tx.flush();
-    for (const c of await tx.find(CallRow, { sheet: from.id })) tx.create(CallRow, { id: randomUUID(), program: actor.programId, sheet: id, key: randomUUID(), section: c.section, order: c.order, play: c.play, hash: c.hash ?? null, note: c.note ?? null, provenance: {} });
+    for (const c of await tx.find(CallRow, { sheet: from.id }))
+      tx.create(CallRow, {
+        id: randomUUID(),
+        program: actor.programId,
+        sheet: id,
+        key: randomUUID(),
+        section: c.section,
+        order: c.order,
+        play: c.play,
+        hash: c.hash ?? null,
+        note: c.note ?? null,
+        provenance: {},
+      });
     await tx.flush();
     return key;
   });

@@ -13,9 +13,16 @@ export async function loadGames(actor: Actor, gameKeys: readonly string[]): Prom
   permit(actor, 'game.read');
   const em = await openEm();
   const games = await em.find(Game, { program: actor.programId, key: { $in: [...gameKeys] } });
-  const chartings = await em.find(Charting, { program: actor.programId, game: { $in: games.map((g) => g.id) }, kind: 'official' });
+  const chartings = await em.find(Charting, {
+    program: actor.programId,
+    game: { $in: games.map((g) => g.id) },
+    kind: 'official',
+  });
   const keyOf = new Map(chartings.map((c) => [c.id, games.find((g) => g.id === c.game)!.key]));
-  const rows = chartings.length === 0 ? [] : await plainRows(em, { charting: { $in: chartings.map((c) => c.id) }, deletedAt: null });
+  const rows =
+    chartings.length === 0
+      ? []
+      : await plainRows(em, { charting: { $in: chartings.map((c) => c.id) }, deletedAt: null });
   const out = new Map<string, Snap[]>(games.map((g) => [g.key, []]));
   for (const row of rows) out.get(keyOf.get(row.charting)!)!.push(rowToSnap(row, keyOf.get(row.charting)!));
   for (const list of out.values()) list.sort(byOrder);

@@ -27,19 +27,43 @@ import type { SnapChange } from './rows.testing';
 const NOW = rows.NOW;
 /** A sign-in from one address whose waits are noted, not waited for. */
 const waits: number[] = [];
-const from = (address = '10.0.0.1'): members.Visitor => ({ address, agent: 'test', pause: async (ms) => void waits.push(ms) });
+const from = (address = '10.0.0.1'): members.Visitor => ({
+  address,
+  agent: 'test',
+  pause: async (ms) => void waits.push(ms),
+});
 let database: TestDatabase;
 let token: string;
 let ours: Actor;
 let theirs: Actor;
 
-const first = { program: 'Test staff', level: 'college' as const, season: 2026, teamKey: 'AAA', teamName: 'Alder', memberName: 'Keeper One', password: 'a long enough one' };
+const first = {
+  program: 'Test staff',
+  level: 'college' as const,
+  season: 2026,
+  teamKey: 'AAA',
+  teamName: 'Alder',
+  memberName: 'Keeper One',
+  password: 'a long enough one',
+};
 
 /** A second program, as another staff of the same database would have. */
 async function otherProgram(): Promise<Actor> {
   const em = await openEm();
   return em.transactional(async (tx) => {
-    const { programId, memberId } = await members.insertProgram(tx, { name: 'Other staff', level: 'college', season: 2026, team: { key: 'BBB', name: 'Birch' }, demo: false, settings: { week: null, opponent: null }, member: { name: 'Other One', passwordHash: null, roles: ['keeper', 'coordinator'] } }, NOW);
+    const { programId, memberId } = await members.insertProgram(
+      tx,
+      {
+        name: 'Other staff',
+        level: 'college',
+        season: 2026,
+        team: { key: 'BBB', name: 'Birch' },
+        demo: false,
+        settings: { week: null, opponent: null },
+        member: { name: 'Other One', passwordHash: null, roles: ['keeper', 'coordinator'] },
+      },
+      NOW,
+    );
     return { memberId, programId, name: 'Other One', roles: ['keeper', 'coordinator'] };
   });
 }
@@ -49,12 +73,27 @@ beforeAll(async () => {
   token = await members.createFirstProgram(first, NOW);
   ours = (await members.actorOf(token, NOW))!;
   theirs = await otherProgram();
-  for (const actor of [ours, theirs]) expect((await imports.importFiles(actor, [{ name: 'teams.csv', text: 'team,name\nCCC,Cedar\n' }], NOW)).faults).toEqual([]);
+  for (const actor of [ours, theirs])
+    expect(
+      (await imports.importFiles(actor, [{ name: 'teams.csv', text: 'team,name\nCCC,Cedar\n' }], NOW)).faults,
+    ).toEqual([]);
 });
 afterAll(async () => database.close());
 
-const put = (snapId: string, _order: number, fields: SnapFields): SnapChange => ({ op: 'put', snapId, fields });
-const newGame = (actor: Actor) => games.createGame(actor, { home: { key: actor === ours ? 'AAA' : 'BBB' }, away: { key: 'CCC' }, date: null, week: 1, level: null, phase: 'regular' });
+const put = (snapId: string, _order: number, fields: SnapFields): SnapChange => ({
+  op: 'put',
+  snapId,
+  fields,
+});
+const newGame = (actor: Actor) =>
+  games.createGame(actor, {
+    home: { key: actor === ours ? 'AAA' : 'BBB' },
+    away: { key: 'CCC' },
+    date: null,
+    week: 1,
+    level: null,
+    phase: 'regular',
+  });
 
 it('has no difference between entities and migrations', async () => {
   const orm = await getOrm(database.url);
@@ -65,7 +104,10 @@ it('has no difference between entities and migrations', async () => {
 describe('sign-in', () => {
   it('takes name without case and password, and knows the session until it ends', async () => {
     const t = await members.signIn('keeper one', first.password, from(), NOW);
-    expect(await members.actorOf(t, NOW)).toMatchObject({ name: 'Keeper One', roles: ['keeper', 'coordinator'] });
+    expect(await members.actorOf(t, NOW)).toMatchObject({
+      name: 'Keeper One',
+      roles: ['keeper', 'coordinator'],
+    });
     expect(await members.actorOf(t, new Date('2027-10-31T20:00:00Z'))).toBeNull();
     await members.signOut(t);
     expect(await members.actorOf(t, NOW)).toBeNull();
@@ -77,7 +119,11 @@ describe('sign-in', () => {
   });
   it('counts attempts before it checks them: two hundred parallel guesses get eight checks, none is locked out', async () => {
     waits.length = 0;
-    const guesses = await Promise.allSettled(Array.from({ length: 200 }, (_, i) => members.signIn('keeper one', `wrong password ${i}`, from('10.9.9.9'), NOW)));
+    const guesses = await Promise.allSettled(
+      Array.from({ length: 200 }, (_, i) =>
+        members.signIn('keeper one', `wrong password ${i}`, from('10.9.9.9'), NOW),
+      ),
+    );
     const codes = guesses.map((g) => (g as PromiseRejectedResult).reason as SignInRefused).map((e) => e.code);
     expect(codes.filter((c) => c === 'wrong').length).toBeLessThanOrEqual(9);
     expect(codes.filter((c) => c === 'too-many').length).toBeGreaterThanOrEqual(191);
@@ -90,19 +136,36 @@ describe('sign-in', () => {
     await members.signIn('keeper one', first.password, from('10.9.9.9'), new Date(NOW.getTime() + 60_000));
   });
   it('counts one password tried over many names from one address', async () => {
-    const tried = await Promise.allSettled(Array.from({ length: 60 }, (_, i) => members.signIn(`somebody ${i}`, 'Password 2026', from('10.8.8.8'), NOW)));
-    expect(tried.filter((t) => ((t as PromiseRejectedResult).reason as SignInRefused).code === 'wrong').length).toBeLessThanOrEqual(29);
+    const tried = await Promise.allSettled(
+      Array.from({ length: 60 }, (_, i) =>
+        members.signIn(`somebody ${i}`, 'Password 2026', from('10.8.8.8'), NOW),
+      ),
+    );
+    expect(
+      tried.filter((t) => ((t as PromiseRejectedResult).reason as SignInRefused).code === 'wrong').length,
+    ).toBeLessThanOrEqual(29);
   });
   it('a clock that was ahead locks nobody out when it goes back', async () => {
     const ahead = new Date(NOW.getTime() + 24 * 3_600_000);
-    for (let i = 0; i < 5; i++) await expect(members.signIn('keeper one', 'wrong password', from('10.7.7.7'), ahead)).rejects.toMatchObject({ code: 'wrong' });
+    for (let i = 0; i < 5; i++)
+      await expect(
+        members.signIn('keeper one', 'wrong password', from('10.7.7.7'), ahead),
+      ).rejects.toMatchObject({ code: 'wrong' });
     waits.length = 0;
     await members.signIn('keeper one', first.password, from('10.7.7.7'), NOW);
     expect(waits).toEqual([]);
   });
   it('lists own sessions, ends one or all; a changed password ends the others', async () => {
-    await members.addMember(ours, { name: 'Session Three', password: 'a first long one', roles: ['charter'] }, NOW);
-    const [a, b, c] = [await members.signIn('session three', 'a first long one', from(), NOW), await members.signIn('session three', 'a first long one', from(), NOW), await members.signIn('session three', 'a first long one', from(), NOW)];
+    await members.addMember(
+      ours,
+      { name: 'Session Three', password: 'a first long one', roles: ['charter'] },
+      NOW,
+    );
+    const [a, b, c] = [
+      await members.signIn('session three', 'a first long one', from(), NOW),
+      await members.signIn('session three', 'a first long one', from(), NOW),
+      await members.signIn('session three', 'a first long one', from(), NOW),
+    ];
     const me = (await members.actorOf(a, NOW))!;
     const list = await members.listSessions(me, a, NOW);
     expect(list.map((s) => s.current).filter(Boolean)).toHaveLength(1);
@@ -110,8 +173,16 @@ describe('sign-in', () => {
     const other = list.find((s) => !s.current)!;
     await members.endSessions(me, other.id, NOW);
     expect(await members.listSessions(me, a, NOW)).toHaveLength(2);
-    await expect(members.changePassword(me, { current: 'not this', next: 'a second long one' }, a, from(), NOW)).rejects.toThrow('current password is wrong');
-    await members.changePassword(me, { current: 'a first long one', next: 'a second long one' }, a, from(), NOW);
+    await expect(
+      members.changePassword(me, { current: 'not this', next: 'a second long one' }, a, from(), NOW),
+    ).rejects.toThrow('current password is wrong');
+    await members.changePassword(
+      me,
+      { current: 'a first long one', next: 'a second long one' },
+      a,
+      from(),
+      NOW,
+    );
     expect([await members.actorOf(b, NOW), await members.actorOf(c, NOW)]).toEqual([null, null]);
     expect(await members.actorOf(a, NOW)).not.toBeNull();
     await members.endSessions(me, 'all', NOW);
@@ -132,10 +203,16 @@ describe('sign-in', () => {
     await expect(members.createFirstProgram(first, NOW)).rejects.toBeInstanceOf(Invalid);
   });
   it('adds and removes members by a keeper only; a removed one is signed out', async () => {
-    await members.addMember(ours, { name: 'Charter Two', password: 'another long one', roles: ['charter'] }, NOW);
+    await members.addMember(
+      ours,
+      { name: 'Charter Two', password: 'another long one', roles: ['charter'] },
+      NOW,
+    );
     const t = await members.signIn('Charter Two', 'another long one', from(), NOW);
     const charter = (await members.actorOf(t, NOW))!;
-    await expect(members.addMember(charter, { name: 'X', password: 'another long one', roles: ['keeper'] }, NOW)).rejects.toThrow('is for a keeper');
+    await expect(
+      members.addMember(charter, { name: 'X', password: 'another long one', roles: ['keeper'] }, NOW),
+    ).rejects.toThrow('is for a keeper');
     await members.removeMember(ours, charter.memberId, NOW);
     expect(await members.actorOf(t, NOW)).toBeNull();
   });
@@ -146,11 +223,26 @@ describe('two at one game', () => {
     const key = await newGame(ours);
     const second: Actor = { ...ours, name: 'Second Charter' };
     await rows.saveSnaps(ours, key, [put('s1', 1, { formation: 'trips', result: 'gain', gain: 4 })]);
-    const a = await rows.saveSnaps(ours, key, [{ op: 'patch', snapId: 's1', fields: { coverage: { value: 'cover 3', version: 1 } } }]);
-    const b = await rows.saveSnaps(second, key, [{ op: 'patch', snapId: 's1', fields: { front: { value: '4-2 over', version: 1 }, coverage: { value: 'quarters', version: 1 } } }]);
+    const a = await rows.saveSnaps(ours, key, [
+      { op: 'patch', snapId: 's1', fields: { coverage: { value: 'cover 3', version: 1 } } },
+    ]);
+    const b = await rows.saveSnaps(second, key, [
+      {
+        op: 'patch',
+        snapId: 's1',
+        fields: { front: { value: '4-2 over', version: 1 }, coverage: { value: 'quarters', version: 1 } },
+      },
+    ]);
     expect(a[0]).toMatchObject({ status: 'done', versions: { coverage: 2 } });
-    expect(b[0]).toMatchObject({ status: 'conflict', conflicts: [{ field: 'coverage', theirs: 'cover 3', yours: 'quarters', by: 'Keeper One', version: 2 }] });
-    expect((await rows.loadSnaps(ours, key)).snaps[0]!.snap).toMatchObject({ coverage: 'cover 3', front: '4-2 over', formation: 'trips' });
+    expect(b[0]).toMatchObject({
+      status: 'conflict',
+      conflicts: [{ field: 'coverage', theirs: 'cover 3', yours: 'quarters', by: 'Keeper One', version: 2 }],
+    });
+    expect((await rows.loadSnaps(ours, key)).snaps[0]!.snap).toMatchObject({
+      coverage: 'cover 3',
+      front: '4-2 over',
+      formation: 'trips',
+    });
   });
   it('takes the same operation twice as one, as after a lost answer', async () => {
     const key = await newGame(ours);
@@ -164,7 +256,11 @@ describe('two at one game', () => {
   });
   it('lets parallel writers all land, in order', async () => {
     const key = await newGame(ours);
-    await Promise.all(Array.from({ length: 12 }, (_, i) => rows.saveSnaps(ours, key, [put(`p${i}`, i + 1, { result: 'gain', gain: i })])));
+    await Promise.all(
+      Array.from({ length: 12 }, (_, i) =>
+        rows.saveSnaps(ours, key, [put(`p${i}`, i + 1, { result: 'gain', gain: i })]),
+      ),
+    );
     const loaded = await rows.loadSnaps(ours, key);
     expect(loaded.snaps).toHaveLength(12);
     expect(loaded.revision).toBe(12);
@@ -172,18 +268,55 @@ describe('two at one game', () => {
   });
   it('keeps blank, none, not visible and doubt apart, through delete and restore', async () => {
     const key = await newGame(ours);
-    await rows.saveSnaps(ours, key, [put('s1', 1, { coverage: '?', motion: '-', front: '4-1', box: '?', notSure: ['front'], penalties: [{ side: 'o', name: 'holding', yards: 10, from: 'prev', outcome: 'accepted', extra: '' }], tacklers: ['5'] })]);
+    await rows.saveSnaps(ours, key, [
+      put('s1', 1, {
+        coverage: '?',
+        motion: '-',
+        front: '4-1',
+        box: '?',
+        notSure: ['front'],
+        penalties: [{ side: 'o', name: 'holding', yards: 10, from: 'prev', outcome: 'accepted', extra: '' }],
+        tacklers: ['5'],
+      }),
+    ]);
     await rows.saveSnaps(ours, key, [{ op: 'delete', snapId: 's1' }]);
     expect((await rows.loadSnaps(ours, key)).snaps).toEqual([]);
     expect((await rows.loadSnaps(ours, key, 1)).snaps[0]).toMatchObject({ deleted: true });
     await rows.saveSnaps(ours, key, [{ op: 'restore', snapId: 's1' }]);
-    await rows.saveSnaps(ours, key, [{ op: 'patch', snapId: 's1', fields: { notSure: { value: ['coverage'], version: 1 }, motion: { value: 'jet', version: 1 } } }]);
-    expect((await rows.loadSnaps(ours, key)).snaps[0]!.snap).toMatchObject({ coverage: '?', motion: 'jet', front: '4-1', box: '?', notSure: ['coverage'], tacklers: ['5'], pressure: null, penalties: [{ name: 'holding' }] });
+    await rows.saveSnaps(ours, key, [
+      {
+        op: 'patch',
+        snapId: 's1',
+        fields: { notSure: { value: ['coverage'], version: 1 }, motion: { value: 'jet', version: 1 } },
+      },
+    ]);
+    expect((await rows.loadSnaps(ours, key)).snaps[0]!.snap).toMatchObject({
+      coverage: '?',
+      motion: 'jet',
+      front: '4-1',
+      box: '?',
+      notSure: ['coverage'],
+      tacklers: ['5'],
+      pressure: null,
+      penalties: [{ name: 'holding' }],
+    });
   });
   it('refuses what a field cannot hold by itself: what stands beside it in the request lands', async () => {
     const key = await newGame(ours);
-    const answers = await rows.saveSnaps(ours, key, [put('s1', 1, { gain: 4 }), put('s2', 2, { down: 7 } as SnapFields), put('s3', 3, { note: 'a\u0000b' }), put('s4', 4, { nonsense: 1 } as never), put('s5', 5, { gain: 5 })]);
-    expect(answers.map((a) => (a.status === 'refused' ? a.code : a.status))).toEqual(['done', 'value', 'text', 'value', 'done']);
+    const answers = await rows.saveSnaps(ours, key, [
+      put('s1', 1, { gain: 4 }),
+      put('s2', 2, { down: 7 } as SnapFields),
+      put('s3', 3, { note: 'a\u0000b' }),
+      put('s4', 4, { nonsense: 1 } as never),
+      put('s5', 5, { gain: 5 }),
+    ]);
+    expect(answers.map((a) => (a.status === 'refused' ? a.code : a.status))).toEqual([
+      'done',
+      'value',
+      'text',
+      'value',
+      'done',
+    ]);
     expect(answers[1]).toMatchObject({ reason: 'down “7” is not a whole number from 1 to 4.' });
     expect(answers[3]).toMatchObject({ reason: 'There is no field nonsense.' });
     expect((await rows.loadSnaps(ours, key)).snaps.map((s) => s.snap.snapId)).toEqual(['s1', 's5']);
@@ -192,7 +325,9 @@ describe('two at one game', () => {
     const key = await newGame(ours);
     await games.closeGame(ours, key, true, NOW);
     const charter: Actor = { ...ours, roles: ['charter'] };
-    expect(await rows.saveSnaps(charter, key, [put('s1', 1, {})])).toMatchObject([{ status: 'refused', code: 'closed' }]);
+    expect(await rows.saveSnaps(charter, key, [put('s1', 1, {})])).toMatchObject([
+      { status: 'refused', code: 'closed' },
+    ]);
   });
 });
 
@@ -200,19 +335,36 @@ describe('nothing crosses programs', () => {
   it('neither reads nor writes a row of another program', async () => {
     const key = await newGame(theirs);
     await rows.saveSnaps(theirs, key, [put('s1', 1, { gain: 9 })]);
-    const play = await rows.addPlay(theirs, { name: 'Theirs', kind: 'run', personnel: null, formation: null, formationSide: null, motion: null, motionBy: null, concept: 'power', conceptWeak: null, direction: null, backfield: null, links: [] });
+    const play = await rows.addPlay(theirs, {
+      name: 'Theirs',
+      kind: 'run',
+      personnel: null,
+      formation: null,
+      formationSide: null,
+      motion: null,
+      motionBy: null,
+      concept: 'power',
+      conceptWeak: null,
+      direction: null,
+      backfield: null,
+      links: [],
+    });
     const sheet = await rows.createSheet(theirs, { name: 'Secret', opponent: 'CCC' });
     const call = await rows.addCall(theirs, sheet, { key: randomUUID(), section: 'first', play });
     const term = (await book.loadBook(theirs)).terms[0]!;
     const before = JSON.stringify(await packages.exportTables(theirs));
 
     await expect(rows.loadSnaps(ours, key)).rejects.toBeInstanceOf(NotFound);
-    expect(await rows.saveSnaps(ours, key, [put('s9', 1, {})])).toMatchObject([{ status: 'refused', code: 'gone' }]);
+    expect(await rows.saveSnaps(ours, key, [put('s9', 1, {})])).toMatchObject([
+      { status: 'refused', code: 'gone' },
+    ]);
     await expect(games.findGame(ours, key)).rejects.toBeInstanceOf(NotFound);
     await expect(games.closeGame(ours, key, true, NOW)).rejects.toBeInstanceOf(NotFound);
     await expect(plans.loadSheet(ours, sheet)).rejects.toBeInstanceOf(NotFound);
     await expect(rows.removeCall(ours, sheet, call)).rejects.toBeInstanceOf(NotFound);
-    await expect(rows.moveCall(ours, sheet, call, { section: 'red', after: null })).rejects.toBeInstanceOf(NotFound);
+    await expect(rows.moveCall(ours, sheet, call, { section: 'red', after: null })).rejects.toBeInstanceOf(
+      NotFound,
+    );
     await expect(rows.lockSheet(ours, sheet, true)).rejects.toBeInstanceOf(NotFound);
     await expect(members.removeMember(ours, theirs.memberId, NOW)).rejects.toBeInstanceOf(NotFound);
     expect([...(await snaps.loadGames(ours, [key])).keys()]).toEqual([]);
@@ -220,7 +372,9 @@ describe('nothing crosses programs', () => {
     expect((await plans.listPlays(ours)).some((p) => p.id === play)).toBe(false);
     expect((await members.listMembers(ours)).some((m) => m.name === 'Other One')).toBe(false);
     const own = await rows.createSheet(ours, { name: 'Ours', opponent: 'CCC' });
-    await expect(rows.addCall(ours, own, { key: randomUUID(), section: 'first', play })).rejects.toBeInstanceOf(NotFound);
+    await expect(
+      rows.addCall(ours, own, { key: randomUUID(), section: 'first', play }),
+    ).rejects.toBeInstanceOf(NotFound);
     await expect(rows.changeTerm(ours, 'no such word', { aliases: ['x'] })).rejects.toBeInstanceOf(NotFound);
     const change = await book.mergeTerms(theirs, 'coverage-cover-1', 'coverage-cover-0', NOW);
     await expect(book.undoChange(ours, change.change, NOW)).rejects.toBeInstanceOf(NotFound);
@@ -232,7 +386,9 @@ describe('nothing crosses programs', () => {
   it('refuses roles that may not, naming those that could', async () => {
     const charter: Actor = { ...ours, roles: ['charter'] };
     const guest: Actor = { ...ours, roles: ['guest'] };
-    await expect(rows.createSheet(charter, { name: 'x', opponent: 'CCC' })).rejects.toThrow('coordinator or coach');
+    await expect(rows.createSheet(charter, { name: 'x', opponent: 'CCC' })).rejects.toThrow(
+      'coordinator or coach',
+    );
     await expect(snaps.loadGames(guest, [])).rejects.toBeInstanceOf(Refused);
     await expect(book.mergeTerms(charter, 'a', 'b', NOW)).rejects.toThrow('coordinator');
   });
@@ -243,19 +399,38 @@ describe('the book', () => {
     const key = await newGame(ours);
     await rows.addTerm(ours, { kind: 'formation', word: 'three wide', aliases: ['tw'], notes: null });
     const terms = (await book.loadBook(ours)).terms;
-    const [keep, drop] = [terms.find((t) => t.word === 'trips')!, terms.find((t) => t.word === 'three wide')!];
-    await rows.saveSnaps(ours, key, [put('s1', 1, { formation: 'three wide' }), put('s2', 2, { formation: 'trips' })]);
+    const [keep, drop] = [
+      terms.find((t) => t.word === 'trips')!,
+      terms.find((t) => t.word === 'three wide')!,
+    ];
+    await rows.saveSnaps(ours, key, [
+      put('s1', 1, { formation: 'three wide' }),
+      put('s2', 2, { formation: 'trips' }),
+    ]);
     expect((await book.termUse(ours)).get('formation|three wide')).toBe(1);
     await expect(rows.removeTerm(ours, drop.id)).rejects.toThrow('stands in 1 snaps');
     expect(await book.mergeTerms(ours, keep.id, drop.id, NOW)).toMatchObject({ snaps: 1, plays: 0 });
     const after = await book.loadBook(ours);
-    expect(after.terms.find((t) => t.word === 'trips')!.aliases).toEqual(expect.arrayContaining(['three wide', 'tw']));
-    expect((await rows.loadSnaps(ours, key)).snaps.map((s) => [s.snap.formation, s.versions.formation ?? 1])).toEqual([['trips', 2], ['trips', 1]]);
+    expect(after.terms.find((t) => t.word === 'trips')!.aliases).toEqual(
+      expect.arrayContaining(['three wide', 'tw']),
+    );
+    expect(
+      (await rows.loadSnaps(ours, key)).snaps.map((s) => [s.snap.formation, s.versions.formation ?? 1]),
+    ).toEqual([
+      ['trips', 2],
+      ['trips', 1],
+    ]);
   });
   it('refuses words that mean something already or that the line needs', async () => {
-    await expect(rows.addTerm(ours, { kind: 'coverage', word: 'Cover 3', aliases: [], notes: null })).rejects.toThrow('stands for cover 3 already');
-    await expect(rows.addTerm(ours, { kind: 'tag', word: 'a/b', aliases: [], notes: null })).rejects.toThrow('uses for itself');
-    await expect(rows.addTerm(ours, { kind: 'tag', word: ' ', aliases: [], notes: null })).rejects.toThrow('empty');
+    await expect(
+      rows.addTerm(ours, { kind: 'coverage', word: 'Cover 3', aliases: [], notes: null }),
+    ).rejects.toThrow('stands for cover 3 already');
+    await expect(rows.addTerm(ours, { kind: 'tag', word: 'a/b', aliases: [], notes: null })).rejects.toThrow(
+      'uses for itself',
+    );
+    await expect(rows.addTerm(ours, { kind: 'tag', word: ' ', aliases: [], notes: null })).rejects.toThrow(
+      'empty',
+    );
   });
 });
 
@@ -263,83 +438,200 @@ describe('changes of the book that can be taken back', () => {
   const named = async (word: string) => (await book.loadBook(ours)).terms.find((t) => t.word === word);
   it('takes a merge back: words, plays and snaps say again what they said, and what was typed since stays', async () => {
     const key = await newGame(ours);
-    const play = await rows.addPlay(ours, { name: 'Slot power', kind: 'run', personnel: '20', formation: 'slot', formationSide: 'R', motion: null, motionBy: null, concept: 'power', conceptWeak: null, direction: 'R', backfield: null, links: [] });
-    await rows.saveSnaps(ours, key, [put('a', 1, { formation: 'slot', notSure: ['formation'] }), put('b', 2, { formation: 'slot' }), put('c', 3, { formation: 'pro' })]);
+    const play = await rows.addPlay(ours, {
+      name: 'Slot power',
+      kind: 'run',
+      personnel: '20',
+      formation: 'slot',
+      formationSide: 'R',
+      motion: null,
+      motionBy: null,
+      concept: 'power',
+      conceptWeak: null,
+      direction: 'R',
+      backfield: null,
+      links: [],
+    });
+    await rows.saveSnaps(ours, key, [
+      put('a', 1, { formation: 'slot', notSure: ['formation'] }),
+      put('b', 2, { formation: 'slot' }),
+      put('c', 3, { formation: 'pro' }),
+    ]);
     const [keep, drop] = [(await named('pro'))!, (await named('slot'))!];
     const before = JSON.stringify((await book.loadBook(ours)).terms.map((t) => [t.id, t.aliases]).sort());
     const done = await book.mergeTerms(ours, keep.id, drop.id, NOW);
     expect(done).toMatchObject({ snaps: 2, plays: 1 });
     const merged = await rows.loadSnaps(ours, key);
-    expect(merged.snaps.map((s) => [s.snap.formation, s.versions.formation ?? 1])).toEqual([['pro', 2], ['pro', 2], ['pro', 1]]);
+    expect(merged.snaps.map((s) => [s.snap.formation, s.versions.formation ?? 1])).toEqual([
+      ['pro', 2],
+      ['pro', 2],
+      ['pro', 1],
+    ]);
     expect(merged.snaps[0]!.snap.notSure).toEqual(['formation']);
     // A reader who asks for what is new sees the rewritten snaps.
     expect((await rows.loadSnaps(ours, key, 1)).snaps.map((s) => s.snap.snapId)).toEqual(['a', 'b']);
-    await rows.saveSnaps(ours, key, [{ op: 'patch', snapId: 'b', fields: { formation: { value: 'trips', version: 2 } } }]);
+    await rows.saveSnaps(ours, key, [
+      { op: 'patch', snapId: 'b', fields: { formation: { value: 'trips', version: 2 } } },
+    ]);
     expect(await book.undoChange(ours, done.change, NOW)).toEqual({ snaps: 1, left: 1 });
-    expect((await rows.loadSnaps(ours, key)).snaps.map((s) => s.snap.formation)).toEqual(['slot', 'trips', 'pro']);
+    expect((await rows.loadSnaps(ours, key)).snaps.map((s) => s.snap.formation)).toEqual([
+      'slot',
+      'trips',
+      'pro',
+    ]);
     expect((await plans.listPlays(ours)).find((p) => p.id === play)!.formation).toBe('slot');
-    expect(JSON.stringify((await book.loadBook(ours)).terms.map((t) => [t.id, t.aliases]).sort())).toBe(before);
+    expect(JSON.stringify((await book.loadBook(ours)).terms.map((t) => [t.id, t.aliases]).sort())).toBe(
+      before,
+    );
     await expect(book.undoChange(ours, done.change, NOW)).rejects.toThrow('taken back already');
   });
   it('splits a word by a condition, with the count before and the way back', async () => {
     const key = await newGame(ours);
-    await rows.saveSnaps(ours, key, ['11', '12', '10', '12', null].map((personnel, i) => put(`s${i}`, i + 1, { formation: 'quads', personnel })));
+    await rows.saveSnaps(
+      ours,
+      key,
+      ['11', '12', '10', '12', null].map((personnel, i) =>
+        put(`s${i}`, i + 1, { formation: 'quads', personnel }),
+      ),
+    );
     const from = (await named('quads'))!;
     const where = [{ field: 'personnel' as const, values: ['11', '12'] }];
-    expect(await book.previewSplit(ours, from.id, where)).toMatchObject({ snaps: 3, of: 5, choices: { personnel: [['12', 2], ['10', 1], ['11', 1]] } });
-    await expect(book.splitTerm(ours, { from: from.id, to: { word: 'trips' }, where }, NOW)).rejects.toThrow('stands for trips already');
-    await expect(book.splitTerm(ours, { from: from.id, to: { word: 'quads tight' }, where: [] }, NOW)).rejects.toThrow('choose at least one');
+    expect(await book.previewSplit(ours, from.id, where)).toMatchObject({
+      snaps: 3,
+      of: 5,
+      choices: {
+        personnel: [
+          ['12', 2],
+          ['10', 1],
+          ['11', 1],
+        ],
+      },
+    });
+    await expect(book.splitTerm(ours, { from: from.id, to: { word: 'trips' }, where }, NOW)).rejects.toThrow(
+      'stands for trips already',
+    );
+    await expect(
+      book.splitTerm(ours, { from: from.id, to: { word: 'quads tight' }, where: [] }, NOW),
+    ).rejects.toThrow('choose at least one');
     const done = await book.splitTerm(ours, { from: from.id, to: { word: 'Quads Tight' }, where }, NOW);
     expect(done.snaps).toBe(3);
     expect((await named('quads tight'))!.spots).toEqual(from.spots);
-    expect((await rows.loadSnaps(ours, key)).snaps.map((s) => s.snap.formation)).toEqual(['quads tight', 'quads tight', 'quads', 'quads tight', 'quads']);
+    expect((await rows.loadSnaps(ours, key)).snaps.map((s) => s.snap.formation)).toEqual([
+      'quads tight',
+      'quads tight',
+      'quads',
+      'quads tight',
+      'quads',
+    ]);
     await book.undoChange(ours, done.change, NOW);
     expect((await rows.loadSnaps(ours, key)).snaps.every((s) => s.snap.formation === 'quads')).toBe(true);
     expect(await named('quads tight')).toBeUndefined();
   });
   it('counts before a split what it then changes: on either side of a pass, a snap once', async () => {
     const key = await newGame(ours);
-    const shown = [{ concept: 'snag', conceptWeak: 'slants' }, { concept: 'slants', conceptWeak: 'snag' }, { concept: 'snag', conceptWeak: 'snag' }, { concept: 'slants', conceptWeak: 'slants' }];
-    await rows.saveSnaps(ours, key, shown.map((c, i) => put(`s${i}`, i + 1, { play: 'pass', personnel: '11', ...c })));
+    const shown = [
+      { concept: 'snag', conceptWeak: 'slants' },
+      { concept: 'slants', conceptWeak: 'snag' },
+      { concept: 'snag', conceptWeak: 'snag' },
+      { concept: 'slants', conceptWeak: 'slants' },
+    ];
+    await rows.saveSnaps(
+      ours,
+      key,
+      shown.map((c, i) => put(`s${i}`, i + 1, { play: 'pass', personnel: '11', ...c })),
+    );
     const from = (await book.loadBook(ours)).terms.find((x) => x.kind === 'pass' && x.word === 'snag')!;
     const where = [{ field: 'personnel' as const, values: ['11'] }];
     expect(await book.previewSplit(ours, from.id, where)).toMatchObject({ snaps: 3, of: 3 });
     const done = await book.splitTerm(ours, { from: from.id, to: { word: 'snag tight' }, where }, NOW);
     expect(done.snaps).toBe(3);
-    expect((await rows.loadSnaps(ours, key)).snaps.map((s) => [s.snap.concept, s.snap.conceptWeak])).toEqual([['snag tight', 'slants'], ['slants', 'snag tight'], ['snag tight', 'snag tight'], ['slants', 'slants']]);
+    expect((await rows.loadSnaps(ours, key)).snaps.map((s) => [s.snap.concept, s.snap.conceptWeak])).toEqual([
+      ['snag tight', 'slants'],
+      ['slants', 'snag tight'],
+      ['snag tight', 'snag tight'],
+      ['slants', 'slants'],
+    ]);
     await book.undoChange(ours, done.change, NOW);
-    expect((await rows.loadSnaps(ours, key)).snaps.map((s) => [s.snap.concept, s.snap.conceptWeak])).toEqual(shown.map((c) => [c.concept, c.conceptWeak]));
+    expect((await rows.loadSnaps(ours, key)).snaps.map((s) => [s.snap.concept, s.snap.conceptWeak])).toEqual(
+      shown.map((c) => [c.concept, c.conceptWeak]),
+    );
   });
   it('does not merge a word that is a run and a pass, and says what to do', async () => {
     const pass = await rows.addTerm(ours, { kind: 'pass', word: 'trap', aliases: [], notes: null });
-    const of = async (word: string) => (await book.loadBook(ours)).terms.find((x) => x.kind === 'run' && x.word === word)!.id;
-    await expect(book.mergeTerms(ours, await of('long trap'), await of('trap'), NOW)).rejects.toThrow('“trap” is a run and a pass; split one of them off by its play first');
+    const of = async (word: string) =>
+      (await book.loadBook(ours)).terms.find((x) => x.kind === 'run' && x.word === word)!.id;
+    await expect(book.mergeTerms(ours, await of('long trap'), await of('trap'), NOW)).rejects.toThrow(
+      '“trap” is a run and a pass; split one of them off by its play first',
+    );
     await rows.removeTerm(ours, pass);
     const done = await book.mergeTerms(ours, await of('long trap'), await of('trap'), NOW);
     await book.undoChange(ours, done.change, NOW);
   });
   it('merges tags too, each once a snap', async () => {
     const key = await newGame(ours);
-    await rows.saveSnaps(ours, key, [put('a', 1, { tags: ['hurry', 'trick'] }), put('b', 2, { tags: ['trick'] })]);
+    await rows.saveSnaps(ours, key, [
+      put('a', 1, { tags: ['hurry', 'trick'] }),
+      put('b', 2, { tags: ['trick'] }),
+    ]);
     const done = await book.mergeTerms(ours, (await named('hurry'))!.id, (await named('trick'))!.id, NOW);
     expect((await rows.loadSnaps(ours, key)).snaps.map((s) => s.snap.tags)).toEqual([['hurry'], ['hurry']]);
     await book.undoChange(ours, done.change, NOW);
-    expect((await rows.loadSnaps(ours, key)).snaps.map((s) => s.snap.tags)).toEqual([['hurry', 'trick'], ['trick']]);
+    expect((await rows.loadSnaps(ours, key)).snaps.map((s) => s.snap.tags)).toEqual([
+      ['hurry', 'trick'],
+      ['trick'],
+    ]);
   });
   it('refuses points and meanings that cannot be kept, by name', async () => {
     const spots = [{ letter: 'X', x: -15, depth: 0.3, onLine: true }];
-    await expect(rows.addTerm(ours, { kind: 'tag', word: 'drawn', aliases: [], notes: null, spots })).rejects.toThrow('not drawn by points');
-    await expect(rows.addTerm(ours, { kind: 'formation', word: 'twice x', aliases: [], notes: null, spots: [...spots, ...spots] })).rejects.toThrow('stands twice');
-    await expect(rows.addTerm(ours, { kind: 'formation', word: 'nobody', aliases: [], notes: null, spots: [] })).rejects.toThrow('nobody is placed');
-    await expect(rows.addTerm(ours, { kind: 'run', word: 'wrong', aliases: [], notes: null, definition: { kind: 'motion', motion: 'trade' } })).rejects.toThrow('cannot define');
+    await expect(
+      rows.addTerm(ours, { kind: 'tag', word: 'drawn', aliases: [], notes: null, spots }),
+    ).rejects.toThrow('not drawn by points');
+    await expect(
+      rows.addTerm(ours, {
+        kind: 'formation',
+        word: 'twice x',
+        aliases: [],
+        notes: null,
+        spots: [...spots, ...spots],
+      }),
+    ).rejects.toThrow('stands twice');
+    await expect(
+      rows.addTerm(ours, { kind: 'formation', word: 'nobody', aliases: [], notes: null, spots: [] }),
+    ).rejects.toThrow('nobody is placed');
+    await expect(
+      rows.addTerm(ours, {
+        kind: 'run',
+        word: 'wrong',
+        aliases: [],
+        notes: null,
+        definition: { kind: 'motion', motion: 'trade' },
+      }),
+    ).rejects.toThrow('cannot define');
   });
   it('takes a book.json in: adds and changes, drops nothing; whole or not at all', async () => {
     const own = await book.loadBook(ours);
-    const added = { id: 'formation-far-away', kind: 'formation' as const, word: 'far away', aliases: [], spots: [{ letter: 'X', x: -20, depth: 0.3, onLine: true }] };
-    expect(await book.importBook(ours, writeBook({ ...own, terms: [added] }), NOW)).toEqual({ added: 1, changed: 0 });
+    const added = {
+      id: 'formation-far-away',
+      kind: 'formation' as const,
+      word: 'far away',
+      aliases: [],
+      spots: [{ letter: 'X', x: -20, depth: 0.3, onLine: true }],
+    };
+    expect(await book.importBook(ours, writeBook({ ...own, terms: [added] }), NOW)).toEqual({
+      added: 1,
+      changed: 0,
+    });
     expect((await book.loadBook(ours)).terms).toHaveLength(own.terms.length + 1);
-    expect(await book.importBook(ours, writeBook({ ...own, terms: [{ ...added, aliases: ['fa'] }] }), NOW)).toEqual({ added: 0, changed: 1 });
-    const clash = writeBook({ ...own, terms: [{ ...added, id: 'x1', word: 'new word' }, { ...added, id: 'x2', word: 'other', aliases: ['trips'] }] });
+    expect(
+      await book.importBook(ours, writeBook({ ...own, terms: [{ ...added, aliases: ['fa'] }] }), NOW),
+    ).toEqual({ added: 0, changed: 1 });
+    const clash = writeBook({
+      ...own,
+      terms: [
+        { ...added, id: 'x1', word: 'new word' },
+        { ...added, id: 'x2', word: 'other', aliases: ['trips'] },
+      ],
+    });
     await expect(book.importBook(ours, clash, NOW)).rejects.toThrow('stands for trips already');
     expect(await named('new word')).toBeUndefined();
     await expect(book.importBook(ours, '{"name":1}', NOW)).rejects.toThrow('book.json, name');
@@ -350,32 +642,136 @@ describe('changes of the book that can be taken back', () => {
 
 describe('who may do what with the book', () => {
   const as = (...roles: Actor['roles'][number][]): Actor => ({ ...ours, roles });
-  const split = { from: 'formation-trips', to: { word: 'x' }, where: [{ field: 'personnel' as const, values: ['11'] }] };
+  const split = {
+    from: 'formation-trips',
+    to: { word: 'x' },
+    where: [{ field: 'personnel' as const, values: ['11'] }],
+  };
   it.each([
-    ['merging', ['coach', 'charter', 'keeper', 'guest'], (a: Actor) => book.mergeTerms(a, 'a', 'b', NOW), 'coordinator'],
-    ['splitting', ['coach', 'charter', 'keeper', 'guest'], (a: Actor) => book.splitTerm(a, split, NOW), 'coordinator'],
-    ['taking back', ['coach', 'charter', 'keeper', 'guest'], (a: Actor) => book.undoChange(a, randomUUID(), NOW), 'coordinator'],
-    ['importing a book', ['keeper', 'coach', 'charter', 'guest'], (a: Actor) => book.importBook(a, '{}', NOW), 'coordinator'],
-    ['adding the general terms', ['keeper', 'coach', 'charter', 'guest'], (a: Actor) => book.adoptGeneralTerms(a), 'coordinator'],
-    ['adding a word', ['keeper', 'guest'], (a: Actor) => rows.addTerm(a, { kind: 'tag', word: 'x', aliases: [], notes: null }), 'coordinator or coach or charter'],
-    ['drawing a word', ['keeper', 'guest'], (a: Actor) => rows.changeTerm(a, 'formation-trips', { spots: null }), 'coordinator or coach or charter'],
-    ['reading the book', ['keeper', 'guest'], (a: Actor) => book.bookFor(a), 'coordinator or coach or charter'],
-    ['reading the changes', ['keeper', 'guest'], (a: Actor) => book.listChanges(a), 'coordinator or coach or charter'],
-    ['looking before a split', ['keeper', 'guest'], (a: Actor) => book.previewSplit(a, 'formation-trips', []), 'coordinator or coach or charter'],
-    ['linking plays', ['charter', 'keeper', 'guest'], (a: Actor) => rows.setLinks(a, 'x', []), 'coordinator or coach'],
-    ['reading the games', ['keeper', 'guest'], (a: Actor) => games.listGames(a), 'coordinator or coach or charter'],
-    ['changing the rules', ['coach', 'charter', 'guest'], (a: Actor) => members.setRules(a, null, NOW), 'keeper or coordinator'],
+    [
+      'merging',
+      ['coach', 'charter', 'keeper', 'guest'],
+      (a: Actor) => book.mergeTerms(a, 'a', 'b', NOW),
+      'coordinator',
+    ],
+    [
+      'splitting',
+      ['coach', 'charter', 'keeper', 'guest'],
+      (a: Actor) => book.splitTerm(a, split, NOW),
+      'coordinator',
+    ],
+    [
+      'taking back',
+      ['coach', 'charter', 'keeper', 'guest'],
+      (a: Actor) => book.undoChange(a, randomUUID(), NOW),
+      'coordinator',
+    ],
+    [
+      'importing a book',
+      ['keeper', 'coach', 'charter', 'guest'],
+      (a: Actor) => book.importBook(a, '{}', NOW),
+      'coordinator',
+    ],
+    [
+      'adding the general terms',
+      ['keeper', 'coach', 'charter', 'guest'],
+      (a: Actor) => book.adoptGeneralTerms(a),
+      'coordinator',
+    ],
+    [
+      'adding a word',
+      ['keeper', 'guest'],
+      (a: Actor) => rows.addTerm(a, { kind: 'tag', word: 'x', aliases: [], notes: null }),
+      'coordinator or coach or charter',
+    ],
+    [
+      'drawing a word',
+      ['keeper', 'guest'],
+      (a: Actor) => rows.changeTerm(a, 'formation-trips', { spots: null }),
+      'coordinator or coach or charter',
+    ],
+    [
+      'reading the book',
+      ['keeper', 'guest'],
+      (a: Actor) => book.bookFor(a),
+      'coordinator or coach or charter',
+    ],
+    [
+      'reading the changes',
+      ['keeper', 'guest'],
+      (a: Actor) => book.listChanges(a),
+      'coordinator or coach or charter',
+    ],
+    [
+      'looking before a split',
+      ['keeper', 'guest'],
+      (a: Actor) => book.previewSplit(a, 'formation-trips', []),
+      'coordinator or coach or charter',
+    ],
+    [
+      'linking plays',
+      ['charter', 'keeper', 'guest'],
+      (a: Actor) => rows.setLinks(a, 'x', []),
+      'coordinator or coach',
+    ],
+    [
+      'reading the games',
+      ['keeper', 'guest'],
+      (a: Actor) => games.listGames(a),
+      'coordinator or coach or charter',
+    ],
+    [
+      'changing the rules',
+      ['coach', 'charter', 'guest'],
+      (a: Actor) => members.setRules(a, null, NOW),
+      'keeper or coordinator',
+    ],
   ] as const)('%s is refused to others, naming who could', async (_, roles, work, could) => {
     for (const role of roles) {
-      const refused = await work(as(role)).then(() => null, (e: unknown) => e);
+      const refused = await work(as(role)).then(
+        () => null,
+        (e: unknown) => e,
+      );
       expect(refused, role).toBeInstanceOf(Refused);
       expect((refused as Refused).message).toContain(could);
     }
   });
   it('nothing of another program’s book is changed, split, linked or read', async () => {
-    const key = await rows.addTerm(theirs, { kind: 'formation', word: 'only theirs', aliases: [], notes: 'secret', spots: [{ letter: 'X', x: -9, depth: 1, onLine: false }] });
-    const play = await rows.addPlay(theirs, { name: 'Theirs two', kind: 'run', personnel: null, formation: null, formationSide: null, motion: null, motionBy: null, concept: 'power', conceptWeak: null, direction: null, backfield: null, links: [] });
-    const mine = await rows.addPlay(ours, { name: 'Mine', kind: 'run', personnel: null, formation: null, formationSide: null, motion: null, motionBy: null, concept: 'power', conceptWeak: null, direction: null, backfield: null, links: [] });
+    const key = await rows.addTerm(theirs, {
+      kind: 'formation',
+      word: 'only theirs',
+      aliases: [],
+      notes: 'secret',
+      spots: [{ letter: 'X', x: -9, depth: 1, onLine: false }],
+    });
+    const play = await rows.addPlay(theirs, {
+      name: 'Theirs two',
+      kind: 'run',
+      personnel: null,
+      formation: null,
+      formationSide: null,
+      motion: null,
+      motionBy: null,
+      concept: 'power',
+      conceptWeak: null,
+      direction: null,
+      backfield: null,
+      links: [],
+    });
+    const mine = await rows.addPlay(ours, {
+      name: 'Mine',
+      kind: 'run',
+      personnel: null,
+      formation: null,
+      formationSide: null,
+      motion: null,
+      motionBy: null,
+      concept: 'power',
+      conceptWeak: null,
+      direction: null,
+      backfield: null,
+      links: [],
+    });
     const before = JSON.stringify(await packages.exportTables(theirs));
     await expect(rows.changeTerm(ours, key, { notes: 'ours' })).rejects.toBeInstanceOf(NotFound);
     await expect(book.previewSplit(ours, key, [])).rejects.toBeInstanceOf(NotFound);
@@ -383,8 +779,12 @@ describe('who may do what with the book', () => {
     await expect(book.splitTerm(ours, { ...split, to: { key } }, NOW)).rejects.toBeInstanceOf(NotFound);
     await rows.removeTerm(ours, key);
     await expect(rows.setLinks(ours, play, [])).rejects.toBeInstanceOf(NotFound);
-    await expect(rows.setLinks(ours, mine, [{ kind: 'set-up', play, least: 1, trigger: null }])).rejects.toBeInstanceOf(NotFound);
-    await expect(rows.setLinks(ours, mine, [{ kind: 'set-up', play: mine, least: 1, trigger: null }])).rejects.toThrow('cannot set itself up');
+    await expect(
+      rows.setLinks(ours, mine, [{ kind: 'set-up', play, least: 1, trigger: null }]),
+    ).rejects.toBeInstanceOf(NotFound);
+    await expect(
+      rows.setLinks(ours, mine, [{ kind: 'set-up', play: mine, least: 1, trigger: null }]),
+    ).rejects.toThrow('cannot set itself up');
     expect(JSON.stringify(await book.loadBook(ours))).not.toContain('only theirs');
     expect(JSON.stringify(await packages.exportTables(theirs))).toBe(before);
   });
@@ -393,15 +793,30 @@ describe('who may do what with the book', () => {
 describe('the book under load', () => {
   it('a merge and parallel writers of the same game both land, and no version is lost', async () => {
     const key = await newGame(ours);
-    await rows.saveSnaps(ours, key, Array.from({ length: 40 }, (_, i) => put(`m${i}`, i + 1, { formation: i % 2 ? 'ace' : 'pro', gain: 0, result: 'gain' })));
-    const writes = Array.from({ length: 8 }, (_, w) => rows.saveSnaps(ours, key, [{ op: 'patch', snapId: `m${w}`, fields: { gain: { value: w + 1, version: 1 } } }]));
-    const [merge] = await Promise.all([book.mergeTerms(ours, 'formation-pro', 'formation-ace', NOW), ...writes]);
+    await rows.saveSnaps(
+      ours,
+      key,
+      Array.from({ length: 40 }, (_, i) =>
+        put(`m${i}`, i + 1, { formation: i % 2 ? 'ace' : 'pro', gain: 0, result: 'gain' }),
+      ),
+    );
+    const writes = Array.from({ length: 8 }, (_, w) =>
+      rows.saveSnaps(ours, key, [
+        { op: 'patch', snapId: `m${w}`, fields: { gain: { value: w + 1, version: 1 } } },
+      ]),
+    );
+    const [merge] = await Promise.all([
+      book.mergeTerms(ours, 'formation-pro', 'formation-ace', NOW),
+      ...writes,
+    ]);
     expect(merge).toMatchObject({ snaps: 20 });
     const after = await rows.loadSnaps(ours, key);
     expect(after.snaps.every((s) => s.snap.formation === 'pro')).toBe(true);
     expect(after.snaps.slice(0, 8).map((s) => s.snap.gain)).toEqual([1, 2, 3, 4, 5, 6, 7, 8]);
     expect((await book.undoChange(ours, merge.change, NOW)).snaps).toBe(20);
-    expect((await rows.loadSnaps(ours, key)).snaps.map((s) => s.snap.formation)).toEqual(Array.from({ length: 40 }, (_, i) => (i % 2 ? 'ace' : 'pro')));
+    expect((await rows.loadSnaps(ours, key)).snaps.map((s) => s.snap.formation)).toEqual(
+      Array.from({ length: 40 }, (_, i) => (i % 2 ? 'ace' : 'pro')),
+    );
   });
   it('a removed snap is rewritten too, so that bringing it back brings no old word', async () => {
     const key = await newGame(ours);
@@ -416,24 +831,51 @@ describe('the book under load', () => {
 
 describe('a game without a line', () => {
   it('is opened at its own level and phase, whatever the program’s', async () => {
-    const key = await games.createGame(ours, { home: { key: 'AAA' }, away: { key: 'CCC' }, date: null, week: null, level: 'flag_five', phase: 'flag' });
+    const key = await games.createGame(ours, {
+      home: { key: 'AAA' },
+      away: { key: 'CCC' },
+      date: null,
+      week: null,
+      level: 'flag_five',
+      phase: 'flag',
+    });
     expect(await games.findGame(ours, key)).toMatchObject({ level: 'flag_five', phase: 'flag' });
     expect((await games.profilesOf(ours)).flag_five).toMatchObject({ players: 5, fieldWidth: 30 });
   });
   it('travels in a package', async () => {
     const csv = 'game,home,away,level,phase\n2026-seven,AAA,CCC,seven_on_seven,seven_on_seven\n';
-    const outcome = await imports.importFiles(ours, [{ name: 'games.csv', text: csv }, { name: 'teams.csv', text: 'team,name\nAAA,Alder\nCCC,Cedar\n' }], NOW);
+    const outcome = await imports.importFiles(
+      ours,
+      [
+        { name: 'games.csv', text: csv },
+        { name: 'teams.csv', text: 'team,name\nAAA,Alder\nCCC,Cedar\n' },
+      ],
+      NOW,
+    );
     expect(outcome.faults).toEqual([]);
-    expect(await games.findGame(ours, '2026-seven')).toMatchObject({ level: 'seven_on_seven', phase: 'seven_on_seven' });
+    expect(await games.findGame(ours, '2026-seven')).toMatchObject({
+      level: 'seven_on_seven',
+      phase: 'seven_on_seven',
+    });
   });
 });
 
 describe('the staff’s rules', () => {
   it('are kept when every yard has one zone, refused with the yard that has not', async () => {
-    await members.setRules(ours, { ...DEFAULT_RULES, look: { ...DEFAULT_RULES.look, strength: ['tight_end', 'receivers'] } }, NOW);
-    expect((await members.programOf(ours)).settings.rules).toMatchObject({ look: { strength: ['tight_end', 'receivers'] } });
-    await expect(members.setRules(ours, { ...DEFAULT_RULES, zones: DEFAULT_RULES.zones.slice(1) }, NOW)).rejects.toThrow('9 yards do not, the first is 91');
-    await expect(members.setRules({ ...ours, roles: ['coach'] }, null, NOW)).rejects.toThrow('keeper or coordinator');
+    await members.setRules(
+      ours,
+      { ...DEFAULT_RULES, look: { ...DEFAULT_RULES.look, strength: ['tight_end', 'receivers'] } },
+      NOW,
+    );
+    expect((await members.programOf(ours)).settings.rules).toMatchObject({
+      look: { strength: ['tight_end', 'receivers'] },
+    });
+    await expect(
+      members.setRules(ours, { ...DEFAULT_RULES, zones: DEFAULT_RULES.zones.slice(1) }, NOW),
+    ).rejects.toThrow('9 yards do not, the first is 91');
+    await expect(members.setRules({ ...ours, roles: ['coach'] }, null, NOW)).rejects.toThrow(
+      'keeper or coordinator',
+    );
     await members.setRules(ours, null, NOW);
   });
 });
@@ -442,20 +884,47 @@ it('an older dump migrates forward: nothing lost, words learn what they mean, pl
   const name = 'vobrik_test_older';
   await dropDatabase(database.cluster, name);
   await ensureDatabase(database.cluster, name);
-  execFileSync(programPath('psql'), ['--quiet', '--set', 'ON_ERROR_STOP=1', '--dbname', database.cluster.url(name), '--file', path.join(import.meta.dirname, 'migrations/dump-0001.sql')], { stdio: 'pipe' });
+  execFileSync(
+    programPath('psql'),
+    [
+      '--quiet',
+      '--set',
+      'ON_ERROR_STOP=1',
+      '--dbname',
+      database.cluster.url(name),
+      '--file',
+      path.join(import.meta.dirname, 'migrations/dump-0001.sql'),
+    ],
+    { stdio: 'pipe' },
+  );
   await closeOrm();
   process.env.DATABASE_URL = database.cluster.url(name);
   await migrate(database.cluster.url(name));
   const orm = await getOrm(database.cluster.url(name));
   expect((await orm.schema.getUpdateSchemaSQL({ wrap: false })).trim()).toBe('');
-  const actor = (await members.actorOf(await members.signIn('keeper one', 'a long enough one', from(), NOW), NOW))!;
+  const actor = (await members.actorOf(
+    await members.signIn('keeper one', 'a long enough one', from(), NOW),
+    NOW,
+  ))!;
   const older = await book.loadBook(actor);
   const meant = older.terms.filter((t) => DEFAULT_BOOK.terms.some((d) => d.id === t.id && d.definition));
   expect(meant.length).toBeGreaterThan(80);
   expect(meant.every((t) => t.definition !== undefined)).toBe(true);
   const [game] = await games.listGames(actor);
-  expect((await rows.loadSnaps(actor, game!.key)).snaps.map((s) => [s.snap.formation, s.snap.coverage, s.snap.gain, s.snap.tags])).toEqual([['trips', '?', 6, []], ['wing', null, 2, ['trick']]]);
-  expect((await plans.listPlays(actor)).map((p) => [p.name, p.backfield, p.links])).toEqual([['Power', null, []]]);
+  expect(
+    (await rows.loadSnaps(actor, game!.key)).snaps.map((s) => [
+      s.snap.formation,
+      s.snap.coverage,
+      s.snap.gain,
+      s.snap.tags,
+    ]),
+  ).toEqual([
+    ['trips', '?', 6, []],
+    ['wing', null, 2, ['trick']],
+  ]);
+  expect((await plans.listPlays(actor)).map((p) => [p.name, p.backfield, p.links])).toEqual([
+    ['Power', null, []],
+  ]);
   await closeOrm();
   process.env.DATABASE_URL = database.url;
   await dropDatabase(database.cluster, name);
@@ -463,7 +932,20 @@ it('an older dump migrates forward: nothing lost, words learn what they mean, pl
 
 describe('call sheets', () => {
   it('keep their order when calls are put between and moved', async () => {
-    const play = await rows.addPlay(ours, { name: 'Power', kind: 'run', personnel: '11', formation: 'trips', formationSide: 'R', motion: null, motionBy: null, concept: 'power', conceptWeak: null, direction: 'R', backfield: null, links: [] });
+    const play = await rows.addPlay(ours, {
+      name: 'Power',
+      kind: 'run',
+      personnel: '11',
+      formation: 'trips',
+      formationSide: 'R',
+      motion: null,
+      motionBy: null,
+      concept: 'power',
+      conceptWeak: null,
+      direction: 'R',
+      backfield: null,
+      links: [],
+    });
     const sheet = await rows.createSheet(ours, { name: 'At Cedar', opponent: 'CCC' });
     const [a, b, c] = ['a', 'b', 'c'].map((x) => `${x}-${randomUUID()}`) as [string, string, string];
     await rows.addCall(ours, sheet, { key: a, section: 'first', play });
@@ -484,15 +966,25 @@ describe('packages', () => {
     const demo = await openTestDatabase('demo');
     await loadDemo(NOW);
     expect(await loadDemo(NOW)).toBe(false);
-    const keeper = (await members.actorOf(await members.signInDemo((await members.demoMembers())[0]!.id, NOW), NOW))!;
+    const keeper = (await members.actorOf(
+      await members.signInDemo((await members.demoMembers())[0]!.id, NOW),
+      NOW,
+    ))!;
     const sheet = await rows.createSheet(keeper, { name: 'Week 9', opponent: 'STG' });
-    await rows.addCall(keeper, sheet, { key: randomUUID(), section: 'first', play: (await plans.listPlays(keeper))[0]!.id });
+    await rows.addCall(keeper, sheet, {
+      key: randomUUID(),
+      section: 'first',
+      play: (await plans.listPlays(keeper))[0]!.id,
+    });
     const zip = pack(await packages.exportFiles(keeper, NOW));
     expect(await (await openEm()).count(SnapRow)).toBeGreaterThan(1500);
     await demo.close();
 
     const empty = await openTestDatabase('empty');
-    const t = await members.createFirstProgram({ ...first, program: 'Saltmere Herons staff', teamKey: 'HER', teamName: 'Saltmere Herons' }, NOW);
+    const t = await members.createFirstProgram(
+      { ...first, program: 'Saltmere Herons staff', teamKey: 'HER', teamName: 'Saltmere Herons' },
+      NOW,
+    );
     const actor = (await members.actorOf(t, NOW))!;
     const files = unpack('all.zip', zip);
     if (!files.ok) throw new Error(files.remedy);
@@ -509,7 +1001,8 @@ describe('packages', () => {
     process.env.DATABASE_URL = database.url;
   });
   it('imports nothing of a file with one fault', async () => {
-    const bad = 'snap_id,game,order,offense,defense,down\nx1,2026-fault,1,AAA,CCC,1\nx2,2026-fault,2,AAA,CCC,9\n';
+    const bad =
+      'snap_id,game,order,offense,defense,down\nx1,2026-fault,1,AAA,CCC,1\nx2,2026-fault,2,AAA,CCC,9\n';
     const outcome = await imports.importFiles(ours, [{ name: 'snaps.csv', text: bad }], NOW);
     expect(outcome.imported).toBe(false);
     expect(outcome.faults).toEqual(['snaps.csv, row 3, column down: “9” is not a whole number from 1 to 4']);

@@ -18,7 +18,8 @@ export async function openTestDatabase(name: string): Promise<TestDatabase> {
   process.env.DATABASE_URL = url;
   await migrate(url);
   return {
-    cluster, url,
+    cluster,
+    url,
     close: async () => {
       await closeOrm();
       await dropDatabase(cluster, database);

@@ -2,17 +2,29 @@
 import ExcelJS from 'exceljs';
 import { Readable } from 'node:stream';
 import Papa from 'papaparse';
-import { armCell, LIMITS, RESOURCE_NAMES, resourceSpec, type NamedFile, type Tables, type Unpacked } from '../core/table';
+import {
+  armCell,
+  LIMITS,
+  RESOURCE_NAMES,
+  resourceSpec,
+  type NamedFile,
+  type Tables,
+  type Unpacked,
+} from '../core/table';
 import { writeText } from '../core/snap/text';
 
 /** A zip that holds a workbook. The name of a part stands in clear in its local header. */
-export const isWorkbook = (bytes: Uint8Array): boolean => bytes[0] === 0x50 && bytes[1] === 0x4b && Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength).includes('xl/workbook.xml');
+export const isWorkbook = (bytes: Uint8Array): boolean =>
+  bytes[0] === 0x50 &&
+  bytes[1] === 0x4b &&
+  Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength).includes('xl/workbook.xml');
 
 /** A cell as text: dates as days, formulas as what they gave, numbers without a rounding tail. */
 function cellText(value: ExcelJS.CellValue): string {
   if (value === null || value === undefined) return '';
   if (value instanceof Date) return value.toISOString().slice(0, 10);
-  if (typeof value === 'number') return Number.isInteger(value) ? String(value) : String(Number(value.toPrecision(15)));
+  if (typeof value === 'number')
+    return Number.isInteger(value) ? String(value) : String(Number(value.toPrecision(15)));
   if (typeof value !== 'object') return String(value);
   if ('richText' in value) return value.richText.map((t) => t.text).join('');
   if ('result' in value) return cellText(value.result as ExcelJS.CellValue);
@@ -26,7 +38,13 @@ export async function readWorkbook(name: string, bytes: Uint8Array, room: number
   const files: NamedFile[] = [];
   let left = room;
   try {
-    const reader = new ExcelJS.stream.xlsx.WorkbookReader(Readable.from(chunks(bytes)), { sharedStrings: 'cache', hyperlinks: 'ignore', styles: 'cache', worksheets: 'emit', entries: 'ignore' });
+    const reader = new ExcelJS.stream.xlsx.WorkbookReader(Readable.from(chunks(bytes)), {
+      sharedStrings: 'cache',
+      hyperlinks: 'ignore',
+      styles: 'cache',
+      worksheets: 'emit',
+      entries: 'ignore',
+    });
     for await (const sheet of reader) {
       const rows: string[][] = [];
       for await (const row of sheet) {
@@ -64,11 +82,14 @@ export async function writeWorkbook(tables: Tables): Promise<Uint8Array> {
     const columns = Object.entries(resourceSpec(name).columns);
     const sheet = book.addWorksheet(name, { views: [{ state: 'frozen', ySplit: 1 }] });
     sheet.addRow(columns.map(([c]) => c));
-    for (const row of tables[name]) sheet.addRow(columns.map(([c, spec]) => {
-      const text = armCell(spec.kind, writeText(spec, row[c]));
-      if (text === '') return null;
-      return spec.kind === 'integer' && !spec.tag ? Number(text) : text;
-    }));
+    for (const row of tables[name])
+      sheet.addRow(
+        columns.map(([c, spec]) => {
+          const text = armCell(spec.kind, writeText(spec, row[c]));
+          if (text === '') return null;
+          return spec.kind === 'integer' && !spec.tag ? Number(text) : text;
+        }),
+      );
   }
   return new Uint8Array(await book.xlsx.writeBuffer());
 }

@@ -35,30 +35,47 @@ export interface FrameProps {
 export function Frame({ owner, epoch, may, opponent, week, member, rules, signOut, children }: FrameProps) {
   const path = usePathname();
   const link = (href: string, label: string) => (
-    <Link key={href} href={href} aria-current={path === href || path.startsWith(`${href}/`) ? 'page' : undefined}>{label}</Link>
+    <Link
+      key={href}
+      href={href}
+      aria-current={path === href || path.startsWith(`${href}/`) ? 'page' : undefined}
+    >
+      {label}
+    </Link>
   );
   return (
     <SyncProvider owner={owner} epoch={epoch} football={may.football}>
-    <div className="frame">
-      <a className="skip" href="#main">to the page</a>
-      <header className="top">
-        <Link href="/" className="week" aria-label={`The week: ${opponent ?? 'no opponent chosen'}, ${week}`}>
-          <strong>{opponent ?? 'No opponent chosen'}</strong>
-          <span className="small quiet">{week}</span>
-        </Link>
-        <nav aria-label="Work">
-          {may.football && VERBS.map((v) => link(v.href, v.label))}
-          <span className="gap" aria-hidden="true" />
-          {ROOMS.filter((v) => (v.href === '/book' ? may.football : may.staff)).map((v) => link(v.href, v.label))}
-        </nav>
-        <div className="right">
-          <SaveStatus />
-          <span>{member}</span>
-          <SignOut signOut={signOut} />
-        </div>
-      </header>
-      <main id="main" className="page"><Notices epoch={epoch} /><StaffRulesContext.Provider value={rules}>{children}</StaffRulesContext.Provider></main>
-    </div>
+      <div className="frame">
+        <a className="skip" href="#main">
+          to the page
+        </a>
+        <header className="top">
+          <Link
+            href="/"
+            className="week"
+            aria-label={`The week: ${opponent ?? 'no opponent chosen'}, ${week}`}
+          >
+            <strong>{opponent ?? 'No opponent chosen'}</strong>
+            <span className="small quiet">{week}</span>
+          </Link>
+          <nav aria-label="Work">
+            {may.football && VERBS.map((v) => link(v.href, v.label))}
+            <span className="gap" aria-hidden="true" />
+            {ROOMS.filter((v) => (v.href === '/book' ? may.football : may.staff)).map((v) =>
+              link(v.href, v.label),
+            )}
+          </nav>
+          <div className="right">
+            <SaveStatus />
+            <span>{member}</span>
+            <SignOut signOut={signOut} />
+          </div>
+        </header>
+        <main id="main" className="page">
+          <Notices epoch={epoch} />
+          <StaffRulesContext.Provider value={rules}>{children}</StaffRulesContext.Provider>
+        </main>
+      </div>
     </SyncProvider>
   );
 }

@@ -17,9 +17,30 @@ interface LevelCardProps {
 
 export function LevelCard({ base, level, busy, mayKeep, onKeep }: LevelCardProps) {
   const [open, setOpen] = useState(false);
-  const shown = (n: (typeof PROFILE_NUMBERS)[number], p: LevelProfile): number => (n.own ? 100 - p[n.key] : p[n.key]);
-  const [numbers, setNumbers] = useState<Record<string, string>>(() => Object.fromEntries(PROFILE_NUMBERS.map((n) => [n.key, String(Number(shown(n, level).toFixed(2)))])));
-  const [fouls, setFouls] = useState<Record<string, { yards: string; firstDown: boolean }>>(() => Object.fromEntries(level.penalties.flatMap((p) => SIDES.flatMap((side) => (p[side] ? [[`${p.name}|${side}`, { yards: p[side].yards === null ? '' : String(p[side].yards), firstDown: p[side].firstDown }]] : [])))));
+  const shown = (n: (typeof PROFILE_NUMBERS)[number], p: LevelProfile): number =>
+    n.own ? 100 - p[n.key] : p[n.key];
+  const [numbers, setNumbers] = useState<Record<string, string>>(() =>
+    Object.fromEntries(PROFILE_NUMBERS.map((n) => [n.key, String(Number(shown(n, level).toFixed(2)))])),
+  );
+  const [fouls, setFouls] = useState<Record<string, { yards: string; firstDown: boolean }>>(() =>
+    Object.fromEntries(
+      level.penalties.flatMap((p) =>
+        SIDES.flatMap((side) =>
+          p[side]
+            ? [
+                [
+                  `${p.name}|${side}`,
+                  {
+                    yards: p[side].yards === null ? '' : String(p[side].yards),
+                    firstDown: p[side].firstDown,
+                  },
+                ],
+              ]
+            : [],
+        ),
+      ),
+    ),
+  );
   const keep = () => {
     const changed: Record<string, number> = {};
     for (const n of PROFILE_NUMBERS) {
@@ -27,26 +48,64 @@ export function LevelCard({ base, level, busy, mayKeep, onKeep }: LevelCardProps
       if (typed !== Number(shown(n, base).toFixed(2))) changed[n.key] = n.own ? 100 - typed : typed;
     }
     const changedFouls: Record<string, { yards: number | null; firstDown: boolean }> = {};
-    for (const p of base.penalties) for (const side of SIDES) {
-      const now = fouls[`${p.name}|${side}`];
-      const was = p[side];
-      if (!now || !was) continue;
-      const yards = now.yards.trim() === '' ? null : Number(now.yards);
-      if (yards !== was.yards || now.firstDown !== was.firstDown) changedFouls[`${p.name}|${side}`] = { yards, firstDown: now.firstDown };
-    }
+    for (const p of base.penalties)
+      for (const side of SIDES) {
+        const now = fouls[`${p.name}|${side}`];
+        const was = p[side];
+        if (!now || !was) continue;
+        const yards = now.yards.trim() === '' ? null : Number(now.yards);
+        if (yards !== was.yards || now.firstDown !== was.firstDown)
+          changedFouls[`${p.name}|${side}`] = { yards, firstDown: now.firstDown };
+      }
     onKeep({ numbers: changed, fouls: changedFouls });
   };
   return (
     <section className="card" aria-label="Level">
-      <header><h2>Level: {level.name}, {level.season}</h2>{mayKeep && <Button onClick={() => setOpen(!open)} aria-expanded={open}>{open ? 'Put away' : 'Change'}</Button>}</header>
-      <p className="small quiet">All from memory; the rulebook governs. Kickoff from own {100 - level.kickoffToGoal}, kickoff touchback at own {100 - level.touchbackKickoffToGoal}, try from {level.tryKickToGoal}, hash {level.hashToSideline.toFixed(1)} yd from the sideline. Defer to your association’s rules and your medical staff.</p>
+      <header>
+        <h2>
+          Level: {level.name}, {level.season}
+        </h2>
+        {mayKeep && (
+          <Button onClick={() => setOpen(!open)} aria-expanded={open}>
+            {open ? 'Put away' : 'Change'}
+          </Button>
+        )}
+      </header>
+      <p className="small quiet">
+        All from memory; the rulebook governs. Kickoff from own {100 - level.kickoffToGoal}, kickoff touchback
+        at own {100 - level.touchbackKickoffToGoal}, try from {level.tryKickToGoal}, hash{' '}
+        {level.hashToSideline.toFixed(1)} yd from the sideline. Defer to your association’s rules and your
+        medical staff.
+      </p>
       {open && (
-        <form style={{ display: 'grid', gap: 12, marginTop: 10 }} onSubmit={(e) => { e.preventDefault(); keep(); }}>
+        <form
+          style={{ display: 'grid', gap: 12, marginTop: 10 }}
+          onSubmit={(e) => {
+            e.preventDefault();
+            keep();
+          }}
+        >
           <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 10 }}>
-            {PROFILE_NUMBERS.map((n) => <TextField key={n.key} type="number" label={n.label} value={numbers[n.key] ?? ''} slotProps={{ htmlInput: { step: 'any' } }} onChange={(e) => setNumbers({ ...numbers, [n.key]: e.target.value })} />)}
+            {PROFILE_NUMBERS.map((n) => (
+              <TextField
+                key={n.key}
+                type="number"
+                label={n.label}
+                value={numbers[n.key] ?? ''}
+                slotProps={{ htmlInput: { step: 'any' } }}
+                onChange={(e) => setNumbers({ ...numbers, [n.key]: e.target.value })}
+              />
+            ))}
           </div>
           <table className="rows">
-            <thead><tr><th>Foul</th>{SIDES.map((s) => <th key={s}>{s}: yards, first down</th>)}</tr></thead>
+            <thead>
+              <tr>
+                <th>Foul</th>
+                {SIDES.map((s) => (
+                  <th key={s}>{s}: yards, first down</th>
+                ))}
+              </tr>
+            </thead>
             <tbody>
               {base.penalties.map((p) => (
                 <tr key={p.name}>
@@ -54,13 +113,50 @@ export function LevelCard({ base, level, busy, mayKeep, onKeep }: LevelCardProps
                   {SIDES.map((side) => {
                     const id = `${p.name}|${side}`;
                     const now = fouls[id];
-                    return <td key={side}>{now && p[side] && <><input aria-label={`${p.name}, ${side}, yards`} size={3} inputMode="numeric" value={now.yards} placeholder="spot" onChange={(e) => setFouls({ ...fouls, [id]: { ...now, yards: e.target.value.replace(/\D/g, '').slice(0, 2) } })} /> {side === 'defense' && <input type="checkbox" aria-label={`${p.name}, automatic first down`} checked={now.firstDown} onChange={(e) => setFouls({ ...fouls, [id]: { ...now, firstDown: e.target.checked } })} />}</>}</td>;
+                    return (
+                      <td key={side}>
+                        {now && p[side] && (
+                          <>
+                            <input
+                              aria-label={`${p.name}, ${side}, yards`}
+                              size={3}
+                              inputMode="numeric"
+                              value={now.yards}
+                              placeholder="spot"
+                              onChange={(e) =>
+                                setFouls({
+                                  ...fouls,
+                                  [id]: { ...now, yards: e.target.value.replace(/\D/g, '').slice(0, 2) },
+                                })
+                              }
+                            />{' '}
+                            {side === 'defense' && (
+                              <input
+                                type="checkbox"
+                                aria-label={`${p.name}, automatic first down`}
+                                checked={now.firstDown}
+                                onChange={(e) =>
+                                  setFouls({ ...fouls, [id]: { ...now, firstDown: e.target.checked } })
+                                }
+                              />
+                            )}
+                          </>
+                        )}
+                      </td>
+                    );
                   })}
                 </tr>
               ))}
             </tbody>
           </table>
-          <div style={{ display: 'flex', gap: 8 }}><Button type="submit" variant="contained" disabled={busy}>Keep</Button><Button disabled={busy} onClick={() => onKeep(null)}>As it ships</Button></div>
+          <div style={{ display: 'flex', gap: 8 }}>
+            <Button type="submit" variant="contained" disabled={busy}>
+              Keep
+            </Button>
+            <Button disabled={busy} onClick={() => onKeep(null)}>
+              As it ships
+            </Button>
+          </div>
         </form>
       )}
     </section>

@@ -24,18 +24,31 @@ export function SignInForm({ enter, enterDemo, demo }: SignInFormProps) {
     <main className="page door" style={{ maxWidth: 420, margin: '8vh auto' }}>
       <h1>Vobrik</h1>
       <p className="quiet">Log the film, read the opponent, plan the sheet.</p>
-      {restored && <Alert severity="info" variant="outlined">The database was restored from a backup, and everybody signs in again. What you typed and had not saved is kept in this browser.</Alert>}
+      {restored && (
+        <Alert severity="info" variant="outlined">
+          The database was restored from a backup, and everybody signs in again. What you typed and had not
+          saved is kept in this browser.
+        </Alert>
+      )}
       {demo.length > 0 && (
         <section className="card" aria-label="Demo">
-          <header><h2>Demo data</h2></header>
-          {demoProblem && <Alert severity="error" variant="outlined">{demoProblem}</Alert>}
+          <header>
+            <h2>Demo data</h2>
+          </header>
+          {demoProblem && (
+            <Alert severity="error" variant="outlined">
+              {demoProblem}
+            </Alert>
+          )}
           <p className="small quiet">An invented league. Come in as</p>
           <ul className="todo">
             {demo.map((m) => (
               <li key={m.id}>
                 <form action={demoAction}>
                   <input type="hidden" name="member" value={m.id} />
-                  <Button type="submit" variant="outlined" fullWidth>{m.name}, {m.roles.join(' and ')}</Button>
+                  <Button type="submit" variant="outlined" fullWidth>
+                    {m.name}, {m.roles.join(' and ')}
+                  </Button>
                 </form>
               </li>
             ))}
@@ -44,10 +57,29 @@ export function SignInForm({ enter, enterDemo, demo }: SignInFormProps) {
       )}
       <form className="card" action={action} style={{ display: 'grid', gap: 12 }}>
         <h2>Sign in</h2>
-        {problem && <Alert severity="error" variant="outlined">{problem}</Alert>}
-        <TextField name="name" label="Name" autoComplete="username" required slotProps={{ htmlInput: { maxLength: 200 } }} />
-        <TextField name="password" label="Password" type="password" autoComplete="current-password" required slotProps={{ htmlInput: { maxLength: 500 } }} />
-        <Button type="submit" variant="contained" disabled={busy}>Sign in</Button>
+        {problem && (
+          <Alert severity="error" variant="outlined">
+            {problem}
+          </Alert>
+        )}
+        <TextField
+          name="name"
+          label="Name"
+          autoComplete="username"
+          required
+          slotProps={{ htmlInput: { maxLength: 200 } }}
+        />
+        <TextField
+          name="password"
+          label="Password"
+          type="password"
+          autoComplete="current-password"
+          required
+          slotProps={{ htmlInput: { maxLength: 500 } }}
+        />
+        <Button type="submit" variant="contained" disabled={busy}>
+          Sign in
+        </Button>
       </form>
     </main>
   );

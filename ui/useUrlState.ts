@@ -3,7 +3,10 @@
 import { useSearchParams } from 'next/navigation';
 import { useCallback, useEffect, useState } from 'react';
 
-export type UrlState = readonly [get: URLSearchParams, set: (changes: Readonly<Record<string, string | null>>, push?: boolean) => void];
+export type UrlState = readonly [
+  get: URLSearchParams,
+  set: (changes: Readonly<Record<string, string | null>>, push?: boolean) => void,
+];
 
 export function useUrlState(): UrlState {
   const fromServer = useSearchParams();

@@ -11,11 +11,24 @@ import { leave } from './actions';
 export default async function StaffLayout({ children }: { children: ReactNode }) {
   const actor = await requireActor();
   const staff = may(actor.roles, 'program.read');
-  const [program, teams, epoch] = await Promise.all([programOf(actor), staff ? listTeams(actor) : [], epochOf()]);
+  const [program, teams, epoch] = await Promise.all([
+    programOf(actor),
+    staff ? listTeams(actor) : [],
+    epochOf(),
+  ]);
   const opponent = teams.find((t) => t.key === program.settings.opponent)?.name ?? null;
   const week = `${program.settings.week === null ? '' : `Week ${program.settings.week} · `}${program.name} · ${program.season}`;
   return (
-    <Frame owner={`${actor.programId}.${actor.memberId}`} epoch={epoch} may={{ football: may(actor.roles, 'game.read'), staff }} opponent={opponent} week={week} member={actor.name} rules={rulesOf(program.settings.rules)} signOut={leave}>
+    <Frame
+      owner={`${actor.programId}.${actor.memberId}`}
+      epoch={epoch}
+      may={{ football: may(actor.roles, 'game.read'), staff }}
+      opponent={opponent}
+      week={week}
+      member={actor.name}
+      rules={rulesOf(program.settings.rules)}
+      signOut={leave}
+    >
       {children}
     </Frame>
   );

@@ -15,12 +15,30 @@ export const dynamic = 'force-dynamic';
 export default async function Week() {
   const actor = await requireActor();
   if (!may(actor.roles, 'week.read')) {
-    return <p className="card">You are signed in as {actor.roles.join(' and ')}. A coordinator, coach or charter sees the week; {may(actor.roles, 'member.read') ? <>a keeper finds members and backup under <Link href="/staff">Staff</Link>.</> : 'a guest sees what is shared by link.'}</p>;
+    return (
+      <p className="card">
+        You are signed in as {actor.roles.join(' and ')}. A coordinator, coach or charter sees the week;{' '}
+        {may(actor.roles, 'member.read') ? (
+          <>
+            a keeper finds members and backup under <Link href="/staff">Staff</Link>.
+          </>
+        ) : (
+          'a guest sees what is shared by link.'
+        )}
+      </p>
+    );
   }
-  const [program, teams, games, sheets] = await Promise.all([programOf(actor), listTeams(actor), walkedGames(actor), listSheets(actor)]);
+  const [program, teams, games, sheets] = await Promise.all([
+    programOf(actor),
+    listTeams(actor),
+    walkedGames(actor),
+    listSheets(actor),
+  ]);
   const opponent = program.settings.opponent;
   const name = (key: string) => teams.find((t) => t.key === key)?.name ?? key;
-  const theirs = games.filter((g) => opponent !== null && (g.game.home === opponent || g.game.away === opponent));
+  const theirs = games.filter(
+    (g) => opponent !== null && (g.game.home === opponent || g.game.away === opponent),
+  );
   const others = games.filter((g) => !theirs.includes(g));
   const open = games.filter((g) => logState(g) === 'partial');
   const wrong = games.flatMap((g) => g.findings.filter((f) => f.level !== 'note').map((f) => ({ g, f })));
@@ -28,10 +46,28 @@ export default async function Week() {
 
   const table = (list: typeof games, caption: string) => (
     <section className="card">
-      <header><h2>{caption}</h2><span className="small">{list.length} {list.length === 1 ? 'game' : 'games'}, {list.reduce((n, g) => n + g.rows.length, 0)} snaps</span></header>
-      {list.length === 0 ? <p className="quiet">None yet. <Link href="/log">Open a game</Link> or <Link href="/log/import">bring a file</Link>.</p> : (
+      <header>
+        <h2>{caption}</h2>
+        <span className="small">
+          {list.length} {list.length === 1 ? 'game' : 'games'}, {list.reduce((n, g) => n + g.rows.length, 0)}{' '}
+          snaps
+        </span>
+      </header>
+      {list.length === 0 ? (
+        <p className="quiet">
+          None yet. <Link href="/log">Open a game</Link> or <Link href="/log/import">bring a file</Link>.
+        </p>
+      ) : (
         <table className="rows">
-          <thead><tr><th>Week</th><th>Game</th><th className="n">Snaps</th><th>Log</th><th className="n">To mend</th></tr></thead>
+          <thead>
+            <tr>
+              <th>Week</th>
+              <th>Game</th>
+              <th className="n">Snaps</th>
+              <th>Log</th>
+              <th className="n">To mend</th>
+            </tr>
+          </thead>
           <tbody>
             {list.map((g) => {
               const last = g.rows[g.rows.length - 1];
@@ -40,10 +76,33 @@ export default async function Week() {
               return (
                 <tr key={g.game.key}>
                   <td>{g.game.week ?? ''}</td>
-                  <td><Link href={`/log/${g.game.key}`}>{name(g.game.away)} at {name(g.game.home)}</Link></td>
-                  <td className="n">{g.rows.length}<Waiting scope={gameScope(g.game.key)} /></td>
-                  <td>{state === 'empty' ? 'not begun' : state === 'whole' ? 'to the end' : `stops in the ${downWord(last!.before.quarter ?? 1)} quarter${last!.before.clock === null ? '' : `, ${formatClock(last!.before.clock)}`}`}</td>
-                  <td className="n">{mend === 0 ? '' : <Link href={`/log/${g.game.key}?snap=${g.findings.find((f) => f.level === 'finding')!.snapId}`}>{mend}</Link>}</td>
+                  <td>
+                    <Link href={`/log/${g.game.key}`}>
+                      {name(g.game.away)} at {name(g.game.home)}
+                    </Link>
+                  </td>
+                  <td className="n">
+                    {g.rows.length}
+                    <Waiting scope={gameScope(g.game.key)} />
+                  </td>
+                  <td>
+                    {state === 'empty'
+                      ? 'not begun'
+                      : state === 'whole'
+                        ? 'to the end'
+                        : `stops in the ${downWord(last!.before.quarter ?? 1)} quarter${last!.before.clock === null ? '' : `, ${formatClock(last!.before.clock)}`}`}
+                  </td>
+                  <td className="n">
+                    {mend === 0 ? (
+                      ''
+                    ) : (
+                      <Link
+                        href={`/log/${g.game.key}?snap=${g.findings.find((f) => f.level === 'finding')!.snapId}`}
+                      >
+                        {mend}
+                      </Link>
+                    )}
+                  </td>
                 </tr>
               );
             })}
@@ -63,23 +122,79 @@ export default async function Week() {
         </div>
         <div style={{ display: 'grid', gap: 12, alignContent: 'start' }}>
           <section className="card">
-            <header><h2>What is next</h2></header>
+            <header>
+              <h2>What is next</h2>
+            </header>
             <ul className="todo">
-              {opponent === null && <li>No opponent is chosen for this week. <Link href="/staff">Choose one</Link>.</li>}
-              {games.length === 0 && <li>There is no film yet. <Link href="/log">Open a game</Link> or <Link href="/log/import">bring a snap table</Link>.</li>}
+              {opponent === null && (
+                <li>
+                  No opponent is chosen for this week. <Link href="/staff">Choose one</Link>.
+                </li>
+              )}
+              {games.length === 0 && (
+                <li>
+                  There is no film yet. <Link href="/log">Open a game</Link> or{' '}
+                  <Link href="/log/import">bring a snap table</Link>.
+                </li>
+              )}
               {open.map((g) => (
-                <li key={g.game.key}><Link href={`/log/${g.game.key}`}><strong>Continue {name(g.game.away)} at {name(g.game.home)}</strong></Link><br /><span className="quiet">{g.rows.length} snaps logged; next {g.rows.length ? describeState(g.rows[g.rows.length - 1]!.after.state) : 'the kickoff'}</span></li>
+                <li key={g.game.key}>
+                  <Link href={`/log/${g.game.key}`}>
+                    <strong>
+                      Continue {name(g.game.away)} at {name(g.game.home)}
+                    </strong>
+                  </Link>
+                  <br />
+                  <span className="quiet">
+                    {g.rows.length} snaps logged; next{' '}
+                    {g.rows.length ? describeState(g.rows[g.rows.length - 1]!.after.state) : 'the kickoff'}
+                  </span>
+                </li>
               ))}
-              {opponent !== null && theirs.some((g) => g.rows.length > 0) && <li><Link href={`/read?team=${opponent}`}><strong>Read {name(opponent)}</strong></Link><br /><span className="quiet">what they call, by situation and field</span></li>}
-              {opponent !== null && <li>{sheet ? <Link href={`/plan/${sheet.key}`}><strong>Go on with {sheet.name}</strong></Link> : <Link href="/plan"><strong>Start the call sheet</strong></Link>}<br /><span className="quiet">{sheet ? `${sheet.calls} calls on it` : `none for ${name(opponent)} yet`}</span></li>}
+              {opponent !== null && theirs.some((g) => g.rows.length > 0) && (
+                <li>
+                  <Link href={`/read?team=${opponent}`}>
+                    <strong>Read {name(opponent)}</strong>
+                  </Link>
+                  <br />
+                  <span className="quiet">what they call, by situation and field</span>
+                </li>
+              )}
+              {opponent !== null && (
+                <li>
+                  {sheet ? (
+                    <Link href={`/plan/${sheet.key}`}>
+                      <strong>Go on with {sheet.name}</strong>
+                    </Link>
+                  ) : (
+                    <Link href="/plan">
+                      <strong>Start the call sheet</strong>
+                    </Link>
+                  )}
+                  <br />
+                  <span className="quiet">
+                    {sheet ? `${sheet.calls} calls on it` : `none for ${name(opponent)} yet`}
+                  </span>
+                </li>
+              )}
             </ul>
           </section>
           <section className="card">
-            <header><h2>What does not follow</h2><span className="small">{wrong.length} to look at</span></header>
-            {wrong.length === 0 ? <p className="quiet">Every logged snap follows from the one before.</p> : (
+            <header>
+              <h2>What does not follow</h2>
+              <span className="small">{wrong.length} to look at</span>
+            </header>
+            {wrong.length === 0 ? (
+              <p className="quiet">Every logged snap follows from the one before.</p>
+            ) : (
               <ul className="todo">
                 {wrong.slice(0, 8).map(({ g, f }) => (
-                  <li key={`${f.snapId}${f.code}`} className="flag"><Link href={`/log/${g.game.key}?snap=${f.snapId}`}>{g.game.away} at {g.game.home}, snap {f.number}</Link>: {f.sentence}</li>
+                  <li key={`${f.snapId}${f.code}`} className="flag">
+                    <Link href={`/log/${g.game.key}?snap=${f.snapId}`}>
+                      {g.game.away} at {g.game.home}, snap {f.number}
+                    </Link>
+                    : {f.sentence}
+                  </li>
                 ))}
                 {wrong.length > 8 && <li className="quiet">and {wrong.length - 8} more in the games</li>}
               </ul>

@@ -12,11 +12,21 @@ import { createFirstProgram, LEAST_PASSWORD } from '@/store/members';
 const schema = z.object({
   program: z.string().trim().min(1, 'Name the program.').max(120),
   level: z.enum(LEVEL_KEYS),
-  season: z.coerce.number('The season is a year.').int().min(1900, 'The season is a year.').max(2200, 'The season is a year.'),
+  season: z.coerce
+    .number('The season is a year.')
+    .int()
+    .min(1900, 'The season is a year.')
+    .max(2200, 'The season is a year.'),
   teamName: z.string().trim().min(1, 'Name the team.').max(120),
-  teamKey: z.string().trim().regex(/^[A-Za-z0-9_]{1,12}$/, 'The short key is one to twelve letters or digits, such as HER.'),
+  teamKey: z
+    .string()
+    .trim()
+    .regex(/^[A-Za-z0-9_]{1,12}$/, 'The short key is one to twelve letters or digits, such as HER.'),
   memberName: z.string().trim().min(1, 'Give your name.').max(120),
-  password: z.string().min(LEAST_PASSWORD, `The password needs at least ${LEAST_PASSWORD} characters.`).max(500),
+  password: z
+    .string()
+    .min(LEAST_PASSWORD, `The password needs at least ${LEAST_PASSWORD} characters.`)
+    .max(500),
 });
 
 export async function create(_: string | null, form: FormData): Promise<string | null> {
@@ -24,7 +34,9 @@ export async function create(_: string | null, form: FormData): Promise<string |
   const read = schema.safeParse(Object.fromEntries(form));
   if (!read.success) return read.error.issues[0]!.message;
   try {
-    await setSession(await createFirstProgram({ ...read.data, teamKey: read.data.teamKey.toUpperCase() }, clock()));
+    await setSession(
+      await createFirstProgram({ ...read.data, teamKey: read.data.teamKey.toUpperCase() }, clock()),
+    );
   } catch (error) {
     if (error instanceof Invalid) return `${error.message}.`;
     const away = outage(error);

@@ -18,14 +18,30 @@ export interface Child {
 }
 
 /** Heavy work in a process of its own, bounded in memory and time: one JSON request in, JSON lines out. Ends with the signal. */
-export function startChild(program: 'import' | 'export', request: object, signal: AbortSignal, hear: (bytes: Buffer) => void): Child {
-  const child = spawn(process.execPath, [`--max-old-space-size=${LIMITS.readerMegabytes}`, '--import', 'tsx', path.join(process.cwd(), `store/${program}-child.ts`)], { cwd: process.cwd(), env: { ...process.env, NODE_OPTIONS: '' }, stdio: ['pipe', 'pipe', 'pipe'] });
+export function startChild(
+  program: 'import' | 'export',
+  request: object,
+  signal: AbortSignal,
+  hear: (bytes: Buffer) => void,
+): Child {
+  const child = spawn(
+    process.execPath,
+    [
+      `--max-old-space-size=${LIMITS.readerMegabytes}`,
+      '--import',
+      'tsx',
+      path.join(process.cwd(), `store/${program}-child.ts`),
+    ],
+    { cwd: process.cwd(), env: { ...process.env, NODE_OPTIONS: '' }, stdio: ['pipe', 'pipe', 'pipe'] },
+  );
   let said = '';
   const stop = (): void => void child.kill('SIGKILL');
   const timer = setTimeout(stop, LIMITS.seconds * 1000);
   signal.addEventListener('abort', stop, { once: true });
   child.stdout.on('data', hear);
-  child.stderr.on('data', (d: Buffer) => { said = (said + d.toString()).slice(-4000); });
+  child.stderr.on('data', (d: Buffer) => {
+    said = (said + d.toString()).slice(-4000);
+  });
   child.stdin.on('error', () => undefined);
   child.stdin.end(JSON.stringify(request));
   const ended = new Promise<Ended>((resolve) => {
@@ -33,8 +49,13 @@ export function startChild(program: 'import' | 'export', request: object, signal
     child.on('close', (code, killed) => {
       clearTimeout(timer);
       signal.removeEventListener('abort', stop);
-      if (code !== 0 && !signal.aborted) console.error(`${program} ended with ${code ?? killed}: ${said.split('\n').slice(-6).join(' ')}`);
-      resolve({ code, memory: code === 134 || killed === 'SIGABRT' || /heap out of memory/i.test(said), said });
+      if (code !== 0 && !signal.aborted)
+        console.error(`${program} ended with ${code ?? killed}: ${said.split('\n').slice(-6).join(' ')}`);
+      resolve({
+        code,
+        memory: code === 134 || killed === 'SIGABRT' || /heap out of memory/i.test(said),
+        said,
+      });
     });
   });
   return { stop, ended };

@@ -12,7 +12,12 @@ let running = 0;
 const MOST_AT_ONCE = 2;
 
 /** The program as a file, written by a process of its own and sent from the disk. */
-export async function exportInChild(actor: Actor, as: 'zip' | 'xlsx', now: Date, signal: AbortSignal): Promise<{ readonly body: ReadableStream; readonly bytes: number }> {
+export async function exportInChild(
+  actor: Actor,
+  as: 'zip' | 'xlsx',
+  now: Date,
+  signal: AbortSignal,
+): Promise<{ readonly body: ReadableStream; readonly bytes: number }> {
   if (running >= MOST_AT_ONCE) throw new Busy('two exports are running already; try again in a moment');
   running++;
   const folder = await mkdtemp(path.join(tmpdir(), 'vobrik-export-'));
@@ -20,12 +25,20 @@ export async function exportInChild(actor: Actor, as: 'zip' | 'xlsx', now: Date,
   const remove = (): void => void rm(folder, { recursive: true, force: true });
   try {
     let said = '';
-    const { code, memory } = await startChild('export', { actor, as, now: now.toISOString(), to: file }, signal, (d) => { said += d.toString(); }).ended;
+    const { code, memory } = await startChild(
+      'export',
+      { actor, as, now: now.toISOString(), to: file },
+      signal,
+      (d) => {
+        said += d.toString();
+      },
+    ).ended;
     if (said !== '') {
       const { error, busy } = JSON.parse(said) as { error: string; busy?: boolean };
       throw busy ? new Busy(error) : new Invalid(error);
     }
-    if (memory) throw new Invalid('the program is too large for a file of this kind; export it by ./vobrik export');
+    if (memory)
+      throw new Invalid('the program is too large for a file of this kind; export it by ./vobrik export');
     if (code !== 0) throw new Error('the export ended by itself');
     const body = createReadStream(file);
     body.once('close', remove);

@@ -4,10 +4,22 @@ import { PAPERS, type Paper } from '@/core/plan';
 import { openPdf, type Pdf } from './pdf';
 
 /** A drawing's marks on paper, in a box of points. Ink only. */
-export function drawMarks(doc: Pdf, { view, marks }: Drawing, x: number, y: number, width: number, height: number): void {
+export function drawMarks(
+  doc: Pdf,
+  { view, marks }: Drawing,
+  x: number,
+  y: number,
+  width: number,
+  height: number,
+): void {
   const scale = Math.min(width / view[2], height / view[3]);
   doc.save();
-  doc.translate(x + (width - view[2] * scale) / 2 - view[0] * scale, y + (height - view[3] * scale) / 2 - view[1] * scale).scale(scale);
+  doc
+    .translate(
+      x + (width - view[2] * scale) / 2 - view[0] * scale,
+      y + (height - view[3] * scale) / 2 - view[1] * scale,
+    )
+    .scale(scale);
   for (const m of marks) {
     switch (m.mark) {
       case 'path':
@@ -16,14 +28,36 @@ export function drawMarks(doc: Pdf, { view, marks }: Drawing, x: number, y: numb
         doc.path(pathData(m.d)).stroke(PRINT_INK[m.ink]);
         doc.undash();
         break;
-      case 'circle': doc.lineWidth(m.width).circle(m.x, m.y, m.r).fillAndStroke(PRINT_INK[m.fill], PRINT_INK[m.ink]); break;
-      case 'ellipse': doc.lineWidth(m.width).dash(m.dash[0], { space: m.dash[1] }).ellipse(m.x, m.y, m.rx, m.ry).stroke(PRINT_INK[m.ink]); doc.undash(); break;
-      case 'box': doc.lineWidth(m.width).rect(m.x - m.r, m.y - m.r, 2 * m.r, 2 * m.r).fillAndStroke(PRINT_INK[m.fill], PRINT_INK[m.ink]); break;
-      case 'shape': doc.path(`${pathData(m.points)}Z`).fill(PRINT_INK[m.fill]); break;
+      case 'circle':
+        doc.lineWidth(m.width).circle(m.x, m.y, m.r).fillAndStroke(PRINT_INK[m.fill], PRINT_INK[m.ink]);
+        break;
+      case 'ellipse':
+        doc
+          .lineWidth(m.width)
+          .dash(m.dash[0], { space: m.dash[1] })
+          .ellipse(m.x, m.y, m.rx, m.ry)
+          .stroke(PRINT_INK[m.ink]);
+        doc.undash();
+        break;
+      case 'box':
+        doc
+          .lineWidth(m.width)
+          .rect(m.x - m.r, m.y - m.r, 2 * m.r, 2 * m.r)
+          .fillAndStroke(PRINT_INK[m.fill], PRINT_INK[m.ink]);
+        break;
+      case 'shape':
+        doc.path(`${pathData(m.points)}Z`).fill(PRINT_INK[m.fill]);
+        break;
       case 'text': {
-        doc.font(m.bold ? 'bold' : 'text').fontSize(m.size).fillColor(PRINT_INK[m.ink]);
+        doc
+          .font(m.bold ? 'bold' : 'text')
+          .fontSize(m.size)
+          .fillColor(PRINT_INK[m.ink]);
         const w = doc.widthOfString(m.text);
-        doc.text(m.text, m.anchor === 'middle' ? m.x - w / 2 : m.anchor === 'end' ? m.x - w : m.x, m.y, { lineBreak: false, baseline: 'alphabetic' });
+        doc.text(m.text, m.anchor === 'middle' ? m.x - w / 2 : m.anchor === 'end' ? m.x - w : m.x, m.y, {
+          lineBreak: false,
+          baseline: 'alphabetic',
+        });
         break;
       }
     }
@@ -41,7 +75,12 @@ export interface Card {
 const MARGIN = 30;
 
 /** Cards on pages, black and white: one large, or two columns of five a page. */
-export function cardsPdf(cards: readonly Card[], paper: Paper, heading: string, note: string): Promise<Uint8Array> {
+export function cardsPdf(
+  cards: readonly Card[],
+  paper: Paper,
+  heading: string,
+  note: string,
+): Promise<Uint8Array> {
   const { width, height } = PAPERS[paper];
   const { doc, done } = openPdf(paper, heading);
   const single = cards.length === 1;
@@ -50,23 +89,51 @@ export function cardsPdf(cards: readonly Card[], paper: Paper, heading: string, 
   const pages = Math.max(1, Math.ceil(cards.length / each));
   for (let page = 0; page < pages; page++) {
     doc.addPage();
-    doc.font('bold').fontSize(15).fillColor('#000').text(heading, MARGIN, MARGIN - 4, { lineBreak: false });
-    doc.font('text').fontSize(9).text(pages > 1 ? `page ${page + 1} of ${pages}` : '', width - MARGIN - 60, MARGIN, { width: 60, align: 'right', lineBreak: false });
-    doc.lineWidth(1.2).moveTo(MARGIN, MARGIN + 16).lineTo(width - MARGIN, MARGIN + 16).stroke('#000');
+    doc
+      .font('bold')
+      .fontSize(15)
+      .fillColor('#000')
+      .text(heading, MARGIN, MARGIN - 4, { lineBreak: false });
+    doc
+      .font('text')
+      .fontSize(9)
+      .text(pages > 1 ? `page ${page + 1} of ${pages}` : '', width - MARGIN - 60, MARGIN, {
+        width: 60,
+        align: 'right',
+        lineBreak: false,
+      });
+    doc
+      .lineWidth(1.2)
+      .moveTo(MARGIN, MARGIN + 16)
+      .lineTo(width - MARGIN, MARGIN + 16)
+      .stroke('#000');
     const top = MARGIN + 24;
     const w = (width - 2 * MARGIN - (columns - 1) * 12) / columns;
     const h = single ? 420 : (height - top - MARGIN - 8) / rows;
     cards.slice(page * each, (page + 1) * each).forEach((card, i) => {
       const x = MARGIN + (i % columns) * (w + 12);
       const y = top + Math.floor(i / columns) * h;
-      doc.font('bold').fontSize(single ? 15 : 11).fillColor('#000').text(card.title, x, y, { lineBreak: false });
+      doc
+        .font('bold')
+        .fontSize(single ? 15 : 11)
+        .fillColor('#000')
+        .text(card.title, x, y, { lineBreak: false });
       doc.font('text').fontSize(single ? 11 : 8);
-      card.lines.forEach((line, l) => doc.text(fit(doc, line, w), x, y + (single ? 20 : 13) + l * (single ? 14 : 9.5), { lineBreak: false }));
+      card.lines.forEach((line, l) =>
+        doc.text(fit(doc, line, w), x, y + (single ? 20 : 13) + l * (single ? 14 : 9.5), {
+          lineBreak: false,
+        }),
+      );
       const head = (single ? 22 : 14) + card.lines.length * (single ? 14 : 9.5);
       drawMarks(doc, card.drawing, x, y + head, w, h - head - 8);
     });
-    if (cards.length === 0) doc.font('text').fontSize(11).text('Nothing to draw yet.', MARGIN, top, { lineBreak: false });
-    doc.font('text').fontSize(7).fillColor('#000').text(note, MARGIN, height - MARGIN + 6, { lineBreak: false });
+    if (cards.length === 0)
+      doc.font('text').fontSize(11).text('Nothing to draw yet.', MARGIN, top, { lineBreak: false });
+    doc
+      .font('text')
+      .fontSize(7)
+      .fillColor('#000')
+      .text(note, MARGIN, height - MARGIN + 6, { lineBreak: false });
   }
   doc.end();
   return done;

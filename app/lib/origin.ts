@@ -15,7 +15,10 @@ export function sameOrigin(headers: Headers): boolean {
 }
 
 /** Names this server is reached under besides loopback, set by the operator. */
-export const HOSTS = (process.env.VOBRIK_HOSTS ?? '').split(',').map((h) => h.trim().toLowerCase()).filter(Boolean);
+export const HOSTS = (process.env.VOBRIK_HOSTS ?? '')
+  .split(',')
+  .map((h) => h.trim().toLowerCase())
+  .filter(Boolean);
 
 /** Hosts that are ours: loopback by any port, and those the operator names. Another name that leads here is a rebinding attack. */
 export function isOurHost(host: string | null, allowed: readonly string[]): boolean {

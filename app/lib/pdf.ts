@@ -9,9 +9,17 @@ const FONTS = path.join(process.cwd(), 'node_modules/@fontsource/archivo-narrow/
 const font = (weight: 400 | 700): string => path.join(FONTS, `archivo-narrow-latin-${weight}-normal.woff`);
 
 /** An empty document in the shipped fonts ("text", "bold"); `done` gives its bytes after `doc.end()`. */
-export function openPdf(paper: Paper, title: string): { readonly doc: Pdf; readonly done: Promise<Uint8Array> } {
+export function openPdf(
+  paper: Paper,
+  title: string,
+): { readonly doc: Pdf; readonly done: Promise<Uint8Array> } {
   const { width, height } = PAPERS[paper];
-  const doc = new PDFDocument({ size: [width, height], margin: 0, autoFirstPage: false, info: { Title: title, Creator: 'Vobrik' } });
+  const doc = new PDFDocument({
+    size: [width, height],
+    margin: 0,
+    autoFirstPage: false,
+    info: { Title: title, Creator: 'Vobrik' },
+  });
   const chunks: Buffer[] = [];
   doc.on('data', (c: Buffer) => chunks.push(c));
   const done = new Promise<Uint8Array>((resolve, reject) => {

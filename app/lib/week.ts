@@ -13,22 +13,39 @@ export interface WalkedGame {
   readonly findings: readonly Finding[];
 }
 
-interface Walked { readonly rows: readonly WalkedSnap[]; readonly findings: readonly Finding[] }
+interface Walked {
+  readonly rows: readonly WalkedSnap[];
+  readonly findings: readonly Finding[];
+}
 const shared = globalThis as typeof globalThis & { vobrikWalked?: Kept<Walked> };
 
 /** Games of the program, walked and checked: all, or those a filter keeps. A game is walked once a revision and set of rules. */
-export async function walkedGames(actor: Actor, wanted: (game: GameInfo) => boolean = () => true): Promise<WalkedGame[]> {
-  const [all, profiles, program] = await Promise.all([stampedGames(actor), profilesOf(actor), programOf(actor)]);
+export async function walkedGames(
+  actor: Actor,
+  wanted: (game: GameInfo) => boolean = () => true,
+): Promise<WalkedGame[]> {
+  const [all, profiles, program] = await Promise.all([
+    stampedGames(actor),
+    profilesOf(actor),
+    programOf(actor),
+  ]);
   const rules = rulesOf(program.settings.rules);
   const settings = JSON.stringify([program.settings.profile ?? null, program.settings.rules ?? null]);
   const kept = (shared.vobrikWalked ??= new Kept(60));
-  return Promise.all(all.filter((g) => wanted(g.info)).map(async (g) => ({
-    game: g.info,
-    ...(await kept.get(`${g.info.id} ${g.stamp} ${g.info.level} ${settings}`, async () => {
-      const rows = walkGame(await snapsOf(actor, g), profiles[g.info.level], { buckets: rules.buckets, zones: rules.zones });
-      return { rows, findings: checkRows(rows) };
-    })),
-  })));
+  return Promise.all(
+    all
+      .filter((g) => wanted(g.info))
+      .map(async (g) => ({
+        game: g.info,
+        ...(await kept.get(`${g.info.id} ${g.stamp} ${g.info.level} ${settings}`, async () => {
+          const rows = walkGame(await snapsOf(actor, g), profiles[g.info.level], {
+            buckets: rules.buckets,
+            zones: rules.zones,
+          });
+          return { rows, findings: checkRows(rows) };
+        })),
+      })),
+  );
 }
 
 /** Where a game's log stands: "ends in the 4th quarter", "stops in the 2nd quarter, 3:12". */

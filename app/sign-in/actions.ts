@@ -21,13 +21,22 @@ async function enterBy(work: () => Promise<string>): Promise<string | null> {
 }
 
 export async function enter(_: string | null, form: FormData): Promise<string | null> {
-  const problem = await enterBy(async () => signIn(String(form.get('name') ?? '').slice(0, 200), String(form.get('password') ?? '').slice(0, 500), await visitor(), clock()));
+  const problem = await enterBy(async () =>
+    signIn(
+      String(form.get('name') ?? '').slice(0, 200),
+      String(form.get('password') ?? '').slice(0, 500),
+      await visitor(),
+      clock(),
+    ),
+  );
   if (problem !== null) return problem;
   redirect('/');
 }
 
 export async function enterDemo(_: string | null, form: FormData): Promise<string | null> {
-  const problem = await enterBy(async () => signInDemo(String(form.get('member') ?? ''), clock(), (await visitor()).agent));
+  const problem = await enterBy(async () =>
+    signInDemo(String(form.get('member') ?? ''), clock(), (await visitor()).agent),
+  );
   if (problem !== null) return problem;
   redirect('/');
 }

@@ -1,7 +1,22 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SNAP_FIELDS } from '../snap';
-import { DEFAULT_BOOK, editDistance, findTerm, KIND_FIELD, normalizePhrase, parseSpots, phraseFault, phrasesOf, planMerge, readBook, storedValue, termIndex, TERM_KINDS, writeBook } from './index';
+import {
+  DEFAULT_BOOK,
+  editDistance,
+  findTerm,
+  KIND_FIELD,
+  normalizePhrase,
+  parseSpots,
+  phraseFault,
+  phrasesOf,
+  planMerge,
+  readBook,
+  storedValue,
+  termIndex,
+  TERM_KINDS,
+  writeBook,
+} from './index';
 
 describe('the default book', () => {
   it('says no word twice within a kind, and none that the line needs for itself', () => {
@@ -29,13 +44,25 @@ describe('the default book', () => {
 });
 
 describe('a phrase', () => {
-  it.each([['', 'empty'], ['  ', 'empty'], ['a=b', 'reserved'], ['a/b', 'reserved'], ['say "x"', 'reserved'], ['..', 'reserved'], ['r', 'reserved'], ['who?', 'reserved']])('“%s” is %s', (phrase, code) => {
+  it.each([
+    ['', 'empty'],
+    ['  ', 'empty'],
+    ['a=b', 'reserved'],
+    ['a/b', 'reserved'],
+    ['say "x"', 'reserved'],
+    ['..', 'reserved'],
+    ['r', 'reserved'],
+    ['who?', 'reserved'],
+  ])('“%s” is %s', (phrase, code) => {
     expect(phraseFault(DEFAULT_BOOK, 'tag', phrase, null)?.code).toBe(code);
   });
 
   it('may stand in two kinds, not twice in one', () => {
     expect(phraseFault(DEFAULT_BOOK, 'run', 'cover 3', null)).toBeNull();
-    expect(phraseFault(DEFAULT_BOOK, 'coverage', 'THREE  deep', null)).toMatchObject({ code: 'twice', other: 'cover 3' });
+    expect(phraseFault(DEFAULT_BOOK, 'coverage', 'THREE  deep', null)).toMatchObject({
+      code: 'twice',
+      other: 'cover 3',
+    });
   });
 
   it('is compared without case and extra blanks', () => {
@@ -62,17 +89,28 @@ describe('merging', () => {
 });
 
 describe('nearest words', () => {
-  it.each([['pwoer', 'power', 1], ['trps', 'trips', 1], ['kitten', 'sitting', 3], ['', 'ab', 2], ['same', 'same', 0]])('%s is near %s by %i', (a, b, distance) => {
+  it.each([
+    ['pwoer', 'power', 1],
+    ['trps', 'trips', 1],
+    ['kitten', 'sitting', 3],
+    ['', 'ab', 2],
+    ['same', 'same', 0],
+  ])('%s is near %s by %i', (a, b, distance) => {
     expect(editDistance(a, b)).toBe(distance);
   });
 
   it('is symmetric and stops above its limit', () => {
     const word = fc.string({ unit: fc.constantFrom('a', 'b', 'c'), maxLength: 7 });
-    fc.assert(fc.property(word, word, (a, b) => {
-      expect(editDistance(a, b, 9)).toBe(editDistance(b, a, 9));
-      expect(editDistance(a, b, 1)).toBe(Math.min(2, editDistance(a, b, 9)) === 2 ? editDistance(a, b, 1) : editDistance(a, b, 9));
-      expect(editDistance(a, b, 9)).toBeLessThanOrEqual(Math.max(a.length, b.length));
-    }), { seed: 1, numRuns: 300 });
+    fc.assert(
+      fc.property(word, word, (a, b) => {
+        expect(editDistance(a, b, 9)).toBe(editDistance(b, a, 9));
+        expect(editDistance(a, b, 1)).toBe(
+          Math.min(2, editDistance(a, b, 9)) === 2 ? editDistance(a, b, 1) : editDistance(a, b, 9),
+        );
+        expect(editDistance(a, b, 9)).toBeLessThanOrEqual(Math.max(a.length, b.length));
+      }),
+      { seed: 1, numRuns: 300 },
+    );
   });
 });
 
@@ -81,7 +119,14 @@ describe('book.json', () => {
     expect(readBook(writeBook(DEFAULT_BOOK))).toEqual({ ok: true, book: DEFAULT_BOOK });
   });
 
-  it.each([['nonsense', /not JSON/], ['{}', /name/], [JSON.stringify({ ...DEFAULT_BOOK, terms: [{ id: 'x', kind: 'no such kind', word: 'x', aliases: [] }] }), /terms\.0\.kind/]])('refuses %s', (text, remedy) => {
+  it.each([
+    ['nonsense', /not JSON/],
+    ['{}', /name/],
+    [
+      JSON.stringify({ ...DEFAULT_BOOK, terms: [{ id: 'x', kind: 'no such kind', word: 'x', aliases: [] }] }),
+      /terms\.0\.kind/,
+    ],
+  ])('refuses %s', (text, remedy) => {
     const read = readBook(text.slice(0, 100_000));
     expect(read.ok).toBe(false);
     if (!read.ok) expect(read.remedy).toMatch(remedy);
@@ -96,6 +141,9 @@ it('finds a term by its word, alias or stored value', () => {
 });
 
 it('reads spots, and says which one it cannot', () => {
-  expect(parseSpots('X-16 H+6o1.5')).toEqual([{ letter: 'X', x: -16, depth: 0.3, onLine: true }, { letter: 'H', x: 6, depth: 1.5, onLine: false }]);
+  expect(parseSpots('X-16 H+6o1.5')).toEqual([
+    { letter: 'X', x: -16, depth: 0.3, onLine: true },
+    { letter: 'H', x: 6, depth: 1.5, onLine: false },
+  ]);
   expect(() => parseSpots('X16 h')).toThrow('"h"');
 });

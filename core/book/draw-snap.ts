@@ -2,8 +2,21 @@
 import type { LevelProfile } from '../field/profile';
 import type { Hash, Side } from '../field/spot';
 import {
-  coverDrops, draw, fullLook, lineUp, passPath, runPath, shapeOf, structure,
-  DEFAULT_LOOK_SETTINGS, type DrawnPath, type Drawing, type FullLook, type LookSettings, type Man, type RunAim,
+  coverDrops,
+  draw,
+  fullLook,
+  lineUp,
+  passPath,
+  runPath,
+  shapeOf,
+  structure,
+  DEFAULT_LOOK_SETTINGS,
+  type DrawnPath,
+  type Drawing,
+  type FullLook,
+  type LookSettings,
+  type Man,
+  type RunAim,
 } from '../look';
 import type { SnapFields } from '../snap/snap';
 import { assignmentPaths, assignPlay } from './play';
@@ -50,14 +63,23 @@ export interface SnapDrawing {
   readonly look: FullLook | null;
 }
 
-export function drawSnap(book: Book, fields: SnapFields, hash: Hash | null, profile: LevelProfile, options: SnapDrawOptions = {}): SnapDrawing {
+export function drawSnap(
+  book: Book,
+  fields: SnapFields,
+  hash: Hash | null,
+  profile: LevelProfile,
+  options: SnapDrawOptions = {},
+): SnapDrawing {
   const settings = options.settings ?? DEFAULT_LOOK_SETTINGS;
   const called = lookInput(book, { ...fields, hash }, profile);
   const input = options.aim ? { ...called, run: options.aim } : called;
   const look = fullLook(input, profile, settings);
-  const men: readonly Man[] = look?.offense.men ?? lineUp(null, null, spotsOf(book, 'backfield', fields.backfield), shapeOf(profile.players));
+  const men: readonly Man[] =
+    look?.offense.men ??
+    lineUp(null, null, spotsOf(book, 'backfield', fields.backfield), shapeOf(profile.players));
   const paths: DrawnPath[] = [];
-  if (look?.offense.path) paths.push({ kind: 'motion', points: look.offense.path, end: 'arrow', by: input.motionBy ?? '' });
+  if (look?.offense.path)
+    paths.push({ kind: 'motion', points: look.offense.path, end: 'arrow', by: input.motionBy ?? '' });
   const direction = sideOf(fields.direction);
   let arrows = options.arrows;
   const presentation = presentationOf(book, fields);
@@ -66,73 +88,187 @@ export function drawSnap(book: Book, fields: SnapFields, hash: Hash | null, prof
     const to = direction ?? look?.offense.snap.strength ?? 'R';
     const assignment = assignPlay(def, presentation, to, profile, settings.strength);
     paths.push(...assignmentPaths(assignment, to, def.kind === 'run' ? def.run.point : 'B'));
-  } else if (!arrows && direction && (fields.play === 'run' || fields.play === 'pass' || fields.play === 'rpo')) arrows = [{ kind: fields.play === 'pass' ? 'pass' : 'run', side: direction, n: null }];
+  } else if (
+    !arrows &&
+    direction &&
+    (fields.play === 'run' || fields.play === 'pass' || fields.play === 'rpo')
+  )
+    arrows = [{ kind: fields.play === 'pass' ? 'pass' : 'run', side: direction, n: null }];
   const most = Math.max(1, ...(arrows ?? []).map((a) => a.n ?? 1));
   const defense = options.defense === false ? null : (look?.defense ?? null);
-  const ringed = new Set((look?.ledger?.defense ?? []).filter((e) => e.by === 'free' && e.there).map((e) => `${e.man.letter}${e.man.x}`));
+  const ringed = new Set(
+    (look?.ledger?.defense ?? [])
+      .filter((e) => e.by === 'free' && e.there)
+      .map((e) => `${e.man.letter}${e.man.x}`),
+  );
   let drops: ReturnType<typeof coverDrops> = [];
   if (defense && options.jobs && input.coverage && look) {
     const rushing = new Set(defense.rush.rush.map((r) => r.man));
     drops = coverDrops(input.coverage, defense.men, look.offense.snap, rushing);
   }
-  if (defense && (options.jobs || input.pressure)) for (const r of defense.rush.rush) if (!r.line) paths.push({ kind: 'rush', points: [[r.man.x, r.man.depth - 0.6], [r.x, 0.9], [r.x * 0.9, -1.2]], end: 'arrow', by: r.man.letter });
+  if (defense && (options.jobs || input.pressure))
+    for (const r of defense.rush.rush)
+      if (!r.line)
+        paths.push({
+          kind: 'rush',
+          points: [
+            [r.man.x, r.man.depth - 0.6],
+            [r.x, 0.9],
+            [r.x * 0.9, -1.2],
+          ],
+          end: 'arrow',
+          by: r.man.letter,
+        });
   return {
-    look, words: lookWords(fields, look),
+    look,
+    words: lookWords(fields, look),
     drawing: draw({
-      men, hash, profile, numbers: options.numbers !== false && look !== null, crop: options.crop ?? false, mover: input.motionBy, paths, drops, ringed, ...(defense ? { defenders: defense.men } : {}),
-      arrows: (arrows ?? []).map((a) => ({ kind: a.kind, n: a.n, share: (a.n ?? 1) / most, points: a.kind === 'run' ? runPath(men, a.side) : passPath(men, a.side) })).filter((a) => a.points.length > 1),
+      men,
+      hash,
+      profile,
+      numbers: options.numbers !== false && look !== null,
+      crop: options.crop ?? false,
+      mover: input.motionBy,
+      paths,
+      drops,
+      ringed,
+      ...(defense ? { defenders: defense.men } : {}),
+      arrows: (arrows ?? [])
+        .map((a) => ({
+          kind: a.kind,
+          n: a.n,
+          share: (a.n ?? 1) / most,
+          points: a.kind === 'run' ? runPath(men, a.side) : passPath(men, a.side),
+        }))
+        .filter((a) => a.points.length > 1),
     }),
   };
 }
 
 /** What a term of the book is drawn on when it says nothing of the rest. */
 const CANVAS: Readonly<Partial<Record<Term['kind'], SnapFields>>> = {
-  formation: { backfield: 'gun' }, backfield: { formation: 'pro', formationSide: 'R' }, motion: { formation: 'doubles', formationSide: 'R', backfield: 'gun', motionBy: 'H' }, front: { formation: 'trey', formationSide: 'R', backfield: 'gun' },
-  coverage: { formation: 'spread', formationSide: 'R', backfield: 'gun', front: '4-2 over' }, pressure: { formation: 'trey', formationSide: 'R', backfield: 'gun', front: '4-2 over', coverage: 'cover 1' },
-  run: { formation: 'wing pro', formationSide: 'R', backfield: 'pistol offset', play: 'run', direction: 'R' }, pass: { formation: 'trips', formationSide: 'R', backfield: 'gun', play: 'pass' }, protection: { formation: 'trey', formationSide: 'R', backfield: 'gun', front: '4-2 over' },
+  formation: { backfield: 'gun' },
+  backfield: { formation: 'pro', formationSide: 'R' },
+  motion: { formation: 'doubles', formationSide: 'R', backfield: 'gun', motionBy: 'H' },
+  front: { formation: 'trey', formationSide: 'R', backfield: 'gun' },
+  coverage: { formation: 'spread', formationSide: 'R', backfield: 'gun', front: '4-2 over' },
+  pressure: {
+    formation: 'trey',
+    formationSide: 'R',
+    backfield: 'gun',
+    front: '4-2 over',
+    coverage: 'cover 1',
+  },
+  run: { formation: 'wing pro', formationSide: 'R', backfield: 'pistol offset', play: 'run', direction: 'R' },
+  pass: { formation: 'trips', formationSide: 'R', backfield: 'gun', play: 'pass' },
+  protection: { formation: 'trey', formationSide: 'R', backfield: 'gun', front: '4-2 over' },
 };
 
 /** Motions drawn with a man who can make them. */
-const MOVER: Readonly<Record<string, SnapFields>> = { 'to empty': { motionBy: 'T' }, 'back out': { motionBy: 'F', formation: 'pro', backfield: 'split backs' }, trade: { motionBy: 'Y' }, 'across wide': { motionBy: 'H' }, shift: { motionBy: 'T' }, short: { motionBy: 'Z' }, 'in and out': { motionBy: 'Z' }, 'behind and on': { motionBy: 'Z' } };
+const MOVER: Readonly<Record<string, SnapFields>> = {
+  'to empty': { motionBy: 'T' },
+  'back out': { motionBy: 'F', formation: 'pro', backfield: 'split backs' },
+  trade: { motionBy: 'Y' },
+  'across wide': { motionBy: 'H' },
+  shift: { motionBy: 'T' },
+  short: { motionBy: 'Z' },
+  'in and out': { motionBy: 'Z' },
+  'behind and on': { motionBy: 'Z' },
+};
 
 /** The snap a term is shown by: the term itself on a plain canvas, strong to `side`. */
 export function termFields(book: Book, term: Term, side: Side = 'R'): SnapFields {
   const value = term.value ?? term.word;
-  const base: SnapFields = { ...CANVAS[term.kind], ...(CANVAS[term.kind]?.formationSide ? { formationSide: side } : {}), ...(CANVAS[term.kind]?.direction ? { direction: side } : {}) };
+  const base: SnapFields = {
+    ...CANVAS[term.kind],
+    ...(CANVAS[term.kind]?.formationSide ? { formationSide: side } : {}),
+    ...(CANVAS[term.kind]?.direction ? { direction: side } : {}),
+  };
   switch (term.kind) {
-    case 'formation': return { ...base, formation: value, formationSide: side };
-    case 'backfield': return { ...base, backfield: value };
-    case 'motion': return { ...base, ...(term.definition?.kind === 'motion' ? MOVER[term.definition.motion] : {}), motion: value };
-    case 'front': return { ...base, front: value };
-    case 'coverage': return { ...base, coverage: value };
-    case 'pressure': return { ...base, pressure: value };
-    case 'protection': return { ...base, protection: value };
+    case 'formation':
+      return { ...base, formation: value, formationSide: side };
+    case 'backfield':
+      return { ...base, backfield: value };
+    case 'motion':
+      return {
+        ...base,
+        ...(term.definition?.kind === 'motion' ? MOVER[term.definition.motion] : {}),
+        motion: value,
+      };
+    case 'front':
+      return { ...base, front: value };
+    case 'coverage':
+      return { ...base, coverage: value };
+    case 'pressure':
+      return { ...base, pressure: value };
+    case 'protection':
+      return { ...base, protection: value };
     case 'run': {
       const d = term.definition;
       const carrier = d?.kind === 'run' ? d.run.carrier : 'back';
-      return { ...base, concept: value, ...(carrier === 'mover' ? { formation: 'doubles', backfield: 'gun', motion: 'jet', motionBy: side === 'R' ? 'H' : 'H', motionSide: side } : carrier === 'receiver' ? { formation: 'doubles', backfield: 'gun', formationSide: side } : carrier === 'fullback' ? { backfield: 'i' } : {}) };
+      return {
+        ...base,
+        concept: value,
+        ...(carrier === 'mover'
+          ? {
+              formation: 'doubles',
+              backfield: 'gun',
+              motion: 'jet',
+              motionBy: side === 'R' ? 'H' : 'H',
+              motionSide: side,
+            }
+          : carrier === 'receiver'
+            ? { formation: 'doubles', backfield: 'gun', formationSide: side }
+            : carrier === 'fullback'
+              ? { backfield: 'i' }
+              : {}),
+      };
     }
     case 'pass': {
       const d = term.definition;
-      return { ...base, concept: value, ...(d?.kind === 'pass' && d.pass.strong.length < 3 && d.pass.weak.length >= 2 ? { formation: 'spread', formationSide: side } : {}) };
+      return {
+        ...base,
+        concept: value,
+        ...(d?.kind === 'pass' && d.pass.strong.length < 3 && d.pass.weak.length >= 2
+          ? { formation: 'spread', formationSide: side }
+          : {}),
+      };
     }
-    default: return base;
+    default:
+      return base;
   }
 }
 
 /** True for a kind whose terms are drawn. */
-export const isDrawn = (term: Term): boolean => term.spots !== undefined || (term.definition !== undefined && term.kind in CANVAS);
+export const isDrawn = (term: Term): boolean =>
+  term.spots !== undefined || (term.definition !== undefined && term.kind in CANVAS);
 
 /** A term on its canvas. `small`: cropped and without receiver numbers. */
-export function drawTerm(book: Book, term: Term, side: Side, profile: LevelProfile, settings?: LookSettings, small = false): SnapDrawing {
+export function drawTerm(
+  book: Book,
+  term: Term,
+  side: Side,
+  profile: LevelProfile,
+  settings?: LookSettings,
+  small = false,
+): SnapDrawing {
   const fields = termFields(book, term, side);
   const play = term.kind === 'run' || term.kind === 'pass';
-  return drawSnap(book, fields, null, profile, { crop: true, numbers: !small, jobs: play || term.kind === 'coverage' || term.kind === 'pressure', ...(settings ? { settings } : {}) });
+  return drawSnap(book, fields, null, profile, {
+    crop: true,
+    numbers: !small,
+    jobs: play || term.kind === 'coverage' || term.kind === 'pressure',
+    ...(settings ? { settings } : {}),
+  });
 }
 
 /** The structure of a formation word as it stands strong right, for lists. */
 export function formationStructure(book: Book, term: Term, side: Side = 'R', profile?: LevelProfile) {
-  const men = lineUp(term.spots ?? null, side, spotsOf(book, 'backfield', 'gun'), shapeOf(profile?.players ?? 11));
+  const men = lineUp(
+    term.spots ?? null,
+    side,
+    spotsOf(book, 'backfield', 'gun'),
+    shapeOf(profile?.players ?? 11),
+  );
   return structure(men);
 }
-

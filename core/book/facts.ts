@@ -1,24 +1,60 @@
 /** What a count may slice by that follows from a snap's look: structure, strength, backfield, front, coverage. */
 import type { LevelProfile } from '../field/profile';
-import { fullLook, offenseLook, structureOf, type LookSettings, DEFAULT_LOOK_SETTINGS, sideStructure } from '../look';
+import {
+  fullLook,
+  offenseLook,
+  structureOf,
+  type LookSettings,
+  DEFAULT_LOOK_SETTINGS,
+  sideStructure,
+} from '../look';
 import { isTagged, type Snap } from '../snap/snap';
 import { lookInput } from './resolve-look';
 import type { Book } from './term';
 
-export const LOOK_FACTS = ['structure', 'structureSnap', 'strength', 'boundary', 'strongSide', 'backTo', 'backfieldSet', 'shade', 'boxCount', 'boxVerdict', 'middle', 'rushKind'] as const;
+export const LOOK_FACTS = [
+  'structure',
+  'structureSnap',
+  'strength',
+  'boundary',
+  'strongSide',
+  'backTo',
+  'backfieldSet',
+  'shade',
+  'boxCount',
+  'boxVerdict',
+  'middle',
+  'rushKind',
+] as const;
 /** `structure` as set and at the snap; `strength` L or R; `boundary` into it or to the field; `strongSide` names of the strong side. */
 export type LookFact = (typeof LOOK_FACTS)[number];
 export type LookFacts = Readonly<Record<LookFact, string | null>>;
 
 export const LOOK_FACT_LABEL: Readonly<Record<LookFact, string>> = {
-  structure: 'structure', structureSnap: 'structure at the snap', strength: 'strength', boundary: 'strength to', strongSide: 'strong side', backTo: 'back', backfieldSet: 'backfield set', shade: 'front shade', boxCount: 'men in the box', boxVerdict: 'box', middle: 'middle of the field', rushKind: 'rush',
+  structure: 'structure',
+  structureSnap: 'structure at the snap',
+  strength: 'strength',
+  boundary: 'strength to',
+  strongSide: 'strong side',
+  backTo: 'back',
+  backfieldSet: 'backfield set',
+  shade: 'front shade',
+  boxCount: 'men in the box',
+  boxVerdict: 'box',
+  middle: 'middle of the field',
+  rushKind: 'rush',
 };
 
 const NOTHING: LookFacts = Object.fromEntries(LOOK_FACTS.map((f) => [f, null])) as Record<LookFact, null>;
 const cache = new WeakMap<Book, WeakMap<LookSettings, Map<string, LookFacts>>>();
 
 /** The facts of a snap; null where a word is not tagged or the book does not draw it. Each different look is measured once. */
-export function lookFacts(book: Book, snap: Snap, profile: LevelProfile, settings: LookSettings = DEFAULT_LOOK_SETTINGS): LookFacts {
+export function lookFacts(
+  book: Book,
+  snap: Snap,
+  profile: LevelProfile,
+  settings: LookSettings = DEFAULT_LOOK_SETTINGS,
+): LookFacts {
   let bySettings = cache.get(book);
   if (!bySettings) cache.set(book, (bySettings = new WeakMap()));
   let known = bySettings.get(settings);
@@ -37,19 +73,38 @@ function measure(book: Book, snap: Snap, profile: LevelProfile, settings: LookSe
   const out: Record<LookFact, string | null> = { ...NOTHING };
   if (!offense) {
     // Not drawn in the book: the counted receivers still give the structure.
-    const [l, r, ls, rs] = [snap.receiversLeftSet, snap.receiversRightSet, snap.receiversLeftSnap, snap.receiversRightSnap].map(count);
-    if (l !== null && r !== null && l !== undefined && r !== undefined) out.structure = structureOf(l, r).label;
-    if (ls !== null && rs !== null && ls !== undefined && rs !== undefined) out.structureSnap = structureOf(ls, rs).label;
+    const [l, r, ls, rs] = [
+      snap.receiversLeftSet,
+      snap.receiversRightSet,
+      snap.receiversLeftSnap,
+      snap.receiversRightSnap,
+    ].map(count);
+    if (l !== null && r !== null && l !== undefined && r !== undefined)
+      out.structure = structureOf(l, r).label;
+    if (ls !== null && rs !== null && ls !== undefined && rs !== undefined)
+      out.structureSnap = structureOf(ls, rs).label;
   } else {
     const { set, snap: at } = offense;
     out.structure = set.label;
     // A tagged motion that the book cannot draw leaves the structure at the snap unknown.
-    out.structureSnap = isTagged(snap.motion) && offense.path === null && snap.motion !== null ? null : at.label;
+    out.structureSnap =
+      isTagged(snap.motion) && offense.path === null && snap.motion !== null ? null : at.label;
     out.strength = set.strength;
     out.boundary = set.intoBoundary === null ? null : set.intoBoundary ? 'the boundary' : 'the field';
     const strong = set.strength === null ? null : sideStructure(set, set.strength);
-    out.strongSide = strong === null ? null : strong.names.filter((n) => n !== 'slot').join(' ') || `${strong.count} wide`;
-    out.backTo = set.empty ? 'nobody' : set.back.toTightEnd !== null ? (set.back.toTightEnd ? 'to the tight end' : 'away from the tight end') : set.back.toStrength !== null ? (set.back.toStrength ? 'to strength' : 'away from strength') : 'behind the ball';
+    out.strongSide =
+      strong === null ? null : strong.names.filter((n) => n !== 'slot').join(' ') || `${strong.count} wide`;
+    out.backTo = set.empty
+      ? 'nobody'
+      : set.back.toTightEnd !== null
+        ? set.back.toTightEnd
+          ? 'to the tight end'
+          : 'away from the tight end'
+        : set.back.toStrength !== null
+          ? set.back.toStrength
+            ? 'to strength'
+            : 'away from strength'
+          : 'behind the ball';
     out.backfieldSet = `${set.backfield.quarterback}, ${set.backfield.set}`;
   }
   const look = offense && (input.front || input.coverage) ? fullLook(input, profile, settings) : null;
@@ -59,7 +114,8 @@ function measure(book: Book, snap: Snap, profile: LevelProfile, settings: LookSe
   }
   // A typed box is what the film shows; without it the box follows from the places.
   const box = count(snap.box);
-  out.boxCount = box !== null ? String(box) : look?.defense?.front ? String(look.defense.front.box.length) : null;
+  out.boxCount =
+    box !== null ? String(box) : look?.defense?.front ? String(look.defense.front.box.length) : null;
   if (look?.defense?.coverage) out.middle = look.defense.coverage.middle;
   if (look?.defense && input.pressure !== undefined && input.front) out.rushKind = look.defense.rush.kind;
   return out;

@@ -22,7 +22,9 @@ export function termIndex(book: Book): TermIndex {
   const byKind = new Map<string, Term>();
   let mostWords = 1;
   // A stored value goes before another word's alias.
-  for (const term of book.terms) if (!byKind.has(`${term.kind}|${term.value ?? term.word}`)) byKind.set(`${term.kind}|${term.value ?? term.word}`, term);
+  for (const term of book.terms)
+    if (!byKind.has(`${term.kind}|${term.value ?? term.word}`))
+      byKind.set(`${term.kind}|${term.value ?? term.word}`, term);
   for (const term of book.terms) {
     for (const phrase of new Set(phrasesOf(term))) {
       byPhrase.set(phrase, [...(byPhrase.get(phrase) ?? []), term]);
@@ -31,7 +33,13 @@ export function termIndex(book: Book): TermIndex {
       mostWords = Math.max(mostWords, phrase.split(' ').length);
     }
   }
-  const index: TermIndex = { byKind, byPhrase, mostWords, phrases, letters: new Set(book.letters.map((l) => l.toLowerCase()).filter((l) => !['l', 'r', 'm'].includes(l))) };
+  const index: TermIndex = {
+    byKind,
+    byPhrase,
+    mostWords,
+    phrases,
+    letters: new Set(book.letters.map((l) => l.toLowerCase()).filter((l) => !['l', 'r', 'm'].includes(l))),
+  };
   cache.set(book, index);
   return index;
 }
@@ -52,7 +60,8 @@ export function editDistance(a: string, b: string, most = 3): number {
     const row = [i];
     for (let j = 1; j <= b.length; j++) {
       let cost = Math.min(last[j]! + 1, row[j - 1]! + 1, last[j - 1]! + (a[i - 1] === b[j - 1] ? 0 : 1));
-      if (i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1]) cost = Math.min(cost, before[j - 2]! + 1);
+      if (i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1])
+        cost = Math.min(cost, before[j - 2]! + 1);
       row.push(cost);
     }
     if (Math.min(...row) > most) return most + 1;

@@ -16,8 +16,10 @@ export interface Nearest {
 }
 
 type Place = Pick<Man, 'x' | 'depth' | 'onLine'>;
-const placesOf = (men: readonly Man[]): Place[] => men.filter((m) => m.role === 'eligible' && !isBack(m)).sort((a, b) => a.x - b.x);
-const lineOf = (men: readonly Man[]): Place[] => men.filter((m) => m.role === 'line').sort((a, b) => a.x - b.x);
+const placesOf = (men: readonly Man[]): Place[] =>
+  men.filter((m) => m.role === 'eligible' && !isBack(m)).sort((a, b) => a.x - b.x);
+const lineOf = (men: readonly Man[]): Place[] =>
+  men.filter((m) => m.role === 'line').sort((a, b) => a.x - b.x);
 
 function apart(a: readonly Place[], b: readonly Place[]): number {
   let sum = Math.abs(a.length - b.length) * 8;
@@ -27,12 +29,26 @@ function apart(a: readonly Place[], b: readonly Place[]): number {
     const [p, q] = [a[i]!, b[i]!];
     // Far from the ball a yard means less: two receivers at the numbers are the same picture.
     const scale = Math.max(1, Math.min(Math.abs(p.x), Math.abs(q.x)) / 6);
-    sum += Math.min(6, Math.abs(p.x - q.x) / scale) + (p.onLine === q.onLine ? 0 : 1) + Math.min(1, Math.abs(p.depth - q.depth) / 2);
+    sum +=
+      Math.min(6, Math.abs(p.x - q.x) / scale) +
+      (p.onLine === q.onLine ? 0 : 1) +
+      Math.min(1, Math.abs(p.depth - q.depth) / 2);
   }
   return sum;
 }
 
-const whereIs = (m: Place): string => (Math.abs(m.x) <= 5.4 ? (m.onLine ? 'tight' : 'wing') : Math.abs(m.x) <= 6.9 && !m.onLine && m.depth > 1.2 ? 'wing' : Math.abs(m.x) <= 9.5 ? 'in the slot' : Math.abs(m.x) <= 13 ? 'wide slot' : 'wide');
+const whereIs = (m: Place): string =>
+  Math.abs(m.x) <= 5.4
+    ? m.onLine
+      ? 'tight'
+      : 'wing'
+    : Math.abs(m.x) <= 6.9 && !m.onLine && m.depth > 1.2
+      ? 'wing'
+      : Math.abs(m.x) <= 9.5
+        ? 'in the slot'
+        : Math.abs(m.x) <= 13
+          ? 'wide slot'
+          : 'wide';
 
 /** Known formations by nearness to men as drawn, both ways round; nearest first. */
 export function nearestFormations(men: readonly Man[], book: Book, most = 3): Nearest[] {
@@ -78,9 +94,19 @@ export interface TypedFormation {
   readonly unknown: readonly string[];
 }
 
-const LANDMARK_WORDS: Readonly<Record<string, { readonly x: number | null; readonly depth: number; readonly onLine: boolean }>> = {
-  tight: { x: 4.8, depth: 0.3, onLine: true }, wing: { x: 6.4, depth: 1.4, onLine: false }, slot: { x: 8, depth: 1, onLine: false }, numbers: { x: 16, depth: 1, onLine: false }, wide: { x: 16, depth: 0.3, onLine: true },
-  hash: { x: 11, depth: 1, onLine: false }, split: { x: 15, depth: 0.3, onLine: true }, stack: { x: null, depth: 2.5, onLine: false }, on: { x: null, depth: 0.3, onLine: true }, off: { x: null, depth: 1, onLine: false },
+const LANDMARK_WORDS: Readonly<
+  Record<string, { readonly x: number | null; readonly depth: number; readonly onLine: boolean }>
+> = {
+  tight: { x: 4.8, depth: 0.3, onLine: true },
+  wing: { x: 6.4, depth: 1.4, onLine: false },
+  slot: { x: 8, depth: 1, onLine: false },
+  numbers: { x: 16, depth: 1, onLine: false },
+  wide: { x: 16, depth: 0.3, onLine: true },
+  hash: { x: 11, depth: 1, onLine: false },
+  split: { x: 15, depth: 0.3, onLine: true },
+  stack: { x: null, depth: 2.5, onLine: false },
+  on: { x: null, depth: 0.3, onLine: true },
+  off: { x: null, depth: 1, onLine: false },
 };
 
 /**
@@ -97,7 +123,9 @@ export function typeFormation(text: string, book: Book, start: readonly Spot[] =
   for (let i = 0; i < words.length;) {
     let taken = 0;
     for (let n = Math.min(index.mostWords, words.length - i); n >= 1 && taken === 0; n--) {
-      const term = index.byPhrase.get(words.slice(i, i + n).join(' '))?.find((t) => t.kind === 'formation' && t.spots);
+      const term = index.byPhrase
+        .get(words.slice(i, i + n).join(' '))
+        ?.find((t) => t.kind === 'formation' && t.spots);
       if (!term?.spots) continue;
       const next = words[i + n];
       spots = next === 'l' || next === 'left' ? mirrorMen(term.spots) : [...term.spots];
@@ -124,11 +152,20 @@ export function typeFormation(text: string, book: Book, start: readonly Spot[] =
     const mark = LANDMARK_WORDS[words[i + 1] ?? ''];
     if ((book.letters.includes(letter) || LINE_LETTERS.includes(letter)) && mark) {
       const sideWord = words[i + 2];
-      const said = sideWord === 'l' || sideWord === 'left' ? -1 : sideWord === 'r' || sideWord === 'right' ? 1 : null;
+      const said =
+        sideWord === 'l' || sideWord === 'left' ? -1 : sideWord === 'r' || sideWord === 'right' ? 1 : null;
       const before = spots.find((s) => s.letter === letter);
       const sign = said ?? (before && before.x < 0 ? -1 : 1);
-      const x = mark.x === null ? (said === null || !before ? (before?.x ?? 8) : Math.abs(before.x) * said) : mark.x * sign;
-      spots = [...spots.filter((s) => s.letter !== letter), { letter, x, depth: mark.depth, onLine: mark.onLine }];
+      const x =
+        mark.x === null
+          ? said === null || !before
+            ? (before?.x ?? 8)
+            : Math.abs(before.x) * said
+          : mark.x * sign;
+      spots = [
+        ...spots.filter((s) => s.letter !== letter),
+        { letter, x, depth: mark.depth, onLine: mark.onLine },
+      ];
       placed.add(letter);
       i += said === null ? 2 : 3;
       continue;
@@ -142,23 +179,44 @@ export function typeFormation(text: string, book: Book, start: readonly Spot[] =
 /** What belongs to a formation of men as they stand: everybody who is not in the backfield, and linemen who stand elsewhere than usual. */
 export function formationSpots(men: readonly Man[], profile: LevelProfile): Spot[] {
   const usual = shapeOf(profile.players).line;
-  const moved = (m: Man) => usual.some((u) => u.letter === m.letter && (Math.abs(u.x - m.x) > 0.05 || u.onLine !== m.onLine));
+  const moved = (m: Man) =>
+    usual.some((u) => u.letter === m.letter && (Math.abs(u.x - m.x) > 0.05 || u.onLine !== m.onLine));
   const snapper = (m: Man) => m.letter === 'C' && Math.abs(m.x) < 0.1;
-  return men.filter((m) => (m.role === 'eligible' && !isBack(m) && !snapper(m)) || (m.role === 'line' && moved(m))).map(spotOf);
+  return men
+    .filter((m) => (m.role === 'eligible' && !isBack(m) && !snapper(m)) || (m.role === 'line' && moved(m)))
+    .map(spotOf);
 }
 /** The quarterback and the backs of men as they stand. */
-export const backfieldSpots = (men: readonly Man[]): Spot[] => men.filter((m) => m.role === 'quarterback' || isBack(m)).map(spotOf);
+export const backfieldSpots = (men: readonly Man[]): Spot[] =>
+  men.filter((m) => m.role === 'quarterback' || isBack(m)).map(spotOf);
 const spotOf = ({ letter, x, depth, onLine }: Man): Spot => ({ letter, x, depth, onLine });
 
 /** Men as they stand, moved by typed words. Where there is not room for all, those who were typed stay. */
-export function retypeMen(men: readonly Man[], text: string, book: Book, profile: LevelProfile): { readonly men: Man[]; readonly unknown: readonly string[] } {
+export function retypeMen(
+  men: readonly Man[],
+  text: string,
+  book: Book,
+  profile: LevelProfile,
+): { readonly men: Man[]; readonly unknown: readonly string[] } {
   const shape = shapeOf(profile.players);
   const { spots, placed, unknown } = typeFormation(text, book, formationSpots(men, profile));
   const room = shape.men - shape.line.length - 1;
-  const typedFirst = [...spots.filter((s) => placed.has(s.letter)), ...spots.filter((s) => !placed.has(s.letter))];
+  const typedFirst = [
+    ...spots.filter((s) => placed.has(s.letter)),
+    ...spots.filter((s) => !placed.has(s.letter)),
+  ];
   const fits = spots.length <= room ? spots : typedFirst.slice(0, Math.max(room, placed.size));
-  return { men: lineUp(fits, 'R', backfieldSpots(men).filter((b) => !fits.some((s) => s.letter === b.letter)), shape), unknown };
+  return {
+    men: lineUp(
+      fits,
+      'R',
+      backfieldSpots(men).filter((b) => !fits.some((s) => s.letter === b.letter)),
+      shape,
+    ),
+    unknown,
+  };
 }
 
 /** The text of spots as the book's own notation: "X-16 H+6o1". */
-export const formatSpots = (spots: readonly Spot[]): string => spots.map((s) => `${s.letter}${s.x >= 0 ? '+' : ''}${s.x}${s.onLine ? '' : `o${s.depth}`}`).join(' ');
+export const formatSpots = (spots: readonly Spot[]): string =>
+  spots.map((s) => `${s.letter}${s.x >= 0 ? '+' : ''}${s.x}${s.onLine ? '' : `o${s.depth}`}`).join(' ');

@@ -5,11 +5,50 @@
 import { otherSide, type Side } from '../field/spot';
 import type { LevelProfile } from '../field/profile';
 import {
-  atSnap, jobPath, JOBS, legality, lineUp, motionPath, routePath, ROUTES, shapeOf, sideStructure, structure,
-  type Blocking, type DrawnPath, type Job, type Man, type MotionKind, type PointOfAttack, type Route, type RunAim, type Spot, type Structure, type StrengthRule,
+  atSnap,
+  jobPath,
+  JOBS,
+  legality,
+  lineUp,
+  motionPath,
+  routePath,
+  ROUTES,
+  shapeOf,
+  sideStructure,
+  structure,
+  type Blocking,
+  type DrawnPath,
+  type Job,
+  type Man,
+  type MotionKind,
+  type PointOfAttack,
+  type Route,
+  type RunAim,
+  type Spot,
+  type Structure,
+  type StrengthRule,
 } from '../look';
 
-export const RUN_ROLES = ['PT', 'PG', 'C', 'BG', 'BT', 'PY', 'PW', 'BY', 'BW', 'LEAD', 'BALL', 'Q', 'P1', 'P2', 'P3', 'B1', 'B2', 'B3'] as const;
+export const RUN_ROLES = [
+  'PT',
+  'PG',
+  'C',
+  'BG',
+  'BT',
+  'PY',
+  'PW',
+  'BY',
+  'BW',
+  'LEAD',
+  'BALL',
+  'Q',
+  'P1',
+  'P2',
+  'P3',
+  'B1',
+  'B2',
+  'B3',
+] as const;
 /**
  * Places of a run by where it goes: play-side and back-side tackle, guard, attached tight end (Y) and
  * wing (W), lead back, ball carrier, quarterback, and detached receivers outside-in on each side.
@@ -28,11 +67,51 @@ export interface RunDef {
 }
 
 const BASE_JOBS: Readonly<Record<Blocking, Readonly<Partial<Record<RunRole, Job>>>>> = {
-  zone: { PT: 'combo', PG: 'combo', C: 'combo', BG: 'scoop', BT: 'cutoff', PY: 'reach', PW: 'reach', BY: 'cutoff', BW: 'cutoff' },
-  gap: { PT: 'down', PG: 'down', C: 'back', BG: 'hinge', BT: 'hinge', PY: 'down', PW: 'down', BY: 'hinge', BW: 'hinge' },
-  man: { PT: 'base', PG: 'base', C: 'base', BG: 'base', BT: 'base', PY: 'base', PW: 'base', BY: 'base', BW: 'base' },
+  zone: {
+    PT: 'combo',
+    PG: 'combo',
+    C: 'combo',
+    BG: 'scoop',
+    BT: 'cutoff',
+    PY: 'reach',
+    PW: 'reach',
+    BY: 'cutoff',
+    BW: 'cutoff',
+  },
+  gap: {
+    PT: 'down',
+    PG: 'down',
+    C: 'back',
+    BG: 'hinge',
+    BT: 'hinge',
+    PY: 'down',
+    PW: 'down',
+    BY: 'hinge',
+    BW: 'hinge',
+  },
+  man: {
+    PT: 'base',
+    PG: 'base',
+    C: 'base',
+    BG: 'base',
+    BT: 'base',
+    PY: 'base',
+    PW: 'base',
+    BY: 'base',
+    BW: 'base',
+  },
 };
-const BASE_REST: Readonly<Partial<Record<RunRole, Job>>> = { BALL: 'carry', Q: 'give', LEAD: 'lead', P1: 'stalk', P2: 'stalk', P3: 'stalk', B1: 'stalk', B2: 'stalk', B3: 'stalk' };
+const BASE_REST: Readonly<Partial<Record<RunRole, Job>>> = {
+  BALL: 'carry',
+  Q: 'give',
+  LEAD: 'lead',
+  P1: 'stalk',
+  P2: 'stalk',
+  P3: 'stalk',
+  B1: 'stalk',
+  B2: 'stalk',
+  B3: 'stalk',
+};
 
 /**
  * "gap C back | BG:wrap Q:give | kick=PW,LEAD,BW,BY | read end man" → a run. Throws with the part it
@@ -41,29 +120,61 @@ const BASE_REST: Readonly<Partial<Record<RunRole, Job>>> = { BALL: 'carry', Q: '
 export function parseRun(text: string): RunDef {
   const [head = '', jobs = '', flex = '', read = ''] = text.split('|').map((p) => p.trim());
   const [blocking, point, carrier] = head.split(' ') as [Blocking, PointOfAttack, RunDef['carrier']];
-  if (!(blocking in BASE_JOBS) || !['A', 'B', 'C', 'D'].includes(point) || !CARRIERS.includes(carrier)) throw new Error(`“${head}” is not blocking (zone, gap, man), gap (A to D) and carrier (${CARRIERS.join(', ')})`);
+  if (!(blocking in BASE_JOBS) || !['A', 'B', 'C', 'D'].includes(point) || !CARRIERS.includes(carrier))
+    throw new Error(
+      `“${head}” is not blocking (zone, gap, man), gap (A to D) and carrier (${CARRIERS.join(', ')})`,
+    );
   const readWords = read.replace(/^read /, '');
-  if (readWords !== '' && readWords !== 'end man' && readWords !== 'back-side end') throw new Error(`“${read}” is neither read end man nor read back-side end`);
+  if (readWords !== '' && readWords !== 'end man' && readWords !== 'back-side end')
+    throw new Error(`“${read}” is neither read end man nor read back-side end`);
   return {
-    blocking, point, carrier, read: readWords === '' ? null : (readWords as 'end man'),
-    jobs: Object.fromEntries(jobs.split(' ').filter(Boolean).map((p) => {
-      const [role, job] = p.split(':');
-      const name = (job ?? '').replace(/_/g, ' ');
-      if (!(RUN_ROLES as readonly string[]).includes(role!) || !(JOBS as readonly string[]).includes(name)) throw new Error(`“${p}” is not role:job`);
-      return [role, name];
-    })) as RunDef['jobs'],
-    flex: flex.split(' ').filter(Boolean).map((p) => {
-      const [job, by] = p.split('=');
-      const name = (job ?? '').replace(/_/g, ' ');
-      const roles = (by ?? '').split(',');
-      if (!(JOBS as readonly string[]).includes(name) || !roles.every((r) => (RUN_ROLES as readonly string[]).includes(r))) throw new Error(`“${p}” is not job=role,role`);
-      return { job: name as Job, by: roles as RunRole[] };
-    }),
+    blocking,
+    point,
+    carrier,
+    read: readWords === '' ? null : (readWords as 'end man'),
+    jobs: Object.fromEntries(
+      jobs
+        .split(' ')
+        .filter(Boolean)
+        .map((p) => {
+          const [role, job] = p.split(':');
+          const name = (job ?? '').replace(/_/g, ' ');
+          if (
+            !(RUN_ROLES as readonly string[]).includes(role!) ||
+            !(JOBS as readonly string[]).includes(name)
+          )
+            throw new Error(`“${p}” is not role:job`);
+          return [role, name];
+        }),
+    ) as RunDef['jobs'],
+    flex: flex
+      .split(' ')
+      .filter(Boolean)
+      .map((p) => {
+        const [job, by] = p.split('=');
+        const name = (job ?? '').replace(/_/g, ' ');
+        const roles = (by ?? '').split(',');
+        if (
+          !(JOBS as readonly string[]).includes(name) ||
+          !roles.every((r) => (RUN_ROLES as readonly string[]).includes(r))
+        )
+          throw new Error(`“${p}” is not job=role,role`);
+        return { job: name as Job, by: roles as RunRole[] };
+      }),
   };
 }
 export function formatRun(d: RunDef): string {
   const join = (job: string) => job.replace(/ /g, '_');
-  return [`${d.blocking} ${d.point} ${d.carrier}`, Object.entries(d.jobs).map(([r, j]) => `${r}:${join(j)}`).join(' '), d.flex.map((f) => `${join(f.job)}=${f.by.join(',')}`).join(' '), d.read ? `read ${d.read}` : ''].join(' | ').replace(/[ |]+$/, '');
+  return [
+    `${d.blocking} ${d.point} ${d.carrier}`,
+    Object.entries(d.jobs)
+      .map(([r, j]) => `${r}:${join(j)}`)
+      .join(' '),
+    d.flex.map((f) => `${join(f.job)}=${f.by.join(',')}`).join(' '),
+    d.read ? `read ${d.read}` : '',
+  ]
+    .join(' | ')
+    .replace(/[ |]+$/, '');
 }
 
 export const PASS_TYPES = ['quick', 'drop-back', 'play action', 'boot', 'sprint', 'screen', 'shot'] as const;
@@ -81,16 +192,30 @@ export interface PassDef {
 export function parsePass(text: string): PassDef {
   const [head = '', strong = '', weak = '', back = 'block'] = text.split('|').map((p) => p.trim());
   const match = /^(.+) (\d)$/.exec(head);
-  const routes = (part: string): Route[] => part.split(',').map((r) => r.trim()).filter(Boolean).map((r) => {
-    if (!(ROUTES as readonly string[]).includes(r)) throw new Error(`“${r}” is not a route`);
-    return r as Route;
-  });
-  if (!match || !(PASS_TYPES as readonly string[]).includes(match[1]!)) throw new Error(`“${head}” is not a type (${PASS_TYPES.join(', ')}) and the steps of the drop`);
-  return { type: match[1] as PassDef['type'], drop: Number(match[2]), strong: routes(strong), weak: routes(weak), back: routes(back || 'block')[0] ?? 'block' };
+  const routes = (part: string): Route[] =>
+    part
+      .split(',')
+      .map((r) => r.trim())
+      .filter(Boolean)
+      .map((r) => {
+        if (!(ROUTES as readonly string[]).includes(r)) throw new Error(`“${r}” is not a route`);
+        return r as Route;
+      });
+  if (!match || !(PASS_TYPES as readonly string[]).includes(match[1]!))
+    throw new Error(`“${head}” is not a type (${PASS_TYPES.join(', ')}) and the steps of the drop`);
+  return {
+    type: match[1] as PassDef['type'],
+    drop: Number(match[2]),
+    strong: routes(strong),
+    weak: routes(weak),
+    back: routes(back || 'block')[0] ?? 'block',
+  };
 }
-export const formatPass = (d: PassDef): string => `${d.type} ${d.drop} | ${d.strong.join(', ')} | ${d.weak.join(', ')} | ${d.back}`;
+export const formatPass = (d: PassDef): string =>
+  `${d.type} ${d.drop} | ${d.strong.join(', ')} | ${d.weak.join(', ')} | ${d.back}`;
 
-export type PlayDef = { readonly kind: 'run'; readonly run: RunDef } | { readonly kind: 'pass'; readonly pass: PassDef };
+export type PlayDef =
+  { readonly kind: 'run'; readonly run: RunDef } | { readonly kind: 'pass'; readonly pass: PassDef };
 
 export interface Presentation {
   readonly formation: readonly Spot[];
@@ -113,13 +238,29 @@ export interface Assignment {
 }
 
 /** The men of a presentation at the snap. */
-export function presentedMen(p: Presentation, profile: LevelProfile): { readonly men: Man[]; readonly set: Man[] } {
+export function presentedMen(
+  p: Presentation,
+  profile: LevelProfile,
+): { readonly men: Man[]; readonly set: Man[] } {
   const set = lineUp(p.formation, p.side, p.backfield, shapeOf(profile.players));
-  return { set, men: atSnap(set, p.motionBy, p.motionBy === null ? null : motionPath(set, p.motionBy, p.motion, p.motionSide)) };
+  return {
+    set,
+    men: atSnap(
+      set,
+      p.motionBy,
+      p.motionBy === null ? null : motionPath(set, p.motionBy, p.motion, p.motionSide),
+    ),
+  };
 }
 
 /** Which body plays which role of a run to a side. */
-function rolesOf(men: readonly Man[], s: Structure, to: Side, def: RunDef, mover: string | null): Map<string, RunRole> {
+function rolesOf(
+  men: readonly Man[],
+  s: Structure,
+  to: Side,
+  def: RunDef,
+  mover: string | null,
+): Map<string, RunRole> {
   const sign = to === 'L' ? -1 : 1;
   const roles = new Map<string, RunRole>();
   const line = men.filter((m) => m.role === 'line').sort((a, b) => (b.x - a.x) * sign);
@@ -132,19 +273,38 @@ function rolesOf(men: readonly Man[], s: Structure, to: Side, def: RunDef, mover
     const half = sideStructure(s, side);
     const near = side === to;
     for (const m of half.attached) roles.set(m.letter, m.onLine ? (near ? 'PY' : 'BY') : near ? 'PW' : 'BW');
-    half.receivers.filter((m) => !half.attached.includes(m)).forEach((m, i) => roles.set(m.letter, `${near ? 'P' : 'B'}${Math.min(3, i + 1)}` as RunRole));
+    half.receivers
+      .filter((m) => !half.attached.includes(m))
+      .forEach((m, i) => roles.set(m.letter, `${near ? 'P' : 'B'}${Math.min(3, i + 1)}` as RunRole));
   }
   const backs = [...s.backfield.backs];
   const quarterback = men.find((m) => m.role === 'quarterback');
   if (quarterback) roles.set(quarterback.letter, 'Q');
-  const ball = def.carrier === 'back' ? backs[0] : def.carrier === 'fullback' ? backs[backs.length - 1] : def.carrier === 'quarterback' ? quarterback : def.carrier === 'mover' ? men.find((m) => m.letter === mover && m.role === 'eligible') : (sideStructure(s, otherSide(to)).receivers.find((m) => !sideStructure(s, otherSide(to)).attached.includes(m)));
+  const ball =
+    def.carrier === 'back'
+      ? backs[0]
+      : def.carrier === 'fullback'
+        ? backs[backs.length - 1]
+        : def.carrier === 'quarterback'
+          ? quarterback
+          : def.carrier === 'mover'
+            ? men.find((m) => m.letter === mover && m.role === 'eligible')
+            : sideStructure(s, otherSide(to)).receivers.find(
+                (m) => !sideStructure(s, otherSide(to)).attached.includes(m),
+              );
   for (const b of backs) if (b !== ball) roles.set(b.letter, 'LEAD');
   if (ball) roles.set(ball.letter, 'BALL');
   return roles;
 }
 
 /** Puts bodies on the roles of a run. */
-export function assignRun(def: RunDef, p: Presentation, to: Side, profile: LevelProfile, order?: readonly StrengthRule[]): Assignment {
+export function assignRun(
+  def: RunDef,
+  p: Presentation,
+  to: Side,
+  profile: LevelProfile,
+  order?: readonly StrengthRule[],
+): Assignment {
   const { men } = presentedMen(p, profile);
   const s = structure(men, null, order);
   const roles = rolesOf(men, s, to, def, p.motionBy);
@@ -162,7 +322,9 @@ export function assignRun(def: RunDef, p: Presentation, to: Side, profile: Level
   if (carrier === null) missing.push('carry');
   const flexed = new Set<string>();
   for (const f of def.flex) {
-    const letter = f.by.map((r) => men.find((m) => roles.get(m.letter) === r && !flexed.has(m.letter))?.letter).find((l) => l !== undefined);
+    const letter = f.by
+      .map((r) => men.find((m) => roles.get(m.letter) === r && !flexed.has(m.letter))?.letter)
+      .find((l) => l !== undefined);
     if (letter === undefined) missing.push(f.job);
     else {
       flexed.add(letter);
@@ -173,13 +335,19 @@ export function assignRun(def: RunDef, p: Presentation, to: Side, profile: Level
 }
 
 /** Puts bodies on the routes of a pass: receivers by number, the back to his route, the line to protect. */
-export function assignPass(def: PassDef, p: Presentation, profile: LevelProfile, order?: readonly StrengthRule[]): Assignment {
+export function assignPass(
+  def: PassDef,
+  p: Presentation,
+  profile: LevelProfile,
+  order?: readonly StrengthRule[],
+): Assignment {
   const { men } = presentedMen(p, profile);
   const s = structure(men, null, order);
   const strong: Side = s.strength ?? p.side ?? 'R';
   const jobs = new Map<string, Job | Route>();
   const missing: Job[] = [];
-  for (const m of men) if (m.role === 'line') jobs.set(m.letter, profile.players === 11 ? 'pass set' : 'release');
+  for (const m of men)
+    if (m.role === 'line') jobs.set(m.letter, profile.players === 11 ? 'pass set' : 'release');
   const backs = [...s.backfield.backs];
   for (const side of ['L', 'R'] as const) {
     const routes = side === strong ? def.strong : def.weak;
@@ -199,11 +367,22 @@ export function assignPass(def: PassDef, p: Presentation, profile: LevelProfile,
   const q = men.find((m) => m.role === 'quarterback');
   if (q) jobs.set(q.letter, def.type === 'boot' || def.type === 'sprint' ? 'keep' : 'fake');
   for (const m of men) if (!jobs.has(m.letter)) jobs.set(m.letter, def.back);
-  if (def.strong.filter((r) => r !== 'block').length > sideStructure(s, strong).count + s.backfield.backs.length) missing.push('release');
+  if (
+    def.strong.filter((r) => r !== 'block').length >
+    sideStructure(s, strong).count + s.backfield.backs.length
+  )
+    missing.push('release');
   return { men, structure: s, jobs, roles: new Map(), missing, carrier: null };
 }
 
-export const assignPlay = (def: PlayDef, p: Presentation, to: Side, profile: LevelProfile, order?: readonly StrengthRule[]): Assignment => (def.kind === 'run' ? assignRun(def.run, p, to, profile, order) : assignPass(def.pass, p, profile, order));
+export const assignPlay = (
+  def: PlayDef,
+  p: Presentation,
+  to: Side,
+  profile: LevelProfile,
+  order?: readonly StrengthRule[],
+): Assignment =>
+  def.kind === 'run' ? assignRun(def.run, p, to, profile, order) : assignPass(def.pass, p, profile, order);
 
 export interface JobChange {
   readonly letter: string;
@@ -223,17 +402,29 @@ export function changedJobs(a: Assignment, b: Assignment): JobChange[] {
 }
 
 /** Backs, then attached tight ends, as an alignment shows them. */
-export const peopleShown = (s: Structure): string => `${s.backfield.backs.length}${s.left.attached.length + s.right.attached.length}`;
+export const peopleShown = (s: Structure): string =>
+  `${s.backfield.backs.length}${s.left.attached.length + s.right.attached.length}`;
 
 /** What a defense sees that is new: structure, names of the sides, people as they show, backfield, where the back is, motion. 0: the same picture. */
-export function pictureDistance(a: { readonly structure: Structure; readonly motion: string | null }, b: { readonly structure: Structure; readonly motion: string | null }): number {
+export function pictureDistance(
+  a: { readonly structure: Structure; readonly motion: string | null },
+  b: { readonly structure: Structure; readonly motion: string | null },
+): number {
   const [x, y] = [a.structure, b.structure];
-  const names = (s: Structure) => new Set([...s.left.names, ...s.right.names, `s${s.left.surface}${s.right.surface}`]);
+  const names = (s: Structure) =>
+    new Set([...s.left.names, ...s.right.names, `s${s.left.surface}${s.right.surface}`]);
   const [p, q] = [names(x), names(y)];
   let apart = 0;
   for (const n of p) if (!q.has(n)) apart++;
   for (const n of q) if (!p.has(n)) apart++;
-  return (x.label === y.label ? 0 : 2) + (peopleShown(x) === peopleShown(y) ? 0 : 1) + Math.min(3, apart * 0.5) + (x.backfield.set === y.backfield.set && x.backfield.quarterback === y.backfield.quarterback ? 0 : 1.5) + (x.back.toTightEnd === y.back.toTightEnd && x.back.toStrength === y.back.toStrength ? 0 : 0.5) + (a.motion === b.motion ? 0 : 1);
+  return (
+    (x.label === y.label ? 0 : 2) +
+    (peopleShown(x) === peopleShown(y) ? 0 : 1) +
+    Math.min(3, apart * 0.5) +
+    (x.backfield.set === y.backfield.set && x.backfield.quarterback === y.backfield.quarterback ? 0 : 1.5) +
+    (x.back.toTightEnd === y.back.toTightEnd && x.back.toStrength === y.back.toStrength ? 0 : 0.5) +
+    (a.motion === b.motion ? 0 : 1)
+  );
 }
 
 /** The drawn paths of an assignment: blocks, pulls, routes, the ball. */
@@ -243,7 +434,8 @@ export function assignmentPaths(a: Assignment, to: Side, point: PointOfAttack): 
   for (const m of a.men) {
     const job = a.jobs.get(m.letter);
     if (!job) continue;
-    if ((ROUTES as readonly string[]).includes(job) && job !== 'block' && job !== 'stalk') out.push(routePath(m, job as Route, to));
+    if ((ROUTES as readonly string[]).includes(job) && job !== 'block' && job !== 'stalk')
+      out.push(routePath(m, job as Route, to));
     else if (m.role === 'quarterback' && job === 'fake') continue;
     else {
       const path = job === 'block' ? routePath(m, 'block') : jobPath(m, job as Job, to, point, end);
@@ -256,7 +448,17 @@ export function assignmentPaths(a: Assignment, to: Side, point: PointOfAttack): 
 /** What a run asks of the hat count: who pulls, who is read, who carries. */
 export function aimOf(def: RunDef, a: Assignment, to: Side, option: Side | null): RunAim {
   const by = (job: Job): string[] => [...a.jobs].filter(([, j]) => j === job).map(([l]) => l);
-  return { blocking: def.blocking, to, point: def.point, read: def.read, option, kick: by('kick')[0] ?? by('trap')[0] ?? null, wrap: [...by('wrap'), ...by('lead pull')], carrier: a.carrier, missing: a.missing };
+  return {
+    blocking: def.blocking,
+    to,
+    point: def.point,
+    read: def.read,
+    option,
+    kick: by('kick')[0] ?? by('trap')[0] ?? null,
+    wrap: [...by('wrap'), ...by('lead pull')],
+    carrier: a.carrier,
+    missing: a.missing,
+  };
 }
 
 export interface PresentationNote {
@@ -265,6 +467,9 @@ export interface PresentationNote {
 }
 /** Whether a picture can be shown: the rulebook's warnings at the snap, and jobs that nobody can take. */
 export function presentable(a: Assignment, profile: LevelProfile): PresentationNote {
-  const why = [...legality(a.men, profile).map((n) => n.sentence), ...a.missing.map((j) => `nobody stands where he could ${j}`)];
+  const why = [
+    ...legality(a.men, profile).map((n) => n.sentence),
+    ...a.missing.map((j) => `nobody stands where he could ${j}`),
+  ];
   return { legal: why.length === 0, why };
 }

@@ -1,10 +1,27 @@
 /** From one play, every other picture it can be shown from; and what in a defense's picture calls for its complement. */
 import type { LevelProfile } from '../field/profile';
 import type { Side } from '../field/spot';
-import { optionOpen, sideStructure, type FullLook, type MotionKind, type Spot, type StrengthRule } from '../look';
+import {
+  optionOpen,
+  sideStructure,
+  type FullLook,
+  type MotionKind,
+  type Spot,
+  type StrengthRule,
+} from '../look';
 import type { SnapFields } from '../snap/snap';
 import { findTerm } from './index-terms';
-import { assignPlay, changedJobs, peopleShown, pictureDistance, presentable, type Assignment, type JobChange, type PlayDef, type Presentation } from './play';
+import {
+  assignPlay,
+  changedJobs,
+  peopleShown,
+  pictureDistance,
+  presentable,
+  type Assignment,
+  type JobChange,
+  type PlayDef,
+  type Presentation,
+} from './play';
 import { conceptOf, presentationOf, taggedWord } from './resolve-look';
 import type { Book, Term } from './term';
 
@@ -25,10 +42,23 @@ export interface RankedPresentation {
 }
 
 /** A play's meaning and the picture its words show; null where the book does not know them. */
-export function playOf(book: Book, f: SnapFields): { readonly def: PlayDef; readonly base: NamedPresentation } | null {
+export function playOf(
+  book: Book,
+  f: SnapFields,
+): { readonly def: PlayDef; readonly base: NamedPresentation } | null {
   const def = conceptOf(book, f);
   const p = presentationOf(book, f);
-  return def && p ? { def, base: { ...p, formationWord: taggedWord(f.formation)!, backfieldWord: taggedWord(f.backfield), motionWord: taggedWord(f.motion) } } : null;
+  return def && p
+    ? {
+        def,
+        base: {
+          ...p,
+          formationWord: taggedWord(f.formation)!,
+          backfieldWord: taggedWord(f.backfield),
+          motionWord: taggedWord(f.motion),
+        },
+      }
+    : null;
 }
 
 /**
@@ -37,30 +67,61 @@ export function playOf(book: Book, f: SnapFields): { readonly def: PlayDef; read
  * its own). Ranked by how different they look for how few new jobs. `people`: keep only those that
  * this personnel can line up in (tight ends may flex, backs may not). `order`: the staff's strength.
  */
-export function presentationsOf(def: PlayDef, base: NamedPresentation, to: Side, book: Book, profile: LevelProfile, people: string | null = null, order?: readonly StrengthRule[]): RankedPresentation[] {
+export function presentationsOf(
+  def: PlayDef,
+  base: NamedPresentation,
+  to: Side,
+  book: Book,
+  profile: LevelProfile,
+  people: string | null = null,
+  order?: readonly StrengthRule[],
+): RankedPresentation[] {
   const own = assignPlay(def, base, to, profile, order);
   const picture = { structure: own.structure, motion: base.motion };
   const backfields = book.terms.filter((t) => t.kind === 'backfield' && t.spots);
   const needsMover = def.kind === 'run' && def.run.carrier === 'mover';
-  const motions = book.terms.flatMap((t) => (t.definition?.kind === 'motion' && RECEIVER_MOTIONS.has(t.definition.motion) ? [{ word: t.word, kind: t.definition.motion }] : []));
+  const motions = book.terms.flatMap((t) =>
+    t.definition?.kind === 'motion' && RECEIVER_MOTIONS.has(t.definition.motion)
+      ? [{ word: t.word, kind: t.definition.motion }]
+      : [],
+  );
   const out: RankedPresentation[] = [];
   const seen = new Set<string>();
   for (const f of book.terms) {
     if (f.kind !== 'formation' || !f.spots) continue;
     for (const side of ['L', 'R'] as const) {
-      const still: MotionOf = needsMover ? { motion: base.motion, motionWord: base.motionWord, motionBy: base.motionBy, motionSide: to } : STILL;
+      const still: MotionOf = needsMover
+        ? { motion: base.motion, motionWord: base.motionWord, motionBy: base.motionBy, motionSide: to }
+        : STILL;
       const shows: (readonly [Term, MotionOf])[] = backfields.map((b) => [b, still] as const);
       const usual = backfields.find((b) => b.word === base.backfieldWord) ?? backfields[0];
-      if (!needsMover && usual) for (const m of motions) for (const s of f.spots) if (isWide(s)) shows.push([usual, { motion: m.kind, motionWord: m.word, motionBy: s.letter, motionSide: null }]);
+      if (!needsMover && usual)
+        for (const m of motions)
+          for (const s of f.spots)
+            if (isWide(s))
+              shows.push([
+                usual,
+                { motion: m.kind, motionWord: m.word, motionBy: s.letter, motionSide: null },
+              ]);
       for (const [b, motion] of shows) {
-        const shown: NamedPresentation = { formation: f.spots, formationWord: f.word, side, backfield: b.spots!, backfieldWord: b.word, ...motion };
+        const shown: NamedPresentation = {
+          formation: f.spots,
+          formationWord: f.word,
+          side,
+          backfield: b.spots!,
+          backfieldWord: b.word,
+          ...motion,
+        };
         if (needsMover && !f.spots.some((s) => s.letter === base.motionBy)) continue;
         const assignment = assignPlay(def, shown, to, profile, order);
         if (!presentable(assignment, profile).legal) continue;
         const showing = peopleShown(assignment.structure);
         if (people !== null && (showing[0] !== people[0] || Number(showing[1]) > Number(people[1]))) continue;
         // Backfields that a formation leaves no room for show the same eleven.
-        const key = `${motion.motionBy}${motion.motion}${assignment.men.map((m) => `${m.letter}${m.x},${m.depth}`).sort().join(' ')}`;
+        const key = `${motion.motionBy}${motion.motion}${assignment.men
+          .map((m) => `${m.letter}${m.x},${m.depth}`)
+          .sort()
+          .join(' ')}`;
         if (seen.has(key)) continue;
         seen.add(key);
         const distance = pictureDistance(picture, { structure: assignment.structure, motion: shown.motion });
@@ -70,15 +131,29 @@ export function presentationsOf(def: PlayDef, base: NamedPresentation, to: Side,
     }
   }
   const worth = (r: RankedPresentation): number => r.distance / (1 + r.changes.length);
-  return out.sort((a, b) => worth(b) - worth(a) || a.changes.length - b.changes.length || a.shown.formationWord.localeCompare(b.shown.formationWord));
+  return out.sort(
+    (a, b) =>
+      worth(b) - worth(a) ||
+      a.changes.length - b.changes.length ||
+      a.shown.formationWord.localeCompare(b.shown.formationWord),
+  );
 }
 
 type MotionOf = Pick<NamedPresentation, 'motion' | 'motionWord' | 'motionBy' | 'motionSide'>;
 const STILL: MotionOf = { motion: null, motionWord: null, motionBy: null, motionSide: null };
 /** Motions a receiver makes from where he stands. */
-const RECEIVER_MOTIONS: ReadonlySet<MotionKind> = new Set(['fast across', 'across wide', 'behind and on', 'behind and back', 'in and out', 'short', 'out']);
+const RECEIVER_MOTIONS: ReadonlySet<MotionKind> = new Set([
+  'fast across',
+  'across wide',
+  'behind and on',
+  'behind and back',
+  'in and out',
+  'short',
+  'out',
+]);
 /** Off the line and not attached: free to go in motion. */
-const isWide = (s: Spot): boolean => !s.onLine && Math.abs(s.x) > 5 && s.letter.length === 1 && s.letter !== 'Q';
+const isWide = (s: Spot): boolean =>
+  !s.onLine && Math.abs(s.x) > 5 && s.letter.length === 1 && s.letter !== 'Q';
 
 export interface Constraint {
   /** The base play by its word, and the play that punishes what takes it away. */
@@ -102,9 +177,20 @@ export type TriggerCode = keyof typeof TRIGGERS;
 
 /** Base and complement with what triggers the change (common practice). A staff adds its own as links of plays. */
 export const CONSTRAINTS: readonly Constraint[] = [
-  { base: 'power', then: 'sweep', code: 'end inside the wing' }, { base: 'counter', then: 'quarterback keep', code: 'back-side end crashes' }, { base: 'inside zone', then: 'zone read', code: 'back-side end crashes' }, { base: 'wide zone', then: 'boot', code: 'back-side end crashes' },
-  { base: 'down', then: 'pin-and-pull', code: 'end inside the wing' }, { base: 'hitches', then: 'hitch and go', code: 'corner pressed outside' }, { base: 'slants', then: 'quick outs', code: 'corner off and inside' }, { base: 'curl-flat', then: 'deep outs', code: 'corner off and inside' },
-  { base: 'inside zone', then: 'bubble', code: 'overhang in the box' }, { base: 'power', then: 'glance', code: 'box loaded' }, { base: 'smash', then: 'post', code: 'middle open' }, { base: 'stick', then: 'draw', code: 'box light' }, { base: 'draw', then: 'slip screen', code: 'pressure from the edge' }, { base: 'zone read', then: 'arc read', code: 'overhang in the box' },
+  { base: 'power', then: 'sweep', code: 'end inside the wing' },
+  { base: 'counter', then: 'quarterback keep', code: 'back-side end crashes' },
+  { base: 'inside zone', then: 'zone read', code: 'back-side end crashes' },
+  { base: 'wide zone', then: 'boot', code: 'back-side end crashes' },
+  { base: 'down', then: 'pin-and-pull', code: 'end inside the wing' },
+  { base: 'hitches', then: 'hitch and go', code: 'corner pressed outside' },
+  { base: 'slants', then: 'quick outs', code: 'corner off and inside' },
+  { base: 'curl-flat', then: 'deep outs', code: 'corner off and inside' },
+  { base: 'inside zone', then: 'bubble', code: 'overhang in the box' },
+  { base: 'power', then: 'glance', code: 'box loaded' },
+  { base: 'smash', then: 'post', code: 'middle open' },
+  { base: 'stick', then: 'draw', code: 'box light' },
+  { base: 'draw', then: 'slip screen', code: 'pressure from the edge' },
+  { base: 'zone read', then: 'arc read', code: 'overhang in the box' },
 ];
 
 /** Triggers that can be seen in a picture before the ball moves. */
@@ -117,14 +203,20 @@ export function triggersOf(look: FullLook): TriggerCode[] {
     const half = sideStructure(s, side);
     const sign = side === 'L' ? -1 : 1;
     const end = defense.men.filter((d) => d.depth <= 1.6).sort((a, b) => (b.x - a.x) * sign)[0];
-    if (half.attached.length > 0 && end && (half.endOfLine - end.x) * sign > 0.4) out.push('end inside the wing');
+    if (half.attached.length > 0 && end && (half.endOfLine - end.x) * sign > 0.4)
+      out.push('end inside the wing');
     const one = half.receivers[0];
     const corner = one && defense.men.filter((d) => d.level === 'corner' && Math.sign(d.x) === sign)[0];
     if (one && corner && !half.attached.includes(one)) {
       if (corner.depth >= 6 && (one.x - corner.x) * sign > 0.3) out.push('corner off and inside');
       if (corner.depth <= 3 && (corner.x - one.x) * sign > 0.3) out.push('corner pressed outside');
     }
-    if (look.perimeter && half.receivers.length >= 2 && optionOpen(side === 'L' ? look.perimeter.left : look.perimeter.right)) out.push('overhang in the box');
+    if (
+      look.perimeter &&
+      half.receivers.length >= 2 &&
+      optionOpen(side === 'L' ? look.perimeter.left : look.perimeter.right)
+    )
+      out.push('overhang in the box');
   }
   if (defense.front) {
     if (defense.front.verdict === 'loaded') out.push('box loaded');
@@ -135,11 +227,19 @@ export function triggersOf(look: FullLook): TriggerCode[] {
   return [...new Set(out)];
 }
 
-export interface LinkWords { readonly sentence: string; readonly constraint: Constraint }
+export interface LinkWords {
+  readonly sentence: string;
+  readonly constraint: Constraint;
+}
 
 /** What the picture says against a play of the book, and what to call instead; only plays that the book has. */
 export function constraintsFor(look: FullLook, word: string, book: Book): LinkWords[] {
   const seen = triggersOf(look);
   const has = (w: string): Term | null => findTerm(book, 'run', w) ?? findTerm(book, 'pass', w);
-  return CONSTRAINTS.filter((c) => c.base === word && seen.includes(c.code) && has(c.then) !== null).map((constraint) => ({ constraint, sentence: `When ${TRIGGERS[constraint.code]}: ${has(constraint.then)!.word} instead of ${word}.` }));
+  return CONSTRAINTS.filter((c) => c.base === word && seen.includes(c.code) && has(c.then) !== null).map(
+    (constraint) => ({
+      constraint,
+      sentence: `When ${TRIGGERS[constraint.code]}: ${has(constraint.then)!.word} instead of ${word}.`,
+    }),
+  );
 }

@@ -5,13 +5,27 @@ import { defenderWords, DEFAULT_LOOK_SETTINGS, lookSentences } from '../look';
 import { NONE, UNSEEN, type SnapFields } from '../snap';
 import { DEFAULT_BOOK, drawSnap, lookInput, lookOf, presentationOf, type Book } from './index';
 
-const SNAP: SnapFields = { formation: 'trips', formationSide: 'R', backfield: 'gun', front: '4-2 over', coverage: 'cover 3', play: 'run', concept: 'inside zone', direction: 'R', hash: 'L' };
-const look = (more: SnapFields = {}, book: Book = DEFAULT_BOOK) => lookOf(book, { ...SNAP, ...more }, COLLEGE);
+const SNAP: SnapFields = {
+  formation: 'trips',
+  formationSide: 'R',
+  backfield: 'gun',
+  front: '4-2 over',
+  coverage: 'cover 3',
+  play: 'run',
+  concept: 'inside zone',
+  direction: 'R',
+  hash: 'L',
+};
+const look = (more: SnapFields = {}, book: Book = DEFAULT_BOOK) =>
+  lookOf(book, { ...SNAP, ...more }, COLLEGE);
 
 describe('blank, none and not visible', () => {
-  it.each([['formation', [null, NONE, UNSEEN, 'no such word']]] as const)('%s: no look at all, nobody is placed by guess', (field, values) => {
-    for (const v of values) expect(look({ [field]: v })).toBeNull();
-  });
+  it.each([['formation', [null, NONE, UNSEEN, 'no such word']]] as const)(
+    '%s: no look at all, nobody is placed by guess',
+    (field, values) => {
+      for (const v of values) expect(look({ [field]: v })).toBeNull();
+    },
+  );
   it('coverage unseen: the front still stands, nothing is said of the deep', () => {
     for (const coverage of [null, UNSEEN, NONE, 'no such word']) {
       const l = look({ coverage })!;
@@ -24,7 +38,8 @@ describe('blank, none and not visible', () => {
     expect([l.defense, l.ledger, l.perimeter]).toEqual([null, null, null]);
   });
   it('no direction: the run has no side, so no hats are counted', () => {
-    for (const direction of [null, NONE, UNSEEN]) expect(look({ direction } as SnapFields)!.ledger).toBeNull();
+    for (const direction of [null, NONE, UNSEEN])
+      expect(look({ direction } as SnapFields)!.ledger).toBeNull();
   });
   it('pressure none is said, pressure blank is not known', () => {
     expect(lookInput(DEFAULT_BOOK, { ...SNAP, pressure: NONE }, COLLEGE).pressure).toBeNull();
@@ -32,7 +47,10 @@ describe('blank, none and not visible', () => {
     expect(lookInput(DEFAULT_BOOK, { ...SNAP, pressure: UNSEEN }, COLLEGE).pressure).toBeUndefined();
   });
   it('a motion without its mover changes nothing', () => {
-    expect(presentationOf(DEFAULT_BOOK, { ...SNAP, motion: 'jet' })).toMatchObject({ motion: 'fast across', motionBy: null });
+    expect(presentationOf(DEFAULT_BOOK, { ...SNAP, motion: 'jet' })).toMatchObject({
+      motion: 'fast across',
+      motionBy: null,
+    });
     expect(look({ motion: 'jet' })!.offense.path).toBeNull();
     expect(look({ motion: NONE, motionBy: 'H' })!.offense.path).toBeNull();
   });
@@ -52,13 +70,24 @@ describe('a run-pass option', () => {
 });
 
 describe('meaning governs', () => {
-  const change = (id: string, more: object): Book => ({ ...DEFAULT_BOOK, terms: DEFAULT_BOOK.terms.map((t) => (t.id === id ? { ...t, ...more } : t)) });
+  const change = (id: string, more: object): Book => ({
+    ...DEFAULT_BOOK,
+    terms: DEFAULT_BOOK.terms.map((t) => (t.id === id ? { ...t, ...more } : t)),
+  });
   it('a formation drawn anew is counted anew, from the same logged word', () => {
-    const moved = change('formation-trips', { spots: [{ letter: 'X', x: -16, depth: 0.3, onLine: true }, { letter: 'H', x: -9, depth: 1, onLine: false }, { letter: 'Y', x: 11, depth: 0.3, onLine: true }, { letter: 'Z', x: 16, depth: 1, onLine: false }] });
+    const moved = change('formation-trips', {
+      spots: [
+        { letter: 'X', x: -16, depth: 0.3, onLine: true },
+        { letter: 'H', x: -9, depth: 1, onLine: false },
+        { letter: 'Y', x: 11, depth: 0.3, onLine: true },
+        { letter: 'Z', x: 16, depth: 1, onLine: false },
+      ],
+    });
     expect([look()!.offense.set.label, look({}, moved)!.offense.set.label]).toEqual(['3x1', '2x2']);
   });
   it('an alias, another case and stray blanks mean the word', () => {
-    for (const formation of ['3x1', 'Trips', ' trips  ']) expect(look({ formation })!.offense.set.label).toBe('3x1');
+    for (const formation of ['3x1', 'Trips', ' trips  '])
+      expect(look({ formation })!.offense.set.label).toBe('3x1');
   });
   it('a word without a drawing gives a drawing of nobody but line and backfield, and says so', () => {
     const bare = change('formation-trips', { spots: undefined });
@@ -66,12 +95,23 @@ describe('meaning governs', () => {
     expect(drawSnap(bare, SNAP, 'L', COLLEGE).words).toBe('trips right, gun: not drawn in the book');
   });
   it('the level moves the short side: 17.8 yards in high school, 20 in college (rulebooks, from memory)', () => {
-    const said = (profile: typeof COLLEGE) => lookSentences(lookOf(DEFAULT_BOOK, SNAP, profile)!, DEFAULT_LOOK_SETTINGS, { field: 'R', boundaryYards: profile.hashToSideline }).at(-1);
-    expect([said(HIGH_SCHOOL), said(COLLEGE)]).toEqual(['Short side left, 17.8 yards.', 'Short side left, 20.0 yards.']);
+    const said = (profile: typeof COLLEGE) =>
+      lookSentences(lookOf(DEFAULT_BOOK, SNAP, profile)!, DEFAULT_LOOK_SETTINGS, {
+        field: 'R',
+        boundaryYards: profile.hashToSideline,
+      }).at(-1);
+    expect([said(HIGH_SCHOOL), said(COLLEGE)]).toEqual([
+      'Short side left, 17.8 yards.',
+      'Short side left, 20.0 yards.',
+    ]);
   });
   it('another school of numbers says the same man otherwise', () => {
     const nine = look({ formation: 'pro', backfield: 'i', front: '5-2', concept: 'iso' })!;
     const end = nine.defense!.men.find((d) => d.x > 5 && d.level === 'down')!;
-    expect((['A', 'B', 'C'] as const).map((school) => defenderWords(end, school))).toEqual(['9 technique right', '9 technique right', '7 technique right']);
+    expect((['A', 'B', 'C'] as const).map((school) => defenderWords(end, school))).toEqual([
+      '9 technique right',
+      '9 technique right',
+      '7 technique right',
+    ]);
   });
 });

@@ -8,17 +8,29 @@ import { aimOf, assignRun, type PlayDef, type Presentation, type RunDef } from '
 import type { Book } from './term';
 
 /** A field's word; null when it is blank, none or not visible. */
-export const taggedWord = (value: unknown): string | null => (typeof value === 'string' && isTagged(value) ? value : null);
+export const taggedWord = (value: unknown): string | null =>
+  typeof value === 'string' && isTagged(value) ? value : null;
 export const sideOf = (value: unknown): Side | null => (value === 'L' || value === 'R' ? value : null);
 
 /** The spots of a formation or backfield word; null when the word is unknown or has none. */
-export const spotsOf = (book: Book, kind: 'formation' | 'backfield', value: unknown): readonly Spot[] | null => findTerm(book, kind, taggedWord(value))?.spots ?? null;
+export const spotsOf = (
+  book: Book,
+  kind: 'formation' | 'backfield',
+  value: unknown,
+): readonly Spot[] | null => findTerm(book, kind, taggedWord(value))?.spots ?? null;
 
 export function presentationOf(book: Book, f: SnapFields): Presentation | null {
   const formation = spotsOf(book, 'formation', f.formation);
   if (!formation) return null;
   const motion = findTerm(book, 'motion', taggedWord(f.motion))?.definition;
-  return { formation, side: sideOf(f.formationSide), backfield: spotsOf(book, 'backfield', f.backfield), motion: motion?.kind === 'motion' ? motion.motion : null, motionBy: taggedWord(f.motion) === null ? null : taggedWord(f.motionBy), motionSide: sideOf(f.motionSide) };
+  return {
+    formation,
+    side: sideOf(f.formationSide),
+    backfield: spotsOf(book, 'backfield', f.backfield),
+    motion: motion?.kind === 'motion' ? motion.motion : null,
+    motionBy: taggedWord(f.motion) === null ? null : taggedWord(f.motionBy),
+    motionSide: sideOf(f.motionSide),
+  };
 }
 
 /** The run a word stands for, or null. */
@@ -46,7 +58,8 @@ export function lookInput(book: Book, f: SnapFields, profile: LevelProfile): Loo
   const to = sideOf(f.direction);
   const rotation = taggedWord(f.rotation);
   return {
-    ...p, hash: f.hash ?? null,
+    ...p,
+    hash: f.hash ?? null,
     front: front?.kind === 'front' ? front.front : null,
     coverage: coverage?.kind === 'coverage' ? coverage.coverage : null,
     rotation: rotation as LookInput['rotation'],
@@ -56,9 +69,17 @@ export function lookInput(book: Book, f: SnapFields, profile: LevelProfile): Loo
     pressure: pressure?.kind === 'pressure' ? pressure.pressure : f.pressure === NONE ? null : undefined,
     protection: protection?.kind === 'protection' ? protection.protection : null,
     protectionSide: null,
-    run: run && to && profile.players === 11 ? aimOf(run, assignRun(run, p, to, profile), to, f.play === 'rpo' ? to : null) : null,
+    run:
+      run && to && profile.players === 11
+        ? aimOf(run, assignRun(run, p, to, profile), to, f.play === 'rpo' ? to : null)
+        : null,
   };
 }
 
 /** Everything that follows from a snap's words; null without a formation the book can draw. */
-export const lookOf = (book: Book, f: SnapFields, profile: LevelProfile, settings?: LookSettings): FullLook | null => fullLook(lookInput(book, f, profile), profile, settings);
+export const lookOf = (
+  book: Book,
+  f: SnapFields,
+  profile: LevelProfile,
+  settings?: LookSettings,
+): FullLook | null => fullLook(lookInput(book, f, profile), profile, settings);

@@ -5,16 +5,41 @@ import type { Definition } from './definition';
 
 export type { Spot };
 
-export const TERM_KINDS = ['formation', 'backfield', 'motion', 'front', 'coverage', 'rotation', 'pressure', 'run', 'pass', 'protection', 'tempo', 'tag'] as const;
+export const TERM_KINDS = [
+  'formation',
+  'backfield',
+  'motion',
+  'front',
+  'coverage',
+  'rotation',
+  'pressure',
+  'run',
+  'pass',
+  'protection',
+  'tempo',
+  'tag',
+] as const;
 export type TermKind = (typeof TERM_KINDS)[number];
 
 export const TERM_KIND_LABEL: Readonly<Record<TermKind, string>> = {
-  formation: 'formations', backfield: 'backfields', motion: 'motions', front: 'fronts', coverage: 'coverages', rotation: 'rotations',
-  pressure: 'pressures', run: 'runs', pass: 'passes', protection: 'protections', tempo: 'tempo', tag: 'tags',
+  formation: 'formations',
+  backfield: 'backfields',
+  motion: 'motions',
+  front: 'fronts',
+  coverage: 'coverages',
+  rotation: 'rotations',
+  pressure: 'pressures',
+  run: 'runs',
+  pass: 'passes',
+  protection: 'protections',
+  tempo: 'tempo',
+  tag: 'tags',
 };
 
 /** The field a word of a kind fills, and the field a side right after it fills. */
-export const KIND_FIELD: Readonly<Record<TermKind, { readonly field: SnapField; readonly side: SnapField | null }>> = {
+export const KIND_FIELD: Readonly<
+  Record<TermKind, { readonly field: SnapField; readonly side: SnapField | null }>
+> = {
   formation: { field: 'formation', side: 'formationSide' },
   backfield: { field: 'backfield', side: null },
   motion: { field: 'motion', side: 'motionSide' },
@@ -65,7 +90,12 @@ export type BookFault =
  * What stops a phrase from being a book word: empty, a character the line uses for itself, or the
  * same phrase twice within one kind. (One phrase in two kinds is allowed; the line calls it ambiguous.)
  */
-export function phraseFault(book: Book, kind: TermKind, phrase: string, exceptId: string | null): BookFault | null {
+export function phraseFault(
+  book: Book,
+  kind: TermKind,
+  phrase: string,
+  exceptId: string | null,
+): BookFault | null {
   const wanted = normalizePhrase(phrase);
   const termId = exceptId ?? '';
   if (wanted === '') return { code: 'empty', termId };
@@ -86,9 +116,14 @@ export function planMerge(book: Book, keepId: string, dropId: string): MergePlan
   const keep = book.terms.find((t) => t.id === keepId);
   const drop = book.terms.find((t) => t.id === dropId);
   if (!keep || !drop || keep === drop || keep.kind !== drop.kind) return null;
-  const aliases = [...new Set([...keep.aliases, drop.word, ...drop.aliases].map(normalizePhrase))].filter((a) => a !== normalizePhrase(keep.word));
+  const aliases = [...new Set([...keep.aliases, drop.word, ...drop.aliases].map(normalizePhrase))].filter(
+    (a) => a !== normalizePhrase(keep.word),
+  );
   return {
-    book: { ...book, terms: book.terms.filter((t) => t !== drop).map((t) => (t === keep ? { ...keep, aliases } : t)) },
+    book: {
+      ...book,
+      terms: book.terms.filter((t) => t !== drop).map((t) => (t === keep ? { ...keep, aliases } : t)),
+    },
     field: KIND_FIELD[keep.kind].field,
     from: storedValue(drop),
     to: storedValue(keep),
@@ -98,6 +133,7 @@ export function planMerge(book: Book, keepId: string, dropId: string): MergePlan
 /** A fault of a word as a sentence. */
 export function bookFaultSentence(f: BookFault): string {
   if (f.code === 'empty') return 'The word is empty; type one.';
-  if (f.code === 'reserved') return `“${f.phrase}” holds a sign that the snap line uses for itself (" ~ / = ? ! @ > #, .., or l r m alone); choose another.`;
+  if (f.code === 'reserved')
+    return `“${f.phrase}” holds a sign that the snap line uses for itself (" ~ / = ? ! @ > #, .., or l r m alone); choose another.`;
   return `“${f.phrase}” stands for ${f.other} already; choose another, or merge the two.`;
 }

@@ -1,46 +1,125 @@
 /** Who does what in the plays everybody runs: facts of the trade (common practice), checked on the default book. */
 import { describe, expect, it } from 'vitest';
 import { COLLEGE } from '../field';
-import { aimOf, assignPass, assignRun, DEFAULT_BOOK, findTerm, type PassDef, type Presentation, type RunDef } from './index';
+import {
+  aimOf,
+  assignPass,
+  assignRun,
+  DEFAULT_BOOK,
+  findTerm,
+  type PassDef,
+  type Presentation,
+  type RunDef,
+} from './index';
 
 const spots = (kind: 'formation' | 'backfield', word: string) => findTerm(DEFAULT_BOOK, kind, word)!.spots!;
-const from = (formation: string, backfield: string, more: Partial<Presentation> = {}): Presentation => ({ formation: spots('formation', formation), side: 'R', backfield: spots('backfield', backfield), motion: null, motionBy: null, motionSide: null, ...more });
-const run = (word: string): RunDef => { const d = findTerm(DEFAULT_BOOK, 'run', word)!.definition!; if (d.kind !== 'run') throw new Error(word); return d.run; };
-const pass = (word: string): PassDef => { const d = findTerm(DEFAULT_BOOK, 'pass', word)!.definition!; if (d.kind !== 'pass') throw new Error(word); return d.pass; };
+const from = (formation: string, backfield: string, more: Partial<Presentation> = {}): Presentation => ({
+  formation: spots('formation', formation),
+  side: 'R',
+  backfield: spots('backfield', backfield),
+  motion: null,
+  motionBy: null,
+  motionSide: null,
+  ...more,
+});
+const run = (word: string): RunDef => {
+  const d = findTerm(DEFAULT_BOOK, 'run', word)!.definition!;
+  if (d.kind !== 'run') throw new Error(word);
+  return d.run;
+};
+const pass = (word: string): PassDef => {
+  const d = findTerm(DEFAULT_BOOK, 'pass', word)!.definition!;
+  if (d.kind !== 'pass') throw new Error(word);
+  return d.pass;
+};
 
 describe('runs to the right', () => {
   it.each([
-    ['inside zone', 'doubles', 'gun', { LT: 'cutoff', RT: 'combo', T: 'carry', Q: 'give' }], ['split zone', 'wing doubles', 'gun', { H: 'slice' }], ['insert zone', 'pro', 'i', { F: 'insert' }], ['wide zone', 'pro', 'under', { Y: 'reach', RT: 'reach', RG: 'reach', LT: 'cutoff' }],
-    ['stretch lead', 'pro', 'i', { F: 'lead', T: 'carry' }], ['zone read', 'doubles', 'gun', { Q: 'read', LT: 'climb' }], ['arc read', 'heavy wing', 'gun', { S: 'arc', Q: 'read' }],
-    ['power', 'pro', 'i', { F: 'kick', LG: 'wrap', RG: 'down', RT: 'down', C: 'back' }], ['one-back power', 'trey', 'gun', { LG: 'wrap', Y: 'base' }], ['power read', 'trey', 'gun', { LG: 'wrap', Q: 'read' }], ['counter', 'trey', 'gun', { LG: 'kick', LT: 'wrap' }], ['counter back', 'pro', 'i', { LG: 'kick', F: 'wrap' }],
-    ['trap', 'pro', 'i', { LG: 'trap', RG: 'climb' }], ['long trap', 'pro', 'i', { LT: 'trap' }], ['wham', 'pro', 'i', { F: 'trap', RG: 'climb' }], ['sweep', 'pro', 'i', { RG: 'lead pull', LG: 'lead pull', F: 'kick' }], ['pin-and-pull', 'pro', 'i', { Y: 'pin', RT: 'lead pull', C: 'lead pull' }],
-    ['down', 'pro', 'i', { RG: 'kick', Y: 'down' }], ['dart', 'doubles', 'gun', { LT: 'wrap', RT: 'base' }], ['iso', 'pro', 'i', { F: 'lead', RG: 'base' }], ['duo', 'ace', 'under', { RT: 'combo', RG: 'combo', LT: 'base' }], ['toss', 'pro', 'i', { Q: 'toss', RT: 'lead pull' }], ['crack toss', 'pro', 'i', { Z: 'crack', RT: 'lead pull' }],
-    ['draw', 'doubles', 'gun', { RT: 'pass set', LT: 'pass set', T: 'carry' }], ['quarterback power', 'pro', 'split backs', { LG: 'wrap', Q: 'keep' }], ['quarterback draw', 'empty', 'gun', { Q: 'keep', C: 'pass set' }], ['sneak', 'pro', 'under', { Q: 'keep', C: 'wedge' }],
-    ['veer', 'pro', 'split backs', { RT: 'release', Q: 'read' }], ['outside veer', 'pro', 'split backs', { RT: 'down', Y: 'down', Q: 'read' }], ['speed option', 'doubles', 'gun', { Q: 'pitch read', T: 'pitch' }], ['triple option', 'pro', 'i', { F: 'dive', T: 'pitch', Q: 'read' }],
-    ['fullback trap', 'pro', 'i', { F: 'carry', LG: 'trap' }], ['dive', 'pro', 'i', { F: 'carry' }],
+    ['inside zone', 'doubles', 'gun', { LT: 'cutoff', RT: 'combo', T: 'carry', Q: 'give' }],
+    ['split zone', 'wing doubles', 'gun', { H: 'slice' }],
+    ['insert zone', 'pro', 'i', { F: 'insert' }],
+    ['wide zone', 'pro', 'under', { Y: 'reach', RT: 'reach', RG: 'reach', LT: 'cutoff' }],
+    ['stretch lead', 'pro', 'i', { F: 'lead', T: 'carry' }],
+    ['zone read', 'doubles', 'gun', { Q: 'read', LT: 'climb' }],
+    ['arc read', 'heavy wing', 'gun', { S: 'arc', Q: 'read' }],
+    ['power', 'pro', 'i', { F: 'kick', LG: 'wrap', RG: 'down', RT: 'down', C: 'back' }],
+    ['one-back power', 'trey', 'gun', { LG: 'wrap', Y: 'base' }],
+    ['power read', 'trey', 'gun', { LG: 'wrap', Q: 'read' }],
+    ['counter', 'trey', 'gun', { LG: 'kick', LT: 'wrap' }],
+    ['counter back', 'pro', 'i', { LG: 'kick', F: 'wrap' }],
+    ['trap', 'pro', 'i', { LG: 'trap', RG: 'climb' }],
+    ['long trap', 'pro', 'i', { LT: 'trap' }],
+    ['wham', 'pro', 'i', { F: 'trap', RG: 'climb' }],
+    ['sweep', 'pro', 'i', { RG: 'lead pull', LG: 'lead pull', F: 'kick' }],
+    ['pin-and-pull', 'pro', 'i', { Y: 'pin', RT: 'lead pull', C: 'lead pull' }],
+    ['down', 'pro', 'i', { RG: 'kick', Y: 'down' }],
+    ['dart', 'doubles', 'gun', { LT: 'wrap', RT: 'base' }],
+    ['iso', 'pro', 'i', { F: 'lead', RG: 'base' }],
+    ['duo', 'ace', 'under', { RT: 'combo', RG: 'combo', LT: 'base' }],
+    ['toss', 'pro', 'i', { Q: 'toss', RT: 'lead pull' }],
+    ['crack toss', 'pro', 'i', { Z: 'crack', RT: 'lead pull' }],
+    ['draw', 'doubles', 'gun', { RT: 'pass set', LT: 'pass set', T: 'carry' }],
+    ['quarterback power', 'pro', 'split backs', { LG: 'wrap', Q: 'keep' }],
+    ['quarterback draw', 'empty', 'gun', { Q: 'keep', C: 'pass set' }],
+    ['sneak', 'pro', 'under', { Q: 'keep', C: 'wedge' }],
+    ['veer', 'pro', 'split backs', { RT: 'release', Q: 'read' }],
+    ['outside veer', 'pro', 'split backs', { RT: 'down', Y: 'down', Q: 'read' }],
+    ['speed option', 'doubles', 'gun', { Q: 'pitch read', T: 'pitch' }],
+    ['triple option', 'pro', 'i', { F: 'dive', T: 'pitch', Q: 'read' }],
+    ['fullback trap', 'pro', 'i', { F: 'carry', LG: 'trap' }],
+    ['dive', 'pro', 'i', { F: 'carry' }],
   ] as const)('%s', (word, formation, backfield, jobs) => {
     const a = assignRun(run(word), from(formation, backfield), 'R', COLLEGE);
     expect(a.missing).toEqual([]);
     expect(Object.fromEntries(a.jobs)).toMatchObject(jobs);
   });
   it('jet is carried by the man in motion, the reverse by a receiver of the other side', () => {
-    const jet = assignRun(run('jet'), from('doubles', 'gun', { motion: 'fast across', motionBy: 'H' }), 'R', COLLEGE);
+    const jet = assignRun(
+      run('jet'),
+      from('doubles', 'gun', { motion: 'fast across', motionBy: 'H' }),
+      'R',
+      COLLEGE,
+    );
     expect([jet.carrier, jet.jobs.get('H')]).toEqual(['H', 'carry']);
     expect(assignRun(run('jet'), from('doubles', 'gun'), 'R', COLLEGE).missing).toEqual(['carry']);
     expect(assignRun(run('reverse'), from('doubles', 'gun'), 'R', COLLEGE).carrier).toBe('X');
   });
   it('read the end man, the back-side end, or nobody', () => {
-    const aim = (word: string, formation: string, backfield: string) => { const a = assignRun(run(word), from(formation, backfield), 'R', COLLEGE); return aimOf(run(word), a, 'R', null).read; };
-    expect([aim('power read', 'trey', 'gun'), aim('zone read', 'doubles', 'gun'), aim('counter read', 'wing doubles', 'gun'), aim('power', 'pro', 'i')]).toEqual(['end man', 'back-side end', 'back-side end', null]);
+    const aim = (word: string, formation: string, backfield: string) => {
+      const a = assignRun(run(word), from(formation, backfield), 'R', COLLEGE);
+      return aimOf(run(word), a, 'R', null).read;
+    };
+    expect([
+      aim('power read', 'trey', 'gun'),
+      aim('zone read', 'doubles', 'gun'),
+      aim('counter read', 'wing doubles', 'gun'),
+      aim('power', 'pro', 'i'),
+    ]).toEqual(['end man', 'back-side end', 'back-side end', null]);
   });
 });
 
 describe('passes', () => {
-  const routes = (word: string, formation: string, backfield = 'gun') => Object.fromEntries(assignPass(pass(word), from(formation, backfield), COLLEGE).jobs);
+  const routes = (word: string, formation: string, backfield = 'gun') =>
+    Object.fromEntries(assignPass(pass(word), from(formation, backfield), COLLEGE).jobs);
   it.each([
-    ['stick', 'trips', { Z: 'go', Y: 'stick', H: 'flat' }], ['snag', 'trips', { Z: 'snag', Y: 'corner', H: 'flat' }], ['smash', 'spread', { X: 'hitch', H: 'corner', Z: 'hitch', Y: 'corner' }], ['curl-flat', 'spread', { X: 'curl', H: 'flat', Z: 'curl', Y: 'flat' }], ['slant-flat', 'spread', { Z: 'slant', Y: 'flat' }],
-    ['flood', 'trips', { Z: 'go', Y: 'out', H: 'flat' }], ['four verticals', 'spread', { X: 'go', H: 'seam', Z: 'go', Y: 'seam' }], ['mesh', 'spread', { Y: 'drag', H: 'drag' }], ['drive', 'spread', { Z: 'drag', Y: 'dig' }], ['levels', 'trips', { Z: 'quick in', H: 'dig' }], ['dagger', 'spread', { Z: 'dig', Y: 'seam' }], ['post-wheel', 'spread', { Z: 'post', Y: 'wheel' }],
-    ['angle', 'spread', { T: 'angle' }], ['comeback', 'spread', { Z: 'comeback' }], ['bubble', 'trips', { Y: 'bubble', Z: 'stalk', H: 'stalk' }], ['now screen', 'spread', { Z: 'now', Y: 'stalk' }], ['tunnel screen', 'spread', { Z: 'tunnel' }], ['slip screen', 'spread', { T: 'slip' }],
+    ['stick', 'trips', { Z: 'go', Y: 'stick', H: 'flat' }],
+    ['snag', 'trips', { Z: 'snag', Y: 'corner', H: 'flat' }],
+    ['smash', 'spread', { X: 'hitch', H: 'corner', Z: 'hitch', Y: 'corner' }],
+    ['curl-flat', 'spread', { X: 'curl', H: 'flat', Z: 'curl', Y: 'flat' }],
+    ['slant-flat', 'spread', { Z: 'slant', Y: 'flat' }],
+    ['flood', 'trips', { Z: 'go', Y: 'out', H: 'flat' }],
+    ['four verticals', 'spread', { X: 'go', H: 'seam', Z: 'go', Y: 'seam' }],
+    ['mesh', 'spread', { Y: 'drag', H: 'drag' }],
+    ['drive', 'spread', { Z: 'drag', Y: 'dig' }],
+    ['levels', 'trips', { Z: 'quick in', H: 'dig' }],
+    ['dagger', 'spread', { Z: 'dig', Y: 'seam' }],
+    ['post-wheel', 'spread', { Z: 'post', Y: 'wheel' }],
+    ['angle', 'spread', { T: 'angle' }],
+    ['comeback', 'spread', { Z: 'comeback' }],
+    ['bubble', 'trips', { Y: 'bubble', Z: 'stalk', H: 'stalk' }],
+    ['now screen', 'spread', { Z: 'now', Y: 'stalk' }],
+    ['tunnel screen', 'spread', { Z: 'tunnel' }],
+    ['slip screen', 'spread', { T: 'slip' }],
   ] as const)('%s', (word, formation, expected) => {
     expect(routes(word, formation)).toMatchObject(expected);
   });

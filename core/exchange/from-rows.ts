@@ -5,17 +5,30 @@ import { fullSnap, type SlimSnap } from '../snap/fields';
 import type { Snap } from '../snap/snap';
 import type { SyncRow } from '../sync';
 
-export const snapOfRow = (row: SyncRow, game: string): Snap => fullSnap({ ...row.fields, snapId: row.row, game, order: row.order } as SlimSnap);
+export const snapOfRow = (row: SyncRow, game: string): Snap =>
+  fullSnap({ ...row.fields, snapId: row.row, game, order: row.order } as SlimSnap);
 
 /** Null when the play is not on the list (any more). */
 export function callOfRow(row: SyncRow, plays: ReadonlyMap<string, PlayCard>): SheetCall | null {
   const play = plays.get(String(row.fields.play));
   if (row.kind !== 'call' || !play) return null;
   const { hash, note } = row.fields;
-  return { id: row.row, section: String(row.fields.section), order: row.order, play, hash: hash === 'L' || hash === 'M' || hash === 'R' ? hash : null, note: typeof note === 'string' ? note : null };
+  return {
+    id: row.row,
+    section: String(row.fields.section),
+    order: row.order,
+    play,
+    hash: hash === 'L' || hash === 'M' || hash === 'R' ? hash : null,
+    note: typeof note === 'string' ? note : null,
+  };
 }
 
 /** A term without what is empty, as the book holds it. */
-export const termOfRow = (row: SyncRow): Term => ({ ...Object.fromEntries(Object.entries(row.fields).filter(([, v]) => v !== null && v !== undefined)), id: row.row }) as unknown as Term;
+export const termOfRow = (row: SyncRow): Term =>
+  ({
+    ...Object.fromEntries(Object.entries(row.fields).filter(([, v]) => v !== null && v !== undefined)),
+    id: row.row,
+  }) as unknown as Term;
 
-export const playOfRow = (row: SyncRow): PlayCard => ({ links: [], ...row.fields, id: row.row }) as unknown as PlayCard;
+export const playOfRow = (row: SyncRow): PlayCard =>
+  ({ links: [], ...row.fields, id: row.row }) as unknown as PlayCard;

@@ -6,7 +6,6 @@ import type { TableFault } from '../table/read';
 import type { Sureness } from '../snap/snap';
 import type { Role } from '../staff/permissions';
 
-
 /** The signed-in member: first argument of every store function. */
 export interface Actor {
   readonly memberId: string;
@@ -29,11 +28,27 @@ export interface BookChangeDetail {
   readonly added: string | null;
   readonly plays: readonly { readonly key: string; readonly field: string }[];
 }
-export interface BookChangeInfo { readonly id: string; readonly at: string; readonly by: string; readonly words: string; readonly snaps: number; readonly undone: boolean }
+export interface BookChangeInfo {
+  readonly id: string;
+  readonly at: string;
+  readonly by: string;
+  readonly words: string;
+  readonly snaps: number;
+  readonly undone: boolean;
+}
 
-export interface BookAnswer { readonly ok: boolean; readonly words: string; readonly id: string | null }
+export interface BookAnswer {
+  readonly ok: boolean;
+  readonly words: string;
+  readonly id: string | null;
+}
 
-export interface BookReplacePreview { readonly added: readonly string[]; readonly changed: readonly string[]; readonly dropped: readonly string[]; readonly snaps: number }
+export interface BookReplacePreview {
+  readonly added: readonly string[];
+  readonly changed: readonly string[];
+  readonly dropped: readonly string[];
+  readonly snaps: number;
+}
 
 export interface SplitPreview {
   readonly snaps: number;
@@ -66,7 +81,9 @@ export interface FieldProvenance {
 }
 export type Provenance = Readonly<Record<string, FieldProvenance>>;
 /** The same of a call, sheet, term or play: a field that is not listed is at version 1. */
-export type RowProvenance = Readonly<Record<string, { readonly v: number; readonly name: string; readonly at: string }>>;
+export type RowProvenance = Readonly<
+  Record<string, { readonly v: number; readonly name: string; readonly at: string }>
+>;
 
 export interface GameInfo {
   readonly id: string;
@@ -110,13 +127,44 @@ export interface ImportOutcome {
 /** What an import does with a book.json that differs from the program's own. */
 export type BookChoice = 'ask' | 'replace' | 'leave';
 
-export interface AuditInfo { readonly id: string; readonly at: string; readonly name: string; readonly action: string; readonly words: string }
+export interface AuditInfo {
+  readonly id: string;
+  readonly at: string;
+  readonly name: string;
+  readonly action: string;
+  readonly words: string;
+}
 
-export interface BackupInfo { readonly goodAt: string | null; readonly file: string | null; readonly bytes: number | null; readonly problem: string | null }
+export interface BackupInfo {
+  readonly goodAt: string | null;
+  readonly file: string | null;
+  readonly bytes: number | null;
+  readonly problem: string | null;
+}
 
-export interface SessionInfo { readonly id: string; readonly since: string; readonly seen: string; readonly agent: string | null; readonly current: boolean }
+export interface SessionInfo {
+  readonly id: string;
+  readonly since: string;
+  readonly seen: string;
+  readonly agent: string | null;
+  readonly current: boolean;
+}
 
-export interface MemberInfo { readonly id: string; readonly name: string; readonly roles: readonly string[]; readonly removed: boolean }
+export interface MemberInfo {
+  readonly id: string;
+  readonly name: string;
+  readonly roles: readonly string[];
+  readonly removed: boolean;
+}
 
-export interface SheetInfo { readonly key: string; readonly name: string; readonly opponent: string; readonly lockedBy: string | null; readonly lockedById: string | null; readonly calls: number }
-export interface SheetDetail extends SheetInfo { readonly list: readonly SheetCall[] }
+export interface SheetInfo {
+  readonly key: string;
+  readonly name: string;
+  readonly opponent: string;
+  readonly lockedBy: string | null;
+  readonly lockedById: string | null;
+  readonly calls: number;
+}
+export interface SheetDetail extends SheetInfo {
+  readonly list: readonly SheetCall[];
+}

@@ -1,8 +1,30 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  adaptProfile, COLLEGE, decodeSpot, DEFAULT_ZONES, encodeSpot, FIELD_WIDTH_YARDS, FLAG_FIVE, SEVEN_ON_SEVEN, fieldSides, findPenalty, formatClock, formatDownDistance, formatSpot,
-  HASHES, HIGH_SCHOOL, LEVEL_KEYS, LEVEL_PROFILES, mirrorHash, parseClock, PROFESSIONAL, PROFILE_NUMBERS, profilesFor, zoneOf, zoneSetFaults,
+  adaptProfile,
+  COLLEGE,
+  decodeSpot,
+  DEFAULT_ZONES,
+  encodeSpot,
+  FIELD_WIDTH_YARDS,
+  FLAG_FIVE,
+  SEVEN_ON_SEVEN,
+  fieldSides,
+  findPenalty,
+  formatClock,
+  formatDownDistance,
+  formatSpot,
+  HASHES,
+  HIGH_SCHOOL,
+  LEVEL_KEYS,
+  LEVEL_PROFILES,
+  mirrorHash,
+  parseClock,
+  PROFESSIONAL,
+  PROFILE_NUMBERS,
+  profilesFor,
+  zoneOf,
+  zoneSetFaults,
 } from './index';
 
 describe('spots', () => {
@@ -31,9 +53,12 @@ describe('spots', () => {
 
 describe('clock', () => {
   it('reads back what it writes', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 900 }), (seconds) => {
-      expect(parseClock(formatClock(seconds))).toBe(seconds);
-    }), { seed: 1 });
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 900 }), (seconds) => {
+        expect(parseClock(formatClock(seconds))).toBe(seconds);
+      }),
+      { seed: 1 },
+    );
   });
 
   it.each(['8.41', '8:60', '8', ':30', '123:00'])('refuses %s', (text) => {
@@ -71,7 +96,9 @@ describe('level profiles (NFHS, NCAA and NFL rulebooks, from memory)', () => {
   it('add up to the width of the field', () => {
     expect(FIELD_WIDTH_YARDS * 3).toBe(160);
     // Between the hashes: 53 ft 4 in, 40 ft, 18 ft 6 in.
-    const between = [HIGH_SCHOOL, COLLEGE, PROFESSIONAL].map((p) => (FIELD_WIDTH_YARDS - 2 * p.hashToSideline) * 3);
+    const between = [HIGH_SCHOOL, COLLEGE, PROFESSIONAL].map(
+      (p) => (FIELD_WIDTH_YARDS - 2 * p.hashToSideline) * 3,
+    );
     expect(between[0]).toBeCloseTo(53 + 4 / 12, 6);
     expect(between[1]).toBeCloseTo(40, 6);
     expect(between[2]).toBeCloseTo(18.5, 6);
@@ -86,13 +113,27 @@ describe('level profiles (NFHS, NCAA and NFL rulebooks, from memory)', () => {
     expect(ELEVEN.map((k) => LEVEL_PROFILES[k].overtimeToGoal)).toEqual([10, 25, null]);
   });
 
-  it.each([[HIGH_SCHOOL, 17.78, 35.56], [COLLEGE, 20, 33.33], [PROFESSIONAL, 23.58, 29.75]] as const)('a ball on a hash has so many yards to the boundary and to the field (NFHS, NCAA and NFL rulebooks, from memory)', (profile, boundary, wide) => {
-    for (const [hash, field] of [['L', 'R'], ['R', 'L']] as const) {
-      const sides = fieldSides(profile, hash);
-      expect([sides.field, Number(sides.boundaryYards.toFixed(2)), Number(sides.fieldYards.toFixed(2))]).toEqual([field, boundary, wide]);
-    }
-    expect(fieldSides(profile, 'M')).toMatchObject({ field: null });
-  });
+  it.each([
+    [HIGH_SCHOOL, 17.78, 35.56],
+    [COLLEGE, 20, 33.33],
+    [PROFESSIONAL, 23.58, 29.75],
+  ] as const)(
+    'a ball on a hash has so many yards to the boundary and to the field (NFHS, NCAA and NFL rulebooks, from memory)',
+    (profile, boundary, wide) => {
+      for (const [hash, field] of [
+        ['L', 'R'],
+        ['R', 'L'],
+      ] as const) {
+        const sides = fieldSides(profile, hash);
+        expect([
+          sides.field,
+          Number(sides.boundaryYards.toFixed(2)),
+          Number(sides.fieldYards.toFixed(2)),
+        ]).toEqual([field, boundary, wide]);
+      }
+      expect(fieldSides(profile, 'M')).toMatchObject({ field: null });
+    },
+  );
   it('games without a line have their own field and number of men (from memory; organizers differ)', () => {
     expect(LEVEL_KEYS.map((k) => LEVEL_PROFILES[k].players)).toEqual([11, 11, 11, 7, 5]);
     expect([SEVEN_ON_SEVEN.fieldLength, FLAG_FIVE.fieldLength, FLAG_FIVE.fieldWidth]).toEqual([45, 50, 30]);
@@ -118,9 +159,16 @@ describe('level profiles (NFHS, NCAA and NFL rulebooks, from memory)', () => {
 
 describe('a staff’s changes', () => {
   it('change what they name and nothing else', () => {
-    const changed = adaptProfile(COLLEGE, 2027, { numbers: { touchbackKickoffToGoal: 70 }, fouls: { 'holding|defense': { yards: 5, firstDown: true } } });
+    const changed = adaptProfile(COLLEGE, 2027, {
+      numbers: { touchbackKickoffToGoal: 70 },
+      fouls: { 'holding|defense': { yards: 5, firstDown: true } },
+    });
     expect(changed).toMatchObject({ season: 2027, touchbackKickoffToGoal: 70, kickoffToGoal: 65 });
-    expect(findPenalty(changed, 'holding')?.defense).toMatchObject({ yards: 5, firstDown: true, from: 'prev' });
+    expect(findPenalty(changed, 'holding')?.defense).toMatchObject({
+      yards: 5,
+      firstDown: true,
+      from: 'prev',
+    });
     expect(findPenalty(changed, 'holding')?.offense).toEqual(findPenalty(COLLEGE, 'holding')?.offense);
     expect(adaptProfile(COLLEGE, COLLEGE.season, null)).toEqual(COLLEGE);
   });

@@ -69,7 +69,12 @@ const side = (
   yards: number | null,
   from: Enforcement = 'prev',
   extra: { firstDown?: boolean; lossOfDown?: boolean } = {},
-): PenaltySide => ({ yards, from, firstDown: extra.firstDown ?? false, lossOfDown: extra.lossOfDown ?? false });
+): PenaltySide => ({
+  yards,
+  from,
+  firstDown: extra.firstDown ?? false,
+  lossOfDown: extra.lossOfDown ?? false,
+});
 
 const FIRST = { firstDown: true };
 const LOSS = { lossOfDown: true };
@@ -89,14 +94,44 @@ const penaltyTable = (v: PenaltyVariant): PenaltyRule[] => [
   { name: 'delay', aliases: ['delay of game'], offense: side(5), defense: side(5) },
   { name: 'illegal formation', aliases: ['formation'], offense: side(5), defense: null },
   { name: 'illegal motion', aliases: ['motion', 'illegal shift', 'shift'], offense: side(5), defense: null },
-  { name: 'illegal substitution', aliases: ['substitution', 'too many men'], offense: side(5), defense: side(5) },
-  { name: 'downfield', aliases: ['ineligible downfield', 'linemen downfield'], offense: side(5), defense: null },
-  { name: 'pi', aliases: ['interference', 'pass interference'], offense: v.interferenceOffense, defense: v.interferenceDefense },
+  {
+    name: 'illegal substitution',
+    aliases: ['substitution', 'too many men'],
+    offense: side(5),
+    defense: side(5),
+  },
+  {
+    name: 'downfield',
+    aliases: ['ineligible downfield', 'linemen downfield'],
+    offense: side(5),
+    defense: null,
+  },
+  {
+    name: 'pi',
+    aliases: ['interference', 'pass interference'],
+    offense: v.interferenceOffense,
+    defense: v.interferenceDefense,
+  },
   { name: 'grounding', aliases: ['intentional grounding'], offense: v.grounding, defense: null },
   { name: 'face mask', aliases: ['facemask', 'mask'], offense: side(15), defense: v.personalDefense },
-  { name: 'roughing', aliases: ['roughing the passer', 'roughing the kicker'], offense: null, defense: side(15, 'prev', FIRST) },
-  { name: 'personal foul', aliases: ['personal', 'unnecessary roughness', 'late hit'], offense: side(15, 'succ'), defense: side(15, 'succ', FIRST) },
-  { name: 'unsportsmanlike', aliases: ['conduct'], offense: side(15, 'succ'), defense: side(15, 'succ', FIRST) },
+  {
+    name: 'roughing',
+    aliases: ['roughing the passer', 'roughing the kicker'],
+    offense: null,
+    defense: side(15, 'prev', FIRST),
+  },
+  {
+    name: 'personal foul',
+    aliases: ['personal', 'unnecessary roughness', 'late hit'],
+    offense: side(15, 'succ'),
+    defense: side(15, 'succ', FIRST),
+  },
+  {
+    name: 'unsportsmanlike',
+    aliases: ['conduct'],
+    offense: side(15, 'succ'),
+    defense: side(15, 'succ', FIRST),
+  },
   { name: 'block in the back', aliases: ['back block', 'clip'], offense: side(10), defense: side(10) },
   { name: 'chop block', aliases: ['chop'], offense: side(15), defense: null },
 ];
@@ -242,7 +277,13 @@ export const PROFILE_NUMBERS = [
   { key: 'tryTwoToGoal', label: 'try for two from', own: false, min: 1, max: 50 },
   { key: 'quarterSeconds', label: 'quarter, seconds', own: false, min: 60, max: 900 },
   { key: 'hashToSideline', label: 'hash to sideline, yards', own: false, min: 10, max: 26 },
-] as const satisfies readonly { key: keyof LevelProfile; label: string; own: boolean; min: number; max: number }[];
+] as const satisfies readonly {
+  key: keyof LevelProfile;
+  label: string;
+  own: boolean;
+  min: number;
+  max: number;
+}[];
 export type ProfileNumber = (typeof PROFILE_NUMBERS)[number]['key'];
 
 /** What a staff changed in its level's profile: numbers by key, yards and first down of a foul by "name|side". */
@@ -252,16 +293,31 @@ export interface ProfileChanges {
 }
 
 /** The profile of a season with the staff's changes. Throws on a number outside its limits. */
-export function adaptProfile(base: LevelProfile, season: number, changes: ProfileChanges | null): LevelProfile {
+export function adaptProfile(
+  base: LevelProfile,
+  season: number,
+  changes: ProfileChanges | null,
+): LevelProfile {
   if (!changes) return { ...base, season };
   for (const { key, label, min, max } of PROFILE_NUMBERS) {
     const n = changes.numbers[key];
-    if (n !== undefined && !(n >= min && n <= max)) throw new RangeError(`${label}: ${n} is not from ${min} to ${max}`);
+    if (n !== undefined && !(n >= min && n <= max))
+      throw new RangeError(`${label}: ${n} is not from ${min} to ${max}`);
   }
-  const changed = (name: string, which: 'offense' | 'defense', side: PenaltySide | null): PenaltySide | null => (side === null ? null : { ...side, ...changes.fouls[`${name}|${which}`] });
+  const changed = (
+    name: string,
+    which: 'offense' | 'defense',
+    side: PenaltySide | null,
+  ): PenaltySide | null => (side === null ? null : { ...side, ...changes.fouls[`${name}|${which}`] });
   return {
-    ...base, ...changes.numbers, season,
-    penalties: base.penalties.map((p) => ({ ...p, offense: changed(p.name, 'offense', p.offense), defense: changed(p.name, 'defense', p.defense) })),
+    ...base,
+    ...changes.numbers,
+    season,
+    penalties: base.penalties.map((p) => ({
+      ...p,
+      offense: changed(p.name, 'offense', p.offense),
+      defense: changed(p.name, 'defense', p.defense),
+    })),
   };
 }
 
@@ -269,4 +325,6 @@ export type Profiles = Readonly<Record<LevelKey, LevelProfile>>;
 
 /** Every level's profile as a program uses it: its own level with its changes, the others as they ship. */
 export const profilesFor = (level: LevelKey, season: number, changes: ProfileChanges | null): Profiles =>
-  Object.fromEntries(LEVEL_KEYS.map((k) => [k, adaptProfile(LEVEL_PROFILES[k], season, k === level ? changes : null)])) as Record<LevelKey, LevelProfile>;
+  Object.fromEntries(
+    LEVEL_KEYS.map((k) => [k, adaptProfile(LEVEL_PROFILES[k], season, k === level ? changes : null)]),
+  ) as Record<LevelKey, LevelProfile>;

@@ -132,7 +132,11 @@ export type ClockMode = (typeof CLOCK_MODES)[number];
  * before half-time. Four-minute: leading in the last 4:00 of the game. Null when quarter, clock or
  * score is unknown and it could matter (2nd and 4th quarter).
  */
-export function clockModeOf(quarter: number | null, clock: number | null, margin: number | null): ClockMode | null {
+export function clockModeOf(
+  quarter: number | null,
+  clock: number | null,
+  margin: number | null,
+): ClockMode | null {
   if (quarter === null) return null;
   if (quarter !== 2 && quarter !== 4) return 'normal';
   if (clock === null) return null;

@@ -10,9 +10,14 @@ import type { Range } from './tokenize';
 
 /** Fields in the order they are usually said, with the side that is said with them. */
 const SAID: readonly (readonly [SnapField, SnapField | null])[] = [
-  ['personnel', null], ['formation', 'formationSide'], ['backfield', null], ['motion', 'motionSide'], ['front', null], ['coverage', null], ['concept', 'direction'],
+  ['personnel', null],
+  ['formation', 'formationSide'],
+  ['backfield', null],
+  ['motion', 'motionSide'],
+  ['front', null],
+  ['coverage', null],
+  ['concept', 'direction'],
 ];
-
 
 /** Counts by field and bucket over earlier snaps. */
 export interface Frequencies {
@@ -28,7 +33,9 @@ const keyOf = (snap: Snap, field: SnapField, side: SnapField | null): string | n
 };
 
 /** Builds the counts; `bucket` is each snap's bucket or null. Linear in snaps. */
-export function countFrequencies(snaps: readonly { readonly snap: Snap; readonly bucket: string | null }[]): Frequencies {
+export function countFrequencies(
+  snaps: readonly { readonly snap: Snap; readonly bucket: string | null }[],
+): Frequencies {
   const byField = new Map<SnapField, Map<string, Map<string, number>>>();
   for (const [field, side] of SAID) {
     const byBucket = new Map<string, Map<string, number>>();
@@ -56,7 +63,13 @@ export interface Completion extends Range {
   readonly of: number;
 }
 
-function seen(frequencies: Frequencies, field: SnapField, bucket: string | null, value: string, exact: boolean): { here: number; of: number; all: number } {
+function seen(
+  frequencies: Frequencies,
+  field: SnapField,
+  bucket: string | null,
+  value: string,
+  exact: boolean,
+): { here: number; of: number; all: number } {
   const byBucket = frequencies.byField.get(field);
   const sum = (b: string): [number, number] => {
     let hit = 0;
@@ -75,7 +88,15 @@ function seen(frequencies: Frequencies, field: SnapField, bucket: string | null,
  * What may be meant at the caret. With a word begun: words that begin so. After a blank: the most
  * frequent values of the next field not yet said.
  */
-export function complete(text: string, caret: number, book: Book, frequencies: Frequencies, bucket: string | null, said: ReadonlySet<SnapField>, most = 5): Completion[] {
+export function complete(
+  text: string,
+  caret: number,
+  book: Book,
+  frequencies: Frequencies,
+  bucket: string | null,
+  said: ReadonlySet<SnapField>,
+  most = 5,
+): Completion[] {
   const head = text.slice(0, caret);
   const begun = /(\S+)$/.exec(head);
   if (!begun) return nextField(caret, frequencies, bucket, said, most);
@@ -91,22 +112,57 @@ export function complete(text: string, caret: number, book: Book, frequencies: F
       const field = KIND_FIELD[term.kind].field;
       if (said.has(field) && field !== 'tags' && n === 1) continue;
       const c = seen(frequencies, field, bucket, storedValue(term), false);
-      out.push({ start, end: caret, insert: phrase, label: labelOf(term), field, count: c.here, of: c.of, all: c.all, rank: n });
+      out.push({
+        start,
+        end: caret,
+        insert: phrase,
+        label: labelOf(term),
+        field,
+        count: c.here,
+        of: c.of,
+        all: c.all,
+        rank: n,
+      });
     }
   }
   const last = begun[1]!.toLowerCase();
   for (const w of [...HEADS, ...Object.keys(RESULT_WORDS)]) {
-    if (w.startsWith(last) && w !== last) out.push({ start: caret - last.length, end: caret, insert: w, label: 'result', field: null, count: 0, of: 0, all: 0, rank: 0 });
+    if (w.startsWith(last) && w !== last)
+      out.push({
+        start: caret - last.length,
+        end: caret,
+        insert: w,
+        label: 'result',
+        field: null,
+        count: 0,
+        of: 0,
+        all: 0,
+        rank: 0,
+      });
   }
   return out
     .sort((a, b) => b.rank - a.rank || b.count - a.count || b.all - a.all || a.insert.localeCompare(b.insert))
     .slice(0, most)
-    .map((c): Completion => ({ start: c.start, end: c.end, insert: c.insert, label: c.label, field: c.field, count: c.count, of: c.of }));
+    .map((c): Completion => ({
+      start: c.start,
+      end: c.end,
+      insert: c.insert,
+      label: c.label,
+      field: c.field,
+      count: c.count,
+      of: c.of,
+    }));
 }
 
 const labelOf = (term: Term): string => term.kind;
 
-function nextField(caret: number, frequencies: Frequencies, bucket: string | null, said: ReadonlySet<SnapField>, most: number): Completion[] {
+function nextField(
+  caret: number,
+  frequencies: Frequencies,
+  bucket: string | null,
+  said: ReadonlySet<SnapField>,
+  most: number,
+): Completion[] {
   for (const [field] of SAID) {
     if (said.has(field)) continue;
     const byBucket = frequencies.byField.get(field);
@@ -114,7 +170,9 @@ function nextField(caret: number, frequencies: Frequencies, bucket: string | nul
     if (!counts || counts.size === 0) continue;
     let of = 0;
     for (const n of counts.values()) of += n;
-    return [...counts.entries()].sort((a, b) => b[1] - a[1] || a[0].localeCompare(b[0])).slice(0, most)
+    return [...counts.entries()]
+      .sort((a, b) => b[1] - a[1] || a[0].localeCompare(b[0]))
+      .slice(0, most)
       .map(([insert, count]) => ({ start: caret, end: caret, insert, label: field, field, count, of }));
   }
   return [];
@@ -124,7 +182,11 @@ function nextField(caret: number, frequencies: Frequencies, bucket: string | nul
 export type FrequencyRow = readonly [field: SnapField, bucket: string, value: string, count: number];
 
 export const frequencyRows = (f: Frequencies): FrequencyRow[] =>
-  [...f.byField].flatMap(([field, buckets]) => [...buckets].flatMap(([bucket, values]) => [...values].map(([value, n]): FrequencyRow => [field, bucket, value, n])));
+  [...f.byField].flatMap(([field, buckets]) =>
+    [...buckets].flatMap(([bucket, values]) =>
+      [...values].map(([value, n]): FrequencyRow => [field, bucket, value, n]),
+    ),
+  );
 
 export function frequenciesOf(rows: readonly FrequencyRow[]): Frequencies {
   const byField = new Map<SnapField, Map<string, Map<string, number>>>();

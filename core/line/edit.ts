@@ -6,13 +6,39 @@ import { formatLine } from './format';
 import { parseLine, type LineContext } from './resolve';
 
 /** Fields that follow from others or are not said aloud: kept, but not shown in the line. */
-const UNSAID: ReadonlySet<SnapField> = new Set<SnapField>(['film', 'filmIn', 'filmOut', 'pointsFor', 'pointsAgainst', 'timeoutsFor', 'timeoutsAgainst', 'receiversLeftSet', 'receiversRightSet', 'receiversLeftSnap', 'receiversRightSnap', 'cornerLeftDepth', 'cornerRightDepth', 'nextOffense', 'scoredBy', 'deadPossession', 'takenBy', 'kicker']);
+const UNSAID: ReadonlySet<SnapField> = new Set<SnapField>([
+  'film',
+  'filmIn',
+  'filmOut',
+  'pointsFor',
+  'pointsAgainst',
+  'timeoutsFor',
+  'timeoutsAgainst',
+  'receiversLeftSet',
+  'receiversRightSet',
+  'receiversLeftSnap',
+  'receiversRightSnap',
+  'cornerLeftDepth',
+  'cornerRightDepth',
+  'nextOffense',
+  'scoredBy',
+  'deadPossession',
+  'takenBy',
+  'kicker',
+]);
 
 /** The snap's fields worth showing: without what is unsaid and what equals the carried situation. */
 export function saidFields(row: WalkedSnap): SnapFields {
   const { snap, expected } = row;
   const carried: Partial<Record<SnapField, unknown>> = {
-    offense: expected.offense ?? snap.offense, defense: expected.defense ?? snap.defense, unit: 'scrimmage', quarter: expected.quarter, toGoal: expected.toGoal, hash: expected.hash, down: expected.down, distance: expected.distance,
+    offense: expected.offense ?? snap.offense,
+    defense: expected.defense ?? snap.defense,
+    unit: 'scrimmage',
+    quarter: expected.quarter,
+    toGoal: expected.toGoal,
+    hash: expected.hash,
+    down: expected.down,
+    distance: expected.distance,
   };
   const out: Record<string, unknown> = {};
   for (const field of SNAP_FACTS) {
@@ -26,7 +52,8 @@ export function saidFields(row: WalkedSnap): SnapFields {
 }
 
 /** The line shown for a logged snap. */
-export const editLine = (row: WalkedSnap, context: LineContext): string => formatLine(saidFields(row), context);
+export const editLine = (row: WalkedSnap, context: LineContext): string =>
+  formatLine(saidFields(row), context);
 
 /** Fields that differ between the line as it was shown and as it now stands: only these are patched. */
 export function changedFields(shown: string, now: string, context: LineContext): SnapFields {

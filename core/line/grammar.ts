@@ -1,42 +1,111 @@
 /** The grammar's own words, as a table: a staff in another language replaces this and the book. */
 import type { SnapField, SnapFields } from '../snap/snap';
 
-export const HEADS = ['pen', 'punt', 'kickoff', 'freekick', 'fg', 'try', 'sack', 'int', 'fum', 'drop', 'box', 'shell', 'rush'] as const;
+export const HEADS = [
+  'pen',
+  'punt',
+  'kickoff',
+  'freekick',
+  'fg',
+  'try',
+  'sack',
+  'int',
+  'fum',
+  'drop',
+  'box',
+  'shell',
+  'rush',
+] as const;
 export type Head = (typeof HEADS)[number];
 
 /** Words that stand for fields by themselves. */
 export const RESULT_WORDS: Readonly<Record<string, SnapFields>> = {
-  inc: { result: 'incomplete' }, incomplete: { result: 'incomplete' },
-  complete: { result: 'complete' }, comp: { result: 'complete' },
+  inc: { result: 'incomplete' },
+  incomplete: { result: 'incomplete' },
+  complete: { result: 'complete' },
+  comp: { result: 'complete' },
   dropped: { result: 'incomplete', incompleteCause: 'dropped' },
   throwaway: { result: 'incomplete', incompleteCause: 'thrown_away' },
   batted: { result: 'incomplete', incompleteCause: 'batted' },
   defended: { result: 'incomplete', incompleteCause: 'defended' },
   overthrown: { result: 'incomplete', incompleteCause: 'overthrown' },
-  scramble: { result: 'scramble' }, kneel: { result: 'kneel' }, spike: { result: 'spike' }, noplay: { result: 'no_play' },
-  td: { score: 'touchdown' }, safety: { score: 'safety' }, oob: { outOfBounds: true },
+  scramble: { result: 'scramble' },
+  kneel: { result: 'kneel' },
+  spike: { result: 'spike' },
+  noplay: { result: 'no_play' },
+  td: { score: 'touchdown' },
+  safety: { score: 'safety' },
+  oob: { outOfBounds: true },
 };
 
 /** How a kick ends, inside `punt`, `kickoff`, `freekick`, `fg` and `int` (touchback only). */
 export const KICK_WORDS: Readonly<Record<string, SnapFields>> = {
-  tb: { kickEnd: 'touchback' }, touchback: { kickEnd: 'touchback' }, fc: { kickEnd: 'fair_catch' }, downed: { kickEnd: 'downed' },
-  oob: { kickEnd: 'out_of_bounds' }, blocked: { kickEnd: 'blocked' }, muffed: { kickEnd: 'muffed' }, kept: { kickEnd: 'kept_by_kickers' },
+  tb: { kickEnd: 'touchback' },
+  touchback: { kickEnd: 'touchback' },
+  fc: { kickEnd: 'fair_catch' },
+  downed: { kickEnd: 'downed' },
+  oob: { kickEnd: 'out_of_bounds' },
+  blocked: { kickEnd: 'blocked' },
+  muffed: { kickEnd: 'muffed' },
+  kept: { kickEnd: 'kept_by_kickers' },
 };
 
 /** Field names as typed before `=`, after `no`, and before `unseen`. Column names work too. */
 export const FIELD_WORDS: Readonly<Record<string, SnapField>> = {
-  people: 'personnel', pers: 'personnel', form: 'formation', formation: 'formation', side: 'formationSide', back: 'backfield', backfield: 'backfield',
-  mo: 'motion', motion: 'motion', by: 'motionBy', front: 'front', box: 'box', shell: 'shell', cov: 'coverage', coverage: 'coverage', rot: 'rotation', rotation: 'rotation',
-  press: 'pressure', pressure: 'pressure', prot: 'protection', protection: 'protection', con: 'concept', concept: 'concept', weak: 'conceptWeak',
-  dir: 'direction', tempo: 'tempo', rush: 'rushers', key: 'readKey', play: 'play', drop: 'drop',
+  people: 'personnel',
+  pers: 'personnel',
+  form: 'formation',
+  formation: 'formation',
+  side: 'formationSide',
+  back: 'backfield',
+  backfield: 'backfield',
+  mo: 'motion',
+  motion: 'motion',
+  by: 'motionBy',
+  front: 'front',
+  box: 'box',
+  shell: 'shell',
+  cov: 'coverage',
+  coverage: 'coverage',
+  rot: 'rotation',
+  rotation: 'rotation',
+  press: 'pressure',
+  pressure: 'pressure',
+  prot: 'protection',
+  protection: 'protection',
+  con: 'concept',
+  concept: 'concept',
+  weak: 'conceptWeak',
+  dir: 'direction',
+  tempo: 'tempo',
+  rush: 'rushers',
+  key: 'readKey',
+  play: 'play',
+  drop: 'drop',
 };
 
 export const SIDE_WORDS: Readonly<Record<string, 'L' | 'R'>> = { l: 'L', r: 'R', left: 'L', right: 'R' };
 
 export const WORDS = {
-  carry: '..', keep: '!', none: '-', unseen: '??', no: 'no', unseenWord: 'unseen', ret: 'ret',
-  good: 'good', failed: ['no', 'missed'], kick: 'kick', twoPoint: '2pt', returned: 'returned', lost: 'lost', keptBall: 'kept',
-  declined: 'declined', offset: 'offset', first: '1st', lossOfDown: 'lod', noFirst: 'no1st',
+  carry: '..',
+  keep: '!',
+  none: '-',
+  unseen: '??',
+  no: 'no',
+  unseenWord: 'unseen',
+  ret: 'ret',
+  good: 'good',
+  failed: ['no', 'missed'],
+  kick: 'kick',
+  twoPoint: '2pt',
+  returned: 'returned',
+  lost: 'lost',
+  keptBall: 'kept',
+  declined: 'declined',
+  offset: 'offset',
+  first: '1st',
+  lossOfDown: 'lod',
+  noFirst: 'no1st',
 } as const;
 
 /** What may end a kick and lines a new analyst is offered on `?`. */
@@ -53,7 +122,10 @@ export const HELP: readonly (readonly [written: string, means: string])[] = [
   ['>t41r', 'where the ball was dead'],
   ['inc dropped sack scramble td int fum lost oob kneel spike safety', 'results'],
   ['pen o holding 10', 'penalty: side, name, yards, prev end foul succ, declined offset, 1st, lod'],
-  ['punt 42 ret 6  kickoff tb  fg 34 good  try kick good', 'kicks and tries; fc tb downed oob blocked muffed kept'],
+  [
+    'punt 42 ret 6  kickoff tb  fg 34 good  try kick good',
+    'kicks and tries; fc tb downed oob blocked muffed kept',
+  ],
   ['#22  #7>#81  by#54#9', 'carrier or target; passer > target; tacklers'],
   ['quarters?  cov=??  mo=-', 'not sure; not visible on this film; none'],
   ['..  !  "corner 12 off"', 'same people and look as last snap; keep the clip; a note'],

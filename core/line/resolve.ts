@@ -5,7 +5,15 @@ import { findPenalty, type LevelProfile } from '../field/profile';
 import { formatSpot, decodeSpot } from '../field/spot';
 import { fieldOfColumn, sameValue, SNAP_FIELDS } from '../snap/fields';
 import { readFieldText, writeFieldText } from '../snap/text';
-import { isTagged, type Penalty, type PenaltyTeam, type Play, type Snap, type SnapField, type SnapFields } from '../snap/snap';
+import {
+  isTagged,
+  type Penalty,
+  type PenaltyTeam,
+  type Play,
+  type Snap,
+  type SnapField,
+  type SnapFields,
+} from '../snap/snap';
 import { nextState } from '../rules/next-state';
 import { unknownState, type GameState } from '../rules/state';
 import { FIELD_WORDS, HEADS, KICK_WORDS, RESULT_WORDS, WORDS, type Head } from './grammar';
@@ -62,10 +70,25 @@ class Resolver {
   explicitPlay = false;
   playTermSeen = false;
 
-  constructor(readonly text: string, readonly context: LineContext) {}
+  constructor(
+    readonly text: string,
+    readonly context: LineContext,
+  ) {}
 
-  problem(code: ProblemCode, range: Range, facts: Record<string, string> = {}, candidates: Candidate[] = []): void {
-    this.problems.push({ code, start: range.start, end: range.end, text: this.text.slice(range.start, range.end), facts, candidates });
+  problem(
+    code: ProblemCode,
+    range: Range,
+    facts: Record<string, string> = {},
+    candidates: Candidate[] = [],
+  ): void {
+    this.problems.push({
+      code,
+      start: range.start,
+      end: range.end,
+      text: this.text.slice(range.start, range.end),
+      facts,
+      candidates,
+    });
     this.pieces.push({ start: range.start, end: range.end, field: null, kind: 'problem', unsure: false });
   }
 
@@ -97,7 +120,8 @@ function readings(items: readonly Item[], at: number): readonly Term[] {
   // A letter between two motions belongs to the one on its right.
   const letterLeft = previous?.kind === 'letter';
   const letterRight = next?.kind === 'letter' && !isMotion(items[at + 2]);
-  if ((letterLeft || letterRight) && item.terms.some((t) => t.kind === 'motion')) return item.terms.filter((t) => t.kind === 'motion');
+  if ((letterLeft || letterRight) && item.terms.some((t) => t.kind === 'motion'))
+    return item.terms.filter((t) => t.kind === 'motion');
   if (next?.kind === 'side') {
     const sided = item.terms.filter((t) => t.kind !== 'motion' && KIND_FIELD[t.kind].side !== null);
     if (sided.length > 0) return sided;
@@ -113,11 +137,15 @@ function nearestWords(word: string, context: LineContext): Candidate[] {
   const seen = new Map<string, { distance: number; label: string }>();
   const offer = (phrase: string, label: string) => {
     const distance = editDistance(word, phrase, most);
-    if (distance <= most && distance < (seen.get(phrase)?.distance ?? 99)) seen.set(phrase, { distance, label });
+    if (distance <= most && distance < (seen.get(phrase)?.distance ?? 99))
+      seen.set(phrase, { distance, label });
   };
   for (const { phrase, term } of index.phrases) offer(phrase, `${phrase} (${term.kind})`);
   for (const w of [...HEADS, ...Object.keys(RESULT_WORDS)]) if (w.length > 2) offer(w, w);
-  return [...seen.entries()].sort((a, b) => a[1].distance - b[1].distance || a[0].localeCompare(b[0])).slice(0, 3).map(([text, v]) => ({ text, label: v.label }));
+  return [...seen.entries()]
+    .sort((a, b) => a[1].distance - b[1].distance || a[0].localeCompare(b[0]))
+    .slice(0, 3)
+    .map(([text, v]) => ({ text, label: v.label }));
 }
 
 function resolve(text: string, items: readonly Item[], context: LineContext): ParsedLine {
@@ -151,7 +179,8 @@ function resolve(text: string, items: readonly Item[], context: LineContext): Pa
         const left = isPlay(at - 1) || (items[at - 1]?.kind === 'side' && isPlay(at - 2));
         if (!left) return r.problem('lonely', item, { needs: 'of a play before it' });
         if (items[at + 1]?.kind === 'unknown') return;
-        if (!isPlay(at + 1) && items[at + 1]?.kind !== 'term') return r.problem('lonely', item, { needs: 'of a play after it' });
+        if (!isPlay(at + 1) && items[at + 1]?.kind !== 'term')
+          return r.problem('lonely', item, { needs: 'of a play after it' });
         return r.piece(item, null, 'sign');
       }
       case 'unknown':
@@ -176,10 +205,24 @@ function resolve(text: string, items: readonly Item[], context: LineContext): Pa
       case 'term': {
         const term = chosen.get(at);
         if (!term) {
-          return r.problem('ambiguous', item, {}, readings(items, at).map((t) => ({ text: t.kind === 'motion' ? `mo=${quoted(storedValue(t))}` : `${shortField(t)}=${quoted(storedValue(t))}`, label: `${t.word} the ${t.kind}` })));
+          return r.problem(
+            'ambiguous',
+            item,
+            {},
+            readings(items, at).map((t) => ({
+              text:
+                t.kind === 'motion'
+                  ? `mo=${quoted(storedValue(t))}`
+                  : `${shortField(t)}=${quoted(storedValue(t))}`,
+              label: `${t.word} the ${t.kind}`,
+            })),
+          );
         }
-        const second = items[at - 1]?.kind === 'slash' || (items[at - 1]?.kind === 'tilde');
-        const field = second && (term.kind === 'run' || term.kind === 'pass') ? 'conceptWeak' : KIND_FIELD[term.kind].field;
+        const second = items[at - 1]?.kind === 'slash' || items[at - 1]?.kind === 'tilde';
+        const field =
+          second && (term.kind === 'run' || term.kind === 'pass')
+            ? 'conceptWeak'
+            : KIND_FIELD[term.kind].field;
         if (term.kind === 'tag') {
           if (!r.tags.includes(storedValue(term))) r.tags.push(storedValue(term));
           return r.piece(item, 'tags', 'term', item.unsure);
@@ -193,7 +236,8 @@ function resolve(text: string, items: readonly Item[], context: LineContext): Pa
       }
     }
   });
-  if (text.length > MOST_CHARACTERS) r.problem('too-long', { start: MOST_CHARACTERS, end: text.length }, { most: String(MOST_CHARACTERS) });
+  if (text.length > MOST_CHARACTERS)
+    r.problem('too-long', { start: MOST_CHARACTERS, end: text.length }, { most: String(MOST_CHARACTERS) });
   finish(r);
   checkLimits(r);
   r.pieces.sort((a, b) => a.start - b.start);
@@ -202,28 +246,48 @@ function resolve(text: string, items: readonly Item[], context: LineContext): Pa
 }
 
 const quoted = (value: string): string => (/\s/.test(value) ? `"${value}"` : value);
-const shortField = (t: Term): string => ({ formation: 'form', coverage: 'cov', run: 'con', pass: 'con' } as Record<string, string>)[t.kind] ?? t.kind;
+const shortField = (t: Term): string =>
+  (({ formation: 'form', coverage: 'cov', run: 'con', pass: 'con' }) as Record<string, string>)[t.kind] ??
+  t.kind;
 
-function attachSide(r: Resolver, items: readonly Item[], at: number, chosen: ReadonlyMap<number, Term>): void {
+function attachSide(
+  r: Resolver,
+  items: readonly Item[],
+  at: number,
+  chosen: ReadonlyMap<number, Term>,
+): void {
   const item = items[at]!;
   if (item.kind !== 'side') return;
   let to = at - 1;
   if (items[to]?.kind === 'letter') to--;
   const left = items[to];
-  if (r.refused.has(to) || left?.kind === 'unknown' || (left?.kind === 'term' && !chosen.has(to))) return r.piece(item, null, 'sign');
+  if (r.refused.has(to) || left?.kind === 'unknown' || (left?.kind === 'term' && !chosen.has(to)))
+    return r.piece(item, null, 'sign');
   const term = chosen.get(to);
-  if (left?.kind !== 'term' || !term) return r.problem('lonely', item, { needs: 'before it that takes a side' });
+  if (left?.kind !== 'term' || !term)
+    return r.problem('lonely', item, { needs: 'before it that takes a side' });
   const field = KIND_FIELD[term.kind].side;
   if (field === null) return r.problem('no-side', item, { word: term.word });
   const passPart = items[to - 1]?.kind === 'slash' || items[to - 1]?.kind === 'tilde';
-  if (passPart && r.typed.has(field)) return r.problem('no-side', item, { word: `the second part, ${term.word}` });
+  if (passPart && r.typed.has(field))
+    return r.problem('no-side', item, { word: `the second part, ${term.word}` });
   if (r.set(field, item.side as never, item)) r.piece(item, field, 'term');
 }
 
-function attachLetter(r: Resolver, items: readonly Item[], at: number, chosen: ReadonlyMap<number, Term>): void {
+function attachLetter(
+  r: Resolver,
+  items: readonly Item[],
+  at: number,
+  chosen: ReadonlyMap<number, Term>,
+): void {
   const item = items[at]!;
   if (item.kind !== 'letter') return;
-  const motionAt = (i: number) => items[i]?.kind === 'term' && (chosen.get(i)?.kind === 'motion' || items[i]?.kind === 'term' && (items[i] as { terms: readonly Term[] }).terms.some((t) => t.kind === 'motion') && !chosen.has(i));
+  const motionAt = (i: number) =>
+    items[i]?.kind === 'term' &&
+    (chosen.get(i)?.kind === 'motion' ||
+      (items[i]?.kind === 'term' &&
+        (items[i] as { terms: readonly Term[] }).terms.some((t) => t.kind === 'motion') &&
+        !chosen.has(i)));
   const beside = motionAt(at + 1) || motionAt(at - 1) || (items[at - 1]?.kind === 'side' && motionAt(at - 2));
   if (!beside) return r.problem('no-motion', item);
   if (r.set('motionBy', item.letter, item)) r.piece(item, 'motionBy', 'term');
@@ -232,9 +296,14 @@ function attachLetter(r: Resolver, items: readonly Item[], at: number, chosen: R
 function namedField(r: Resolver, item: Extract<Item, { kind: 'field' }>): void {
   const field = FIELD_WORDS[item.name] ?? fieldOfColumn(item.name);
   const spec = SNAP_FIELDS[field as SnapField];
-  if (!Object.hasOwn(SNAP_FIELDS, field) || spec.group === 'identity' && field !== 'film' && field !== 'filmIn' && field !== 'filmOut') return r.problem('unknown-field', item, { field: item.name });
+  if (
+    !Object.hasOwn(SNAP_FIELDS, field) ||
+    (spec.group === 'identity' && field !== 'film' && field !== 'filmIn' && field !== 'filmOut')
+  )
+    return r.problem('unknown-field', item, { field: item.name });
   const read = readFieldText(field as SnapField, item.value === WORDS.unseen ? '?' : item.value);
-  if (!read.ok) return r.problem('bad-value', item, { value: item.value, field: spec.label, expected: read.expected });
+  if (!read.ok)
+    return r.problem('bad-value', item, { value: item.value, field: spec.label, expected: read.expected });
   if (field === 'penalties') {
     r.penalties.push(...(read.value as Penalty[]));
     return r.piece(item, 'penalties', 'result');
@@ -250,7 +319,11 @@ function namedField(r: Resolver, item: Extract<Item, { kind: 'field' }>): void {
   if (!r.set(field as SnapField, read.value as never, item)) return;
   if (field === 'play') r.explicitPlay = true;
   if (field === 'concept' && !r.explicitPlay) {
-    const kinds = new Set(r.context.book.terms.filter((t) => (t.kind === 'run' || t.kind === 'pass') && storedValue(t) === read.value).map((t) => t.kind));
+    const kinds = new Set(
+      r.context.book.terms
+        .filter((t) => (t.kind === 'run' || t.kind === 'pass') && storedValue(t) === read.value)
+        .map((t) => t.kind),
+    );
     if (kinds.size === 1) r.fields.play = [...kinds][0] as Play;
     r.playTermSeen = true;
   }
@@ -280,22 +353,30 @@ function shape(r: Resolver, value: Shape, range: Range, unsure: boolean): void {
       if (value.hash && !r.set('deadHash', value.hash, range)) return;
       r.deadRange = range;
       return r.piece(range, 'deadToGoal', 'result', unsure);
-    case 'quarter': return one('quarter', value.quarter, 'situation');
-    case 'clock': return one('clock', value.clock, 'situation');
-    case 'gain': return one('gain', value.yards, 'result');
+    case 'quarter':
+      return one('quarter', value.quarter, 'situation');
+    case 'clock':
+      return one('clock', value.clock, 'situation');
+    case 'gain':
+      return one('gain', value.yards, 'result');
     case 'people':
       if (r.playTermSeen || (r.fields.personnel ?? null) !== null) {
-        return r.problem('ambiguous', range, {}, [{ text: `people=${value.people}`, label: `${value.people} people` }, { text: `+${value.people}`, label: `+${value.people}` }]);
+        return r.problem('ambiguous', range, {}, [
+          { text: `people=${value.people}`, label: `${value.people} people` },
+          { text: `+${value.people}`, label: `+${value.people}` },
+        ]);
       }
       return one('personnel', value.people, 'term');
     case 'throw':
       if (value.passer && !r.set('passer', value.passer, range)) return;
       if (value.target && !r.set('target', value.target, range)) return;
       return r.piece(range, value.target ? 'target' : 'passer', 'who', unsure);
-    case 'tackle': return one('tacklers', value.numbers, 'who');
+    case 'tackle':
+      return one('tacklers', value.numbers, 'who');
     case 'number': {
       // Which man it is depends on the play, known only at the end.
-      if (r.typed.has('carrier')) return r.problem('twice', range, { field: 'number', first: r.typed.get('carrier')! });
+      if (r.typed.has('carrier'))
+        return r.problem('twice', range, { field: 'number', first: r.typed.get('carrier')! });
       r.fields.carrier = value.number;
       r.typed.set('carrier', r.text.slice(range.start, range.end));
       return r.piece(range, 'carrier', 'who', unsure);
@@ -305,7 +386,8 @@ function shape(r: Resolver, value: Shape, range: Range, unsure: boolean): void {
 
 function headWord(r: Resolver, head: Head, operands: readonly Token[], range: Range): void {
   const words = operands.map((o) => o.word);
-  const kind: Piece['kind'] = head === 'drop' || head === 'box' || head === 'shell' || head === 'rush' ? 'term' : 'result';
+  const kind: Piece['kind'] =
+    head === 'drop' || head === 'box' || head === 'shell' || head === 'rush' ? 'term' : 'result';
   if (head === 'pen') return penalty(r, operands, range);
   let returning = false;
   const shared = (token: Token): boolean => {
@@ -329,17 +411,33 @@ function headWord(r: Resolver, head: Head, operands: readonly Token[], range: Ra
     case 'box':
     case 'shell':
     case 'rush': {
-      const field = { drop: 'drop', box: 'box', shell: 'shell', rush: 'rushers' }[head] as 'drop' | 'box' | 'shell' | 'rushers';
+      const field = { drop: 'drop', box: 'box', shell: 'shell', rush: 'rushers' }[head] as
+        'drop' | 'box' | 'shell' | 'rushers';
       const spec = SNAP_FIELDS[field];
-      if (words.length === 0) return r.problem('lonely', range, { needs: `after it: a number, ${spec.min} to ${spec.max}` });
+      if (words.length === 0)
+        return r.problem('lonely', range, { needs: `after it: a number, ${spec.min} to ${spec.max}` });
       const n = Number(words[0]);
-      if (n < spec.min! || n > spec.max!) return r.problem('bad-value', range, { value: words[0]!, field: spec.label, expected: `a number from ${spec.min} to ${spec.max}` });
+      if (n < spec.min! || n > spec.max!)
+        return r.problem('bad-value', range, {
+          value: words[0]!,
+          field: spec.label,
+          expected: `a number from ${spec.min} to ${spec.max}`,
+        });
       if (!r.set(field, n, range)) return;
       break;
     }
     case 'sack':
       if (!r.set('result', 'sack', range)) return;
-      for (const o of operands) if (!shared(o) && !r.set('gain', o.word.startsWith('+') || o.word.startsWith('-') ? Number(o.word) : -Number(o.word), o)) return;
+      for (const o of operands)
+        if (
+          !shared(o) &&
+          !r.set(
+            'gain',
+            o.word.startsWith('+') || o.word.startsWith('-') ? Number(o.word) : -Number(o.word),
+            o,
+          )
+        )
+          return;
       break;
     case 'int':
       if (!r.set('turnover', 'interception', range) || !r.set('result', 'incomplete', range)) return;
@@ -350,16 +448,28 @@ function headWord(r: Resolver, head: Head, operands: readonly Token[], range: Ra
         if (!r.set('turnover', 'fumble', range)) return;
         r.fields.fumble = 'lost';
       } else if (!r.set('fumble', 'kept', range)) return;
-      for (const o of operands) if (o.word === 'tb') r.set('kickEnd', 'touchback', o); else if (o.word !== WORDS.lost && o.word !== WORDS.keptBall) shared(o);
+      for (const o of operands)
+        if (o.word === 'tb') r.set('kickEnd', 'touchback', o);
+        else if (o.word !== WORDS.lost && o.word !== WORDS.keptBall) shared(o);
       break;
     case 'punt':
     case 'kickoff':
     case 'freekick':
     case 'fg':
-      if (!r.set('unit', ({ punt: 'punt', kickoff: 'kickoff', freekick: 'free_kick', fg: 'field_goal' } as const)[head], range)) return;
+      if (
+        !r.set(
+          'unit',
+          ({ punt: 'punt', kickoff: 'kickoff', freekick: 'free_kick', fg: 'field_goal' } as const)[head],
+          range,
+        )
+      )
+        return;
       r.fields.result ??= 'kick';
       for (const o of operands) {
-        if (head === 'fg' && (o.word === WORDS.good || (WORDS.failed as readonly string[]).includes(o.word))) {
+        if (
+          head === 'fg' &&
+          (o.word === WORDS.good || (WORDS.failed as readonly string[]).includes(o.word))
+        ) {
           if (!r.set('kickEnd', o.word === WORDS.good ? 'good' : 'missed', o)) return;
           if (o.word === WORDS.good) r.fields.score = 'field_goal';
         } else if (!shared(o) && !r.set('kickYards', Number(o.word), o)) return;
@@ -378,7 +488,11 @@ function headWord(r: Resolver, head: Head, operands: readonly Token[], range: Ra
       break;
     }
   }
-  r.piece(range, head === 'drop' || head === 'box' || head === 'shell' ? head : head === 'rush' ? 'rushers' : 'result', kind);
+  r.piece(
+    range,
+    head === 'drop' || head === 'box' || head === 'shell' ? head : head === 'rush' ? 'rushers' : 'result',
+    kind,
+  );
 }
 
 function penalty(r: Resolver, operands: readonly Token[], range: Range): void {
@@ -405,7 +519,8 @@ function penalty(r: Resolver, operands: readonly Token[], range: Range): void {
   const byOffense = team === 'o' || team === 'k';
   const defaults = (byOffense ? rule.offense : rule.defense) ?? rule.offense ?? rule.defense;
   r.penalties.push({
-    side: team, name: rule.name,
+    side: team,
+    name: rule.name,
     yards: yards === undefined ? (defaults?.yards ?? null) : yards,
     from: from ?? defaults?.from ?? 'prev',
     outcome,
@@ -426,16 +541,35 @@ function finish(r: Resolver): void {
   if (r.penalties.length > 0) f.penalties = r.penalties;
   if (r.tags.length > 0) f.tags = r.tags;
 
-  const kick = f.unit === 'punt' || f.unit === 'kickoff' || f.unit === 'free_kick' || f.unit === 'field_goal' || (f.unit === 'try' && f.result === 'kick');
+  const kick =
+    f.unit === 'punt' ||
+    f.unit === 'kickoff' ||
+    f.unit === 'free_kick' ||
+    f.unit === 'field_goal' ||
+    (f.unit === 'try' && f.result === 'kick');
   const taken = f.turnover === 'interception' || (f.turnover === 'fumble' && f.fumble !== 'kept');
-  const thrown = f.result === 'incomplete' || f.result === 'complete' || f.result === 'sack' || f.result === 'scramble' || f.turnover === 'interception' || isTagged(f.target ?? null) || isTagged(f.passer ?? null);
+  const thrown =
+    f.result === 'incomplete' ||
+    f.result === 'complete' ||
+    f.result === 'sack' ||
+    f.result === 'scramble' ||
+    f.turnover === 'interception' ||
+    isTagged(f.target ?? null) ||
+    isTagged(f.passer ?? null);
   if (free('play') && !r.explicitPlay && !kick) {
     if (f.result === 'kneel' || f.result === 'spike') f.play = 'other';
     else if (thrown) f.play = 'pass';
   }
   // "#22" alone: whose number it is follows from the play.
   if (r.typed.has('carrier') && r.typed.get('carrier')?.startsWith('#')) {
-    const field: SnapField = kick || (taken && r.typed.has('target')) ? 'returner' : f.play === 'pass' && f.result === 'sack' ? 'passer' : f.play === 'pass' && f.result !== 'scramble' ? 'target' : 'carrier';
+    const field: SnapField =
+      kick || (taken && r.typed.has('target'))
+        ? 'returner'
+        : f.play === 'pass' && f.result === 'sack'
+          ? 'passer'
+          : f.play === 'pass' && f.result !== 'scramble'
+            ? 'target'
+            : 'carrier';
     if (field !== 'carrier') {
       const number = f.carrier!;
       delete f.carrier;
@@ -448,7 +582,8 @@ function finish(r: Resolver): void {
 
   // A foul enforced from the previous spot wipes the play out.
   const wiped = (f.penalties ?? []).some((p) => p.outcome === 'accepted' && p.from === 'prev') && !f.score;
-  const onlyFouls = (f.penalties ?? []).length > 0 && free('result') && f.gain == null && f.deadToGoal == null && !taken;
+  const onlyFouls =
+    (f.penalties ?? []).length > 0 && free('result') && f.gain == null && f.deadToGoal == null && !taken;
   if (wiped || (onlyFouls && !f.score)) {
     if (r.typed.has('gain') && f.gain != null && wiped) {
       const piece = r.pieces.find((p) => p.field === 'gain') ?? r.pieces.find((p) => p.field === 'result');
@@ -460,31 +595,67 @@ function finish(r: Resolver): void {
 
   if (f.result === 'no_play') return settleSure(r);
   const still = (f.result === 'incomplete' || f.result === 'spike') && !taken;
-  const passing = f.play === 'pass' || (f.play === 'rpo' && (isTagged(f.target ?? null) || isTagged(f.passer ?? null)));
-  const ended = f.gain != null || f.deadToGoal != null || f.score === 'touchdown' || f.score === 'safety' || f.fumble != null;
-  if (free('result') && !kick && (ended || (passing && isTagged(f.target ?? null)))) f.result = passing ? 'complete' : 'gain';
+  const passing =
+    f.play === 'pass' || (f.play === 'rpo' && (isTagged(f.target ?? null) || isTagged(f.passer ?? null)));
+  const ended =
+    f.gain != null ||
+    f.deadToGoal != null ||
+    f.score === 'touchdown' ||
+    f.score === 'safety' ||
+    f.fumble != null;
+  if (free('result') && !kick && (ended || (passing && isTagged(f.target ?? null))))
+    f.result = passing ? 'complete' : 'gain';
   if (still && free('gain')) f.gain = 0;
 
   const onField = !kick && !taken && f.unit !== 'try';
   if (onField && f.deadToGoal != null) {
     if (free('gain') && toGoal !== null) f.gain = toGoal - f.deadToGoal;
     else if (f.gain != null && toGoal !== null && toGoal - f.gain !== f.deadToGoal && r.deadRange) {
-      r.problem('gain-and-spot', r.deadRange, { from: formatSpot(toGoal), gain: String(f.gain), follows: toGoal - f.gain > 0 && toGoal - f.gain < 100 ? formatSpot(toGoal - f.gain) : 'past the goal line', spot: formatSpot(f.deadToGoal) }, [{ text: `>${encodeDead(toGoal - f.gain)}`, label: 'take the gain' }]);
+      r.problem(
+        'gain-and-spot',
+        r.deadRange,
+        {
+          from: formatSpot(toGoal),
+          gain: String(f.gain),
+          follows:
+            toGoal - f.gain > 0 && toGoal - f.gain < 100 ? formatSpot(toGoal - f.gain) : 'past the goal line',
+          spot: formatSpot(f.deadToGoal),
+        },
+        [{ text: `>${encodeDead(toGoal - f.gain)}`, label: 'take the gain' }],
+      );
     }
   }
   if (f.score === 'touchdown' && onField && free('gain') && toGoal !== null) f.gain = toGoal;
   if (f.score === 'safety' && onField && free('gain') && toGoal !== null) f.gain = toGoal - 100;
-  if (onField && !f.score && f.gain != null && toGoal !== null && (toGoal - f.gain <= 0 || toGoal - f.gain >= 100)) {
+  if (
+    onField &&
+    !f.score &&
+    f.gain != null &&
+    toGoal !== null &&
+    (toGoal - f.gain <= 0 || toGoal - f.gain >= 100)
+  ) {
     const piece = r.pieces.find((p) => p.field === 'gain') ?? r.pieces.find((p) => p.kind === 'result');
     if (piece) r.problem('past-goal', piece, { gain: String(f.gain), from: formatSpot(toGoal) });
   }
   // Kicks and turnovers: two of length, return and dead spot give the third.
   if ((kick || taken) && f.deadToGoal != null && toGoal !== null) {
-    const length = f.turnover === 'interception' ? f.turnoverYards : f.turnover === 'fumble' ? f.gain : f.kickYards;
-    if (length != null && free('returnYards') && f.kickEnd !== 'blocked' && f.kickEnd !== 'kept_by_kickers') f.returnYards = 100 - toGoal + length - f.deadToGoal;
-    else if (length != null && f.returnYards != null && 100 - toGoal + length - f.returnYards !== f.deadToGoal && r.deadRange) {
+    const length =
+      f.turnover === 'interception' ? f.turnoverYards : f.turnover === 'fumble' ? f.gain : f.kickYards;
+    if (length != null && free('returnYards') && f.kickEnd !== 'blocked' && f.kickEnd !== 'kept_by_kickers')
+      f.returnYards = 100 - toGoal + length - f.deadToGoal;
+    else if (
+      length != null &&
+      f.returnYards != null &&
+      100 - toGoal + length - f.returnYards !== f.deadToGoal &&
+      r.deadRange
+    ) {
       const follows = 100 - toGoal + length - f.returnYards;
-      r.problem('gain-and-spot', r.deadRange, { from: formatSpot(toGoal), gain: `${length}, back ${f.returnYards},`, follows: follows > 0 && follows < 100 ? formatSpot(follows) : 'past the goal line', spot: formatSpot(f.deadToGoal) });
+      r.problem('gain-and-spot', r.deadRange, {
+        from: formatSpot(toGoal),
+        gain: `${length}, back ${f.returnYards},`,
+        follows: follows > 0 && follows < 100 ? formatSpot(follows) : 'past the goal line',
+        spot: formatSpot(f.deadToGoal),
+      });
     }
   }
   if (f.deadToGoal != null && free('deadPossession')) {
@@ -493,14 +664,35 @@ function finish(r: Resolver): void {
   }
   if (f.unit === 'field_goal') {
     if (free('kickYards') && toGoal !== null) f.kickYards = toGoal + 17;
-    else if (f.kickYards != null && toGoal !== null && f.kickEnd !== 'blocked' && (f.kickYards < toGoal + 16 || f.kickYards > toGoal + 19)) {
+    else if (
+      f.kickYards != null &&
+      toGoal !== null &&
+      f.kickEnd !== 'blocked' &&
+      (f.kickYards < toGoal + 16 || f.kickYards > toGoal + 19)
+    ) {
       const piece = r.pieces.find((p) => p.field === 'result');
-      if (piece) r.problem('kick-length', piece, { from: formatSpot(toGoal), least: String(toGoal + 16), most: String(toGoal + 19), value: String(f.kickYards) });
+      if (piece)
+        r.problem('kick-length', piece, {
+          from: formatSpot(toGoal),
+          least: String(toGoal + 16),
+          most: String(toGoal + 19),
+          value: String(f.kickYards),
+        });
     }
   }
-  if ((f.unit === 'punt' || f.unit === 'kickoff' || f.unit === 'free_kick') && free('kickEnd') && (f.returnYards != null || f.deadToGoal != null)) f.kickEnd = 'returned';
+  if (
+    (f.unit === 'punt' || f.unit === 'kickoff' || f.unit === 'free_kick') &&
+    free('kickEnd') &&
+    (f.returnYards != null || f.deadToGoal != null)
+  )
+    f.kickEnd = 'returned';
   if (f.score && free('scoredBy')) {
-    const theirs = f.score === 'safety' || f.score === 'defensive_try' || (f.score === 'touchdown' && (taken || f.unit === 'kickoff' || f.unit === 'free_kick' || f.unit === 'punt') && f.kickEnd !== 'kept_by_kickers');
+    const theirs =
+      f.score === 'safety' ||
+      f.score === 'defensive_try' ||
+      (f.score === 'touchdown' &&
+        (taken || f.unit === 'kickoff' || f.unit === 'free_kick' || f.unit === 'punt') &&
+        f.kickEnd !== 'kept_by_kickers');
     f.scoredBy = theirs ? defense : offense;
   }
   settleSure(r);
@@ -516,8 +708,14 @@ function checkLimits(r: Resolver): void {
     if (read.ok) continue;
     delete r.fields[field];
     if (r.problems.length > 0 && !r.typed.has(field)) continue;
-    const piece = r.pieces.find((p) => p.field === field) ?? r.pieces.find((p) => p.kind === 'result') ?? r.pieces[0];
-    if (piece) r.problem('bad-value', piece, { value: text.slice(0, 40), field: SNAP_FIELDS[field].label, expected: read.expected });
+    const piece =
+      r.pieces.find((p) => p.field === field) ?? r.pieces.find((p) => p.kind === 'result') ?? r.pieces[0];
+    if (piece)
+      r.problem('bad-value', piece, {
+        value: text.slice(0, 40),
+        field: SNAP_FIELDS[field].label,
+        expected: read.expected,
+      });
   }
 }
 
@@ -525,7 +723,8 @@ function settleSure(r: Resolver): void {
   if (r.notSure.size > 0) r.fields.notSure = [...r.notSure].sort();
 }
 
-const encodeDead = (toGoal: number): string => (toGoal === 50 ? '50' : toGoal > 50 ? `o${100 - toGoal}` : `t${Math.max(1, toGoal)}`);
+const encodeDead = (toGoal: number): string =>
+  toGoal === 50 ? '50' : toGoal > 50 ? `o${100 - toGoal}` : `t${Math.max(1, toGoal)}`;
 
 /** What follows a parsed line, for the echo and the command line. */
 export function stateAfter(parsed: ParsedLine, context: LineContext) {
@@ -533,8 +732,12 @@ export function stateAfter(parsed: ParsedLine, context: LineContext) {
   const f = parsed.fields;
   const start: GameState = {
     ...before,
-    down: f.down ?? before.down, distance: f.distance ?? before.distance, toGoal: f.toGoal ?? before.toGoal, hash: f.hash ?? before.hash,
-    quarter: f.quarter ?? before.quarter, clock: f.clock ?? before.clock,
+    down: f.down ?? before.down,
+    distance: f.distance ?? before.distance,
+    toGoal: f.toGoal ?? before.toGoal,
+    hash: f.hash ?? before.hash,
+    quarter: f.quarter ?? before.quarter,
+    clock: f.clock ?? before.clock,
     unit: before.unit ?? (f.down != null ? 'scrimmage' : null),
   };
   return { before: start, after: nextState(start, f, context.profile) };

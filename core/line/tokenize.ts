@@ -19,7 +19,16 @@ export interface Token extends Range {
 /** Untrusted text has a budget: characters past it stay in place but are not read. */
 export const MOST_CHARACTERS = 600;
 
-const token = (kind: Token['kind'], text: string, start: number, more: Partial<Token> = {}): Token => ({ kind, text, start, end: start + text.length, word: text.toLowerCase(), unsure: false, open: false, ...more });
+const token = (kind: Token['kind'], text: string, start: number, more: Partial<Token> = {}): Token => ({
+  kind,
+  text,
+  start,
+  end: start + text.length,
+  word: text.toLowerCase(),
+  unsure: false,
+  open: false,
+  ...more,
+});
 
 export function tokenize(line: string): Token[] {
   const text = line.slice(0, MOST_CHARACTERS);
@@ -27,7 +36,8 @@ export function tokenize(line: string): Token[] {
   const pattern = /([^\s"=]+=)?"([^"]*)("?)|\S+/g;
   for (let match = pattern.exec(text); match; match = pattern.exec(text)) {
     const [whole, prefix, , close] = match;
-    if (prefix === undefined && whole.startsWith('"')) tokens.push(token('note', whole, match.index, { open: close === '' }));
+    if (prefix === undefined && whole.startsWith('"'))
+      tokens.push(token('note', whole, match.index, { open: close === '' }));
     else if (prefix !== undefined) tokens.push(token('word', whole, match.index, { open: close === '' }));
     else tokens.push(...splitWord(whole, match.index));
   }
@@ -36,7 +46,8 @@ export function tokenize(line: string): Token[] {
 
 /** Slash and tilde stand between words, with or without blanks; a question mark closes a word. */
 function splitWord(text: string, start: number): Token[] {
-  if (text.includes('=') || text.startsWith('#') || text.startsWith('>') || text.startsWith('@')) return [unsure(text, start)];
+  if (text.includes('=') || text.startsWith('#') || text.startsWith('>') || text.startsWith('@'))
+    return [unsure(text, start)];
   const out: Token[] = [];
   for (const part of text.matchAll(/[/~]|[^/~]+/g)) {
     const at = start + part.index;

@@ -21,20 +21,36 @@ export type Shape =
   | { readonly shape: 'throw'; readonly passer: string | null; readonly target: string | null }
   | { readonly shape: 'tackle'; readonly numbers: readonly string[] };
 
-export type Item = Range & (
-  | { readonly kind: 'head'; readonly head: Head; readonly operands: readonly Token[] }
-  | { readonly kind: 'term'; readonly terms: readonly Term[]; readonly unsure: boolean }
-  | { readonly kind: 'shape'; readonly value: Shape; readonly unsure: boolean }
-  | { readonly kind: 'result'; readonly word: string; readonly unsure: boolean }
-  | { readonly kind: 'side'; readonly side: 'L' | 'R' }
-  | { readonly kind: 'letter'; readonly letter: string }
-  | { readonly kind: 'field'; readonly name: string; readonly value: string; readonly unsure: boolean }
-  | { readonly kind: 'carry' | 'keep' | 'slash' | 'tilde' }
-  | { readonly kind: 'note'; readonly note: string; readonly open: boolean }
-  | { readonly kind: 'unknown'; readonly word: string }
-);
+export type Item = Range &
+  (
+    | { readonly kind: 'head'; readonly head: Head; readonly operands: readonly Token[] }
+    | { readonly kind: 'term'; readonly terms: readonly Term[]; readonly unsure: boolean }
+    | { readonly kind: 'shape'; readonly value: Shape; readonly unsure: boolean }
+    | { readonly kind: 'result'; readonly word: string; readonly unsure: boolean }
+    | { readonly kind: 'side'; readonly side: 'L' | 'R' }
+    | { readonly kind: 'letter'; readonly letter: string }
+    | { readonly kind: 'field'; readonly name: string; readonly value: string; readonly unsure: boolean }
+    | { readonly kind: 'carry' | 'keep' | 'slash' | 'tilde' }
+    | { readonly kind: 'note'; readonly note: string; readonly open: boolean }
+    | { readonly kind: 'unknown'; readonly word: string }
+  );
 
-const PENALTY_WORDS = new Set<string>(['o', 'd', 'k', 'r', 'prev', 'end', 'foul', 'succ', WORDS.declined, WORDS.offset, WORDS.first, WORDS.lossOfDown, WORDS.noFirst, WORDS.unseen]);
+const PENALTY_WORDS = new Set<string>([
+  'o',
+  'd',
+  'k',
+  'r',
+  'prev',
+  'end',
+  'foul',
+  'succ',
+  WORDS.declined,
+  WORDS.offset,
+  WORDS.first,
+  WORDS.lossOfDown,
+  WORDS.noFirst,
+  WORDS.unseen,
+]);
 const isYards = (word: string): boolean => /^[+-]?\d{1,3}$/.test(word);
 
 /** How many tokens from `at` are operands of a head word (0: none). */
@@ -47,11 +63,17 @@ function operandLength(head: Head, tokens: readonly Token[], at: number, profile
     case 'pen': {
       for (let n = 3; n >= 1; n--) {
         const phrase = tokens.slice(at, at + n);
-        if (phrase.length === n && phrase.every((t) => t.kind === 'word') && findPenalty(profile, normalizePhrase(phrase.map((t) => t.word).join(' ')))) return n;
+        if (
+          phrase.length === n &&
+          phrase.every((t) => t.kind === 'word') &&
+          findPenalty(profile, normalizePhrase(phrase.map((t) => t.word).join(' ')))
+        )
+          return n;
       }
       return PENALTY_WORDS.has(word) || /^\d{1,2}$/.test(word) ? 1 : 0;
     }
-    case 'sack': return /^[+-]?\d{1,2}$/.test(word) || shape ? 1 : 0;
+    case 'sack':
+      return /^[+-]?\d{1,2}$/.test(word) || shape ? 1 : 0;
     case 'fum':
     case 'int':
     case 'punt':
@@ -59,11 +81,25 @@ function operandLength(head: Head, tokens: readonly Token[], at: number, profile
     case 'freekick':
     case 'fg':
       if (word === WORDS.ret) return tokens[at + 1] && isYards(tokens[at + 1]!.word) ? 2 : 0;
-      if (head === 'fum') return word === WORDS.lost || word === WORDS.keptBall || word === 'tb' || shape || /^#\d{1,2}$/.test(word) ? 1 : 0;
-      if (head === 'fg' && (word === WORDS.good || (WORDS.failed as readonly string[]).includes(word))) return 1;
-      if (head === 'int') return /^-?\d{1,3}$/.test(word) || word === 'tb' || shape || /^#\d{1,2}$/.test(word) ? 1 : 0;
+      if (head === 'fum')
+        return word === WORDS.lost ||
+          word === WORDS.keptBall ||
+          word === 'tb' ||
+          shape ||
+          /^#\d{1,2}$/.test(word)
+          ? 1
+          : 0;
+      if (head === 'fg' && (word === WORDS.good || (WORDS.failed as readonly string[]).includes(word)))
+        return 1;
+      if (head === 'int')
+        return /^-?\d{1,3}$/.test(word) || word === 'tb' || shape || /^#\d{1,2}$/.test(word) ? 1 : 0;
       return /^-?\d{1,3}$/.test(word) || word in KICK_WORDS || shape || /^#\d{1,2}$/.test(word) ? 1 : 0;
-    case 'try': return ([WORDS.kick, WORDS.twoPoint, WORDS.good, WORDS.returned, 'blocked', ...WORDS.failed] as string[]).includes(word) ? 1 : 0;
+    case 'try':
+      return (
+        [WORDS.kick, WORDS.twoPoint, WORDS.good, WORDS.returned, 'blocked', ...WORDS.failed] as string[]
+      ).includes(word)
+        ? 1
+        : 0;
     case 'drop':
     case 'box':
     case 'shell':
@@ -82,13 +118,17 @@ export function readShape(word: string): Shape | null {
     const spot = decodeSpot(word.slice(1));
     return spot && { shape: word.startsWith('@') ? 'spot' : 'dead', ...spot };
   }
-  if ((match = /^q(\d{1,2})$/.exec(word))) return Number(match[1]) >= 1 && Number(match[1]) <= 12 ? { shape: 'quarter', quarter: Number(match[1]) } : null;
+  if ((match = /^q(\d{1,2})$/.exec(word)))
+    return Number(match[1]) >= 1 && Number(match[1]) <= 12
+      ? { shape: 'quarter', quarter: Number(match[1]) }
+      : null;
   const clock = parseClock(word);
   if (clock !== null && clock <= 900) return { shape: 'clock', clock };
   if (/^([+-]\d{1,2}|0)$/.test(word)) return { shape: 'gain', yards: Number(word) };
   if (/^[0-5][0-5]$/.test(word)) return { shape: 'people', people: word };
   if ((match = /^#(\d{1,2})$/.exec(word))) return { shape: 'number', number: match[1]! };
-  if ((match = /^#(\d{1,2})?>(?:#(\d{1,2}))?$/.exec(word)) && (match[1] || match[2])) return { shape: 'throw', passer: match[1] ?? null, target: match[2] ?? null };
+  if ((match = /^#(\d{1,2})?>(?:#(\d{1,2}))?$/.exec(word)) && (match[1] || match[2]))
+    return { shape: 'throw', passer: match[1] ?? null, target: match[2] ?? null };
   if (/^by(#\d{1,2})+$/.test(word)) return { shape: 'tackle', numbers: word.slice(3).split('#') };
   return null;
 }
@@ -100,7 +140,12 @@ export function buildTree(tokens: readonly Token[], book: Book, profile: LevelPr
     const token = tokens[at]!;
     const range = { start: token.start, end: token.end };
     if (token.kind === 'note') {
-      items.push({ ...range, kind: 'note', note: token.text.slice(1, token.open ? undefined : -1), open: token.open });
+      items.push({
+        ...range,
+        kind: 'note',
+        note: token.text.slice(1, token.open ? undefined : -1),
+        open: token.open,
+      });
       at++;
       continue;
     }
@@ -112,28 +157,66 @@ export function buildTree(tokens: readonly Token[], book: Book, profile: LevelPr
     const equals = token.word.indexOf('=');
     if (equals > 0) {
       const raw = (token.unsure ? token.text.slice(0, -1) : token.text).slice(equals + 1);
-      items.push({ ...range, kind: 'field', name: token.word.slice(0, equals), value: raw.replace(/^"|"$/g, ''), unsure: token.unsure });
+      items.push({
+        ...range,
+        kind: 'field',
+        name: token.word.slice(0, equals),
+        value: raw.replace(/^"|"$/g, ''),
+        unsure: token.unsure,
+      });
       at++;
       continue;
     }
-    if ((HEADS as readonly string[]).includes(token.word) && !(index.byPhrase.has(token.word) && operandLength(token.word as Head, tokens, at + 1, profile) === 0)) {
+    if (
+      (HEADS as readonly string[]).includes(token.word) &&
+      !(index.byPhrase.has(token.word) && operandLength(token.word as Head, tokens, at + 1, profile) === 0)
+    ) {
       let end = at + 1;
-      for (let n = operandLength(token.word as Head, tokens, end, profile); n > 0; n = operandLength(token.word as Head, tokens, end, profile)) end += n;
-      items.push({ start: token.start, end: tokens[end - 1]!.end, kind: 'head', head: token.word as Head, operands: tokens.slice(at + 1, end) });
+      for (
+        let n = operandLength(token.word as Head, tokens, end, profile);
+        n > 0;
+        n = operandLength(token.word as Head, tokens, end, profile)
+      )
+        end += n;
+      items.push({
+        start: token.start,
+        end: tokens[end - 1]!.end,
+        kind: 'head',
+        head: token.word as Head,
+        operands: tokens.slice(at + 1, end),
+      });
       at = end;
       continue;
     }
     // "no motion", "coverage unseen", unless the book has the words
     const next = tokens[at + 1];
     const found = longestTerm(tokens, at, index);
-    if ((found?.words ?? 0) < 2 && next?.kind === 'word' && ((token.word === WORDS.no && next.word in FIELD_WORDS) || (token.word in FIELD_WORDS && next.word === WORDS.unseenWord))) {
+    if (
+      (found?.words ?? 0) < 2 &&
+      next?.kind === 'word' &&
+      ((token.word === WORDS.no && next.word in FIELD_WORDS) ||
+        (token.word in FIELD_WORDS && next.word === WORDS.unseenWord))
+    ) {
       const none = token.word === WORDS.no;
-      items.push({ start: token.start, end: next.end, kind: 'field', name: none ? next.word : token.word, value: none ? WORDS.none : WORDS.unseen, unsure: false });
+      items.push({
+        start: token.start,
+        end: next.end,
+        kind: 'field',
+        name: none ? next.word : token.word,
+        value: none ? WORDS.none : WORDS.unseen,
+        unsure: false,
+      });
       at += 2;
       continue;
     }
     if (found) {
-      items.push({ start: token.start, end: tokens[at + found.words - 1]!.end, kind: 'term', terms: found.terms, unsure: tokens[at + found.words - 1]!.unsure });
+      items.push({
+        start: token.start,
+        end: tokens[at + found.words - 1]!.end,
+        kind: 'term',
+        terms: found.terms,
+        unsure: tokens[at + found.words - 1]!.unsure,
+      });
       at += found.words;
       continue;
     }
@@ -142,15 +225,21 @@ export function buildTree(tokens: readonly Token[], book: Book, profile: LevelPr
     if (shape) items.push({ ...range, kind: 'shape', value: shape, unsure: token.unsure });
     else if (token.word === WORDS.carry) items.push({ ...range, kind: 'carry' });
     else if (token.word === WORDS.keep) items.push({ ...range, kind: 'keep' });
-    else if (token.word in RESULT_WORDS) items.push({ ...range, kind: 'result', word: token.word, unsure: token.unsure });
+    else if (token.word in RESULT_WORDS)
+      items.push({ ...range, kind: 'result', word: token.word, unsure: token.unsure });
     else if (token.word in SIDE_WORDS) items.push({ ...range, kind: 'side', side: SIDE_WORDS[token.word]! });
-    else if (index.letters.has(token.word)) items.push({ ...range, kind: 'letter', letter: token.word.toUpperCase() });
+    else if (index.letters.has(token.word))
+      items.push({ ...range, kind: 'letter', letter: token.word.toUpperCase() });
     else items.push({ ...range, kind: 'unknown', word: token.word });
   }
   return items;
 }
 
-function longestTerm(tokens: readonly Token[], at: number, index: ReturnType<typeof termIndex>): { terms: readonly Term[]; words: number } | null {
+function longestTerm(
+  tokens: readonly Token[],
+  at: number,
+  index: ReturnType<typeof termIndex>,
+): { terms: readonly Term[]; words: number } | null {
   for (let n = Math.min(index.mostWords, tokens.length - at); n >= 1; n--) {
     const part = tokens.slice(at, at + n);
     // A question mark ends a term, so it may stand on the last word only.

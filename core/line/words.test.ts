@@ -3,9 +3,35 @@ import { DEFAULT_BOOK } from '../book';
 import { COLLEGE } from '../field';
 import { unknownState, walkGame } from '../rules';
 import { blankSnap, SNAP_FIELDS, type SnapFields, type SnapField } from '../snap';
-import { changedFields, editLine, FIELD_WORDS, HELP, parseLine, PROBLEM_CODES, problemSentence, RESULT_WORDS, saidFields, type LineContext, type ProblemCode } from './index';
+import {
+  changedFields,
+  editLine,
+  FIELD_WORDS,
+  HELP,
+  parseLine,
+  PROBLEM_CODES,
+  problemSentence,
+  RESULT_WORDS,
+  saidFields,
+  type LineContext,
+  type ProblemCode,
+} from './index';
 
-const context: LineContext = { book: DEFAULT_BOOK, profile: COLLEGE, previous: null, state: { ...unknownState({ HER: 0, STG: 0 }), offense: 'HER', defense: 'STG', unit: 'scrimmage', down: 1, distance: 10, toGoal: 65, hash: 'L' } };
+const context: LineContext = {
+  book: DEFAULT_BOOK,
+  profile: COLLEGE,
+  previous: null,
+  state: {
+    ...unknownState({ HER: 0, STG: 0 }),
+    offense: 'HER',
+    defense: 'STG',
+    unit: 'scrimmage',
+    down: 1,
+    distance: 10,
+    toGoal: 65,
+    hash: 'L',
+  },
+};
 const fields = (line: string): SnapFields => parseLine(line, context).fields;
 
 describe('each written word', () => {
@@ -19,10 +45,19 @@ describe('each written word', () => {
     ['TRIPS R', { formation: 'trips', formationSide: 'R' }],
     ['three deep', { coverage: 'cover 3' }],
     ['gun near trips l', { backfield: 'gun near', formation: 'trips', formationSide: 'L' }],
-    ['power r #22 0', { concept: 'power', direction: 'R', play: 'run', carrier: '22', gain: 0, result: 'gain' }],
-    ['stick #7>#81 +5', { concept: 'stick', play: 'pass', passer: '7', target: '81', gain: 5, result: 'complete' }],
+    [
+      'power r #22 0',
+      { concept: 'power', direction: 'R', play: 'run', carrier: '22', gain: 0, result: 'gain' },
+    ],
+    [
+      'stick #7>#81 +5',
+      { concept: 'stick', play: 'pass', passer: '7', target: '81', gain: 5, result: 'complete' },
+    ],
     ['stick #81 +5', { concept: 'stick', play: 'pass', target: '81', gain: 5, result: 'complete' }],
-    ['power r +3 by#54#9', { concept: 'power', direction: 'R', play: 'run', gain: 3, result: 'gain', tacklers: ['54', '9'] }],
+    [
+      'power r +3 by#54#9',
+      { concept: 'power', direction: 'R', play: 'run', gain: 3, result: 'gain', tacklers: ['54', '9'] },
+    ],
     ['dropped', { result: 'incomplete', incompleteCause: 'dropped', play: 'pass', gain: 0 }],
     ['drop 5', { drop: 5 }],
     ['box 7 shell 2 rush 4', { box: 7, shell: 2, rushers: 4 }],
@@ -30,12 +65,40 @@ describe('each written word', () => {
     ['kneel -1', { result: 'kneel', play: 'other', gain: -1 }],
     ['spike', { result: 'spike', play: 'other', gain: 0 }],
     ['draw +4 oob', { concept: 'draw', play: 'run', gain: 4, result: 'gain', outOfBounds: true }],
-    ['power r +4 fum', { concept: 'power', direction: 'R', play: 'run', gain: 4, fumble: 'kept', result: 'gain' }],
-    ['power r +4 fum lost ret 3', { concept: 'power', direction: 'R', play: 'run', gain: 4, turnover: 'fumble', fumble: 'lost', returnYards: 3, result: 'gain' }],
-    ['int 12 ret 4 #21', { turnover: 'interception', result: 'incomplete', turnoverYards: 12, returnYards: 4, returner: '21', play: 'pass' }],
+    [
+      'power r +4 fum',
+      { concept: 'power', direction: 'R', play: 'run', gain: 4, fumble: 'kept', result: 'gain' },
+    ],
+    [
+      'power r +4 fum lost ret 3',
+      {
+        concept: 'power',
+        direction: 'R',
+        play: 'run',
+        gain: 4,
+        turnover: 'fumble',
+        fumble: 'lost',
+        returnYards: 3,
+        result: 'gain',
+      },
+    ],
+    [
+      'int 12 ret 4 #21',
+      {
+        turnover: 'interception',
+        result: 'incomplete',
+        turnoverYards: 12,
+        returnYards: 4,
+        returner: '21',
+        play: 'pass',
+      },
+    ],
     ['punt 38 fc', { unit: 'punt', result: 'kick', kickYards: 38, kickEnd: 'fair_catch' }],
     ['kickoff tb', { unit: 'kickoff', result: 'kick', kickEnd: 'touchback' }],
-    ['punt blocked >t30', { unit: 'punt', result: 'kick', kickEnd: 'blocked', deadToGoal: 30, deadPossession: 'STG' }],
+    [
+      'punt blocked >t30',
+      { unit: 'punt', result: 'kick', kickEnd: 'blocked', deadToGoal: 30, deadPossession: 'STG' },
+    ],
     ['quarters?', { coverage: 'quarters', notSure: ['coverage'] }],
     ['cov=quarters', { coverage: 'quarters' }],
     ['!', { kept: true }],
@@ -60,7 +123,8 @@ describe('each written word', () => {
 
   it('fills a field that exists', () => {
     for (const field of Object.values(FIELD_WORDS)) expect(SNAP_FIELDS[field as SnapField]).toBeDefined();
-    for (const given of Object.values(RESULT_WORDS)) for (const field of Object.keys(given)) expect(SNAP_FIELDS[field as SnapField]).toBeDefined();
+    for (const given of Object.values(RESULT_WORDS))
+      for (const field of Object.keys(given)) expect(SNAP_FIELDS[field as SnapField]).toBeDefined();
     for (const [written, means] of HELP) expect(written.length * means.length).toBeGreaterThan(0);
   });
 });
@@ -99,8 +163,40 @@ describe('every problem there is', () => {
 
 describe('editing a logged snap', () => {
   const snaps = [
-    { ...blankSnap('a', 'g', 1), offense: 'HER', defense: 'STG', unit: 'scrimmage' as const, quarter: 1, down: 1, distance: 10, toGoal: 65, formation: 'trips', formationSide: 'R' as const, concept: 'power', play: 'run' as const, result: 'gain' as const, gain: 6, deadToGoal: 59, deadPossession: 'HER', film: 'wide.mp4', pointsFor: 7 },
-    { ...blankSnap('b', 'g', 2), offense: 'HER', defense: 'STG', unit: 'scrimmage' as const, quarter: 1, down: 2, distance: 4, toGoal: 59, concept: 'stick', play: 'pass' as const, result: 'incomplete' as const, gain: 0 },
+    {
+      ...blankSnap('a', 'g', 1),
+      offense: 'HER',
+      defense: 'STG',
+      unit: 'scrimmage' as const,
+      quarter: 1,
+      down: 1,
+      distance: 10,
+      toGoal: 65,
+      formation: 'trips',
+      formationSide: 'R' as const,
+      concept: 'power',
+      play: 'run' as const,
+      result: 'gain' as const,
+      gain: 6,
+      deadToGoal: 59,
+      deadPossession: 'HER',
+      film: 'wide.mp4',
+      pointsFor: 7,
+    },
+    {
+      ...blankSnap('b', 'g', 2),
+      offense: 'HER',
+      defense: 'STG',
+      unit: 'scrimmage' as const,
+      quarter: 1,
+      down: 2,
+      distance: 4,
+      toGoal: 59,
+      concept: 'stick',
+      play: 'pass' as const,
+      result: 'incomplete' as const,
+      gain: 0,
+    },
   ];
   const [, second] = walkGame(snaps, COLLEGE);
   const here: LineContext = { ...context, state: second!.expected };
@@ -111,8 +207,15 @@ describe('editing a logged snap', () => {
   });
 
   it('changes only what the line changes', () => {
-    expect(changedFields('stick inc', 'stick #81 +7', here)).toEqual({ target: '81', result: 'complete', gain: 7 });
-    expect(changedFields('stick inc', 'stick inc quarters?', here)).toEqual({ coverage: 'quarters', notSure: ['coverage'] });
+    expect(changedFields('stick inc', 'stick #81 +7', here)).toEqual({
+      target: '81',
+      result: 'complete',
+      gain: 7,
+    });
+    expect(changedFields('stick inc', 'stick inc quarters?', here)).toEqual({
+      coverage: 'quarters',
+      notSure: ['coverage'],
+    });
     expect(changedFields('stick inc', 'inc', here)).toEqual({ concept: null });
     expect(changedFields('stick inc', 'inc stick', here)).toEqual({});
   });

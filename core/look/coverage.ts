@@ -37,7 +37,11 @@ export interface CoverageDef {
   readonly under: readonly UnderMan[];
   /** Deep men shown before the snap. */
   readonly shell: 0 | 1 | 2 | 3 | 4;
-  readonly corner: { readonly depth: number; readonly leverage: 'inside' | 'outside' | 'head-up'; readonly press: boolean };
+  readonly corner: {
+    readonly depth: number;
+    readonly leverage: 'inside' | 'outside' | 'head-up';
+    readonly press: boolean;
+  };
 }
 
 /**
@@ -49,20 +53,36 @@ export function parseCoverage(text: string): CoverageDef {
   const [style, middle] = kind.split(' ') as [CoverageDef['style'], CoverageDef['middle']];
   const [depth, leverage, press] = corner.split(' ');
   const result: CoverageDef = {
-    style, middle,
-    deep: deep.split(' ').filter(Boolean).map((p) => {
-      const match = /^(\w+):(\w+)@(-?[\d.]+)$/.exec(p);
-      if (!match) throw new Error(`deep man "${p}" is not role:zone@place`);
-      return { role: match[1] as CoverRole, zone: match[2] as DeepZone, at: Number(match[3]) };
-    }),
-    under: under.split(' ').filter(Boolean).map((p) => {
-      const [role, zone, side] = p.split(':');
-      return { role: role as CoverRole, zone: zone as UnderZone, side: (side ?? 'm') as 's' };
-    }),
-    shell: Number(shell) as 0, corner: { depth: Number(depth), leverage: leverage as 'inside', press: press === 'press' },
+    style,
+    middle,
+    deep: deep
+      .split(' ')
+      .filter(Boolean)
+      .map((p) => {
+        const match = /^(\w+):(\w+)@(-?[\d.]+)$/.exec(p);
+        if (!match) throw new Error(`deep man "${p}" is not role:zone@place`);
+        return { role: match[1] as CoverRole, zone: match[2] as DeepZone, at: Number(match[3]) };
+      }),
+    under: under
+      .split(' ')
+      .filter(Boolean)
+      .map((p) => {
+        const [role, zone, side] = p.split(':');
+        return { role: role as CoverRole, zone: zone as UnderZone, side: (side ?? 'm') as 's' };
+      }),
+    shell: Number(shell) as 0,
+    corner: { depth: Number(depth), leverage: leverage as 'inside', press: press === 'press' },
   };
-  const bad = !COVERAGE_STYLES.includes(style) || !MIDDLES.includes(middle) || !(result.shell >= 0 && result.shell <= 4) || !Number.isFinite(result.corner.depth) || !['inside', 'outside', 'head-up'].includes(result.corner.leverage)
-    || result.deep.some((d) => !COVER_ROLES.includes(d.role) || !DEEP_ZONES.includes(d.zone)) || result.under.some((u) => !([...COVER_ROLES, 'lb'] as string[]).includes(u.role) || !UNDER_ZONES.includes(u.zone));
+  const bad =
+    !COVERAGE_STYLES.includes(style) ||
+    !MIDDLES.includes(middle) ||
+    !(result.shell >= 0 && result.shell <= 4) ||
+    !Number.isFinite(result.corner.depth) ||
+    !['inside', 'outside', 'head-up'].includes(result.corner.leverage) ||
+    result.deep.some((d) => !COVER_ROLES.includes(d.role) || !DEEP_ZONES.includes(d.zone)) ||
+    result.under.some(
+      (u) => !([...COVER_ROLES, 'lb'] as string[]).includes(u.role) || !UNDER_ZONES.includes(u.zone),
+    );
   if (bad) throw new Error(`coverage "${text}" cannot be read`);
   return result;
 }
@@ -85,16 +105,29 @@ export interface CoverageLook {
 export function rotationSide(rotation: Rotated, s: Structure, motionTo: Side | null): Side | null {
   const other = (side: Side | null): Side | null => side && otherSide(side);
   switch (rotation) {
-    case 'strong': return s.strength;
-    case 'weak': return other(s.strength);
-    case 'field': return s.fieldSide;
-    case 'boundary': return other(s.fieldSide);
-    case 'motion': return motionTo;
-    default: return null;
+    case 'strong':
+      return s.strength;
+    case 'weak':
+      return other(s.strength);
+    case 'field':
+      return s.fieldSide;
+    case 'boundary':
+      return other(s.fieldSide);
+    case 'motion':
+      return motionTo;
+    default:
+      return null;
   }
 }
 
-export function coverageLook(def: CoverageDef, rushers: number, rotation: Rotated, s: Structure, motionTo: Side | null, men = 11): CoverageLook {
+export function coverageLook(
+  def: CoverageDef,
+  rushers: number,
+  rotation: Rotated,
+  s: Structure,
+  motionTo: Side | null,
+  men = 11,
+): CoverageLook {
   const side = rotationSide(rotation, s, motionTo);
   const facts: string[] = [];
   if (side !== null) {
@@ -104,13 +137,45 @@ export function coverageLook(def: CoverageDef, rushers: number, rotation: Rotate
   }
   // Whoever rushes is not deep, whatever the coverage asks for.
   const deep = Math.min(def.deep.length, Math.max(0, men - rushers));
-  return { middle: def.middle, style: def.style, deep, under: men - rushers - deep, rotationSide: side, rotationWords: facts.join(', ') };
+  return {
+    middle: def.middle,
+    style: def.style,
+    deep,
+    under: men - rushers - deep,
+    rotationSide: side,
+    rotationWords: facts.join(', '),
+  };
 }
 
 /** Roles of the secondary by how many are left beside the front. */
-const ROLES_BY_COUNT: readonly (readonly CoverRole[])[] = [[], ['fs'], ['cs', 'cw'], ['cs', 'cw', 'fs'], ['cs', 'cw', 'fs', 'ss'], ['cs', 'cw', 'fs', 'ss', 'n'], ['cs', 'cw', 'fs', 'ss', 'n', 'd'], ['cs', 'cw', 'fs', 'ss', 'n', 'd', 'm']];
-const ROLE_LETTER: Readonly<Record<CoverRole, string>> = { cs: 'C', cw: 'C', fs: 'F', ss: 'S', n: '$', d: 'D', m: 'M' };
-const ROLE_LEVEL: Readonly<Record<CoverRole, Defender['level']>> = { cs: 'corner', cw: 'corner', fs: 'safety', ss: 'safety', n: 'nickel', d: 'nickel', m: 'backer' };
+const ROLES_BY_COUNT: readonly (readonly CoverRole[])[] = [
+  [],
+  ['fs'],
+  ['cs', 'cw'],
+  ['cs', 'cw', 'fs'],
+  ['cs', 'cw', 'fs', 'ss'],
+  ['cs', 'cw', 'fs', 'ss', 'n'],
+  ['cs', 'cw', 'fs', 'ss', 'n', 'd'],
+  ['cs', 'cw', 'fs', 'ss', 'n', 'd', 'm'],
+];
+const ROLE_LETTER: Readonly<Record<CoverRole, string>> = {
+  cs: 'C',
+  cw: 'C',
+  fs: 'F',
+  ss: 'S',
+  n: '$',
+  d: 'D',
+  m: 'M',
+};
+const ROLE_LEVEL: Readonly<Record<CoverRole, Defender['level']>> = {
+  cs: 'corner',
+  cw: 'corner',
+  fs: 'safety',
+  ss: 'safety',
+  n: 'nickel',
+  d: 'nickel',
+  m: 'backer',
+};
 
 export interface PlacedDefender extends Defender {
   /** Role in the coverage; men of the front have none. */
@@ -118,14 +183,28 @@ export interface PlacedDefender extends Defender {
 }
 
 /** What is seen from the coverage when none was tagged: two high, corners seven off. */
-const UNKNOWN: CoverageDef = { style: 'zone', middle: 'open', deep: [], under: [], shell: 2, corner: { depth: 7, leverage: 'outside', press: false } };
+const UNKNOWN: CoverageDef = {
+  style: 'zone',
+  middle: 'open',
+  deep: [],
+  under: [],
+  shell: 2,
+  corner: { depth: 7, leverage: 'outside', press: false },
+};
 
 /**
  * The eleven of the defense as they stand before the snap: the front, corners over #1, nickels over
  * #2, safeties by the shell. `shell` overrides what the coverage usually shows. A safety of a
  * one-high or no-high shell stands down over the strong edge.
  */
-export function placeDefense(s: Structure, front: FrontDef | null, coverage: CoverageDef | null, shell: number | null = null, rotated: Side | null = null, count = 11): PlacedDefender[] {
+export function placeDefense(
+  s: Structure,
+  front: FrontDef | null,
+  coverage: CoverageDef | null,
+  shell: number | null = null,
+  rotated: Side | null = null,
+  count = 11,
+): PlacedDefender[] {
   const strong = s.strength === 'L' ? -1 : 1;
   const strongSide: Side = strong === 1 ? 'R' : 'L';
   const weakSide: Side = strong === 1 ? 'L' : 'R';
@@ -135,7 +214,8 @@ export function placeDefense(s: Structure, front: FrontDef | null, coverage: Cov
   const def = coverage ?? UNKNOWN;
   const high = shell ?? def.shell;
   const lever = def.corner.leverage === 'outside' ? 1 : def.corner.leverage === 'inside' ? -1 : 0;
-  const put = (role: CoverRole, x: number, depth: number) => out.push({ letter: ROLE_LETTER[role], x: Math.round(x * 10) / 10, depth, level: ROLE_LEVEL[role], role });
+  const put = (role: CoverRole, x: number, depth: number) =>
+    out.push({ letter: ROLE_LETTER[role], x: Math.round(x * 10) / 10, depth, level: ROLE_LEVEL[role], role });
   const first = (side: Side): Man | undefined => sideStructure(s, side).receivers[0];
   // The safety who is down: to the rotation when it is known, else to strength.
   const downTo = rotated ?? strongSide;
@@ -148,13 +228,20 @@ export function placeDefense(s: Structure, front: FrontDef | null, coverage: Cov
       case 'cw': {
         const one = first(side);
         const wide = one && !half.attached.includes(one);
-        put(role, wide ? one.x + sign * lever : half.endOfLine + sign * 3.5, wide ? def.corner.depth : Math.max(4, Math.min(def.corner.depth, 6)));
+        put(
+          role,
+          wide ? one.x + sign * lever : half.endOfLine + sign * 3.5,
+          wide ? def.corner.depth : Math.max(4, Math.min(def.corner.depth, 6)),
+        );
         break;
       }
       case 'n':
       case 'd': {
         const two = half.receivers[half.receivers.length >= 2 ? 1 : 0];
-        const over = two && half.receivers.length >= 2 && !half.attached.includes(two) ? two.x - sign * 0.8 : half.endOfLine + sign * 3;
+        const over =
+          two && half.receivers.length >= 2 && !half.attached.includes(two)
+            ? two.x - sign * 0.8
+            : half.endOfLine + sign * 3;
         put(role, over, 5);
         break;
       }
@@ -170,7 +257,9 @@ export function placeDefense(s: Structure, front: FrontDef | null, coverage: Cov
           put(role, sideStructure(s, downTo).endOfLine + down * 1.8, high === 1 ? 5.5 : 7);
         }
         break;
-      case 'm': put(role, 0, 5); break;
+      case 'm':
+        put(role, 0, 5);
+        break;
     }
   }
   return out;
@@ -184,22 +273,43 @@ export interface CoverDrop {
   readonly deep: boolean;
 }
 
-const DEEP_AT: Readonly<Record<DeepZone, number>> = { pole: 16, middle: 17, third: 16, half: 16, quarter: 14, bracket: 11 };
+const DEEP_AT: Readonly<Record<DeepZone, number>> = {
+  pole: 16,
+  middle: 17,
+  third: 16,
+  half: 16,
+  quarter: 14,
+  bracket: 11,
+};
 const HALF_FIELD = 17;
 
 /** Where each man who does not rush goes: deep men to their zones, named men to their duty, the rest to hooks and curls or to their man. */
-export function coverDrops(def: CoverageDef, defenders: readonly PlacedDefender[], s: Structure, rushing: ReadonlySet<Defender>): CoverDrop[] {
+export function coverDrops(
+  def: CoverageDef,
+  defenders: readonly PlacedDefender[],
+  s: Structure,
+  rushing: ReadonlySet<Defender>,
+): CoverDrop[] {
   const strong = s.strength === 'L' ? -1 : 1;
   const out: CoverDrop[] = [];
   const used = new Set<Defender>();
   const free = (role: CoverRole | 'lb', side: 's' | 'w' | 'm'): PlacedDefender | undefined => {
-    const match = (d: PlacedDefender) => !used.has(d) && !rushing.has(d) && (role === 'lb' ? d.role === undefined && d.level !== 'down' : d.role === role || (role === 'm' && d.role === undefined && d.level === 'backer'));
+    const match = (d: PlacedDefender) =>
+      !used.has(d) &&
+      !rushing.has(d) &&
+      (role === 'lb'
+        ? d.role === undefined && d.level !== 'down'
+        : d.role === role || (role === 'm' && d.role === undefined && d.level === 'backer'));
     const list = defenders.filter(match);
     const want = side === 'm' ? 0 : side === 's' ? strong * 6 : -strong * 6;
     return list.sort((a, b) => Math.abs(a.x - want) - Math.abs(b.x - want))[0];
   };
   for (const d of def.deep) {
-    const man = free(d.role, d.at > 0.2 ? 's' : d.at < -0.2 ? 'w' : 'm') ?? defenders.filter((x) => !used.has(x) && !rushing.has(x) && x.level !== 'down').sort((a, b) => b.depth - a.depth)[0];
+    const man =
+      free(d.role, d.at > 0.2 ? 's' : d.at < -0.2 ? 'w' : 'm') ??
+      defenders
+        .filter((x) => !used.has(x) && !rushing.has(x) && x.level !== 'down')
+        .sort((a, b) => b.depth - a.depth)[0];
     if (!man) continue;
     used.add(man);
     const x = d.at * strong * HALF_FIELD;
@@ -210,10 +320,23 @@ export function coverDrops(def: CoverageDef, defenders: readonly PlacedDefender[
     if (!man) continue;
     used.add(man);
     const sign = u.side === 'm' ? 0 : u.side === 's' ? strong : -strong;
-    const at: readonly [number, number] = u.zone === 'flat' || u.zone === 'cloud' || u.zone === 'trap' ? [sign * 15, 5] : u.zone === 'curl' ? [sign * 10, 9] : u.zone === 'robber' ? [sign * 2, 10] : u.zone === 'spy' ? [0, 4] : u.zone === 'wall' ? [sign * 6, 8] : [sign * 4, 9];
+    const at: readonly [number, number] =
+      u.zone === 'flat' || u.zone === 'cloud' || u.zone === 'trap'
+        ? [sign * 15, 5]
+        : u.zone === 'curl'
+          ? [sign * 10, 9]
+          : u.zone === 'robber'
+            ? [sign * 2, 10]
+            : u.zone === 'spy'
+              ? [0, 4]
+              : u.zone === 'wall'
+                ? [sign * 6, 8]
+                : [sign * 4, 9];
     out.push({ from: man, to: at, zone: u.zone, deep: false });
   }
-  const left = defenders.filter((d) => !used.has(d) && !rushing.has(d) && d.level !== 'down').sort((a, b) => a.x - b.x);
+  const left = defenders
+    .filter((d) => !used.has(d) && !rushing.has(d) && d.level !== 'down')
+    .sort((a, b) => a.x - b.x);
   if (def.style === 'man' || def.style === 'mixed') {
     const targets = [...s.left.receivers, ...s.right.receivers, ...s.backfield.backs];
     for (const d of left) {
@@ -228,14 +351,26 @@ export function coverDrops(def: CoverageDef, defenders: readonly PlacedDefender[
     }
     return out;
   }
-  const spots = left.length >= 4 ? [-12, -4, 4, 12] : left.length === 3 ? [-9, 0, 9] : left.length === 2 ? [-6, 6] : [0];
+  const spots =
+    left.length >= 4 ? [-12, -4, 4, 12] : left.length === 3 ? [-9, 0, 9] : left.length === 2 ? [-6, 6] : [0];
   left.forEach((d, i) => {
     const x = spots[Math.min(i, spots.length - 1)]!;
-    out.push({ from: d, to: [x, Math.abs(x) > 8 ? 7 : 9], zone: Math.abs(x) > 8 ? 'curl' : 'hook', deep: false });
+    out.push({
+      from: d,
+      to: [x, Math.abs(x) > 8 ? 7 : 9],
+      zone: Math.abs(x) > 8 ? 'curl' : 'hook',
+      deep: false,
+    });
   });
   return out;
 }
 
 /** The text of a coverage; `parseCoverage` of it gives the coverage back. */
 export const formatCoverage = (d: CoverageDef): string =>
-  [`${d.style} ${d.middle}`, d.deep.map((m) => `${m.role}:${m.zone}@${m.at}`).join(' '), d.under.map((u) => `${u.role}:${u.zone}:${u.side}`).join(' '), String(d.shell), `${d.corner.depth} ${d.corner.leverage}${d.corner.press ? ' press' : ''}`].join(' | ');
+  [
+    `${d.style} ${d.middle}`,
+    d.deep.map((m) => `${m.role}:${m.zone}@${m.at}`).join(' '),
+    d.under.map((u) => `${u.role}:${u.zone}:${u.side}`).join(' '),
+    String(d.shell),
+    `${d.corner.depth} ${d.corner.leverage}${d.corner.press ? ' press' : ''}`,
+  ].join(' | ');

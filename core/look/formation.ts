@@ -37,18 +37,27 @@ const SNAPPER: Man = { letter: 'C', x: 0, depth: 0.2, onLine: true, role: 'line'
 export const SEVEN: TeamShape = { men: 7, line: [SNAPPER] };
 /** Five-a-side flag: the center may catch. */
 export const FIVE: TeamShape = { men: 5, line: [{ ...SNAPPER, role: 'eligible' }] };
-export const shapeOf = (players: number): TeamShape => (players === 7 ? SEVEN : players === 5 ? FIVE : ELEVEN);
+export const shapeOf = (players: number): TeamShape =>
+  players === 7 ? SEVEN : players === 5 ? FIVE : ELEVEN;
 
-export const mirrorMen = <T extends { readonly x: number }>(men: readonly T[]): T[] => men.map((m) => ({ ...m, x: m.x === 0 ? 0 : -m.x }));
+export const mirrorMen = <T extends { readonly x: number }>(men: readonly T[]): T[] =>
+  men.map((m) => ({ ...m, x: m.x === 0 ? 0 : -m.x }));
 const SWAP: Readonly<Record<string, string>> = { LT: 'RT', LG: 'RG', RG: 'LG', RT: 'LT' };
 /** A whole line-up mirrored: linemen take the letters of the other side. */
-export const mirrorLineUp = (men: readonly Man[]): Man[] => mirrorMen(men).map((m) => (m.role === 'line' ? { ...m, letter: SWAP[m.letter] ?? m.letter } : m)).sort((a, b) => (a.role === 'line' && b.role === 'line' ? a.x - b.x : 0));
+export const mirrorLineUp = (men: readonly Man[]): Man[] =>
+  mirrorMen(men)
+    .map((m) => (m.role === 'line' ? { ...m, letter: SWAP[m.letter] ?? m.letter } : m))
+    .sort((a, b) => (a.role === 'line' && b.role === 'line' ? a.x - b.x : 0));
 
 const DEFAULT_BACKS: readonly Spot[] = [
   { letter: 'Q', x: 0, depth: 5, onLine: false },
   { letter: 'T', x: -1.8, depth: 5, onLine: false },
 ];
-const SPARE: readonly Spot[] = [{ letter: 'F', x: 2, depth: 4.5, onLine: false }, { letter: 'B', x: -2, depth: 4.5, onLine: false }, { letter: 'T', x: 0, depth: 7, onLine: false }];
+const SPARE: readonly Spot[] = [
+  { letter: 'F', x: 2, depth: 4.5, onLine: false },
+  { letter: 'B', x: -2, depth: 4.5, onLine: false },
+  { letter: 'T', x: 0, depth: 7, onLine: false },
+];
 
 /**
  * The offense as it stands: line, the formation's men (strong to `side`), and the backfield filled
@@ -56,7 +65,12 @@ const SPARE: readonly Spot[] = [{ letter: 'F', x: 2, depth: 4.5, onLine: false }
  * backfield; one that places linemen (an unbalanced line) or the quarterback overrides the rest.
  * Without a formation only the line and the backfield stand: nobody is placed by guess.
  */
-export function lineUp(formation: readonly Spot[] | null, side: Side | null, backfield: readonly Spot[] | null, shape: TeamShape = ELEVEN): Man[] {
+export function lineUp(
+  formation: readonly Spot[] | null,
+  side: Side | null,
+  backfield: readonly Spot[] | null,
+  shape: TeamShape = ELEVEN,
+): Man[] {
   const turn = side === 'L' ? -1 : 1;
   const taken = new Set<string>();
   const line: Man[] = [];
@@ -65,8 +79,10 @@ export function lineUp(formation: readonly Spot[] | null, side: Side | null, bac
   let quarterback: Man | null = null;
   for (const s of formation ?? []) {
     const x = s.x === 0 ? 0 : s.x * turn;
-    if (LINE_LETTERS.includes(s.letter)) moved.set(turn === 1 ? s.letter : (SWAP[s.letter] ?? s.letter), { ...s, x });
-    else if (s.letter === 'Q') quarterback = { letter: 'Q', x, depth: s.depth, onLine: s.onLine, role: 'quarterback' };
+    if (LINE_LETTERS.includes(s.letter))
+      moved.set(turn === 1 ? s.letter : (SWAP[s.letter] ?? s.letter), { ...s, x });
+    else if (s.letter === 'Q')
+      quarterback = { letter: 'Q', x, depth: s.depth, onLine: s.onLine, role: 'quarterback' };
     else wide.push({ letter: s.letter, x, depth: s.depth, onLine: s.onLine, role: 'eligible' });
     taken.add(s.letter);
   }
@@ -77,18 +93,26 @@ export function lineUp(formation: readonly Spot[] | null, side: Side | null, bac
   const behind: Man[] = [];
   for (const s of backfield ?? DEFAULT_BACKS) {
     if (taken.has(s.letter)) continue;
-    behind.push({ letter: s.letter, x: s.x === 0 ? 0 : s.x * turn, depth: s.depth, onLine: s.onLine, role: s.letter === 'Q' ? 'quarterback' : 'eligible' });
+    behind.push({
+      letter: s.letter,
+      x: s.x === 0 ? 0 : s.x * turn,
+      depth: s.depth,
+      onLine: s.onLine,
+      role: s.letter === 'Q' ? 'quarterback' : 'eligible',
+    });
   }
   if (quarterback) behind.unshift(quarterback);
   if (!formation) return [...line, ...behind.slice(0, shape.men - line.length)];
   // Fewer men than the formation names (five-a-side): the widest stay.
   const places = shape.men - line.length - 1;
-  const kept = wide.length > places ? [...wide].sort((a, b) => Math.abs(b.x) - Math.abs(a.x)).slice(0, places) : wide;
+  const kept =
+    wide.length > places ? [...wide].sort((a, b) => Math.abs(b.x) - Math.abs(a.x)).slice(0, places) : wide;
   const room = shape.men - line.length - kept.length;
   const backs = behind.slice(0, Math.max(room, 1));
   for (const s of SPARE) {
     if (backs.length >= room) break;
-    if (!taken.has(s.letter) && !backs.some((b) => b.letter === s.letter)) backs.push({ letter: s.letter, x: s.x * turn, depth: s.depth, onLine: false, role: 'eligible' });
+    if (!taken.has(s.letter) && !backs.some((b) => b.letter === s.letter))
+      backs.push({ letter: s.letter, x: s.x * turn, depth: s.depth, onLine: false, role: 'eligible' });
   }
   return [...line, ...kept, ...backs];
 }

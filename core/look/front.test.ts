@@ -1,19 +1,56 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_BOOK, findTerm } from '../book';
-import { boxVerdict, coveredBy, DEFAULT_BOX, formatFront, frontLook, frontShade, inBox, lineUp, nearestTechnique, parseFront, placeDefense, placeFront, readTechnique, structure, techniqueAt, techniqueName, TECHNIQUES, TIGHT_END_SCHOOLS, type Defender } from './index';
+import {
+  boxVerdict,
+  coveredBy,
+  DEFAULT_BOX,
+  formatFront,
+  frontLook,
+  frontShade,
+  inBox,
+  lineUp,
+  nearestTechnique,
+  parseFront,
+  placeDefense,
+  placeFront,
+  readTechnique,
+  structure,
+  techniqueAt,
+  techniqueName,
+  TECHNIQUES,
+  TIGHT_END_SCHOOLS,
+  type Defender,
+} from './index';
 
-const front = (word: string) => { const d = findTerm(DEFAULT_BOOK, 'front', word)!.definition!; if (d.kind !== 'front') throw new Error(word); return d.front; };
-const stand = (word: string, backfield = 'gun') => structure(lineUp(findTerm(DEFAULT_BOOK, 'formation', word)!.spots!, 'R', findTerm(DEFAULT_BOOK, 'backfield', backfield)!.spots!));
+const front = (word: string) => {
+  const d = findTerm(DEFAULT_BOOK, 'front', word)!.definition!;
+  if (d.kind !== 'front') throw new Error(word);
+  return d.front;
+};
+const stand = (word: string, backfield = 'gun') =>
+  structure(
+    lineUp(
+      findTerm(DEFAULT_BOOK, 'formation', word)!.spots!,
+      'R',
+      findTerm(DEFAULT_BOOK, 'backfield', backfield)!.spots!,
+    ),
+  );
 
 describe('technique numbers are places, printed by school (common practice)', () => {
   it.each([
-    ['A', ['0', '1', '2i', '2', '3', '4i', '4', '5', '7', '6', '9', 'wide 9']], ['B', ['0', '1', '2i', '2', '3', '4i', '4', '5', '7', '8', '9', 'wide 9']], ['C', ['0', '1', '2i', '2', '3', '4i', '4', '5', '6i', '6', '7', '9']],
+    ['A', ['0', '1', '2i', '2', '3', '4i', '4', '5', '7', '6', '9', 'wide 9']],
+    ['B', ['0', '1', '2i', '2', '3', '4i', '4', '5', '7', '8', '9', 'wide 9']],
+    ['C', ['0', '1', '2i', '2', '3', '4i', '4', '5', '6i', '6', '7', '9']],
   ] as const)('school %s', (school, names) => {
     expect(TECHNIQUES.map((t) => techniqueName(t, school))).toEqual(names);
   });
   it('one place is three numbers: outside the tight end is a 9, a 9 and a 7', () => {
-    expect(TIGHT_END_SCHOOLS.map((s) => techniqueName({ anchor: 'Y', shade: 'out' }, s))).toEqual(['9', '9', '7']);
+    expect(TIGHT_END_SCHOOLS.map((s) => techniqueName({ anchor: 'Y', shade: 'out' }, s))).toEqual([
+      '9',
+      '9',
+      '7',
+    ]);
     expect(readTechnique('7', 'A')).toEqual({ anchor: 'Y', shade: 'in' });
     expect(readTechnique('7', 'C')).toEqual({ anchor: 'Y', shade: 'out' });
     expect(readTechnique('12', 'A')).toBeNull();
@@ -31,14 +68,27 @@ describe('technique numbers are places, printed by school (common practice)', ()
 
 describe('fronts', () => {
   it('read back what they write', () => {
-    for (const t of DEFAULT_BOOK.terms) if (t.definition?.kind === 'front') expect(parseFront(formatFront(t.definition.front))).toEqual(t.definition.front);
+    for (const t of DEFAULT_BOOK.terms)
+      if (t.definition?.kind === 'front')
+        expect(parseFront(formatFront(t.definition.front))).toEqual(t.definition.front);
   });
   it('say which part they cannot read', () => {
     expect(() => parseFront('w5 x3')).toThrow('"x3"');
     expect(() => parseFront('w5 | mike')).toThrow('"mike"');
   });
   it.each([
-    ['4-2 over', 'over', '4-2'], ['4-2 under', 'under', '4-2'], ['4-3 over', 'over', '4-3'], ['4-3 even', 'even', '4-3'], ['4-2 even', 'even', '4-2'], ['3-3', 'odd', '3-3'], ['3-2', 'odd', '3-2'], ['tite', 'tite', '3-4'], ['bear', 'bear', '3-4'], ['5-2', 'odd', '5-2'], ['4-2 wide', 'wide', '4-2'], ['4-1', 'over', '4-1'],
+    ['4-2 over', 'over', '4-2'],
+    ['4-2 under', 'under', '4-2'],
+    ['4-3 over', 'over', '4-3'],
+    ['4-3 even', 'even', '4-3'],
+    ['4-2 even', 'even', '4-2'],
+    ['3-3', 'odd', '3-3'],
+    ['3-2', 'odd', '3-2'],
+    ['tite', 'tite', '3-4'],
+    ['bear', 'bear', '3-4'],
+    ['5-2', 'odd', '5-2'],
+    ['4-2 wide', 'wide', '4-2'],
+    ['4-1', 'over', '4-1'],
   ])('%s is shaded %s', (word, shade, family) => {
     const s = stand('jumbo');
     const placed = placeFront(front(word), s.strength);
@@ -48,9 +98,14 @@ describe('fronts', () => {
   it('mirror with the strength, and nothing else changes', () => {
     for (const t of DEFAULT_BOOK.terms) {
       if (t.definition?.kind !== 'front') continue;
-      const key = (d: Defender, sign: number) => `${d.letter} ${d.level} ${d.depth} ${(d.x * sign).toFixed(1).replace('-0.0', '0.0')}`;
-      expect(placeFront(t.definition.front, 'L').map((d) => key(d, -1))).toEqual(placeFront(t.definition.front, 'R').map((d) => key(d, 1)));
-      expect(frontShade(placeFront(t.definition.front, 'L'), 'L')).toBe(frontShade(placeFront(t.definition.front, 'R'), 'R'));
+      const key = (d: Defender, sign: number) =>
+        `${d.letter} ${d.level} ${d.depth} ${(d.x * sign).toFixed(1).replace('-0.0', '0.0')}`;
+      expect(placeFront(t.definition.front, 'L').map((d) => key(d, -1))).toEqual(
+        placeFront(t.definition.front, 'R').map((d) => key(d, 1)),
+      );
+      expect(frontShade(placeFront(t.definition.front, 'L'), 'L')).toBe(
+        frontShade(placeFront(t.definition.front, 'R'), 'R'),
+      );
     }
   });
 });
@@ -59,8 +114,16 @@ describe('the box', () => {
   const s = stand('pro', 'i');
   it('ends a yard outside the end man and seven yards deep, both counted', () => {
     const at = (x: number, depth: number) => inBox({ letter: 'B', x, depth, level: 'backer' }, s);
-    expect([at(s.right.endOfLine + 1, 4), at(s.right.endOfLine + 1.1, 4), at(s.left.endOfLine - 1, 4), at(0, 7), at(0, 7.1)]).toEqual([true, false, true, true, false]);
-    expect(inBox({ letter: 'B', x: 0, depth: 8, level: 'backer' }, s, { ...DEFAULT_BOX, depth: 8 })).toBe(true);
+    expect([
+      at(s.right.endOfLine + 1, 4),
+      at(s.right.endOfLine + 1.1, 4),
+      at(s.left.endOfLine - 1, 4),
+      at(0, 7),
+      at(0, 7.1),
+    ]).toEqual([true, false, true, true, false]);
+    expect(inBox({ letter: 'B', x: 0, depth: 8, level: 'backer' }, s, { ...DEFAULT_BOX, depth: 8 })).toBe(
+      true,
+    );
   });
   it('seven is even against 11 people and light against 22 (common practice)', () => {
     const eleven = stand('trey');
@@ -78,12 +141,24 @@ describe('the box', () => {
     expect(frontLook(men, look, 5).overhang.right?.where).toBe('on #2');
   });
   it('places eleven against every formation and front', () => {
-    fc.assert(fc.property(fc.constantFrom(...DEFAULT_BOOK.terms.filter((t) => t.kind === 'formation')), fc.constantFrom(...DEFAULT_BOOK.terms.filter((t) => t.kind === 'front')), fc.constantFrom(...DEFAULT_BOOK.terms.filter((t) => t.kind === 'coverage')), (f, d, c) => {
-      const look = structure(lineUp(f.spots!, 'L', null));
-      const men = placeDefense(look, d.definition?.kind === 'front' ? d.definition.front : null, c.definition?.kind === 'coverage' ? c.definition.coverage : null);
-      expect(men).toHaveLength(11);
-      expect(men.every((m) => Math.abs(m.x) < 27 && m.depth > 0)).toBe(true);
-    }), { numRuns: 300, seed: 1 });
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...DEFAULT_BOOK.terms.filter((t) => t.kind === 'formation')),
+        fc.constantFrom(...DEFAULT_BOOK.terms.filter((t) => t.kind === 'front')),
+        fc.constantFrom(...DEFAULT_BOOK.terms.filter((t) => t.kind === 'coverage')),
+        (f, d, c) => {
+          const look = structure(lineUp(f.spots!, 'L', null));
+          const men = placeDefense(
+            look,
+            d.definition?.kind === 'front' ? d.definition.front : null,
+            c.definition?.kind === 'coverage' ? c.definition.coverage : null,
+          );
+          expect(men).toHaveLength(11);
+          expect(men.every((m) => Math.abs(m.x) < 27 && m.depth > 0)).toBe(true);
+        },
+      ),
+      { numRuns: 300, seed: 1 },
+    );
   });
 });
 

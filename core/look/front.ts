@@ -25,7 +25,9 @@ const ANCHOR_AT: Readonly<Record<Anchor, number>> = { C: 0, G: SPLIT, T: 2 * SPL
 const SHADE_AT: Readonly<Record<Shade, number>> = { in: -0.5, head: 0, out: 0.5, wide: 1.5 };
 
 const NAMES: Readonly<Record<Exclude<Anchor, 'Y'>, Readonly<Partial<Record<Shade, string>>>>> = {
-  C: { head: '0', out: '1' }, G: { in: '2i', head: '2', out: '3' }, T: { in: '4i', head: '4', out: '5' },
+  C: { head: '0', out: '1' },
+  G: { in: '2i', head: '2', out: '3' },
+  T: { in: '4i', head: '4', out: '5' },
 };
 const TIGHT_END_NAMES: Readonly<Record<School, Readonly<Record<Shade, string>>>> = {
   A: { in: '7', head: '6', out: '9', wide: 'wide 9' },
@@ -34,24 +36,40 @@ const TIGHT_END_NAMES: Readonly<Record<School, Readonly<Record<Shade, string>>>>
 };
 
 /** The number of a place in a school. */
-export const techniqueName = (t: Technique, school: School): string => (t.anchor === 'Y' ? TIGHT_END_NAMES[school][t.shade] : (NAMES[t.anchor][t.shade] ?? `${t.anchor} ${t.shade}`));
+export const techniqueName = (t: Technique, school: School): string =>
+  t.anchor === 'Y'
+    ? TIGHT_END_NAMES[school][t.shade]
+    : (NAMES[t.anchor][t.shade] ?? `${t.anchor} ${t.shade}`);
 
 /** Every place that has a number, inside out. */
 export const TECHNIQUES: readonly Technique[] = [
-  { anchor: 'C', shade: 'head' }, { anchor: 'C', shade: 'out' }, { anchor: 'G', shade: 'in' }, { anchor: 'G', shade: 'head' }, { anchor: 'G', shade: 'out' }, { anchor: 'T', shade: 'in' }, { anchor: 'T', shade: 'head' }, { anchor: 'T', shade: 'out' },
-  { anchor: 'Y', shade: 'in' }, { anchor: 'Y', shade: 'head' }, { anchor: 'Y', shade: 'out' }, { anchor: 'Y', shade: 'wide' },
+  { anchor: 'C', shade: 'head' },
+  { anchor: 'C', shade: 'out' },
+  { anchor: 'G', shade: 'in' },
+  { anchor: 'G', shade: 'head' },
+  { anchor: 'G', shade: 'out' },
+  { anchor: 'T', shade: 'in' },
+  { anchor: 'T', shade: 'head' },
+  { anchor: 'T', shade: 'out' },
+  { anchor: 'Y', shade: 'in' },
+  { anchor: 'Y', shade: 'head' },
+  { anchor: 'Y', shade: 'out' },
+  { anchor: 'Y', shade: 'wide' },
 ];
 
 /** The place a number means in a school, or null. */
-export const readTechnique = (name: string, school: School): Technique | null => TECHNIQUES.find((t) => techniqueName(t, school) === name) ?? null;
+export const readTechnique = (name: string, school: School): Technique | null =>
+  TECHNIQUES.find((t) => techniqueName(t, school) === name) ?? null;
 
 /** Lateral yards of a place, from the ball outward. */
-export const techniqueAt = (t: Technique): number => Math.round((ANCHOR_AT[t.anchor] + SHADE_AT[t.shade]) * 10) / 10;
+export const techniqueAt = (t: Technique): number =>
+  Math.round((ANCHOR_AT[t.anchor] + SHADE_AT[t.shade]) * 10) / 10;
 
 /** The nearest numbered place to a lateral distance from the ball (0 and up), within half a yard to the inside neighbor on ties. */
 export function nearestTechnique(yards: number): Technique {
   let best = TECHNIQUES[0]!;
-  for (const t of TECHNIQUES) if (Math.abs(techniqueAt(t) - yards) < Math.abs(techniqueAt(best) - yards) - 1e-9) best = t;
+  for (const t of TECHNIQUES)
+    if (Math.abs(techniqueAt(t) - yards) < Math.abs(techniqueAt(best) - yards) - 1e-9) best = t;
   return best;
 }
 
@@ -83,7 +101,15 @@ export interface FrontDef {
   readonly backers: readonly FrontBacker[];
 }
 
-const FRONT_LETTERS: Readonly<Record<string, string>> = { '0': 'N', '1': 'N', '2i': 'T', '2': 'T', '3': 'T', '4i': 'E', '4': 'E' };
+const FRONT_LETTERS: Readonly<Record<string, string>> = {
+  '0': 'N',
+  '1': 'N',
+  '2i': 'T',
+  '2': 'T',
+  '3': 'T',
+  '4i': 'E',
+  '4': 'E',
+};
 
 /**
  * "w5 w1 s3 s5 | W-2.5 M2.5" → a front. Left of the bar men on the line by side and number (school A),
@@ -93,28 +119,49 @@ const FRONT_LETTERS: Readonly<Record<string, string>> = { '0': 'N', '1': 'N', '2
 export function parseFront(text: string): FrontDef {
   const [line = '', backers = ''] = text.split('|');
   return {
-    line: line.trim().split(/\s+/).filter(Boolean).map((part): FrontMan => {
-      const match = /^([sw]?)(0|1|2i|2|3|4i|4|5|7|6|9|wide9)(\+?)$/.exec(part);
-      const technique = match && readTechnique(match[2] === 'wide9' ? 'wide 9' : match[2]!, 'A');
-      if (!match || !technique) throw new Error(`front man "${part}" is not a side and a number`);
-      return { letter: FRONT_LETTERS[match[2]!] ?? 'E', side: match[1] === '' ? 'm' : (match[1] as 's' | 'w'), technique, standing: match[3] === '+' };
-    }),
-    backers: backers.trim().split(/\s+/).filter(Boolean).map((part): FrontBacker => {
-      const match = /^([A-Z]+)(-?\d+(?:\.\d+)?)(?:@(\d+(?:\.\d+)?))?$/.exec(part);
-      if (!match) throw new Error(`backer "${part}" is not a letter and yards`);
-      return { letter: match[1]!, x: Number(match[2]), depth: Number(match[3] ?? 4.5) };
-    }),
+    line: line
+      .trim()
+      .split(/\s+/)
+      .filter(Boolean)
+      .map((part): FrontMan => {
+        const match = /^([sw]?)(0|1|2i|2|3|4i|4|5|7|6|9|wide9)(\+?)$/.exec(part);
+        const technique = match && readTechnique(match[2] === 'wide9' ? 'wide 9' : match[2]!, 'A');
+        if (!match || !technique) throw new Error(`front man "${part}" is not a side and a number`);
+        return {
+          letter: FRONT_LETTERS[match[2]!] ?? 'E',
+          side: match[1] === '' ? 'm' : (match[1] as 's' | 'w'),
+          technique,
+          standing: match[3] === '+',
+        };
+      }),
+    backers: backers
+      .trim()
+      .split(/\s+/)
+      .filter(Boolean)
+      .map((part): FrontBacker => {
+        const match = /^([A-Z]+)(-?\d+(?:\.\d+)?)(?:@(\d+(?:\.\d+)?))?$/.exec(part);
+        if (!match) throw new Error(`backer "${part}" is not a letter and yards`);
+        return { letter: match[1]!, x: Number(match[2]), depth: Number(match[3] ?? 4.5) };
+      }),
   };
 }
 
 /** The text of a front; `parseFront` of it gives the front back. */
 export function formatFront(f: FrontDef): string {
-  const line = f.line.map((m) => `${m.side === 'm' ? '' : m.side}${techniqueName(m.technique, 'A').replace(' ', '')}${m.standing ? '+' : ''}`).join(' ');
+  const line = f.line
+    .map(
+      (m) =>
+        `${m.side === 'm' ? '' : m.side}${techniqueName(m.technique, 'A').replace(' ', '')}${m.standing ? '+' : ''}`,
+    )
+    .join(' ');
   const backers = f.backers.map((b) => `${b.letter}${b.x}${b.depth === 4.5 ? '' : `@${b.depth}`}`).join(' ');
   return `${line} | ${backers}`;
 }
 
-const placedFronts = new WeakMap<FrontDef, { left?: readonly Defender[]; right?: readonly Defender[]; shade?: ShadeName }>();
+const placedFronts = new WeakMap<
+  FrontDef,
+  { left?: readonly Defender[]; right?: readonly Defender[]; shade?: ShadeName }
+>();
 
 /** The men of a front where they stand, strong to `strength` (right when there is none). Made once a front and side. */
 export function placeFront(f: FrontDef, strength: Side | null): readonly Defender[] {
@@ -130,7 +177,8 @@ function standFront(f: FrontDef, strong: 1 | -1): readonly Defender[] {
     const x = techniqueAt(m.technique) * sign;
     out.push({ letter: m.letter, x: x === 0 ? 0 : x, depth: 1, level: m.standing ? 'edge' : 'down' });
   }
-  for (const b of f.backers) out.push({ letter: b.letter, x: b.x === 0 ? 0 : b.x * strong, depth: b.depth, level: 'backer' });
+  for (const b of f.backers)
+    out.push({ letter: b.letter, x: b.x === 0 ? 0 : b.x * strong, depth: b.depth, level: 'backer' });
   return out;
 }
 
@@ -144,7 +192,11 @@ export interface BoxRule {
 export const DEFAULT_BOX: BoxRule = { lateral: 1, depth: 7 };
 
 export function inBox(d: Defender, s: Structure, rule: BoxRule = DEFAULT_BOX): boolean {
-  return d.depth <= rule.depth && d.x >= s.left.endOfLine - rule.lateral - 1e-9 && d.x <= s.right.endOfLine + rule.lateral + 1e-9;
+  return (
+    d.depth <= rule.depth &&
+    d.x >= s.left.endOfLine - rule.lateral - 1e-9 &&
+    d.x <= s.right.endOfLine + rule.lateral + 1e-9
+  );
 }
 
 export const SHADE_NAMES = ['over', 'under', 'even', 'odd', 'bear', 'tite', 'wide', 'other'] as const;
@@ -202,7 +254,13 @@ export function definedShade(f: FrontDef): ShadeName {
   return shade;
 }
 
-export function frontLook(defenders: readonly Defender[], s: Structure, linemen: number, rule: BoxRule = DEFAULT_BOX, shade: ShadeName = frontShade(defenders, s.strength)): FrontLook {
+export function frontLook(
+  defenders: readonly Defender[],
+  s: Structure,
+  linemen: number,
+  rule: BoxRule = DEFAULT_BOX,
+  shade: ShadeName = frontShade(defenders, s.strength),
+): FrontLook {
   const box: Defender[] = [];
   let down = 0;
   let backers = 0;
@@ -212,15 +270,25 @@ export function frontLook(defenders: readonly Defender[], s: Structure, linemen:
     box.push(d);
     if (d.level !== 'down') backers++;
   }
-  const blockers = linemen + s.left.attached.length + s.right.attached.length + Math.max(0, s.backfield.backs.length - 1);
+  const blockers =
+    linemen + s.left.attached.length + s.right.attached.length + Math.max(0, s.backfield.backs.length - 1);
   return {
-    family: `${down}-${backers}`, shade, box, blockers, verdict: boxVerdict(box.length, blockers),
+    family: `${down}-${backers}`,
+    shade,
+    box,
+    blockers,
+    verdict: boxVerdict(box.length, blockers),
     overhang: { left: overhangOf(defenders, s, 'L', rule), right: overhangOf(defenders, s, 'R', rule) },
   };
 }
 
 /** The man outside the box who is not on #1: on the line, splitting the difference, or on #2. */
-function overhangOf(defenders: readonly Defender[], s: Structure, side: Side, rule: BoxRule): Overhang | null {
+function overhangOf(
+  defenders: readonly Defender[],
+  s: Structure,
+  side: Side,
+  rule: BoxRule,
+): Overhang | null {
   const sign = side === 'L' ? -1 : 1;
   const half = sideStructure(s, side);
   const second = half.receivers[1];
@@ -232,8 +300,12 @@ function overhangOf(defenders: readonly Defender[], s: Structure, side: Side, ru
     if (!best || d.x * sign < best.x * sign) best = d;
   }
   if (!best) return null;
-  if (best.depth <= 1.5 && (best.x - half.endOfLine) * sign <= 2.2) return { man: best, where: 'on the line' };
-  return { man: best, where: second && !half.attached.includes(second) && Math.abs(best.x - second.x) <= 1.5 ? 'on #2' : 'apex' };
+  if (best.depth <= 1.5 && (best.x - half.endOfLine) * sign <= 2.2)
+    return { man: best, where: 'on the line' };
+  return {
+    man: best,
+    where: second && !half.attached.includes(second) && Math.abs(best.x - second.x) <= 1.5 ? 'on #2' : 'apex',
+  };
 }
 
 /** Head-up or on the play-side shoulder: this near outside, this near inside a blocker, yards. */
@@ -241,7 +313,11 @@ const HEAD_UP = 0.3;
 const SHOULDER = 0.85;
 
 /** The man on the line who covers a blocker for a run to a side, or null: a back-side shade leaves him uncovered. */
-export function coveredBy(blocker: Pick<Man, 'x'>, defenders: readonly Defender[], to: Side): Defender | null {
+export function coveredBy(
+  blocker: Pick<Man, 'x'>,
+  defenders: readonly Defender[],
+  to: Side,
+): Defender | null {
   const sign = to === 'L' ? -1 : 1;
   for (const d of defenders) {
     if (d.depth > 1.6) continue;

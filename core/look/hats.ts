@@ -30,7 +30,18 @@ export interface RunAim {
   readonly missing?: readonly string[];
 }
 
-export type Duty = 'blocks' | 'pulls to kick' | 'wraps to' | 'leads on' | 'carries' | 'hands off, reads' | 'hands off' | 'holds' | 'option route' | 'climbs, nobody there' | 'stalks';
+export type Duty =
+  | 'blocks'
+  | 'pulls to kick'
+  | 'wraps to'
+  | 'leads on'
+  | 'carries'
+  | 'hands off, reads'
+  | 'hands off'
+  | 'holds'
+  | 'option route'
+  | 'climbs, nobody there'
+  | 'stalks';
 
 export interface OffenseEntry {
   readonly man: Man;
@@ -86,7 +97,13 @@ class Blocks {
   kicked: Defender | null = null;
   optionMan: Defender | null = null;
 
-  constructor(readonly men: readonly Man[], readonly defenders: readonly Defender[], readonly s: Structure, readonly aim: RunAim, rule: BoxRule) {
+  constructor(
+    readonly men: readonly Man[],
+    readonly defenders: readonly Defender[],
+    readonly s: Structure,
+    readonly aim: RunAim,
+    rule: BoxRule,
+  ) {
     const sign = aim.to === 'L' ? -1 : 1;
     this.sign = sign;
     const play = sideStructure(s, aim.to);
@@ -101,7 +118,8 @@ class Blocks {
     const byPlaySide = (a: { readonly x: number }, b: { readonly x: number }): number => (b.x - a.x) * sign;
     this.front.sort(byPlaySide);
     this.backers.sort(byPlaySide);
-    for (const m of men) if (m.role === 'line' || play.attached.includes(m) || back.attached.includes(m)) this.line.push(m);
+    for (const m of men)
+      if (m.role === 'line' || play.attached.includes(m) || back.attached.includes(m)) this.line.push(m);
     this.line.sort(byPlaySide);
     const first = this.front[0];
     const last = this.front[this.front.length - 1];
@@ -110,7 +128,13 @@ class Blocks {
     this.readMan = aim.read === 'end man' ? this.endMan : aim.read === 'back-side end' ? backEnd : null;
   }
 
-  entry(man: Man, duty: Duty, on: Defender | null = null, then: Defender | null = null, partner: string | null = null): void {
+  entry(
+    man: Man,
+    duty: Duty,
+    on: Defender | null = null,
+    then: Defender | null = null,
+    partner: string | null = null,
+  ): void {
     this.offense.set(man, { man, duty, on, then, partner });
     if (on) this.take(on, man.letter);
     if (then) this.take(then, man.letter);
@@ -202,7 +226,14 @@ class Blocks {
   perimeter(): Defender | null {
     let best: Defender | null = null;
     for (const d of this.defenders) {
-      if (d.depth > 9 || d.x * this.sign <= this.near - 0.5 || !this.open(d) || this.front.includes(d) || this.backers.includes(d)) continue;
+      if (
+        d.depth > 9 ||
+        d.x * this.sign <= this.near - 0.5 ||
+        !this.open(d) ||
+        this.front.includes(d) ||
+        this.backers.includes(d)
+      )
+        continue;
       if (best === null || d.x * this.sign < best.x * this.sign) best = d;
     }
     return best;
@@ -212,7 +243,11 @@ class Blocks {
     for (const b of this.s.backfield.backs) {
       if (this.offense.has(b)) continue;
       const kickable = this.aim.kick === null && this.endMan && this.open(this.endMan) ? this.endMan : null;
-      this.entry(b, 'leads on', this.nextBacker() ?? (this.aim.point === 'D' ? this.perimeter() : null) ?? kickable);
+      this.entry(
+        b,
+        'leads on',
+        this.nextBacker() ?? (this.aim.point === 'D' ? this.perimeter() : null) ?? kickable,
+      );
     }
   }
 
@@ -222,8 +257,16 @@ class Blocks {
     const target = half.receivers[1] ?? half.receivers[0];
     if (!target) return;
     for (const d of this.defenders) {
-      if (!this.open(d) || d.level === 'down' || d.level === 'corner' || d.depth > 9 || Math.abs(d.x - target.x) > 7) continue;
-      if (this.optionMan === null || Math.abs(d.x - target.x) < Math.abs(this.optionMan.x - target.x)) this.optionMan = d;
+      if (
+        !this.open(d) ||
+        d.level === 'down' ||
+        d.level === 'corner' ||
+        d.depth > 9 ||
+        Math.abs(d.x - target.x) > 7
+      )
+        continue;
+      if (this.optionMan === null || Math.abs(d.x - target.x) < Math.abs(this.optionMan.x - target.x))
+        this.optionMan = d;
     }
     if (!this.offense.has(target)) this.entry(target, 'option route');
   }
@@ -239,7 +282,12 @@ class Blocks {
         const off = Math.abs(d.x - r.x);
         if (d.depth > 7 && (deep === null || off < Math.abs(deep.x - r.x))) deep = d;
         if (d.x * r.x < 0 || this.front.includes(d) || this.backers.includes(d)) continue;
-        if (near === null || off < Math.abs(near.x - r.x) || (off === Math.abs(near.x - r.x) && d.depth < near.depth)) near = d;
+        if (
+          near === null ||
+          off < Math.abs(near.x - r.x) ||
+          (off === Math.abs(near.x - r.x) && d.depth < near.depth)
+        )
+          near = d;
       }
       const to = near ?? deep;
       this.entry(r, outside && r.x * this.sign > 0 && to !== null && to.depth <= 9 ? 'stalks' : 'holds', to);
@@ -253,13 +301,24 @@ class Blocks {
  * outside the end man also the force defender and the corner, and then the widest receiver counts as
  * a blocker.
  */
-export function runLedger(men: readonly Man[], defenders: readonly Defender[], s: Structure, aim: RunAim, rule: BoxRule = DEFAULT_BOX): Ledger {
+export function runLedger(
+  men: readonly Man[],
+  defenders: readonly Defender[],
+  s: Structure,
+  aim: RunAim,
+  rule: BoxRule = DEFAULT_BOX,
+): Ledger {
   const work = new Blocks(men, defenders, s, aim, rule);
   const { sign, front, backers, readMan, near } = work;
   const quarterback = men.find((m) => m.role === 'quarterback');
-  const carrier = (aim.carrier === null ? undefined : men.find((m) => m.letter === aim.carrier)) ?? s.backfield.backs[0] ?? quarterback ?? null;
+  const carrier =
+    (aim.carrier === null ? undefined : men.find((m) => m.letter === aim.carrier)) ??
+    s.backfield.backs[0] ??
+    quarterback ??
+    null;
   if (carrier) work.entry(carrier, 'carries');
-  if (quarterback && quarterback !== carrier) work.entry(quarterback, readMan ? 'hands off, reads' : 'hands off');
+  if (quarterback && quarterback !== carrier)
+    work.entry(quarterback, readMan ? 'hands off, reads' : 'hands off');
   // Pullers first: they own their men whatever the others find.
   work.pullers(carrier);
   if (aim.blocking === 'zone') work.zone();
@@ -291,7 +350,11 @@ export function runLedger(men: readonly Man[], defenders: readonly Defender[], s
     else if (duty === 'stalks') hats += outside && man === widest ? 1 : 0;
     else if (duty === 'blocks' || duty === 'climbs, nobody there') {
       // Zone moves the center to the play side; at an inside point a back-side man counts when his man can be there.
-      if (man.x * sign >= (aim.blocking === 'zone' || inner ? -0.3 : 0.3) || (inner && on !== null && can.has(on))) hats++;
+      if (
+        man.x * sign >= (aim.blocking === 'zone' || inner ? -0.3 : 0.3) ||
+        (inner && on !== null && can.has(on))
+      )
+        hats++;
     }
   }
   const optionMan = work.optionMan;
@@ -300,16 +363,19 @@ export function runLedger(men: readonly Man[], defenders: readonly Defender[], s
   const margin = hats + heldByRead + heldByOption - can.size;
 
   const heldOnly = new Set<Defender>();
-  for (const e of work.offense.values()) if (e.on && (e.duty === 'holds' || e.duty === 'stalks')) heldOnly.add(e.on);
+  for (const e of work.offense.values())
+    if (e.on && (e.duty === 'holds' || e.duty === 'stalks')) heldOnly.add(e.on);
   const defense: DefenseEntry[] = [];
   const free: Defender[] = [];
   let freeThere = false;
   for (const d of defenders) {
     const who = work.taken.get(d);
     const there = can.has(d);
-    if (d === readMan) defense.push({ man: d, by: 'read', who: quarterback ? [quarterback.letter] : NOBODY, there });
+    if (d === readMan)
+      defense.push({ man: d, by: 'read', who: quarterback ? [quarterback.letter] : NOBODY, there });
     else if (d === optionMan) defense.push({ man: d, by: 'option', who: NOBODY, there });
-    else if (who) defense.push({ man: d, by: heldOnly.has(d) ? 'held by a receiver' : 'blocked', who, there });
+    else if (who)
+      defense.push({ man: d, by: heldOnly.has(d) ? 'held by a receiver' : 'blocked', who, there });
     else if (!there && d.depth > 9) defense.push({ man: d, by: 'deep, far', who: NOBODY, there });
     else {
       defense.push({ man: d, by: 'free', who: NOBODY, there });
@@ -318,9 +384,23 @@ export function runLedger(men: readonly Man[], defenders: readonly Defender[], s
     }
   }
   const offense: OffenseEntry[] = [];
-  for (const m of men) offense.push(work.offense.get(m) ?? { man: m, duty: 'climbs, nobody there', on: null, then: null, partner: null });
+  for (const m of men)
+    offense.push(
+      work.offense.get(m) ?? { man: m, duty: 'climbs, nobody there', on: null, then: null, partner: null },
+    );
   return {
-    to: aim.to, offense, defense, hats, there: can.size, heldByRead, heldByOption, margin, free, force, pairs: work.pairs, missing: aim.missing ?? NOBODY,
+    to: aim.to,
+    offense,
+    defense,
+    hats,
+    there: can.size,
+    heldByRead,
+    heldByOption,
+    margin,
+    free,
+    force,
+    pairs: work.pairs,
+    missing: aim.missing ?? NOBODY,
     verdict: margin < -1 ? 'not there' : margin === -1 ? 'one free' : freeThere ? 'unblocked' : 'sound',
   };
 }
@@ -350,8 +430,18 @@ export interface ProtectionLook {
  * leaves guard and tackle on the other; a full slide sends the far guard too; man leaves the center
  * to the side with more rushers. `backSide`: where the kept back stands (null: to the slide).
  */
-export function protectionLook(def: ProtectionDef, slideTo: Side, backSide: Side | null, rushX: readonly number[], s: Structure): ProtectionLook {
-  const rush = { L: rushX.filter((x) => x < 0).length, R: rushX.filter((x) => x > 0).length, M: rushX.filter((x) => x === 0).length };
+export function protectionLook(
+  def: ProtectionDef,
+  slideTo: Side,
+  backSide: Side | null,
+  rushX: readonly number[],
+  s: Structure,
+): ProtectionLook {
+  const rush = {
+    L: rushX.filter((x) => x < 0).length,
+    R: rushX.filter((x) => x > 0).length,
+    M: rushX.filter((x) => x === 0).length,
+  };
   const blockers = { L: 2, R: 2 };
   const away = otherSide(slideTo);
   if (def.slide === 'full') {
@@ -376,10 +466,21 @@ export function protectionLook(def: ProtectionDef, slideTo: Side, backSide: Side
       left--;
     }
   }
-  const part = (side: Side) => ({ blockers: blockers[side], rushers: rush[side], margin: blockers[side] - rush[side] });
+  const part = (side: Side) => ({
+    blockers: blockers[side],
+    rushers: rush[side],
+    margin: blockers[side] - rush[side],
+  });
   const total = blockers.L + blockers.R;
   const [l, r] = [part('L'), part('R')];
-  return { blockers: total, rushers: rushX.length, margin: total - rushX.length, left: l, right: r, short: l.margin < 0 ? 'L' : r.margin < 0 ? 'R' : null };
+  return {
+    blockers: total,
+    rushers: rushX.length,
+    margin: total - rushX.length,
+    left: l,
+    right: r,
+    short: l.margin < 0 ? 'L' : r.margin < 0 ? 'R' : null,
+  };
 }
 
 export interface PerimeterLook {
@@ -389,11 +490,18 @@ export interface PerimeterLook {
 }
 
 /** Receivers of a side against the defenders over them, for throws to the edge: outside the box, within ten yards. */
-export function perimeterLook(side: Side, defenders: readonly Defender[], s: Structure, rule: BoxRule = DEFAULT_BOX): PerimeterLook {
+export function perimeterLook(
+  side: Side,
+  defenders: readonly Defender[],
+  s: Structure,
+  rule: BoxRule = DEFAULT_BOX,
+): PerimeterLook {
   const half = sideStructure(s, side);
   const sign = side === 'L' ? -1 : 1;
   const count = half.receivers.filter((m) => !half.attached.includes(m)).length;
-  const over = defenders.filter((d) => !inBox(d, s, rule) && d.depth <= 10 && d.level !== 'down' && (d.x - half.endOfLine) * sign > 0.5);
+  const over = defenders.filter(
+    (d) => !inBox(d, s, rule) && d.depth <= 10 && d.level !== 'down' && (d.x - half.endOfLine) * sign > 0.5,
+  );
   return { receivers: count, over, margin: count - over.length };
 }
 
@@ -402,4 +510,3 @@ export function perimeterLook(side: Side, defenders: readonly Defender[], s: Str
  * they are: one catches, the others have a man each. That is so when an overhang stands in the box.
  */
 export const optionOpen = (p: PerimeterLook): boolean => p.margin > 0;
-

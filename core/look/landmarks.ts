@@ -19,10 +19,14 @@ export function landmarks(profile: LevelProfile, hash: Hash | null): Landmark[] 
   const shift = hash === 'L' ? hashAt : hash === 'R' ? -hashAt : 0;
   const out: Landmark[] = [];
   for (const s of [-1, 1] as const) {
-    if (profile.players === 11) out.push({ name: 'tight', x: s * 3 * SPLIT }, { name: 'wing', x: s * 4 * SPLIT });
+    if (profile.players === 11)
+      out.push({ name: 'tight', x: s * 3 * SPLIT }, { name: 'wing', x: s * 4 * SPLIT });
     out.push({ name: 'slot', x: s * 8 });
     if (hashAt > 0.5) out.push({ name: 'hash', x: s * hashAt + shift });
-    out.push({ name: 'numbers', x: s * (center - numbersAt(profile)) + shift }, { name: 'sideline', x: s * (center - 1) + shift });
+    out.push(
+      { name: 'numbers', x: s * (center - numbersAt(profile)) + shift },
+      { name: 'sideline', x: s * (center - 1) + shift },
+    );
   }
   return out.filter((l) => Math.abs(l.x) > 1).sort((a, b) => a.x - b.x);
 }
@@ -36,10 +40,18 @@ export interface Snapped {
 
 /** A point drawn by hand, on the nearest landmark within 0.7 yards and on the line within 0.8 of it. Inside the field. */
 export function snapSpot(x: number, depth: number, profile: LevelProfile, hash: Hash | null): Snapped {
-  const near = landmarks(profile, hash).filter((l) => Math.abs(l.x - x) <= 0.7).sort((a, b) => Math.abs(a.x - x) - Math.abs(b.x - x))[0] ?? null;
+  const near =
+    landmarks(profile, hash)
+      .filter((l) => Math.abs(l.x - x) <= 0.7)
+      .sort((a, b) => Math.abs(a.x - x) - Math.abs(b.x - x))[0] ?? null;
   const onLine = depth < 0.8;
   const center = profile.fieldWidth / 2;
   const at = near ? near.x : Math.max(-center, Math.min(center, x));
   const off = near?.name === 'wing' ? 1.4 : 1;
-  return { x: Math.round(at * 10) / 10, depth: onLine ? 0.3 : Math.abs(depth - off) <= 0.45 ? off : Math.round(Math.min(12, depth) * 10) / 10, onLine, landmark: near?.name ?? null };
+  return {
+    x: Math.round(at * 10) / 10,
+    depth: onLine ? 0.3 : Math.abs(depth - off) <= 0.45 ? off : Math.round(Math.min(12, depth) * 10) / 10,
+    onLine,
+    landmark: near?.name ?? null,
+  };
 }

@@ -1,9 +1,30 @@
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_BOOK, findTerm } from '../book';
-import { atSnap, lineUp, MOTION_KINDS, motionChange, motionPath, receivers, recognizeMotion, structure, type MotionKind } from './index';
+import {
+  atSnap,
+  lineUp,
+  MOTION_KINDS,
+  motionChange,
+  motionPath,
+  receivers,
+  recognizeMotion,
+  structure,
+  type MotionKind,
+} from './index';
 
-const stand = (word: string, backfield = 'gun', side: 'L' | 'R' = 'R') => lineUp(findTerm(DEFAULT_BOOK, 'formation', word)!.spots!, side, findTerm(DEFAULT_BOOK, 'backfield', backfield)!.spots!);
-const move = (word: string, letter: string, kind: MotionKind, side: 'L' | 'R' | null = null, backfield = 'gun') => {
+const stand = (word: string, backfield = 'gun', side: 'L' | 'R' = 'R') =>
+  lineUp(
+    findTerm(DEFAULT_BOOK, 'formation', word)!.spots!,
+    side,
+    findTerm(DEFAULT_BOOK, 'backfield', backfield)!.spots!,
+  );
+const move = (
+  word: string,
+  letter: string,
+  kind: MotionKind,
+  side: 'L' | 'R' | null = null,
+  backfield = 'gun',
+) => {
   const men = stand(word, backfield);
   const path = motionPath(men, letter, kind, side)!;
   return { men, path, after: atSnap(men, letter, path) };
@@ -23,7 +44,11 @@ describe('a motion re-counts', () => {
   });
   it('across wide makes the mover #1 and pushes the others in', () => {
     const { men, after } = move('doubles', 'H', 'across wide');
-    expect(motionChange(men, after).numbers).toEqual([{ letter: 'H', before: 'left #2', after: 'right #1' }, { letter: 'Y', before: 'right #2', after: 'right #3' }, { letter: 'Z', before: 'right #1', after: 'right #2' }]);
+    expect(motionChange(men, after).numbers).toEqual([
+      { letter: 'H', before: 'left #2', after: 'right #1' },
+      { letter: 'Y', before: 'right #2', after: 'right #3' },
+      { letter: 'Z', before: 'right #1', after: 'right #2' },
+    ]);
   });
   it('behind and back ends on the starting side', () => {
     const { men, after } = move('doubles', 'H', 'behind and back');
@@ -36,7 +61,10 @@ describe('a motion re-counts', () => {
   it('a trade takes the tight end to the other tackle: strength flips', () => {
     const men = stand('pro', 'i');
     const path = motionPath(men, 'Y', 'trade', null)!;
-    expect([structure(men).strengths.tight_end, structure(atSnap(men, 'Y', path)).strengths.tight_end]).toEqual(['R', 'L']);
+    expect([
+      structure(men).strengths.tight_end,
+      structure(atSnap(men, 'Y', path)).strengths.tight_end,
+    ]).toEqual(['R', 'L']);
   });
   it('of a man who is not there, or of nobody, changes nothing', () => {
     const men = stand('trips');
@@ -48,8 +76,17 @@ describe('a motion re-counts', () => {
 
 describe('a kind is known from its path', () => {
   it.each([
-    ['fast across', 'trips', 'H', null, 'gun'], ['across wide', 'doubles', 'H', null, 'gun'], ['behind and on', 'doubles', 'Z', null, 'gun'], ['behind and back', 'doubles', 'Z', null, 'gun'], ['in and out', 'doubles', 'Z', null, 'gun'], ['short', 'doubles', 'Z', null, 'gun'],
-    ['out', 'trips', 'H', null, 'gun'], ['to empty', 'trips', 'T', 'L', 'gun'], ['back out', 'pro', 'F', 'R', 'split backs'], ['trade', 'pro', 'Y', null, 'i'], ['shift', 'trips', 'T', 'R', 'gun'],
+    ['fast across', 'trips', 'H', null, 'gun'],
+    ['across wide', 'doubles', 'H', null, 'gun'],
+    ['behind and on', 'doubles', 'Z', null, 'gun'],
+    ['behind and back', 'doubles', 'Z', null, 'gun'],
+    ['in and out', 'doubles', 'Z', null, 'gun'],
+    ['short', 'doubles', 'Z', null, 'gun'],
+    ['out', 'trips', 'H', null, 'gun'],
+    ['to empty', 'trips', 'T', 'L', 'gun'],
+    ['back out', 'pro', 'F', 'R', 'split backs'],
+    ['trade', 'pro', 'Y', null, 'i'],
+    ['shift', 'trips', 'T', 'R', 'gun'],
   ] as const)('%s', (kind, formation, letter, side, backfield) => {
     const { men, path } = move(formation, letter, kind, side, backfield);
     expect(recognizeMotion(men, letter, path)).toBe(kind);
@@ -60,7 +97,12 @@ describe('a kind is known from its path', () => {
   it('several movers are a shift; nobody is nothing', () => {
     const { men, path } = move('trips', 'H', 'fast across');
     expect(recognizeMotion(men, 'H', path, 3)).toBe('shift');
-    expect(recognizeMotion(men, 'H', [[6, -1], [6.2, -1]])).toBeNull();
+    expect(
+      recognizeMotion(men, 'H', [
+        [6, -1],
+        [6.2, -1],
+      ]),
+    ).toBeNull();
     expect(recognizeMotion(men, 'S', path)).toBeNull();
   });
 });

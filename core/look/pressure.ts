@@ -36,14 +36,31 @@ export function parsePressure(text: string): PressureDef {
   const [men = '', drop = '', threat = '', move = ''] = text.split('|').map((p) => p.trim());
   const [, drops = '0', side] = drop.split(' ');
   const def: PressureDef = {
-    rushers: men.split(' ').filter(Boolean).map((p) => {
-      const [man, gap, where] = p.split(':');
-      if (!(RUSH_MEN as readonly string[]).includes(man!) || !(RUSH_GAPS as readonly string[]).includes(gap!) || !(RUSH_SIDES as readonly string[]).includes(where!)) throw new Error(`rusher "${p}" is not man:gap:side`);
-      return { man: man as RushMan, gap: gap as RushGap, side: where as RushSide };
-    }),
-    drops: Number(drops), dropSide: (side as RushSide | undefined) ?? null, lineMove: (move || 'none') as PressureDef['lineMove'], threat: Number(threat.split(' ')[1] ?? 4),
+    rushers: men
+      .split(' ')
+      .filter(Boolean)
+      .map((p) => {
+        const [man, gap, where] = p.split(':');
+        if (
+          !(RUSH_MEN as readonly string[]).includes(man!) ||
+          !(RUSH_GAPS as readonly string[]).includes(gap!) ||
+          !(RUSH_SIDES as readonly string[]).includes(where!)
+        )
+          throw new Error(`rusher "${p}" is not man:gap:side`);
+        return { man: man as RushMan, gap: gap as RushGap, side: where as RushSide };
+      }),
+    drops: Number(drops),
+    dropSide: (side as RushSide | undefined) ?? null,
+    lineMove: (move || 'none') as PressureDef['lineMove'],
+    threat: Number(threat.split(' ')[1] ?? 4),
   };
-  if (!Number.isInteger(def.drops) || !Number.isInteger(def.threat) || !LINE_MOVES.includes(def.lineMove) || (def.dropSide !== null && !RUSH_SIDES.includes(def.dropSide))) throw new Error(`pressure "${text}" cannot be read`);
+  if (
+    !Number.isInteger(def.drops) ||
+    !Number.isInteger(def.threat) ||
+    !LINE_MOVES.includes(def.lineMove) ||
+    (def.dropSide !== null && !RUSH_SIDES.includes(def.dropSide))
+  )
+    throw new Error(`pressure "${text}" cannot be read`);
   return def;
 }
 
@@ -51,14 +68,22 @@ export function parsePressure(text: string): PressureDef {
 export function rushSide(side: RushSide, s: Structure): Side | null {
   const other = (x: Side | null): Side | null => (x === null ? null : x === 'L' ? 'R' : 'L');
   switch (side) {
-    case 's': return s.strength;
-    case 'w': return other(s.strength);
-    case 'f': return s.fieldSide;
-    case 'b': return other(s.fieldSide);
-    case 'back': return s.strengths.back;
-    case 'away': return other(s.strengths.back);
-    case 'te': return s.strengths.tight_end;
-    case 'open': return other(s.strengths.tight_end);
+    case 's':
+      return s.strength;
+    case 'w':
+      return other(s.strength);
+    case 'f':
+      return s.fieldSide;
+    case 'b':
+      return other(s.fieldSide);
+    case 'back':
+      return s.strengths.back;
+    case 'away':
+      return other(s.strengths.back);
+    case 'te':
+      return s.strengths.tight_end;
+    case 'open':
+      return other(s.strengths.tight_end);
   }
 }
 
@@ -76,7 +101,15 @@ export interface PressureLook {
   readonly rush: readonly RushPath[];
   readonly dropped: readonly PlacedDefender[];
   readonly count: number;
-  readonly kind: 'three and drop eight' | 'four-man' | 'creeper' | 'simulated' | 'fire zone' | 'zero' | 'five-man' | 'six or more';
+  readonly kind:
+    | 'three and drop eight'
+    | 'four-man'
+    | 'creeper'
+    | 'simulated'
+    | 'fire zone'
+    | 'zero'
+    | 'five-man'
+    | 'six or more';
   /** Where each added man comes from, relative to back, tight end, strength, field. */
   readonly sources: readonly string[];
 }
@@ -86,7 +119,12 @@ export interface PressureLook {
  * when no pressure is called), less the droppers, plus the added men; `deep` is the coverage's deep
  * count, which tells fire zone from five-man and zero from the rest.
  */
-export function pressureLook(def: PressureDef | null, defenders: readonly PlacedDefender[], s: Structure, deep: number | null): PressureLook {
+export function pressureLook(
+  def: PressureDef | null,
+  defenders: readonly PlacedDefender[],
+  s: Structure,
+  deep: number | null,
+): PressureLook {
   const strong = s.strength === 'L' ? -1 : 1;
   const signed = (side: Side | null): 1 | -1 => (side === null ? (strong as 1 | -1) : side === 'L' ? -1 : 1);
   const line = defenders.filter((d) => d.level === 'down');
@@ -108,15 +146,27 @@ export function pressureLook(def: PressureDef | null, defenders: readonly Placed
       if (used.has(d) || d.level === 'down') return false;
       switch (r.man) {
         case 'backer':
-        case 'middle': return d.level === 'backer';
-        case 'edge': return d.level === 'edge' || d.level === 'nickel' || d.level === 'backer' || d.level === 'safety';
-        case 'nickel': return d.level === 'nickel';
-        case 'corner': return d.level === 'corner';
-        case 'safety': return d.level === 'safety';
+        case 'middle':
+          return d.level === 'backer';
+        case 'edge':
+          return d.level === 'edge' || d.level === 'nickel' || d.level === 'backer' || d.level === 'safety';
+        case 'nickel':
+          return d.level === 'nickel';
+        case 'corner':
+          return d.level === 'corner';
+        case 'safety':
+          return d.level === 'safety';
       }
     };
-    const order: readonly PlacedDefender['level'][] = r.man === 'edge' ? ['edge', 'nickel', 'backer', 'safety'] : [];
-    const man = defenders.filter(fits).sort((a, b) => (order.indexOf(a.level) - order.indexOf(b.level)) || Math.abs(a.x - want) - Math.abs(b.x - want))[0] ?? defenders.filter((d) => !used.has(d) && d.level === 'backer')[0];
+    const order: readonly PlacedDefender['level'][] =
+      r.man === 'edge' ? ['edge', 'nickel', 'backer', 'safety'] : [];
+    const man =
+      defenders
+        .filter(fits)
+        .sort(
+          (a, b) =>
+            order.indexOf(a.level) - order.indexOf(b.level) || Math.abs(a.x - want) - Math.abs(b.x - want),
+        )[0] ?? defenders.filter((d) => !used.has(d) && d.level === 'backer')[0];
     if (!man) continue;
     used.add(man);
     const x = gapAt(r.gap) * sign;
@@ -126,7 +176,8 @@ export function pressureLook(def: PressureDef | null, defenders: readonly Placed
     if (s.strength !== null) facts.push(at === s.strength ? 'strong' : 'weak');
     if (s.fieldSide !== null) facts.push(at === s.fieldSide ? 'field' : 'boundary');
     if (s.strengths.back !== null) facts.push(at === s.strengths.back ? 'to the back' : 'away from the back');
-    if (s.strengths.tight_end !== null) facts.push(at === s.strengths.tight_end ? 'to the tight end' : 'away from the tight end');
+    if (s.strengths.tight_end !== null)
+      facts.push(at === s.strengths.tight_end ? 'to the tight end' : 'away from the tight end');
     sources.push(`${man.letter} ${facts.join(', ')}`);
   }
   if (def === null && line.length === 3) {
@@ -147,4 +198,11 @@ export function pressureLook(def: PressureDef | null, defenders: readonly Placed
 
 /** The text of a pressure; `parsePressure` of it gives the pressure back. */
 export const formatPressure = (d: PressureDef): string =>
-  [d.rushers.map((r) => `${r.man}:${r.gap}:${r.side}`).join(' '), `drop ${d.drops}${d.dropSide ? ` ${d.dropSide}` : ''}`, `threat ${d.threat}`, d.lineMove === 'none' ? '' : d.lineMove].join(' | ').replace(/[ |]+$/, '');
+  [
+    d.rushers.map((r) => `${r.man}:${r.gap}:${r.side}`).join(' '),
+    `drop ${d.drops}${d.dropSide ? ` ${d.dropSide}` : ''}`,
+    `threat ${d.threat}`,
+    d.lineMove === 'none' ? '' : d.lineMove,
+  ]
+    .join(' | ')
+    .replace(/[ |]+$/, '');

@@ -4,23 +4,236 @@ import type { Man } from './formation';
 import type { Point } from './motion';
 
 export const ROUTES = [
-  'flat', 'arrow', 'quick out', 'out', 'hitch', 'curl', 'comeback', 'dig', 'quick in', 'slant', 'post', 'bend', 'corner', 'go', 'seam', 'fade', 'wheel', 'over', 'drag', 'stick', 'snag', 'option', 'swing', 'angle', 'check down',
-  'bubble', 'now', 'tunnel', 'slip', 'whip', 'slant and go', 'hitch and go', 'out and up', 'post corner', 'corner post', 'leak', 'delay', 'settle', 'block', 'stalk',
+  'flat',
+  'arrow',
+  'quick out',
+  'out',
+  'hitch',
+  'curl',
+  'comeback',
+  'dig',
+  'quick in',
+  'slant',
+  'post',
+  'bend',
+  'corner',
+  'go',
+  'seam',
+  'fade',
+  'wheel',
+  'over',
+  'drag',
+  'stick',
+  'snag',
+  'option',
+  'swing',
+  'angle',
+  'check down',
+  'bubble',
+  'now',
+  'tunnel',
+  'slip',
+  'whip',
+  'slant and go',
+  'hitch and go',
+  'out and up',
+  'post corner',
+  'corner post',
+  'leak',
+  'delay',
+  'settle',
+  'block',
+  'stalk',
 ] as const;
 export type Route = (typeof ROUTES)[number];
 
 /** Steps of a route: yards toward the ball (negative: away from it), yards forward, both from where the man stands. */
 const ROUTE_STEPS: Readonly<Record<Route, readonly (readonly [inward: number, forward: number])[]>> = {
-  flat: [[0, 1], [-2.5, 2.5], [-6, 3.2]], arrow: [[-4.5, 4.5]], 'quick out': [[0, 5], [-4.5, 5]], out: [[0, 11], [-5.5, 11]], hitch: [[0, 6], [0.6, 5.2]], curl: [[0, 12], [1.8, 10.4]], comeback: [[0, 15], [-2.2, 12.6]],
-  dig: [[0, 12], [9, 12]], 'quick in': [[0, 6], [5.5, 6]], slant: [[0, 2], [5, 6.5]], post: [[0, 10], [4.5, 17]], bend: [[0, 7], [3.5, 14]], corner: [[0, 10], [-4.5, 16]], go: [[0, 18]], seam: [[0, 18]], fade: [[-1.5, 6], [-1.8, 18]],
-  wheel: [[-3.5, 1.5], [-5, 6], [-5, 16]], over: [[1.5, 6], [16, 14]], drag: [[1.5, 3.5], [13, 5]], stick: [[0, 5.5], [-1.5, 5.5]], snag: [[2.6, 5], [3.2, 4.4]], option: [[0, 6], [-2.4, 7]], swing: [[-3.5, -1.5], [-7.5, 0.5]], angle: [[-2.5, 2], [2.5, 6]],
-  'check down': [[0, 3], [0.6, 3.6]], bubble: [[-2.5, -1.6], [-5.5, -0.6]], now: [[0.8, -0.7]], tunnel: [[0, 1.6], [3.5, -0.8]], slip: [[-1, -0.4], [-4, -0.9]], whip: [[2.4, 5], [-2.5, 5.6]], 'slant and go': [[0, 2], [2.6, 5], [2.6, 17]], 'hitch and go': [[0, 5], [0.7, 4.6], [0, 17]],
-  'out and up': [[0, 5], [-2.6, 5.4], [-2.8, 17]], 'post corner': [[0, 9], [2.4, 12], [-3, 17]], 'corner post': [[0, 9], [-2.4, 12], [3, 17]], leak: [[1.5, 1.2], [9, 6], [13, 15]], delay: [[0, 0.6], [2.4, 5]], settle: [[0, 5], [0, 5.4]], block: [[0, 0.9]], stalk: [[0, 4]],
+  flat: [
+    [0, 1],
+    [-2.5, 2.5],
+    [-6, 3.2],
+  ],
+  arrow: [[-4.5, 4.5]],
+  'quick out': [
+    [0, 5],
+    [-4.5, 5],
+  ],
+  out: [
+    [0, 11],
+    [-5.5, 11],
+  ],
+  hitch: [
+    [0, 6],
+    [0.6, 5.2],
+  ],
+  curl: [
+    [0, 12],
+    [1.8, 10.4],
+  ],
+  comeback: [
+    [0, 15],
+    [-2.2, 12.6],
+  ],
+  dig: [
+    [0, 12],
+    [9, 12],
+  ],
+  'quick in': [
+    [0, 6],
+    [5.5, 6],
+  ],
+  slant: [
+    [0, 2],
+    [5, 6.5],
+  ],
+  post: [
+    [0, 10],
+    [4.5, 17],
+  ],
+  bend: [
+    [0, 7],
+    [3.5, 14],
+  ],
+  corner: [
+    [0, 10],
+    [-4.5, 16],
+  ],
+  go: [[0, 18]],
+  seam: [[0, 18]],
+  fade: [
+    [-1.5, 6],
+    [-1.8, 18],
+  ],
+  wheel: [
+    [-3.5, 1.5],
+    [-5, 6],
+    [-5, 16],
+  ],
+  over: [
+    [1.5, 6],
+    [16, 14],
+  ],
+  drag: [
+    [1.5, 3.5],
+    [13, 5],
+  ],
+  stick: [
+    [0, 5.5],
+    [-1.5, 5.5],
+  ],
+  snag: [
+    [2.6, 5],
+    [3.2, 4.4],
+  ],
+  option: [
+    [0, 6],
+    [-2.4, 7],
+  ],
+  swing: [
+    [-3.5, -1.5],
+    [-7.5, 0.5],
+  ],
+  angle: [
+    [-2.5, 2],
+    [2.5, 6],
+  ],
+  'check down': [
+    [0, 3],
+    [0.6, 3.6],
+  ],
+  bubble: [
+    [-2.5, -1.6],
+    [-5.5, -0.6],
+  ],
+  now: [[0.8, -0.7]],
+  tunnel: [
+    [0, 1.6],
+    [3.5, -0.8],
+  ],
+  slip: [
+    [-1, -0.4],
+    [-4, -0.9],
+  ],
+  whip: [
+    [2.4, 5],
+    [-2.5, 5.6],
+  ],
+  'slant and go': [
+    [0, 2],
+    [2.6, 5],
+    [2.6, 17],
+  ],
+  'hitch and go': [
+    [0, 5],
+    [0.7, 4.6],
+    [0, 17],
+  ],
+  'out and up': [
+    [0, 5],
+    [-2.6, 5.4],
+    [-2.8, 17],
+  ],
+  'post corner': [
+    [0, 9],
+    [2.4, 12],
+    [-3, 17],
+  ],
+  'corner post': [
+    [0, 9],
+    [-2.4, 12],
+    [3, 17],
+  ],
+  leak: [
+    [1.5, 1.2],
+    [9, 6],
+    [13, 15],
+  ],
+  delay: [
+    [0, 0.6],
+    [2.4, 5],
+  ],
+  settle: [
+    [0, 5],
+    [0, 5.4],
+  ],
+  block: [[0, 0.9]],
+  stalk: [[0, 4]],
 };
 
 export const JOBS = [
-  'reach', 'combo', 'scoop', 'cutoff', 'base', 'down', 'back', 'kick', 'wrap', 'lead pull', 'trap', 'pin', 'hinge', 'climb', 'arc', 'slice', 'insert', 'lead', 'crack', 'stalk', 'pass set', 'release', 'wedge',
-  'carry', 'give', 'read', 'pitch read', 'toss', 'keep', 'fake', 'pitch', 'dive',
+  'reach',
+  'combo',
+  'scoop',
+  'cutoff',
+  'base',
+  'down',
+  'back',
+  'kick',
+  'wrap',
+  'lead pull',
+  'trap',
+  'pin',
+  'hinge',
+  'climb',
+  'arc',
+  'slice',
+  'insert',
+  'lead',
+  'crack',
+  'stalk',
+  'pass set',
+  'release',
+  'wedge',
+  'carry',
+  'give',
+  'read',
+  'pitch read',
+  'toss',
+  'keep',
+  'fake',
+  'pitch',
+  'dive',
 ] as const;
 /** What a man of a run does. */
 export type Job = (typeof JOBS)[number];
@@ -38,51 +251,130 @@ export function routePath(man: Man, route: Route, to: Side = 'R'): DrawnPath {
   const outward = man.x === 0 ? (to === 'L' ? -1 : 1) : man.x < 0 ? -1 : 1;
   const start: Point = [man.x, -man.depth];
   // Stems start at the line: a back's flat is measured from there too.
-  const lift = route === 'swing' || route === 'bubble' || route === 'now' || route === 'tunnel' || route === 'slip' || route === 'block' ? -man.depth : Math.min(0, -man.depth + 1);
-  const points = ROUTE_STEPS[route].map(([inward, forward]): Point => [man.x - outward * inward, forward + lift]);
-  return { kind: route === 'block' || route === 'stalk' ? 'block' : 'route', points: [start, ...points], end: route === 'block' || route === 'stalk' ? 'block' : 'arrow', by: man.letter };
+  const lift =
+    route === 'swing' ||
+    route === 'bubble' ||
+    route === 'now' ||
+    route === 'tunnel' ||
+    route === 'slip' ||
+    route === 'block'
+      ? -man.depth
+      : Math.min(0, -man.depth + 1);
+  const points = ROUTE_STEPS[route].map(([inward, forward]): Point => [
+    man.x - outward * inward,
+    forward + lift,
+  ]);
+  return {
+    kind: route === 'block' || route === 'stalk' ? 'block' : 'route',
+    points: [start, ...points],
+    end: route === 'block' || route === 'stalk' ? 'block' : 'arrow',
+    by: man.letter,
+  };
 }
 
 const GAP_AT: Readonly<Record<'A' | 'B' | 'C' | 'D', number>> = { A: 0.8, B: 2.4, C: 4.1, D: 7 };
 
 /** A run job from where a man stands. `to`: where the run goes; `point`: the gap it aims at; `target`: the man it is for, when he is known. */
-export function jobPath(man: Man, job: Job, to: Side, point: 'A' | 'B' | 'C' | 'D', endOfLine: number, target: Point | null = null): DrawnPath | null {
+export function jobPath(
+  man: Man,
+  job: Job,
+  to: Side,
+  point: 'A' | 'B' | 'C' | 'D',
+  endOfLine: number,
+  target: Point | null = null,
+): DrawnPath | null {
   const s = to === 'L' ? -1 : 1;
   const start: Point = [man.x, -man.depth];
   const hole = s * Math.max(GAP_AT[point], point === 'D' ? Math.abs(endOfLine) + 2 : 0);
-  const path = (kind: DrawnPath['kind'], end: PathEnd, ...points: Point[]): DrawnPath => ({ kind, points: [start, ...points], end, by: man.letter });
+  const path = (kind: DrawnPath['kind'], end: PathEnd, ...points: Point[]): DrawnPath => ({
+    kind,
+    points: [start, ...points],
+    end,
+    by: man.letter,
+  });
   switch (job) {
     case 'reach':
-    case 'scoop': return path('block', 'block', target ?? [man.x + s * 1, 0.9]);
-    case 'combo': return path('block', 'block', [man.x + s * 0.5, 0.8], [man.x + s * 0.2, 2.6]);
-    case 'cutoff': return path('block', 'block', [man.x + s * 1.2, 1.2]);
-    case 'base': return path('block', 'block', target ?? [man.x, 1]);
+    case 'scoop':
+      return path('block', 'block', target ?? [man.x + s * 1, 0.9]);
+    case 'combo':
+      return path('block', 'block', [man.x + s * 0.5, 0.8], [man.x + s * 0.2, 2.6]);
+    case 'cutoff':
+      return path('block', 'block', [man.x + s * 1.2, 1.2]);
+    case 'base':
+      return path('block', 'block', target ?? [man.x, 1]);
     case 'down':
-    case 'pin': return path('block', 'block', target ?? [man.x - s * 1.2, 1]);
-    case 'back': return path('block', 'block', target ?? [man.x - s * 1, 0.9]);
-    case 'hinge': return path('block', 'block', [man.x - s * 0.4, -1.2], [man.x - s * 0.9, -0.4]);
-    case 'climb': return path('block', 'block', target ?? [man.x + s * 0.3, 3.4]);
-    case 'release': return path('block', 'block', target ?? [man.x - s * 0.6, 3.6]);
-    case 'wedge': return path('block', 'block', [man.x * 0.8, 1.1]);
-    case 'pass set': return path('block', 'block', [man.x * 1.05, -1.6]);
-    case 'kick': return path('pull', 'block', [s * Math.min(Math.abs(endOfLine) * 0.7, 3), -1.5], target ?? [s * (Math.abs(endOfLine) + 1.1), 0.8]);
-    case 'wrap': return path('pull', 'block', [s * 1, -2], [hole * 0.85, -1.2], target ?? [hole * 0.9, 3.2]);
-    case 'lead pull': return path('pull', 'block', [man.x + s * 1.6, -1.8], [s * (Math.abs(endOfLine) + 1.4), -1], [s * (Math.abs(endOfLine) + 2.6), 3]);
-    case 'trap': return path('pull', 'block', [0, -1.3], target ?? [s * 2, 0.9]);
-    case 'slice': return path('pull', 'block', [-s * 1, -1.7], target ?? [-s * 4.6, 0.9]);
-    case 'insert': return path('pull', 'block', [s * 1.2, -1.6], [s * 1.4, 3]);
-    case 'arc': return path('pull', 'block', [man.x - s * 2, -1.6], [man.x - s * 3, 4]);
-    case 'lead': return path('pull', 'block', target ? [hole * 0.9, -0.6] : [hole * 0.9, -0.8], target ?? [hole, 3.4]);
-    case 'crack': return path('block', 'block', [man.x - Math.sign(man.x) * Math.max(2, Math.abs(man.x) - Math.abs(endOfLine) - 1.5), 2.8]);
-    case 'stalk': return path('block', 'block', target ?? [man.x, 4]);
+    case 'pin':
+      return path('block', 'block', target ?? [man.x - s * 1.2, 1]);
+    case 'back':
+      return path('block', 'block', target ?? [man.x - s * 1, 0.9]);
+    case 'hinge':
+      return path('block', 'block', [man.x - s * 0.4, -1.2], [man.x - s * 0.9, -0.4]);
+    case 'climb':
+      return path('block', 'block', target ?? [man.x + s * 0.3, 3.4]);
+    case 'release':
+      return path('block', 'block', target ?? [man.x - s * 0.6, 3.6]);
+    case 'wedge':
+      return path('block', 'block', [man.x * 0.8, 1.1]);
+    case 'pass set':
+      return path('block', 'block', [man.x * 1.05, -1.6]);
+    case 'kick':
+      return path(
+        'pull',
+        'block',
+        [s * Math.min(Math.abs(endOfLine) * 0.7, 3), -1.5],
+        target ?? [s * (Math.abs(endOfLine) + 1.1), 0.8],
+      );
+    case 'wrap':
+      return path('pull', 'block', [s * 1, -2], [hole * 0.85, -1.2], target ?? [hole * 0.9, 3.2]);
+    case 'lead pull':
+      return path(
+        'pull',
+        'block',
+        [man.x + s * 1.6, -1.8],
+        [s * (Math.abs(endOfLine) + 1.4), -1],
+        [s * (Math.abs(endOfLine) + 2.6), 3],
+      );
+    case 'trap':
+      return path('pull', 'block', [0, -1.3], target ?? [s * 2, 0.9]);
+    case 'slice':
+      return path('pull', 'block', [-s * 1, -1.7], target ?? [-s * 4.6, 0.9]);
+    case 'insert':
+      return path('pull', 'block', [s * 1.2, -1.6], [s * 1.4, 3]);
+    case 'arc':
+      return path('pull', 'block', [man.x - s * 2, -1.6], [man.x - s * 3, 4]);
+    case 'lead':
+      return path('pull', 'block', target ? [hole * 0.9, -0.6] : [hole * 0.9, -0.8], target ?? [hole, 3.4]);
+    case 'crack':
+      return path('block', 'block', [
+        man.x - Math.sign(man.x) * Math.max(2, Math.abs(man.x) - Math.abs(endOfLine) - 1.5),
+        2.8,
+      ]);
+    case 'stalk':
+      return path('block', 'block', target ?? [man.x, 4]);
     case 'carry':
-    case 'dive': return path('ball', 'arrow', [hole * (point === 'D' ? 0.75 : 0.55), -Math.min(2.2, man.depth * 0.5)], [hole, point === 'D' ? 5 : 6]);
-    case 'keep': return path('ball', 'arrow', [hole * 0.5, -2.6], [hole, 5]);
-    case 'pitch': return path('ball', 'arrow', [s * 5, -4.5], [s * (Math.abs(endOfLine) + 5), 4]);
-    case 'fake': return path('fake', 'arrow', [-s * 2.4, -2.5], [-s * 4, 1]);
+    case 'dive':
+      return path(
+        'ball',
+        'arrow',
+        [hole * (point === 'D' ? 0.75 : 0.55), -Math.min(2.2, man.depth * 0.5)],
+        [hole, point === 'D' ? 5 : 6],
+      );
+    case 'keep':
+      return path('ball', 'arrow', [hole * 0.5, -2.6], [hole, 5]);
+    case 'pitch':
+      return path('ball', 'arrow', [s * 5, -4.5], [s * (Math.abs(endOfLine) + 5), 4]);
+    case 'fake':
+      return path('fake', 'arrow', [-s * 2.4, -2.5], [-s * 4, 1]);
     case 'read':
-    case 'pitch read': return path('fake', 'arrow', [job === 'pitch read' ? s * 3.5 : -s * 2.5, -3], [job === 'pitch read' ? s * (Math.abs(endOfLine) + 1.5) : -s * 6, -1]);
+    case 'pitch read':
+      return path(
+        'fake',
+        'arrow',
+        [job === 'pitch read' ? s * 3.5 : -s * 2.5, -3],
+        [job === 'pitch read' ? s * (Math.abs(endOfLine) + 1.5) : -s * 6, -1],
+      );
     case 'give':
-    case 'toss': return null;
+    case 'toss':
+      return null;
   }
 }

@@ -11,7 +11,20 @@ export type StrengthRule = (typeof STRENGTH_RULES)[number];
 /** Receivers first, then the tight end, then the field (common practice). */
 export const DEFAULT_STRENGTH: readonly StrengthRule[] = ['receivers', 'tight_end', 'field'];
 
-export const SIDE_NAMES = ['nub', 'pro', 'twins', 'trips', 'trey', 'quads', 'bunch', 'cluster', 'stack', 'condensed', 'wing', 'slot'] as const;
+export const SIDE_NAMES = [
+  'nub',
+  'pro',
+  'twins',
+  'trips',
+  'trey',
+  'quads',
+  'bunch',
+  'cluster',
+  'stack',
+  'condensed',
+  'wing',
+  'slot',
+] as const;
 export type SideName = (typeof SIDE_NAMES)[number];
 
 export interface SideStructure {
@@ -61,7 +74,11 @@ export interface Structure {
   /** Strength to the short side; null on the middle hash or without strength. */
   readonly intoBoundary: boolean | null;
   /** Where the back stands from each point of view; null where one of the two is missing. */
-  readonly back: { readonly toTightEnd: boolean | null; readonly toStrength: boolean | null; readonly toField: boolean | null };
+  readonly back: {
+    readonly toTightEnd: boolean | null;
+    readonly toStrength: boolean | null;
+    readonly toField: boolean | null;
+  };
   readonly empty: boolean;
   /** Nobody attached to the line. */
   readonly spread: boolean;
@@ -80,14 +97,24 @@ export const STACK = 1;
 export const CONDENSED = 5;
 
 /** Larger by smaller, and the side with more. */
-export function structureOf(left: number, right: number): { readonly left: number; readonly right: number; readonly label: string; readonly side: Side | null } {
-  return { left, right, label: left > right ? `${left}x${right}` : `${right}x${left}`, side: left === right ? null : left > right ? 'L' : 'R' };
+export function structureOf(
+  left: number,
+  right: number,
+): { readonly left: number; readonly right: number; readonly label: string; readonly side: Side | null } {
+  return {
+    left,
+    right,
+    label: left > right ? `${left}x${right}` : `${right}x${left}`,
+    side: left === right ? null : left > right ? 'L' : 'R',
+  };
 }
 
 function sideOf(men: readonly Man[], list: readonly Man[], sign: 1 | -1, center: number): SideStructure {
   // Walk outward from the center: linemen, then eligible men while they stand close enough.
   const chain: Man[] = [];
-  for (const m of men) if (m.role !== 'quarterback' && !isBack(m) && (m.x - center) * sign > 0.2 && m.depth <= 2.4) chain.push(m);
+  for (const m of men)
+    if (m.role !== 'quarterback' && !isBack(m) && (m.x - center) * sign > 0.2 && m.depth <= 2.4)
+      chain.push(m);
   chain.sort((a, b) => (a.x - b.x) * sign);
   let end = center;
   let surface = 0;
@@ -120,7 +147,8 @@ function sideOf(men: readonly Man[], list: readonly Man[], sign: 1 | -1, center:
       break;
     }
   }
-  if (free >= 2 && !list[free - 1]!.onLine && Math.abs(list[free - 1]!.x - list[0]!.x) > BUNCH) names.push('slot');
+  if (free >= 2 && !list[free - 1]!.onLine && Math.abs(list[free - 1]!.x - list[0]!.x) > BUNCH)
+    names.push('slot');
   if (n > 0 && Math.abs(list[0]!.x - end) <= CONDENSED && free > 0) names.push('condensed');
   return { receivers: list, count: n, surface, gaps: surface + 1, attached, endOfLine: end, names };
 }
@@ -129,7 +157,14 @@ function backfieldOf(men: readonly Man[]): Backfield {
   const backs = men.filter(isBack).sort((a, b) => b.depth - a.depth || a.x - b.x);
   const deepest = backs[0] ?? null;
   const behind = (m: Man) => q !== null && Math.abs(m.x - q.x) <= 0.8 && m.depth > q.depth + 0.5;
-  const quarterback = q === null || Math.abs(q.x) > 5 ? 'out' : q.depth <= 1.8 ? 'under' : q.depth <= 4.5 && backs.some(behind) ? 'pistol' : 'gun';
+  const quarterback =
+    q === null || Math.abs(q.x) > 5
+      ? 'out'
+      : q.depth <= 1.8
+        ? 'under'
+        : q.depth <= 4.5 && backs.some(behind)
+          ? 'pistol'
+          : 'gun';
   let set: Backfield['set'] = 'empty';
   if (backs.length === 1) set = behind(deepest!) ? 'dot' : 'sidecar';
   else if (backs.length === 2) {
@@ -137,17 +172,34 @@ function backfieldOf(men: readonly Man[]): Backfield {
     if (a.depth - b.depth > 1.2) set = Math.abs(a.x - b.x) <= 0.9 ? 'i' : 'offset i';
     else set = 'split';
   } else if (backs.length >= 3) set = 'full';
-  const lone = backs.length === 1 ? deepest : backs.length === 2 ? (Math.abs(backs[0]!.x) <= 0.8 ? backs[1]! : backs[0]!) : null;
+  const lone =
+    backs.length === 1
+      ? deepest
+      : backs.length === 2
+        ? Math.abs(backs[0]!.x) <= 0.8
+          ? backs[1]!
+          : backs[0]!
+        : null;
   const x = lone?.x ?? 0;
   const level = backs.length === 2 && set === 'split';
-  return { quarterback, backs, set, backSide: lone === null || level || Math.abs(x) <= 0.8 ? null : x < 0 ? 'L' : 'R', cheated: lone !== null && Math.abs(x) >= 3 };
+  return {
+    quarterback,
+    backs,
+    set,
+    backSide: lone === null || level || Math.abs(x) <= 0.8 ? null : x < 0 ? 'L' : 'R',
+    cheated: lone !== null && Math.abs(x) >= 3,
+  };
 }
 
 /**
  * The structure of men as they stand. `order`: the staff's strength rules, first that names a side
  * wins. `fieldSide` null on the middle hash. Never throws; any number of men.
  */
-export function structure(men: readonly Man[], fieldSide: Side | null = null, order: readonly StrengthRule[] = DEFAULT_STRENGTH): Structure {
+export function structure(
+  men: readonly Man[],
+  fieldSide: Side | null = null,
+  order: readonly StrengthRule[] = DEFAULT_STRENGTH,
+): Structure {
   const list = receivers(men);
   // The ball is where the center stands; an unbalanced line moves the others, not him.
   const center = 0;
@@ -156,7 +208,12 @@ export function structure(men: readonly Man[], fieldSide: Side | null = null, or
   const { label, side } = structureOf(left.count, right.count);
   const backfield = backfieldOf(men);
   const more = (a: number, b: number): Side | null => (a === b ? null : a > b ? 'L' : 'R');
-  const strengths: Strengths = { receivers: side, tight_end: more(left.attached.length, right.attached.length), field: fieldSide, back: backfield.backSide };
+  const strengths: Strengths = {
+    receivers: side,
+    tight_end: more(left.attached.length, right.attached.length),
+    field: fieldSide,
+    back: backfield.backSide,
+  };
   let strength: Side | null = null;
   for (const rule of order) {
     strength = strengths[rule];
@@ -164,11 +221,27 @@ export function structure(men: readonly Man[], fieldSide: Side | null = null, or
   }
   let balance = 0;
   for (const m of men) if (m.role === 'line') balance += m.x < -0.2 ? -1 : m.x > 0.2 ? 1 : 0;
-  const same = (a: Side | null, b: Side | null): boolean | null => (a === null || b === null ? null : a === b);
+  const same = (a: Side | null, b: Side | null): boolean | null =>
+    a === null || b === null ? null : a === b;
   return {
-    left, right, label, side, strengths, strength, backfield, fieldSide, intoBoundary: intoBoundary(strength, fieldSide),
-    back: { toTightEnd: same(backfield.backSide, strengths.tight_end), toStrength: same(backfield.backSide, strength), toField: same(backfield.backSide, fieldSide) },
-    empty: backfield.backs.length === 0, spread: left.attached.length + right.attached.length === 0, balancedLine: balance === 0, covered: coveredMen(men),
+    left,
+    right,
+    label,
+    side,
+    strengths,
+    strength,
+    backfield,
+    fieldSide,
+    intoBoundary: intoBoundary(strength, fieldSide),
+    back: {
+      toTightEnd: same(backfield.backSide, strengths.tight_end),
+      toStrength: same(backfield.backSide, strength),
+      toField: same(backfield.backSide, fieldSide),
+    },
+    empty: backfield.backs.length === 0,
+    spread: left.attached.length + right.attached.length === 0,
+    balancedLine: balance === 0,
+    covered: coveredMen(men),
   };
 }
 
@@ -182,7 +255,9 @@ function coveredMen(men: readonly Man[]): string[] {
     if (m.x > most) most = m.x;
   }
   const out: string[] = [];
-  for (const m of men) if (m.onLine && m.role === 'eligible' && m.x !== least && m.x !== most && Math.abs(m.x) > 0.2) out.push(m.letter);
+  for (const m of men)
+    if (m.onLine && m.role === 'eligible' && m.x !== least && m.x !== most && Math.abs(m.x) > 0.2)
+      out.push(m.letter);
   return out;
 }
 
@@ -222,15 +297,24 @@ export function legality(men: readonly Man[], profile: LevelProfile): LegalityNo
     if (profile.players === 5 && !men.some((m) => m.letter === 'C')) add('ends', 'nobody snaps the ball');
     return out;
   }
-  if (profile.onTheLine === 'at_least_seven' && on.length < 7) add('on-line', `${on.length} on the line; at least seven must be`);
+  if (profile.onTheLine === 'at_least_seven' && on.length < 7)
+    add('on-line', `${on.length} on the line; at least seven must be`);
   if (profile.onTheLine === 'at_most_four_backs') {
-    if (men.length - on.length > 4) add('backs', `${men.length - on.length} in the backfield; at most four may be`);
+    if (men.length - on.length > 4)
+      add('backs', `${men.length - on.length} in the backfield; at most four may be`);
     if (on.length < 5) add('on-line', `${on.length} on the line; at least five must be`);
   }
-  if (on.filter((m) => m.role === 'line').length < 5) add('linemen', 'fewer than five linemen are on the line');
+  if (on.filter((m) => m.role === 'line').length < 5)
+    add('linemen', 'fewer than five linemen are on the line');
   const ends = [...on].sort((a, b) => a.x - b.x);
-  for (const end of [ends[0], ends[ends.length - 1]]) if (end && end.role === 'line') add('ends', `${end.letter} ends the line; its end man is eligible by place and must wear an eligible number or report`);
-  for (const letter of coveredMen(men)) add('covered-end', `${letter} is covered by a man outside him on the line: he may not go out for a pass`);
+  for (const end of [ends[0], ends[ends.length - 1]])
+    if (end && end.role === 'line')
+      add(
+        'ends',
+        `${end.letter} ends the line; its end man is eligible by place and must wear an eligible number or report`,
+      );
+  for (const letter of coveredMen(men))
+    add('covered-end', `${letter} is covered by a man outside him on the line: he may not go out for a pass`);
   return out;
 }
 
@@ -242,8 +326,11 @@ export function peopleNote(personnel: string | null | undefined, s: Structure): 
   if (!personnel || !/^[0-5][0-5]$/.test(personnel)) return null;
   const [backs, ends] = [Number(personnel[0]), Number(personnel[1])];
   const attached = s.left.attached.length + s.right.attached.length;
-  if (s.backfield.backs.length > backs) return `${personnel} people hold ${backs} ${backs === 1 ? 'back' : 'backs'}, the picture shows ${s.backfield.backs.length}.`;
-  return attached > ends ? `${personnel} people hold ${ends} ${ends === 1 ? 'tight end' : 'tight ends'}, the picture shows ${attached} attached to the line.` : null;
+  if (s.backfield.backs.length > backs)
+    return `${personnel} people hold ${backs} ${backs === 1 ? 'back' : 'backs'}, the picture shows ${s.backfield.backs.length}.`;
+  return attached > ends
+    ? `${personnel} people hold ${ends} ${ends === 1 ? 'tight end' : 'tight ends'}, the picture shows ${attached} attached to the line.`
+    : null;
 }
 
 const SIDE_WORD: Readonly<Record<Side, string>> = { L: 'left', R: 'right' };
@@ -257,9 +344,22 @@ export function structureWords(s: Structure): string {
   if (!s.balancedLine) out.push('unbalanced line');
   if (s.covered.length > 0) out.push(`${s.covered.join(' and ')} covered`);
   const b = s.backfield;
-  out.push(b.set === 'empty' ? `empty, ${b.quarterback}` : `${b.quarterback === 'out' ? 'quarterback out' : b.quarterback}, ${b.set}`);
+  out.push(
+    b.set === 'empty'
+      ? `empty, ${b.quarterback}`
+      : `${b.quarterback === 'out' ? 'quarterback out' : b.quarterback}, ${b.set}`,
+  );
   if (b.backSide) {
-    const where = s.back.toTightEnd === null ? (s.back.toStrength === null ? SIDE_WORD[b.backSide] : s.back.toStrength ? 'to strength' : 'away from strength') : s.back.toTightEnd ? 'to the tight end' : 'away from the tight end';
+    const where =
+      s.back.toTightEnd === null
+        ? s.back.toStrength === null
+          ? SIDE_WORD[b.backSide]
+          : s.back.toStrength
+            ? 'to strength'
+            : 'away from strength'
+        : s.back.toTightEnd
+          ? 'to the tight end'
+          : 'away from the tight end';
     out.push(`back ${where}${b.cheated ? ', cheated wide' : ''}`);
   }
   if (s.intoBoundary === true) out.push('into the boundary');

@@ -11,14 +11,20 @@ export interface Answered {
 }
 
 /** Fronts with their coverages that a team's defense showed against a structure at the snap. */
-export const answersTo = (columns: Columns, defense: string, structure: string): Answered[] => answersIn(columns, select(columns, { defense: [defense], structureSnap: [structure] }));
+export const answersTo = (columns: Columns, defense: string, structure: string): Answered[] =>
+  answersIn(columns, select(columns, { defense: [defense], structureSnap: [structure] }));
 
 /** Fronts with their coverages among some snaps, most used first. Snaps without a tagged front are left out of n. */
 export function answersIn(columns: Columns, rows: Uint32Array, most = 4): Answered[] {
   const tagged = rows.filter((i) => columns.text.front.codes[i]! >= FIRST_VALUE);
-  return groupBy(columns, tagged, ['front', 'coverage'], true).slice(0, most).map((g): Answered => ({
-    front: g.words[0] ?? null, coverage: g.words[1] === '' || g.words[1] === '-' || g.words[1] === '?' ? null : (g.words[1] ?? null), rate: wilson(g.rows.length, tagged.length), rows: g.rows,
-  }));
+  return groupBy(columns, tagged, ['front', 'coverage'], true)
+    .slice(0, most)
+    .map((g): Answered => ({
+      front: g.words[0] ?? null,
+      coverage: g.words[1] === '' || g.words[1] === '-' || g.words[1] === '?' ? null : (g.words[1] ?? null),
+      rate: wilson(g.rows.length, tagged.length),
+      rows: g.rows,
+    }));
 }
 
 export interface LinkCount {
@@ -31,11 +37,22 @@ export interface LinkCount {
 }
 
 /** How often each linked play has been shown on film: same concept and kind, from the same formation when the play names one. */
-export function countLinks(play: PlayCard, plays: readonly PlayCard[], own: Columns, team: string): LinkCount[] {
+export function countLinks(
+  play: PlayCard,
+  plays: readonly PlayCard[],
+  own: Columns,
+  team: string,
+): LinkCount[] {
   return play.links.map((link): LinkCount => {
     const other = plays.find((p) => p.id === link.play) ?? null;
-    const rows = other ? select(own, { offense: [team], concept: [other.concept], play: [other.kind], ...(other.formation ? { formation: [other.formation] } : {}) }) : new Uint32Array(0);
+    const rows = other
+      ? select(own, {
+          offense: [team],
+          concept: [other.concept],
+          play: [other.kind],
+          ...(other.formation ? { formation: [other.formation] } : {}),
+        })
+      : new Uint32Array(0);
     return { link, play: other, rows, ready: link.kind === 'complement' || rows.length >= link.least };
   });
 }
-

@@ -2,7 +2,10 @@
 import type { PrintedSection } from './sheet';
 
 /** Points: Letter 8.5 × 11 in, A4 210 × 297 mm. */
-export const PAPERS = { letter: { width: 612, height: 792, label: 'Letter' }, a4: { width: 595.28, height: 841.89, label: 'A4' } } as const;
+export const PAPERS = {
+  letter: { width: 612, height: 792, label: 'Letter' },
+  a4: { width: 595.28, height: 841.89, label: 'A4' },
+} as const;
 export type Paper = keyof typeof PAPERS;
 
 export const MARGIN = 30;
@@ -29,7 +32,13 @@ export interface SheetLayout {
 /** Rows a section takes: its head, its calls, a gap. */
 const rowsOf = (s: PrintedSection): number => 1 + s.calls.length + 0.6;
 
-function place(sections: readonly PrintedSection[], paper: Paper, columns: number, rowHeight: number, most = Infinity): PlacedSection[] | null {
+function place(
+  sections: readonly PrintedSection[],
+  paper: Paper,
+  columns: number,
+  rowHeight: number,
+  most = Infinity,
+): PlacedSection[] | null {
   const { width, height } = PAPERS[paper];
   const column = (width - 2 * MARGIN - (columns - 1) * GUTTER) / columns;
   const top = MARGIN + TITLE_HEIGHT;
@@ -51,7 +60,13 @@ function place(sections: readonly PrintedSection[], paper: Paper, columns: numbe
 }
 
 /** The same columns with the least height that still takes all sections: ends fall level. */
-function even(sections: readonly PrintedSection[], paper: Paper, columns: number, rowHeight: number, placed: PlacedSection[]): PlacedSection[] {
+function even(
+  sections: readonly PrintedSection[],
+  paper: Paper,
+  columns: number,
+  rowHeight: number,
+  placed: PlacedSection[],
+): PlacedSection[] {
   let best = placed;
   for (let most = PAPERS[paper].height; most > rowHeight; most -= rowHeight) {
     const lower = place(sections, paper, columns, rowHeight, most);
@@ -66,7 +81,8 @@ export function layoutSheet(sections: readonly PrintedSection[], paper: Paper): 
   for (let rowHeight = LARGEST_ROW; rowHeight >= SMALLEST_ROW; rowHeight -= 0.5) {
     for (const columns of rowHeight > 12 ? [2] : [2, 3]) {
       const placed = place(sections, paper, columns, rowHeight);
-      if (placed) return { rowHeight, columns, placed: even(sections, paper, columns, rowHeight, placed), fits: true };
+      if (placed)
+        return { rowHeight, columns, placed: even(sections, paper, columns, rowHeight, placed), fits: true };
     }
   }
   for (let n = sections.length - 1; n > 0; n--) {

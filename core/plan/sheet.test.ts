@@ -3,18 +3,59 @@ import { DEMO_SEED, simulateSeason } from '../../demo/league';
 import { COLLEGE, BUCKET_ROWS } from '../field';
 import { buildColumns, countGame } from '../read';
 import { layoutSheet, MARGIN, PAPERS } from './layout';
-import { expectedUsage, findSection, numberSheet, playCall, playLook, SECTIONS, sectionRows, suggestCalls, type PlayCard, type SheetCall } from './sheet';
+import {
+  expectedUsage,
+  findSection,
+  numberSheet,
+  playCall,
+  playLook,
+  SECTIONS,
+  sectionRows,
+  suggestCalls,
+  type PlayCard,
+  type SheetCall,
+} from './sheet';
 
-const counted = simulateSeason(DEMO_SEED, { tells: true, weeks: 3 }).filter((g) => g.home === 'HER' || g.away === 'HER').flatMap((g) => countGame(g.snaps, COLLEGE));
+const counted = simulateSeason(DEMO_SEED, { tells: true, weeks: 3 })
+  .filter((g) => g.home === 'HER' || g.away === 'HER')
+  .flatMap((g) => countGame(g.snaps, COLLEGE));
 const own = buildColumns(counted);
-const play = (id: string, concept: string, more: Partial<PlayCard> = {}): PlayCard => ({ id, name: concept, kind: 'run', personnel: '11', formation: 'trips', formationSide: 'R', motion: null, motionBy: null, backfield: null, links: [], concept, conceptWeak: null, direction: null, ...more });
+const play = (id: string, concept: string, more: Partial<PlayCard> = {}): PlayCard => ({
+  id,
+  name: concept,
+  kind: 'run',
+  personnel: '11',
+  formation: 'trips',
+  formationSide: 'R',
+  motion: null,
+  motionBy: null,
+  backfield: null,
+  links: [],
+  concept,
+  conceptWeak: null,
+  direction: null,
+  ...more,
+});
 
 describe('suggestions', () => {
   const section = findSection('third-long')!;
-  const list = suggestCalls([play('a', 'draw'), play('b', 'stick', { kind: 'pass' }), play('c', 'a play never run')], own, 'HER', section);
+  const list = suggestCalls(
+    [play('a', 'draw'), play('b', 'stick', { kind: 'pass' }), play('c', 'a play never run')],
+    own,
+    'HER',
+    section,
+  );
   it('count own snaps of the concept in the situation', () => {
     for (const s of list) {
-      const plain = counted.filter((c) => c.snap.offense === 'HER' && c.snap.concept === s.play.concept && c.snap.play === s.play.kind && section.buckets.includes(c.bucket as never) && c.snap.toGoal! >= 16 && c.snap.result !== 'no_play');
+      const plain = counted.filter(
+        (c) =>
+          c.snap.offense === 'HER' &&
+          c.snap.concept === s.play.concept &&
+          c.snap.play === s.play.kind &&
+          section.buckets.includes(c.bucket as never) &&
+          c.snap.toGoal! >= 16 &&
+          c.snap.result !== 'no_play',
+      );
       expect(s.here.n).toBe(plain.length);
     }
   });
@@ -32,32 +73,73 @@ it('expects a mean with the games behind it', () => {
 });
 
 it('numbers calls through the sheet, section by section, and leaves empty ones out', () => {
-  const call = (id: string, section: string, order: number): SheetCall => ({ id, section, order, play: play(id, 'power'), hash: null, note: null });
+  const call = (id: string, section: string, order: number): SheetCall => ({
+    id,
+    section,
+    order,
+    play: play(id, 'power'),
+    hash: null,
+    note: null,
+  });
   const printed = numberSheet([call('x', 'red', 1), call('b', 'openers', 2), call('a', 'openers', 1)]);
-  expect(printed.map((s) => [s.section.key, s.calls.map((c) => [c.id, c.number])])).toEqual([['openers', [['a', 1], ['b', 2]]], ['red', [['x', 3]]]]);
+  expect(printed.map((s) => [s.section.key, s.calls.map((c) => [c.id, c.number])])).toEqual([
+    [
+      'openers',
+      [
+        ['a', 1],
+        ['b', 2],
+      ],
+    ],
+    ['red', [['x', 3]]],
+  ]);
 });
 
 it('names only buckets that exist, and reads a call as a coach would', () => {
   const keys = new Set<string>(BUCKET_ROWS.map((r) => r.key));
   for (const s of SECTIONS) for (const b of s.buckets) expect(keys.has(b)).toBe(true);
-  expect([playLook(play('a', 'power', { motion: 'jet', motionBy: 'H' })), playCall(play('a', 'inside zone', { kind: 'rpo', conceptWeak: 'bubble', direction: 'R' }))]).toEqual(['11 trips R, H jet', 'inside zone ~ bubble R']);
+  expect([
+    playLook(play('a', 'power', { motion: 'jet', motionBy: 'H' })),
+    playCall(play('a', 'inside zone', { kind: 'rpo', conceptWeak: 'bubble', direction: 'R' })),
+  ]).toEqual(['11 trips R, H jet', 'inside zone ~ bubble R']);
 });
 
 describe('the page', () => {
-  const sheetOf = (n: number) => numberSheet(SECTIONS.flatMap((s) => Array.from({ length: n }, (_, i): SheetCall => ({ id: `${s.key}${i}`, section: s.key, order: i, play: play('a', 'power'), hash: null, note: null }))));
-  it.each(['letter', 'a4'] as const)('holds every section of a usual sheet on %s, none beyond the margins, none on another', (paper) => {
-    const layout = layoutSheet(sheetOf(5), paper);
-    expect(layout.fits).toBe(true);
-    expect(layout.placed).toHaveLength(SECTIONS.length);
-    for (const p of layout.placed) {
-      const bottom = p.y + (1 + p.printed.calls.length) * layout.rowHeight;
-      expect(p.x >= MARGIN && p.x + p.width <= PAPERS[paper].width - MARGIN + 0.01 && bottom <= PAPERS[paper].height - MARGIN).toBe(true);
-      for (const q of layout.placed) if (q !== p && q.x === p.x && q.y > p.y) expect(q.y).toBeGreaterThanOrEqual(bottom);
-    }
-  });
+  const sheetOf = (n: number) =>
+    numberSheet(
+      SECTIONS.flatMap((s) =>
+        Array.from({ length: n }, (_, i): SheetCall => ({
+          id: `${s.key}${i}`,
+          section: s.key,
+          order: i,
+          play: play('a', 'power'),
+          hash: null,
+          note: null,
+        })),
+      ),
+    );
+  it.each(['letter', 'a4'] as const)(
+    'holds every section of a usual sheet on %s, none beyond the margins, none on another',
+    (paper) => {
+      const layout = layoutSheet(sheetOf(5), paper);
+      expect(layout.fits).toBe(true);
+      expect(layout.placed).toHaveLength(SECTIONS.length);
+      for (const p of layout.placed) {
+        const bottom = p.y + (1 + p.printed.calls.length) * layout.rowHeight;
+        expect(
+          p.x >= MARGIN &&
+            p.x + p.width <= PAPERS[paper].width - MARGIN + 0.01 &&
+            bottom <= PAPERS[paper].height - MARGIN,
+        ).toBe(true);
+        for (const q of layout.placed)
+          if (q !== p && q.x === p.x && q.y > p.y) expect(q.y).toBeGreaterThanOrEqual(bottom);
+      }
+    },
+  );
   it('fills its columns evenly, and says when even the smallest type is too much', () => {
     const { placed, rowHeight } = layoutSheet(sheetOf(3), 'letter');
-    const ends = [...new Set(placed.map((p) => p.x))].map((x) => Math.max(...placed.filter((p) => p.x === x).map((p) => p.y + (1 + p.printed.calls.length) * rowHeight)));
+    const ends = [...new Set(placed.map((p) => p.x))].map((x) =>
+      Math.max(...placed.filter((p) => p.x === x).map((p) => p.y + (1 + p.printed.calls.length) * rowHeight)),
+    );
     expect(Math.max(...ends) - Math.min(...ends)).toBeLessThan(rowHeight * 6);
     const long = layoutSheet(sheetOf(40), 'letter');
     expect(long.fits).toBe(false);

@@ -13,7 +13,8 @@ export interface SectionSpec {
 }
 
 const away = { from: 16, to: 99 };
-const bucketsOf = (prefix: string): BucketKey[] => BUCKET_ROWS.map((r) => r.key).filter((k) => k.startsWith(prefix));
+const bucketsOf = (prefix: string): BucketKey[] =>
+  BUCKET_ROWS.map((r) => r.key).filter((k) => k.startsWith(prefix));
 
 /** Sections of a new sheet. They overlap by purpose: a coach looks a situation up under its own name. */
 export const SECTIONS: readonly SectionSpec[] = [
@@ -61,7 +62,10 @@ export interface PlayCard {
 
 /** How a call reads on the sheet: "11 trips R, H jet · power R". */
 export function playLook(p: PlayCard): string {
-  const formation = p.formation === null ? '' : `${p.formation}${p.formationSide ? ` ${p.formationSide}` : ''}${p.backfield ? `, ${p.backfield}` : ''}`;
+  const formation =
+    p.formation === null
+      ? ''
+      : `${p.formation}${p.formationSide ? ` ${p.formationSide}` : ''}${p.backfield ? `, ${p.backfield}` : ''}`;
   const motion = p.motion === null ? '' : `, ${p.motionBy ? `${p.motionBy} ` : ''}${p.motion}`;
   return [p.personnel, `${formation}${motion}`].filter(Boolean).join(' ') || 'any look';
 }
@@ -70,7 +74,16 @@ export const playCall = (p: PlayCard): string =>
 
 /** A play as the words of a snap: what the book draws it from. */
 export const playFields = (p: PlayCard): SnapFields => ({
-  formation: p.formation, formationSide: p.formationSide, backfield: p.backfield, motion: p.motion, motionBy: p.motionBy, concept: p.concept, conceptWeak: p.conceptWeak, direction: p.direction ?? (p.kind === 'pass' ? null : (p.formationSide ?? 'R')), play: p.kind, ...(p.personnel ? { personnel: p.personnel } : {}),
+  formation: p.formation,
+  formationSide: p.formationSide,
+  backfield: p.backfield,
+  motion: p.motion,
+  motionBy: p.motionBy,
+  concept: p.concept,
+  conceptWeak: p.conceptWeak,
+  direction: p.direction ?? (p.kind === 'pass' ? null : (p.formationSide ?? 'R')),
+  play: p.kind,
+  ...(p.personnel ? { personnel: p.personnel } : {}),
 });
 
 export interface Suggestion {
@@ -90,7 +103,13 @@ const rowsOfPlay = (columns: Columns, rows: Uint32Array, play: PlayCard): Uint32
   if (wanted === undefined || kind === undefined) return new Uint32Array(0);
   const to = play.direction === null ? undefined : direction.codeOf.get(play.direction);
   // A call with a side counts snaps to that side, and those whose side was not tagged.
-  return rows.filter((i) => concept.codes[i] === wanted && called.codes[i] === kind && columns.success[i] !== 2 && (play.direction === null || direction.codes[i] === to || direction.codes[i]! < FIRST_VALUE));
+  return rows.filter(
+    (i) =>
+      concept.codes[i] === wanted &&
+      called.codes[i] === kind &&
+      columns.success[i] !== 2 &&
+      (play.direction === null || direction.codes[i] === to || direction.codes[i]! < FIRST_VALUE),
+  );
 };
 
 const successRate = (columns: Columns, rows: Uint32Array): Rate => {
@@ -100,7 +119,11 @@ const successRate = (columns: Columns, rows: Uint32Array): Rate => {
 };
 
 export function sectionRows(columns: Columns, section: SectionSpec, slice: Slice = {}): Uint32Array {
-  return select(columns, section.buckets.length > 0 ? { ...slice, bucket: section.buckets } : slice, section.yards);
+  return select(
+    columns,
+    section.buckets.length > 0 ? { ...slice, bucket: section.buckets } : slice,
+    section.yards,
+  );
 }
 
 /**
@@ -108,14 +131,26 @@ export function sectionRows(columns: Columns, section: SectionSpec, slice: Slice
  * without a snap in the situation come after all that have one, by their success anywhere; plays
  * never run come last. Nothing without snaps is shown as knowledge.
  */
-export function suggestCalls(plays: readonly PlayCard[], own: Columns, team: string, section: SectionSpec): Suggestion[] {
+export function suggestCalls(
+  plays: readonly PlayCard[],
+  own: Columns,
+  team: string,
+  section: SectionSpec,
+): Suggestion[] {
   const everywhere = select(own, { offense: [team] });
   const here = sectionRows(own, section, { offense: [team] });
-  return plays.map((play): Suggestion => {
-    const hereRows = rowsOfPlay(own, here, play);
-    const allRows = rowsOfPlay(own, everywhere, play);
-    return { play, here: successRate(own, hereRows), hereRows, all: successRate(own, allRows), allRows };
-  }).sort((a, b) => (b.here.low ?? -1) - (a.here.low ?? -1) || (b.all.low ?? -1) - (a.all.low ?? -1) || a.play.name.localeCompare(b.play.name));
+  return plays
+    .map((play): Suggestion => {
+      const hereRows = rowsOfPlay(own, here, play);
+      const allRows = rowsOfPlay(own, everywhere, play);
+      return { play, here: successRate(own, hereRows), hereRows, all: successRate(own, allRows), allRows };
+    })
+    .sort(
+      (a, b) =>
+        (b.here.low ?? -1) - (a.here.low ?? -1) ||
+        (b.all.low ?? -1) - (a.all.low ?? -1) ||
+        a.play.name.localeCompare(b.play.name),
+    );
 }
 
 /** Expected usage: own snaps a game in the section's situation, mean over games with an interval. */
@@ -123,7 +158,8 @@ export function expectedUsage(own: Columns, team: string, section: SectionSpec):
   const games = new Map<number, number>();
   const { game } = own.text;
   for (const i of select(own, { offense: [team] })) games.set(game.codes[i]!, 0);
-  for (const i of sectionRows(own, section, { offense: [team] })) games.set(game.codes[i]!, (games.get(game.codes[i]!) ?? 0) + 1);
+  for (const i of sectionRows(own, section, { offense: [team] }))
+    games.set(game.codes[i]!, (games.get(game.codes[i]!) ?? 0) + 1);
   return meanPerGame([...games.values()]);
 }
 
@@ -146,6 +182,9 @@ export function numberSheet(calls: readonly SheetCall[]): PrintedSection[] {
   let number = 0;
   return SECTIONS.map((section) => ({
     section,
-    calls: calls.filter((c) => c.section === section.key).sort((a, b) => a.order - b.order || a.id.localeCompare(b.id)).map((c) => ({ ...c, number: ++number })),
+    calls: calls
+      .filter((c) => c.section === section.key)
+      .sort((a, b) => a.order - b.order || a.id.localeCompare(b.id))
+      .map((c) => ({ ...c, number: ++number })),
   })).filter((s) => s.calls.length > 0);
 }

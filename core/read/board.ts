@@ -69,8 +69,16 @@ export function situationBoard(columns: Columns, selection: Uint32Array): BoardR
     }
     const [runs, passes, rpos] = byKind;
     out.push({
-      key, label, rows: Uint32Array.from(rows), runs: Uint32Array.from(runs), passes: Uint32Array.from(passes), rpos: Uint32Array.from(rpos),
-      run: wilson(runs.length, runs.length + passes.length + rpos.length), marks, unmarked, tallest: Math.max(0, ...heights),
+      key,
+      label,
+      rows: Uint32Array.from(rows),
+      runs: Uint32Array.from(runs),
+      passes: Uint32Array.from(passes),
+      rpos: Uint32Array.from(rpos),
+      run: wilson(runs.length, runs.length + passes.length + rpos.length),
+      marks,
+      unmarked,
+      tallest: Math.max(0, ...heights),
     });
   }
   return out;
@@ -83,7 +91,11 @@ export interface LookRow {
   readonly rows: Uint32Array;
   readonly run: Rate;
   /** Snaps by call and side; an RPO counts as its run part here and says so in the label. */
-  readonly arrows: readonly { readonly kind: 'run' | 'pass'; readonly side: 'L' | 'R'; readonly rows: Uint32Array }[];
+  readonly arrows: readonly {
+    readonly kind: 'run' | 'pass';
+    readonly side: 'L' | 'R';
+    readonly rows: Uint32Array;
+  }[];
 }
 
 /** The formations of a cell, most used first, with what was called to each side. */
@@ -97,17 +109,43 @@ export function looksOf(columns: Columns, selection: Uint32Array): LookRow[] {
     if (list) list.push(i);
     else groups.set(key, [i]);
   }
-  return [...groups.values()].map((rows): LookRow => {
-    const first = rows[0]!;
-    const word = (c: typeof formation) => (c.codes[first]! < FIRST_VALUE ? null : c.words[c.codes[first]!]!);
-    const side = word(formationSide);
-    const called = (i: number) => play.words[play.codes[i]!];
-    const runs = rows.filter((i) => called(i) === 'run');
-    const known = rows.filter((i) => called(i) === 'run' || called(i) === 'pass' || called(i) === 'rpo');
-    const arrows = (['run', 'pass'] as const).flatMap((kind) => (['L', 'R'] as const).map((to) => ({
-      kind, side: to,
-      rows: Uint32Array.from(rows.filter((i) => (called(i) === kind || (kind === 'run' && called(i) === 'rpo')) && direction.words[direction.codes[i]!] === to)),
-    }))).filter((a) => a.rows.length > 0);
-    return { formation: word(formation)!, side: side === 'L' || side === 'R' ? side : null, backfield: word(backfield), rows: Uint32Array.from(rows), run: wilson(runs.length, known.length), arrows };
-  }).sort((a, b) => b.rows.length - a.rows.length || a.formation.localeCompare(b.formation) || (a.side ?? '').localeCompare(b.side ?? ''));
+  return [...groups.values()]
+    .map((rows): LookRow => {
+      const first = rows[0]!;
+      const word = (c: typeof formation) =>
+        c.codes[first]! < FIRST_VALUE ? null : c.words[c.codes[first]!]!;
+      const side = word(formationSide);
+      const called = (i: number) => play.words[play.codes[i]!];
+      const runs = rows.filter((i) => called(i) === 'run');
+      const known = rows.filter((i) => called(i) === 'run' || called(i) === 'pass' || called(i) === 'rpo');
+      const arrows = (['run', 'pass'] as const)
+        .flatMap((kind) =>
+          (['L', 'R'] as const).map((to) => ({
+            kind,
+            side: to,
+            rows: Uint32Array.from(
+              rows.filter(
+                (i) =>
+                  (called(i) === kind || (kind === 'run' && called(i) === 'rpo')) &&
+                  direction.words[direction.codes[i]!] === to,
+              ),
+            ),
+          })),
+        )
+        .filter((a) => a.rows.length > 0);
+      return {
+        formation: word(formation)!,
+        side: side === 'L' || side === 'R' ? side : null,
+        backfield: word(backfield),
+        rows: Uint32Array.from(rows),
+        run: wilson(runs.length, known.length),
+        arrows,
+      };
+    })
+    .sort(
+      (a, b) =>
+        b.rows.length - a.rows.length ||
+        a.formation.localeCompare(b.formation) ||
+        (a.side ?? '').localeCompare(b.side ?? ''),
+    );
 }

@@ -14,8 +14,34 @@ export const FIRST_VALUE = 3;
 
 /** Fields a slice or a group may use; the derived ones come from the walk. */
 export const SLICE_FIELDS = [
-  'offense', 'defense', 'game', 'quarter', 'hash', 'down', 'bucket', 'zone', 'clockMode', 'afterEvent', 'personnel', 'formation', 'formationSide', 'backfield', 'motion', 'motionBy',
-  'front', 'coverage', 'rotation', 'pressure', 'play', 'concept', 'conceptWeak', 'direction', 'result', 'unit', 'tempo', ...LOOK_FACTS,
+  'offense',
+  'defense',
+  'game',
+  'quarter',
+  'hash',
+  'down',
+  'bucket',
+  'zone',
+  'clockMode',
+  'afterEvent',
+  'personnel',
+  'formation',
+  'formationSide',
+  'backfield',
+  'motion',
+  'motionBy',
+  'front',
+  'coverage',
+  'rotation',
+  'pressure',
+  'play',
+  'concept',
+  'conceptWeak',
+  'direction',
+  'result',
+  'unit',
+  'tempo',
+  ...LOOK_FACTS,
 ] as const;
 export type SliceField = (typeof SLICE_FIELDS)[number];
 
@@ -44,7 +70,11 @@ export interface Columns {
 }
 
 function valueOf(s: CountedSnap, field: SliceField): string | null {
-  const value = FROM_LOOK.has(field) ? s.look?.[field as LookFact] : DERIVED.has(field) ? s[field as 'bucket'] : s.snap[field as SnapField];
+  const value = FROM_LOOK.has(field)
+    ? s.look?.[field as LookFact]
+    : DERIVED.has(field)
+      ? s[field as 'bucket']
+      : s.snap[field as SnapField];
   return value === null || value === undefined ? null : String(value);
 }
 
@@ -55,7 +85,10 @@ export function buildColumns(snaps: readonly CountedSnap[], rule: SuccessRule = 
   for (const field of SLICE_FIELDS) {
     const codes = new Uint16Array(n);
     const words = ['', NONE, UNSEEN];
-    const codeOf = new Map<string, number>([[NONE, CODE_NONE], [UNSEEN, CODE_UNSEEN]]);
+    const codeOf = new Map<string, number>([
+      [NONE, CODE_NONE],
+      [UNSEEN, CODE_UNSEEN],
+    ]);
     for (let i = 0; i < n; i++) {
       const value = valueOf(snaps[i]!, field);
       if (value === null) continue;
@@ -90,16 +123,22 @@ export function buildColumns(snaps: readonly CountedSnap[], rule: SuccessRule = 
 export type Slice = Readonly<Partial<Record<SliceField, readonly string[]>>>;
 
 /** Row numbers that fit a slice and count in tendencies, ascending. */
-export function select(columns: Columns, slice: Slice, yards: { readonly from: number; readonly to: number } | null = null): Uint32Array {
-  const tests = Object.entries(slice).filter(([, words]) => words && words.length > 0).map(([field, words]) => {
-    const { codes, codeOf, words: all } = columns.text[field as SliceField];
-    const wanted = new Uint8Array(all.length);
-    for (const w of words!) {
-      const code = codeOf.get(w);
-      if (code !== undefined) wanted[code] = 1;
-    }
-    return { codes, wanted };
-  });
+export function select(
+  columns: Columns,
+  slice: Slice,
+  yards: { readonly from: number; readonly to: number } | null = null,
+): Uint32Array {
+  const tests = Object.entries(slice)
+    .filter(([, words]) => words && words.length > 0)
+    .map(([field, words]) => {
+      const { codes, codeOf, words: all } = columns.text[field as SliceField];
+      const wanted = new Uint8Array(all.length);
+      for (const w of words!) {
+        const code = codeOf.get(w);
+        if (code !== undefined) wanted[code] = 1;
+      }
+      return { codes, wanted };
+    });
   const out = new Uint32Array(columns.n);
   let kept = 0;
   rows: for (let i = 0; i < columns.n; i++) {
@@ -133,7 +172,12 @@ export interface Group {
 }
 
 /** Groups rows by fields; blank, none and unseen are left out of a group unless `keepAbsent`. Largest first, then by words. */
-export function groupBy(columns: Columns, rows: Uint32Array, fields: readonly SliceField[], keepAbsent = false): Group[] {
+export function groupBy(
+  columns: Columns,
+  rows: Uint32Array,
+  fields: readonly SliceField[],
+  keepAbsent = false,
+): Group[] {
   const cols = fields.map((f) => columns.text[f]);
   const radix = cols.map((c) => c.words.length);
   const groups = new Map<number, number[]>();
@@ -148,13 +192,17 @@ export function groupBy(columns: Columns, rows: Uint32Array, fields: readonly Sl
     if (list) list.push(i);
     else groups.set(key, [i]);
   }
-  return [...groups.entries()].map(([key, list]): Group => {
-    const words: string[] = [];
-    let rest = key;
-    for (let c = cols.length - 1; c >= 0; c--) {
-      words.unshift(cols[c]!.words[rest % radix[c]!]!);
-      rest = Math.floor(rest / radix[c]!);
-    }
-    return { words, rows: Uint32Array.from(list) };
-  }).sort((a, b) => b.rows.length - a.rows.length || a.words.join('\u0000').localeCompare(b.words.join('\u0000')));
+  return [...groups.entries()]
+    .map(([key, list]): Group => {
+      const words: string[] = [];
+      let rest = key;
+      for (let c = cols.length - 1; c >= 0; c--) {
+        words.unshift(cols[c]!.words[rest % radix[c]!]!);
+        rest = Math.floor(rest / radix[c]!);
+      }
+      return { words, rows: Uint32Array.from(list) };
+    })
+    .sort(
+      (a, b) => b.rows.length - a.rows.length || a.words.join('\u0000').localeCompare(b.words.join('\u0000')),
+    );
 }

@@ -20,23 +20,49 @@ export interface CountedSnap {
   readonly look: LookFacts | null;
 }
 
-function toCounted(row: WalkedSnap, profile: LevelProfile, book: Book | null, rules: StaffRules): CountedSnap {
+function toCounted(
+  row: WalkedSnap,
+  profile: LevelProfile,
+  book: Book | null,
+  rules: StaffRules,
+): CountedSnap {
   const snap = effectiveSnap(row);
   return {
-    snap, look: book ? lookFacts(book, snap, profile, rules.look) : null, number: row.number, bucket: row.bucket, zone: row.zone, clockMode: row.clockMode, afterEvent: row.afterEvent,
-    firstOfPossession: row.firstOfPossession, possession: row.possession, series: row.series,
+    snap,
+    look: book ? lookFacts(book, snap, profile, rules.look) : null,
+    number: row.number,
+    bucket: row.bucket,
+    zone: row.zone,
+    clockMode: row.clockMode,
+    afterEvent: row.afterEvent,
+    firstOfPossession: row.firstOfPossession,
+    possession: row.possession,
+    series: row.series,
   };
 }
 
 /** A game walked and ready to count: with the book, also by what follows from each look. */
-export const countGame = (snaps: readonly Snap[], profile: LevelProfile, book: Book | null = null, rules: StaffRules = DEFAULT_RULES): CountedSnap[] =>
-  walkGame(snaps, profile, { buckets: rules.buckets, zones: rules.zones }).map((row) => toCounted(row, profile, book, rules));
+export const countGame = (
+  snaps: readonly Snap[],
+  profile: LevelProfile,
+  book: Book | null = null,
+  rules: StaffRules = DEFAULT_RULES,
+): CountedSnap[] =>
+  walkGame(snaps, profile, { buckets: rules.buckets, zones: rules.zones }).map((row) =>
+    toCounted(row, profile, book, rules),
+  );
 
 /**
  * A snap that counts in tendencies: from scrimmage (or a two-point try), not a kneel, a spike, a
  * kick or a play that was wiped out.
  */
 export function isTendency({ snap }: CountedSnap): boolean {
-  if (snap.result === 'kneel' || snap.result === 'spike' || snap.result === 'no_play' || snap.result === 'kick') return false;
+  if (
+    snap.result === 'kneel' ||
+    snap.result === 'spike' ||
+    snap.result === 'no_play' ||
+    snap.result === 'kick'
+  )
+    return false;
   return snap.unit === 'scrimmage' || snap.unit === null || (snap.unit === 'try' && snap.play !== null);
 }

@@ -3,7 +3,11 @@ import { LEVEL_PROFILES, type LevelKey } from '../field/profile';
 
 export const FILM_KINDS = ['eleven', 'seven', 'five'] as const;
 export type FilmKind = (typeof FILM_KINDS)[number];
-export const FILM_LABEL: Readonly<Record<FilmKind, string>> = { eleven: 'eleven-man games', seven: '7-on-7', five: '5-a-side flag' };
+export const FILM_LABEL: Readonly<Record<FilmKind, string>> = {
+  eleven: 'eleven-man games',
+  seven: '7-on-7',
+  five: '5-a-side flag',
+};
 
 /** Practice and borrowed film is logged, but is no evidence of what a team does in a game. */
 const NOT_COUNTED: ReadonlySet<string> = new Set(['practice_11', 'practice_no_line', 'study']);

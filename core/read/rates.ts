@@ -17,7 +17,8 @@ const Z95 = 1.959963984540054;
  * Source: Wilson 1927; checked against Newcombe 1998, Statistics in Medicine 17:857.
  */
 export function wilson(k: number, n: number): Rate {
-  if (!Number.isInteger(k) || !Number.isInteger(n) || k < 0 || k > n) throw new RangeError(`rate ${k} of ${n} is not 0 ≤ k ≤ n in whole numbers`);
+  if (!Number.isInteger(k) || !Number.isInteger(n) || k < 0 || k > n)
+    throw new RangeError(`rate ${k} of ${n} is not 0 ≤ k ≤ n in whole numbers`);
   if (n === 0) return { k, n, low: null, high: null };
   const z2 = Z95 * Z95;
   const spread = Z95 * Math.sqrt(z2 + (4 * k * (n - k)) / n);
@@ -48,7 +49,10 @@ export interface Mean {
 }
 
 /** Two-sided 95 % Student quantiles for 1…30 degrees of freedom (any table of the t distribution). */
-const T95 = [12.706, 4.303, 3.182, 2.776, 2.571, 2.447, 2.365, 2.306, 2.262, 2.228, 2.201, 2.179, 2.16, 2.145, 2.131, 2.12, 2.11, 2.101, 2.093, 2.086, 2.08, 2.074, 2.069, 2.064, 2.06, 2.056, 2.052, 2.048, 2.045, 2.042];
+const T95 = [
+  12.706, 4.303, 3.182, 2.776, 2.571, 2.447, 2.365, 2.306, 2.262, 2.228, 2.201, 2.179, 2.16, 2.145, 2.131,
+  2.12, 2.11, 2.101, 2.093, 2.086, 2.08, 2.074, 2.069, 2.064, 2.06, 2.056, 2.052, 2.048, 2.045, 2.042,
+];
 
 /** Mean of counts a game with a 95 % t interval (floored at 0); null without data, no bounds for one game. */
 export function meanPerGame(counts: readonly number[]): Mean | null {

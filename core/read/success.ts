@@ -11,7 +11,17 @@ export const SUCCESS_40_60_100: SuccessRule = { name: '40/60/100', percent: [40,
 export const SUCCESS_50_70_100: SuccessRule = { name: '50/70/100', percent: [50, 70, 100] };
 
 /** True, false, or null when down, distance or gain is unknown. In whole percent, so that 4 of 10 is 40. */
-export function isSuccess(s: { readonly down: number | null; readonly distance: number | null; readonly gain: number | null; readonly turnover: string | null; readonly score: string | null; readonly ownScore: boolean }, rule: SuccessRule = SUCCESS_40_60_100): boolean | null {
+export function isSuccess(
+  s: {
+    readonly down: number | null;
+    readonly distance: number | null;
+    readonly gain: number | null;
+    readonly turnover: string | null;
+    readonly score: string | null;
+    readonly ownScore: boolean;
+  },
+  rule: SuccessRule = SUCCESS_40_60_100,
+): boolean | null {
   if (s.turnover !== null) return false;
   if (s.score === 'touchdown') return s.ownScore;
   if (s.down === null || s.distance === null || s.gain === null) return null;

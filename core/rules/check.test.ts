@@ -3,31 +3,141 @@ import { COLLEGE } from '../field';
 import { blankSnap, type Snap, type SnapFields } from '../snap';
 import { checkGame, walkGame, FINDING_CODES, type Finding, type FindingCode } from './index';
 
-const START: SnapFields = { offense: 'A', defense: 'B', unit: 'scrimmage', quarter: 1, clock: 600, down: 1, distance: 10, toGoal: 65, result: 'gain', gain: 6 };
-const game = (...snaps: SnapFields[]): Snap[] => snaps.map((s, i) => ({ ...blankSnap(`s${i + 1}`, 'g', i + 1), ...s }));
+const START: SnapFields = {
+  offense: 'A',
+  defense: 'B',
+  unit: 'scrimmage',
+  quarter: 1,
+  clock: 600,
+  down: 1,
+  distance: 10,
+  toGoal: 65,
+  result: 'gain',
+  gain: 6,
+};
+const game = (...snaps: SnapFields[]): Snap[] =>
+  snaps.map((s, i) => ({ ...blankSnap(`s${i + 1}`, 'g', i + 1), ...s }));
 const findings = (...snaps: SnapFields[]): Finding[] => checkGame(game(...snaps), COLLEGE);
 
 /** For each code one small game that earns it, the level it earns, and the sentence. */
-const CASES: Readonly<Record<FindingCode, { readonly snaps: SnapFields[]; readonly level: Finding['level']; readonly sentence: RegExp }>> = {
-  possession: { snaps: [START, { offense: 'B', defense: 'A', down: 1, distance: 10, toGoal: 40 }], level: 'finding', sentence: /B with the ball was logged; gain of 6 on 1st & 10 leaves A with the ball/ },
-  unit: { snaps: [START, { unit: 'kickoff', toGoal: 65 }], level: 'finding', sentence: /kickoff, own 35 was logged/ },
-  down: { snaps: [START, { down: 3, distance: 4 }], level: 'finding', sentence: /3rd & 4 was logged; gain of 6 on 1st & 10 leaves 2nd & 4/ },
+const CASES: Readonly<
+  Record<
+    FindingCode,
+    { readonly snaps: SnapFields[]; readonly level: Finding['level']; readonly sentence: RegExp }
+  >
+> = {
+  possession: {
+    snaps: [START, { offense: 'B', defense: 'A', down: 1, distance: 10, toGoal: 40 }],
+    level: 'finding',
+    sentence: /B with the ball was logged; gain of 6 on 1st & 10 leaves A with the ball/,
+  },
+  unit: {
+    snaps: [START, { unit: 'kickoff', toGoal: 65 }],
+    level: 'finding',
+    sentence: /kickoff, own 35 was logged/,
+  },
+  down: {
+    snaps: [START, { down: 3, distance: 4 }],
+    level: 'finding',
+    sentence: /3rd & 4 was logged; gain of 6 on 1st & 10 leaves 2nd & 4/,
+  },
   distance: { snaps: [START, { down: 2, distance: 8 }], level: 'finding', sentence: /2nd & 8 was logged/ },
-  spot: { snaps: [START, { toGoal: 41 }], level: 'finding', sentence: /their 41 was logged; gain of 6 on 1st & 10 leaves own 41/ },
-  score: { snaps: [{ ...START, pointsFor: 0 }, { pointsFor: 7 }], level: 'finding', sentence: /A was logged with 7 points; what came before gives 0/ },
+  spot: {
+    snaps: [START, { toGoal: 41 }],
+    level: 'finding',
+    sentence: /their 41 was logged; gain of 6 on 1st & 10 leaves own 41/,
+  },
+  score: {
+    snaps: [{ ...START, pointsFor: 0 }, { pointsFor: 7 }],
+    level: 'finding',
+    sentence: /A was logged with 7 points; what came before gives 0/,
+  },
   clock: { snaps: [START, { clock: 700 }], level: 'finding', sentence: /The clock reads 11:40 after 10:00/ },
-  quarter: { snaps: [{ ...START, quarter: 2 }, { quarter: 1 }], level: 'finding', sentence: /Quarter 1 was logged after quarter 2/ },
-  hash: { snaps: [{ ...START, deadHash: 'L', deadPossession: 'A', deadToGoal: 59 }, { hash: 'R' }], level: 'note', sentence: /dead on the left hash/ },
-  'missing-film': { snaps: [START, { result: 'gain' }, { result: 'gain', gain: 2 }], level: 'cannot_know', sentence: /cannot be known/ },
-  'missing-kick': { snaps: [{ ...START, gain: 65, score: 'touchdown', scoredBy: 'A' }, { offense: 'B', defense: 'A', unit: 'scrimmage', down: 1, distance: 10, toGoal: 75 }], level: 'cannot_know', sentence: /A try should come first/ },
-  'gain-and-spot': { snaps: [{ ...START, deadToGoal: 50, deadPossession: 'A' }], level: 'finding', sentence: /A gain of 6 from own 35 ends at own 41, but the ball was logged dead at 50/ },
-  'goal-line': { snaps: [{ ...START, toGoal: 5, distance: 5 }], level: 'finding', sentence: /reaches the goal line, but no touchdown/ },
-  'touchdown-gain': { snaps: [{ ...START, score: 'touchdown', scoredBy: 'A' }], level: 'finding', sentence: /is a gain of 65, not 6/ },
-  'no-distance': { snaps: [{ ...START, toGoal: 8, gain: 1 }], level: 'finding', sentence: /the goal line is 8 away/ },
-  'kick-length': { snaps: [{ ...START, unit: 'field_goal', down: 4, toGoal: 20, result: 'kick', gain: null, kickYards: 45, kickEnd: 'missed' }], level: 'finding', sentence: /36 to 39 yards long, not 45/ },
-  people: { snaps: [{ ...START, personnel: '33' }], level: 'finding', sentence: /six|6 backs and tight ends/ },
-  'next-offense': { snaps: [{ ...START, nextOffense: 'B' }], level: 'finding', sentence: /B was logged to put the ball in play next/ },
-  'half-kickoff': { snaps: [{ offense: 'A', defense: 'B', unit: 'kickoff', quarter: 1, toGoal: 65, result: 'kick', kickEnd: 'touchback' }, { quarter: 3, offense: 'A', defense: 'B', unit: 'kickoff', toGoal: 65 }], level: 'note', sentence: /normally kicks off the second half/ },
+  quarter: {
+    snaps: [{ ...START, quarter: 2 }, { quarter: 1 }],
+    level: 'finding',
+    sentence: /Quarter 1 was logged after quarter 2/,
+  },
+  hash: {
+    snaps: [{ ...START, deadHash: 'L', deadPossession: 'A', deadToGoal: 59 }, { hash: 'R' }],
+    level: 'note',
+    sentence: /dead on the left hash/,
+  },
+  'missing-film': {
+    snaps: [START, { result: 'gain' }, { result: 'gain', gain: 2 }],
+    level: 'cannot_know',
+    sentence: /cannot be known/,
+  },
+  'missing-kick': {
+    snaps: [
+      { ...START, gain: 65, score: 'touchdown', scoredBy: 'A' },
+      { offense: 'B', defense: 'A', unit: 'scrimmage', down: 1, distance: 10, toGoal: 75 },
+    ],
+    level: 'cannot_know',
+    sentence: /A try should come first/,
+  },
+  'gain-and-spot': {
+    snaps: [{ ...START, deadToGoal: 50, deadPossession: 'A' }],
+    level: 'finding',
+    sentence: /A gain of 6 from own 35 ends at own 41, but the ball was logged dead at 50/,
+  },
+  'goal-line': {
+    snaps: [{ ...START, toGoal: 5, distance: 5 }],
+    level: 'finding',
+    sentence: /reaches the goal line, but no touchdown/,
+  },
+  'touchdown-gain': {
+    snaps: [{ ...START, score: 'touchdown', scoredBy: 'A' }],
+    level: 'finding',
+    sentence: /is a gain of 65, not 6/,
+  },
+  'no-distance': {
+    snaps: [{ ...START, toGoal: 8, gain: 1 }],
+    level: 'finding',
+    sentence: /the goal line is 8 away/,
+  },
+  'kick-length': {
+    snaps: [
+      {
+        ...START,
+        unit: 'field_goal',
+        down: 4,
+        toGoal: 20,
+        result: 'kick',
+        gain: null,
+        kickYards: 45,
+        kickEnd: 'missed',
+      },
+    ],
+    level: 'finding',
+    sentence: /36 to 39 yards long, not 45/,
+  },
+  people: {
+    snaps: [{ ...START, personnel: '33' }],
+    level: 'finding',
+    sentence: /six|6 backs and tight ends/,
+  },
+  'next-offense': {
+    snaps: [{ ...START, nextOffense: 'B' }],
+    level: 'finding',
+    sentence: /B was logged to put the ball in play next/,
+  },
+  'half-kickoff': {
+    snaps: [
+      {
+        offense: 'A',
+        defense: 'B',
+        unit: 'kickoff',
+        quarter: 1,
+        toGoal: 65,
+        result: 'kick',
+        kickEnd: 'touchback',
+      },
+      { quarter: 3, offense: 'A', defense: 'B', unit: 'kickoff', toGoal: 65 },
+    ],
+    level: 'note',
+    sentence: /normally kicks off the second half/,
+  },
   teams: { snaps: [{ ...START, defense: 'A' }], level: 'finding', sentence: /same team/ },
 };
 
@@ -53,7 +163,11 @@ describe('remedies', () => {
   it('of a wrong distance: this one, the gain before, or a missing snap', () => {
     const snaps = game(START, { down: 2, distance: 7, result: 'gain', gain: 1 });
     const [finding] = checkGame(snaps, COLLEGE);
-    expect(finding!.remedies.map((r) => r.label)).toEqual(['this is 2nd & 4', 'the gain before was 3', 'a snap is missing before it']);
+    expect(finding!.remedies.map((r) => r.label)).toEqual([
+      'this is 2nd & 4',
+      'the gain before was 3',
+      'a snap is missing before it',
+    ]);
     expect(checkGame(apply(snaps, finding!, 0), COLLEGE)).toEqual([]);
     expect(checkGame(apply(snaps, finding!, 1), COLLEGE)).toEqual([]);
     expect(finding!.remedies[2]!.insertBefore).toBe('s2');
@@ -70,7 +184,9 @@ describe('remedies', () => {
       const finding = checkGame(snaps, COLLEGE).find((f) => f.code === code);
       finding?.remedies.forEach((r, i) => {
         if (r.patches.length === 0) return;
-        const left = checkGame(apply(snaps, finding, i), COLLEGE).filter((f) => f.code === code && f.snapId === finding.snapId);
+        const left = checkGame(apply(snaps, finding, i), COLLEGE).filter(
+          (f) => f.code === code && f.snapId === finding.snapId,
+        );
         expect(left, `${code}: ${r.label}`).toEqual([]);
       });
     }
@@ -78,17 +194,40 @@ describe('remedies', () => {
 });
 
 it('a foul between two snaps is carried, not blamed', () => {
-  expect(findings(START, { result: 'no_play', penalties: [{ side: 'o', name: 'holding', yards: 10, from: 'prev', outcome: 'accepted', extra: '' }] }, { down: 2, distance: 14, toGoal: 69 })).toEqual([]);
+  expect(
+    findings(
+      START,
+      {
+        result: 'no_play',
+        penalties: [{ side: 'o', name: 'holding', yards: 10, from: 'prev', outcome: 'accepted', extra: '' }],
+      },
+      { down: 2, distance: 14, toGoal: 69 },
+    ),
+  ).toEqual([]);
 });
 
 describe('a score', () => {
   it('is nothing to nothing at the opening kickoff', () => {
-    const [row] = walkGame(game({ offense: 'A', defense: 'B', unit: 'kickoff', quarter: 1, toGoal: 65 }), COLLEGE);
+    const [row] = walkGame(
+      game({ offense: 'A', defense: 'B', unit: 'kickoff', quarter: 1, toGoal: 65 }),
+      COLLEGE,
+    );
     expect([row!.pointsFor, row!.pointsAgainst]).toEqual([0, 0]);
   });
 
   it('is not known where the film begins later, until it is typed', () => {
-    const rows = walkGame(game(START, { score: 'touchdown', scoredBy: 'A', result: 'gain', gain: 59 }, { offense: 'A', unit: 'try', pointsFor: 13, pointsAgainst: 7 }), COLLEGE);
-    expect(rows.map((r) => [r.pointsFor, r.pointsAgainst])).toEqual([[null, null], [null, null], [13, 7]]);
+    const rows = walkGame(
+      game(
+        START,
+        { score: 'touchdown', scoredBy: 'A', result: 'gain', gain: 59 },
+        { offense: 'A', unit: 'try', pointsFor: 13, pointsAgainst: 7 },
+      ),
+      COLLEGE,
+    );
+    expect(rows.map((r) => [r.pointsFor, r.pointsAgainst])).toEqual([
+      [null, null],
+      [null, null],
+      [13, 7],
+    ]);
   });
 });

@@ -3,9 +3,32 @@ import { formatDownDistance, formatSpot, hashWord } from '../field/spot';
 import type { GameState } from './state';
 
 export const STEP_CODES = [
-  'gain', 'loss', 'incomplete', 'line-to-gain', 'down-repeated', 'automatic-first', 'enforced', 'half-distance', 'declined', 'offset',
-  'turnover-on-downs', 'interception', 'fumble-lost', 'punt-caught', 'kick-caught', 'kick-out-of-bounds', 'touchback', 'blocked',
-  'kept-by-kickers', 'missed-field-goal', 'score', 'next-kick', 'try-over', 'again', 'new-possession', 'cannot-know',
+  'gain',
+  'loss',
+  'incomplete',
+  'line-to-gain',
+  'down-repeated',
+  'automatic-first',
+  'enforced',
+  'half-distance',
+  'declined',
+  'offset',
+  'turnover-on-downs',
+  'interception',
+  'fumble-lost',
+  'punt-caught',
+  'kick-caught',
+  'kick-out-of-bounds',
+  'touchback',
+  'blocked',
+  'kept-by-kickers',
+  'missed-field-goal',
+  'score',
+  'next-kick',
+  'try-over',
+  'again',
+  'new-possession',
+  'cannot-know',
 ] as const;
 export type StepCode = (typeof STEP_CODES)[number];
 
@@ -27,9 +50,25 @@ const WHY: Readonly<Record<string, string>> = {
   half_over: 'nothing is carried across half-time',
 };
 
-const UNIT_WORD: Readonly<Record<string, string>> = { try: 'a try', kickoff: 'a kickoff', free_kick: 'a free kick', scrimmage: 'a scrimmage down' };
-const SCORE_WORD: Readonly<Record<string, string>> = { touchdown: 'touchdown', field_goal: 'field goal', safety: 'safety', try_1: 'try, one point', try_2: 'try, two points', defensive_try: 'defensive try' };
-const MISSED_WORD: Readonly<Record<string, string>> = { previous_spot: 'the previous spot, not nearer than the 20', spot_of_kick: 'the spot of the kick, not nearer than the 20', as_punt: 'as after a punt' };
+const UNIT_WORD: Readonly<Record<string, string>> = {
+  try: 'a try',
+  kickoff: 'a kickoff',
+  free_kick: 'a free kick',
+  scrimmage: 'a scrimmage down',
+};
+const SCORE_WORD: Readonly<Record<string, string>> = {
+  touchdown: 'touchdown',
+  field_goal: 'field goal',
+  safety: 'safety',
+  try_1: 'try, one point',
+  try_2: 'try, two points',
+  defensive_try: 'defensive try',
+};
+const MISSED_WORD: Readonly<Record<string, string>> = {
+  previous_spot: 'the previous spot, not nearer than the 20',
+  spot_of_kick: 'the spot of the kick, not nearer than the 20',
+  as_punt: 'as after a punt',
+};
 
 const plural = (n: string | number, one: string): string => `${n} ${one}${Number(n) === 1 ? '' : 's'}`;
 
@@ -37,32 +76,58 @@ const plural = (n: string | number, one: string): string => `${n} ${one}${Number
 export function stepSentence(step: RuleStep): string {
   const f = step.facts;
   switch (step.code) {
-    case 'gain': return f.yards === 0 ? 'no gain' : `gain of ${f.yards}`;
-    case 'loss': return `loss of ${f.yards}`;
-    case 'incomplete': return 'incomplete, ball back to the previous spot';
-    case 'line-to-gain': return 'reaches the line to gain: first down';
-    case 'down-repeated': return 'the down is played again';
-    case 'automatic-first': return 'automatic first down';
-    case 'enforced': return `${f.name} on the ${f.side}: ${plural(f.yards ?? 0, 'yard')}`;
-    case 'half-distance': return `${f.name} on the ${f.side}: half the distance, ${plural(f.yards ?? 0, 'yard')}`;
-    case 'declined': return `${f.name} declined`;
-    case 'offset': return `${f.name} offsets`;
-    case 'turnover-on-downs': return 'fourth down fails: turnover on downs';
-    case 'interception': return `intercepted ${f.downfield} downfield, returned ${f.returned}`;
-    case 'fumble-lost': return `fumble lost, returned ${f.returned}`;
-    case 'punt-caught': return `kick of ${f.downfield}, returned ${f.returned}`;
-    case 'kick-caught': return `kick of ${f.downfield}, returned ${f.returned}`;
-    case 'kick-out-of-bounds': return 'kick out of bounds';
-    case 'touchback': return `touchback, own ${f.own}`;
-    case 'blocked': return 'kick blocked';
-    case 'kept-by-kickers': return 'kicking team keeps the ball: a possession of its own';
-    case 'missed-field-goal': return `missed: ball at ${MISSED_WORD[f.rule ?? '']}`;
-    case 'score': return `${SCORE_WORD[f.what ?? '']} by ${f.by}: ${plural(f.points ?? 0, 'point')}`;
-    case 'next-kick': return `${f.by} puts the ball in play by ${UNIT_WORD[f.unit ?? '']}`;
-    case 'try-over': return 'try over';
-    case 'again': return `${UNIT_WORD[f.unit ?? '']} again`;
-    case 'new-possession': return `new possession, ${f.team}`;
-    case 'cannot-know': return `cannot know: ${WHY[f.why ?? ''] ?? f.why}`;
+    case 'gain':
+      return f.yards === 0 ? 'no gain' : `gain of ${f.yards}`;
+    case 'loss':
+      return `loss of ${f.yards}`;
+    case 'incomplete':
+      return 'incomplete, ball back to the previous spot';
+    case 'line-to-gain':
+      return 'reaches the line to gain: first down';
+    case 'down-repeated':
+      return 'the down is played again';
+    case 'automatic-first':
+      return 'automatic first down';
+    case 'enforced':
+      return `${f.name} on the ${f.side}: ${plural(f.yards ?? 0, 'yard')}`;
+    case 'half-distance':
+      return `${f.name} on the ${f.side}: half the distance, ${plural(f.yards ?? 0, 'yard')}`;
+    case 'declined':
+      return `${f.name} declined`;
+    case 'offset':
+      return `${f.name} offsets`;
+    case 'turnover-on-downs':
+      return 'fourth down fails: turnover on downs';
+    case 'interception':
+      return `intercepted ${f.downfield} downfield, returned ${f.returned}`;
+    case 'fumble-lost':
+      return `fumble lost, returned ${f.returned}`;
+    case 'punt-caught':
+      return `kick of ${f.downfield}, returned ${f.returned}`;
+    case 'kick-caught':
+      return `kick of ${f.downfield}, returned ${f.returned}`;
+    case 'kick-out-of-bounds':
+      return 'kick out of bounds';
+    case 'touchback':
+      return `touchback, own ${f.own}`;
+    case 'blocked':
+      return 'kick blocked';
+    case 'kept-by-kickers':
+      return 'kicking team keeps the ball: a possession of its own';
+    case 'missed-field-goal':
+      return `missed: ball at ${MISSED_WORD[f.rule ?? '']}`;
+    case 'score':
+      return `${SCORE_WORD[f.what ?? '']} by ${f.by}: ${plural(f.points ?? 0, 'point')}`;
+    case 'next-kick':
+      return `${f.by} puts the ball in play by ${UNIT_WORD[f.unit ?? '']}`;
+    case 'try-over':
+      return 'try over';
+    case 'again':
+      return `${UNIT_WORD[f.unit ?? '']} again`;
+    case 'new-possession':
+      return `new possession, ${f.team}`;
+    case 'cannot-know':
+      return `cannot know: ${WHY[f.why ?? ''] ?? f.why}`;
   }
 }
 
@@ -76,10 +141,13 @@ export function describeState(state: GameState): string {
   if (state.unit === 'try' || state.unit === 'kickoff' || state.unit === 'free_kick') {
     return `${{ try: 'try', kickoff: 'kickoff', free_kick: 'free kick' }[state.unit]}${state.toGoal === null ? '' : `, ${spot}`}`;
   }
-  if (state.down === null || state.distance === null) return state.unit === null ? 'cannot know' : `down not known, ${spot}${hash}`;
+  if (state.down === null || state.distance === null)
+    return state.unit === null ? 'cannot know' : `down not known, ${spot}${hash}`;
   return `${formatDownDistance(state.down, state.distance, state.toGoal)}, ${spot}${hash}`;
 }
 
 /** Down and distance alone, for a finding's sentence. */
 export const shortState = (state: GameState): string =>
-  state.unit !== 'scrimmage' || state.down === null || state.distance === null ? describeState(state) : formatDownDistance(state.down, state.distance, state.toGoal);
+  state.unit !== 'scrimmage' || state.down === null || state.distance === null
+    ? describeState(state)
+    : formatDownDistance(state.down, state.distance, state.toGoal);

@@ -7,7 +7,13 @@ import { SEQUENCES } from './sequences.fixture';
 describe('sequences worked by hand before the engine', () => {
   it('are at least forty, half of them with a change of possession or a foul', () => {
     expect(SEQUENCES.length).toBeGreaterThanOrEqual(40);
-    const hard = SEQUENCES.filter((q) => q.steps.some((s) => (s.play.penalties ?? []).length > 0 || (s.then.offense !== undefined && s.then.offense !== q.start.offense)));
+    const hard = SEQUENCES.filter((q) =>
+      q.steps.some(
+        (s) =>
+          (s.play.penalties ?? []).length > 0 ||
+          (s.then.offense !== undefined && s.then.offense !== q.start.offense),
+      ),
+    );
     expect(hard.length).toBeGreaterThanOrEqual(SEQUENCES.length / 2);
   });
 

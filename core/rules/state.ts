@@ -26,8 +26,17 @@ export interface GameState {
 
 /** Nothing known but the two teams' score. */
 export const unknownState = (score: Readonly<Record<string, number>> = {}): GameState => ({
-  offense: null, defense: null, unit: null, quarter: null, clock: null, score,
-  down: null, distance: null, toGoal: null, hash: null, fresh: false,
+  offense: null,
+  defense: null,
+  unit: null,
+  quarter: null,
+  clock: null,
+  score,
+  down: null,
+  distance: null,
+  toGoal: null,
+  hash: null,
+  fresh: false,
 });
 
 /** The facts of a snap that the arithmetic reads. */

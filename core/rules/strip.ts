@@ -22,7 +22,8 @@ export interface StripRow {
 }
 
 const kindOf = ({ snap }: WalkedSnap): StripBlock['kind'] => {
-  if (snap.result === 'kick' || snap.unit === 'kickoff' || snap.unit === 'punt' || snap.unit === 'field_goal') return 'kick';
+  if (snap.result === 'kick' || snap.unit === 'kickoff' || snap.unit === 'punt' || snap.unit === 'field_goal')
+    return 'kick';
   if (snap.result === 'no_play') return 'penalty';
   if (snap.result === 'incomplete') return 'incomplete';
   if (snap.play === 'run' || snap.play === 'rpo') return 'run';
@@ -31,7 +32,14 @@ const kindOf = ({ snap }: WalkedSnap): StripBlock['kind'] => {
 
 /** Rows in game order. Snaps whose spot cannot be known are left out of the blocks, never placed by guess. */
 export function stripRows(rows: readonly WalkedSnap[]): StripRow[] {
-  const out: { key: string; quarter: number | null; offense: string | null; blocks: StripBlock[]; points: number; end: string }[] = [];
+  const out: {
+    key: string;
+    quarter: number | null;
+    offense: string | null;
+    blocks: StripBlock[];
+    points: number;
+    end: string;
+  }[] = [];
   let last: string | null = null;
   for (const row of rows) {
     const { snap, before } = row;
@@ -41,7 +49,15 @@ export function stripRows(rows: readonly WalkedSnap[]): StripRow[] {
       continue;
     }
     const key: string = before.unit === 'try' && last !== null ? last : `${row.possession}`;
-    if (key !== last) out.push({ key: `${key}-${snap.snapId}`, quarter: before.quarter, offense: before.offense, blocks: [], points: 0, end: '' });
+    if (key !== last)
+      out.push({
+        key: `${key}-${snap.snapId}`,
+        quarter: before.quarter,
+        offense: before.offense,
+        blocks: [],
+        points: 0,
+        end: '',
+      });
     last = key;
     const current = out[out.length - 1]!;
     if (snap.score && snap.scoredBy === current.offense) current.points += SCORE_POINTS[snap.score];
@@ -49,8 +65,21 @@ export function stripRows(rows: readonly WalkedSnap[]): StripRow[] {
     if (snap.unit === 'field_goal') current.end = snap.kickEnd === 'good' ? 'field goal' : 'no good';
     if (before.unit === 'try' || before.toGoal === null) continue;
     const from = 100 - before.toGoal;
-    const moved = kindOf(row) === 'penalty' && row.after.state.offense === before.offense && row.after.state.toGoal !== null ? before.toGoal - row.after.state.toGoal : kindOf(row) === 'kick' ? 0 : (snap.gain ?? 0);
-    current.blocks.push({ row, from, to: Math.max(0, Math.min(100, from + moved)), kind: kindOf(row), turnover: snap.turnover !== null && snap.fumble !== 'kept' });
+    const moved =
+      kindOf(row) === 'penalty' &&
+      row.after.state.offense === before.offense &&
+      row.after.state.toGoal !== null
+        ? before.toGoal - row.after.state.toGoal
+        : kindOf(row) === 'kick'
+          ? 0
+          : (snap.gain ?? 0);
+    current.blocks.push({
+      row,
+      from,
+      to: Math.max(0, Math.min(100, from + moved)),
+      kind: kindOf(row),
+      turnover: snap.turnover !== null && snap.fumble !== 'kept',
+    });
   }
   return out;
 }

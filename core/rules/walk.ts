@@ -3,7 +3,17 @@
  * everything the game's own order gives (possession, series, score, bucket, zone, clock mode,
  * what came just before). A field left blank is carried; a typed one anchors the walk again.
  */
-import { DEFAULT_BUCKETS, DEFAULT_ZONES, bucketOf, clockModeOf, zoneOf, type BucketKey, type BucketSet, type ClockMode, type Zone } from '../field/situation';
+import {
+  DEFAULT_BUCKETS,
+  DEFAULT_ZONES,
+  bucketOf,
+  clockModeOf,
+  zoneOf,
+  type BucketKey,
+  type BucketSet,
+  type ClockMode,
+  type Zone,
+} from '../field/situation';
 import type { LevelProfile } from '../field/profile';
 import { byOrder } from '../snap/order';
 import type { Snap } from '../snap/snap';
@@ -51,7 +61,9 @@ const halfOf = (quarter: number): number => (quarter <= 2 ? 1 : quarter <= 4 ? 2
 function situationOf(snap: Snap, expected: GameState): GameState {
   const offense = snap.offense ?? expected.offense;
   const turned = expected.offense !== null && offense !== null && offense !== expected.offense;
-  const carried = turned ? { ...unknownState(expected.score), quarter: expected.quarter, clock: expected.clock } : expected;
+  const carried = turned
+    ? { ...unknownState(expected.score), quarter: expected.quarter, clock: expected.clock }
+    : expected;
   const unit = unitOf(carried, snap);
   const nextUnit = unit === 'kickoff' || unit === 'free_kick' || unit === 'try' ? unit : 'scrimmage';
   const same = carried.unit === nextUnit;
@@ -60,7 +72,9 @@ function situationOf(snap: Snap, expected: GameState): GameState {
   if (snap.pointsFor !== null && offense !== null) score[offense] = snap.pointsFor;
   if (snap.pointsAgainst !== null && defense !== null) score[defense] = snap.pointsAgainst;
   return {
-    offense, defense, unit: nextUnit,
+    offense,
+    defense,
+    unit: nextUnit,
     quarter: snap.quarter ?? expected.quarter,
     clock: snap.clock,
     score,
@@ -73,11 +87,13 @@ function situationOf(snap: Snap, expected: GameState): GameState {
 }
 
 /** The game begins here: nobody has scored. Anywhere else an untyped score is not known. */
-export const isOpeningKickoff = (before: GameState): boolean => before.unit === 'kickoff' && before.quarter === 1;
+export const isOpeningKickoff = (before: GameState): boolean =>
+  before.unit === 'kickoff' && before.quarter === 1;
 
 function eventOf(row: WalkedSnap, quarterChanged: boolean): AfterEvent {
   const { snap } = row;
-  if (snap.turnover === 'interception' || (snap.turnover === 'fumble' && snap.fumble !== 'kept')) return 'turnover';
+  if (snap.turnover === 'interception' || (snap.turnover === 'fumble' && snap.fumble !== 'kept'))
+    return 'turnover';
   if (snap.penalties.some((p) => p.outcome !== 'declined')) return 'penalty';
   const limit = snap.result === 'complete' || snap.result === 'scramble' ? EXPLOSIVE.pass : EXPLOSIVE.run;
   if (snap.gain !== null && snap.gain >= limit) return 'explosive';
@@ -86,7 +102,10 @@ function eventOf(row: WalkedSnap, quarterChanged: boolean): AfterEvent {
 }
 
 /** The state carried into a snap: what the last one left, unless a half or overtime begins. */
-export function carryInto(previous: { state: GameState; quarter: number | null } | null, quarter: number | null): { expected: GameState; anchored: boolean } {
+export function carryInto(
+  previous: { state: GameState; quarter: number | null } | null,
+  quarter: number | null,
+): { expected: GameState; anchored: boolean } {
   if (previous === null) return { expected: unknownState(), anchored: true };
   const { state } = previous;
   if (quarter !== null && previous.quarter !== null && halfOf(quarter) !== halfOf(previous.quarter)) {
@@ -96,7 +115,11 @@ export function carryInto(previous: { state: GameState; quarter: number | null }
 }
 
 /** Walks one game's snaps in order. Cost: linear. Gives one row a snap, never throws. */
-export function walkGame(snaps: readonly Snap[], profile: LevelProfile, options: WalkOptions = {}): WalkedSnap[] {
+export function walkGame(
+  snaps: readonly Snap[],
+  profile: LevelProfile,
+  options: WalkOptions = {},
+): WalkedSnap[] {
   const rows: WalkedSnap[] = [];
   let possession = 0;
   let series = 0;
@@ -104,31 +127,67 @@ export function walkGame(snaps: readonly Snap[], profile: LevelProfile, options:
   let last: WalkedSnap | null = null;
   let lastScrimmage: WalkedSnap | null = null;
   for (const snap of [...snaps].sort(byOrder)) {
-    const { expected, anchored } = carryInto(last && { state: last.after.state, quarter: last.before.quarter }, snap.quarter);
+    const { expected, anchored } = carryInto(
+      last && { state: last.after.state, quarter: last.before.quarter },
+      snap.quarter,
+    );
     const situated = situationOf(snap, expected);
-    const opening = last === null && isOpeningKickoff(situated) && situated.offense !== null && situated.defense !== null;
-    const before = opening ? { ...situated, score: { [situated.offense!]: 0, [situated.defense!]: 0, ...situated.score } } : situated;
+    const opening =
+      last === null && isOpeningKickoff(situated) && situated.offense !== null && situated.defense !== null;
+    const before = opening
+      ? { ...situated, score: { [situated.offense!]: 0, [situated.defense!]: 0, ...situated.score } }
+      : situated;
     const scrimmage = before.unit === 'scrimmage';
-    const newPossession = scrimmage && (before.fresh || anchored || lastScrimmage === null || (before.offense !== null && lastScrimmage.before.offense !== before.offense));
+    const newPossession =
+      scrimmage &&
+      (before.fresh ||
+        anchored ||
+        lastScrimmage === null ||
+        (before.offense !== null && lastScrimmage.before.offense !== before.offense));
     if (newPossession) {
       possession++;
       inPossession = 0;
     }
     if (scrimmage) {
       inPossession++;
-      if (newPossession || (before.down === 1 && last !== null && !(last.before.down === 1 && last.snap.result === 'no_play'))) series++;
+      if (
+        newPossession ||
+        (before.down === 1 && last !== null && !(last.before.down === 1 && last.snap.result === 'no_play'))
+      )
+        series++;
     }
     const situation = { ...before, fresh: newPossession };
     const after = nextState(situation, snap, profile);
     const pointsFor = before.offense === null ? null : (before.score[before.offense] ?? null);
     const pointsAgainst = before.defense === null ? null : (before.score[before.defense] ?? null);
     const row: WalkedSnap = {
-      snap, expected, before: situation, after, number: rows.length + 1,
-      possession, series, snapInPossession: scrimmage ? inPossession : 0, firstOfPossession: newPossession,
-      pointsFor, pointsAgainst,
-      bucket: bucketOf({ unit: snap.unit ?? situation.unit, down: before.down, distance: before.distance, toGoal: before.toGoal, fresh: newPossession }, options.buckets ?? DEFAULT_BUCKETS),
+      snap,
+      expected,
+      before: situation,
+      after,
+      number: rows.length + 1,
+      possession,
+      series,
+      snapInPossession: scrimmage ? inPossession : 0,
+      firstOfPossession: newPossession,
+      pointsFor,
+      pointsAgainst,
+      bucket: bucketOf(
+        {
+          unit: snap.unit ?? situation.unit,
+          down: before.down,
+          distance: before.distance,
+          toGoal: before.toGoal,
+          fresh: newPossession,
+        },
+        options.buckets ?? DEFAULT_BUCKETS,
+      ),
       zone: zoneOf(before.toGoal, options.zones ?? DEFAULT_ZONES),
-      clockMode: clockModeOf(before.quarter, snap.clock, pointsFor === null || pointsAgainst === null ? null : pointsFor - pointsAgainst),
+      clockMode: clockModeOf(
+        before.quarter,
+        snap.clock,
+        pointsFor === null || pointsAgainst === null ? null : pointsFor - pointsAgainst,
+      ),
       afterEvent: last === null ? 'nothing' : eventOf(last, last.before.quarter !== before.quarter),
       anchored,
     };
@@ -144,9 +203,15 @@ export function effectiveSnap(row: WalkedSnap): Snap {
   const { snap, before } = row;
   return {
     ...snap,
-    offense: before.offense, defense: before.defense, quarter: before.quarter,
+    offense: before.offense,
+    defense: before.defense,
+    quarter: before.quarter,
     unit: snap.unit ?? before.unit,
-    down: before.down, distance: before.distance, toGoal: before.toGoal, hash: before.hash,
-    pointsFor: row.pointsFor, pointsAgainst: row.pointsAgainst,
+    down: before.down,
+    distance: before.distance,
+    toGoal: before.toGoal,
+    hash: before.hash,
+    pointsFor: row.pointsFor,
+    pointsAgainst: row.pointsAgainst,
   };
 }

@@ -1,14 +1,34 @@
 /** The field table: every column of the open snap table with its kind, limits, group and words. */
 import { HASHES, SIDES } from '../field/spot';
 import {
-  FUMBLES, INCOMPLETE_CAUSES, KICK_ENDS, PLAYS, RESULTS, ROTATIONS, SCORES, TURNOVERS, UNITS,
-  type Snap, type SnapFact, type SnapField,
+  FUMBLES,
+  INCOMPLETE_CAUSES,
+  KICK_ENDS,
+  PLAYS,
+  RESULTS,
+  ROTATIONS,
+  SCORES,
+  TURNOVERS,
+  UNITS,
+  type Snap,
+  type SnapFact,
+  type SnapField,
 } from './snap';
 
-export const FIELD_GROUPS = ['identity', 'situation', 'at_the_line', 'before_the_snap', 'the_play', 'who', 'what_came_of_it', 'remarks'] as const;
+export const FIELD_GROUPS = [
+  'identity',
+  'situation',
+  'at_the_line',
+  'before_the_snap',
+  'the_play',
+  'who',
+  'what_came_of_it',
+  'remarks',
+] as const;
 export type FieldGroup = (typeof FIELD_GROUPS)[number];
 
-export type FieldKind = 'text' | 'integer' | 'decimal' | 'clock' | 'enum' | 'flag' | 'list' | 'penalties' | 'numbers' | 'date';
+export type FieldKind =
+  'text' | 'integer' | 'decimal' | 'clock' | 'enum' | 'flag' | 'list' | 'penalties' | 'numbers' | 'date';
 
 export interface FieldSpec {
   readonly label: string;
@@ -27,10 +47,21 @@ export interface FieldSpec {
   readonly expected?: string;
 }
 
-const fact = (label: string, group: FieldGroup, kind: FieldKind, more: Partial<FieldSpec> = {}): FieldSpec => ({ label, group, kind, tag: false, ...more });
-const tag = (label: string, group: FieldGroup, kind: FieldKind, more: Partial<FieldSpec> = {}): FieldSpec => ({ label, group, kind, tag: true, ...more });
+const fact = (
+  label: string,
+  group: FieldGroup,
+  kind: FieldKind,
+  more: Partial<FieldSpec> = {},
+): FieldSpec => ({ label, group, kind, tag: false, ...more });
+const tag = (
+  label: string,
+  group: FieldGroup,
+  kind: FieldKind,
+  more: Partial<FieldSpec> = {},
+): FieldSpec => ({ label, group, kind, tag: true, ...more });
 const one = (values: readonly string[]): Partial<FieldSpec> => ({ values });
-const span = (min: number, max: number, unit?: string): Partial<FieldSpec> => (unit ? { min, max, unit } : { min, max });
+const span = (min: number, max: number, unit?: string): Partial<FieldSpec> =>
+  unit ? { min, max, unit } : { min, max };
 
 const JERSEY = { pattern: /^\d{1,2}$/ };
 
@@ -54,7 +85,10 @@ export const SNAP_FIELDS: Readonly<Record<SnapField, FieldSpec>> = {
   hash: fact('hash', 'situation', 'enum', one(HASHES)),
   down: fact('down', 'situation', 'integer', span(1, 4)),
   distance: fact('distance', 'situation', 'integer', span(1, 99, 'yards')),
-  personnel: tag('people', 'at_the_line', 'text', { pattern: /^[0-5][0-5]$/, expected: 'two digits, backs then tight ends, such as 11' }),
+  personnel: tag('people', 'at_the_line', 'text', {
+    pattern: /^[0-5][0-5]$/,
+    expected: 'two digits, backs then tight ends, such as 11',
+  }),
   extraLinemen: tag('extra linemen', 'at_the_line', 'integer', span(0, 5)),
   quarterbackOut: fact('quarterback out', 'at_the_line', 'flag'),
   men: fact('men', 'at_the_line', 'integer', span(5, 13)),
@@ -118,12 +152,15 @@ export const SNAP_FIELDS: Readonly<Record<SnapField, FieldSpec>> = {
 };
 
 export const SNAP_FIELD_NAMES = Object.keys(SNAP_FIELDS) as SnapField[];
-export const SNAP_FACTS = SNAP_FIELD_NAMES.filter((f) => f !== 'snapId' && f !== 'game' && f !== 'order') as SnapFact[];
+export const SNAP_FACTS = SNAP_FIELD_NAMES.filter(
+  (f) => f !== 'snapId' && f !== 'game' && f !== 'order',
+) as SnapFact[];
 
 /** Column name of a field in the open table: toGoal → to_goal. */
 export const columnOf = (field: string): string => field.replace(/[A-Z]/g, (c) => `_${c.toLowerCase()}`);
 /** Field name of a column: to_goal → toGoal. */
-export const fieldOfColumn = (column: string): string => column.replace(/_([a-z])/g, (_, c: string) => c.toUpperCase());
+export const fieldOfColumn = (column: string): string =>
+  column.replace(/_([a-z])/g, (_, c: string) => c.toUpperCase());
 
 /** An untagged snap. */
 export function blankSnap(snapId: string, game: string, order: number): Snap {
@@ -139,14 +176,28 @@ export const emptyValue = (field: SnapField): null | readonly never[] =>
 /** Equality of two values by content; the order of an object's keys says nothing. */
 export function sameValue(a: unknown, b: unknown): boolean {
   if (a === b) return true;
-  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null || Array.isArray(a) !== Array.isArray(b)) return false;
+  if (
+    typeof a !== 'object' ||
+    typeof b !== 'object' ||
+    a === null ||
+    b === null ||
+    Array.isArray(a) !== Array.isArray(b)
+  )
+    return false;
   const [x, y] = [a as Record<string, unknown>, b as Record<string, unknown>];
   const keys = Object.keys(x);
-  return keys.length === Object.keys(y).length && keys.every((k) => Object.hasOwn(y, k) && sameValue(x[k], y[k]));
+  return (
+    keys.length === Object.keys(y).length && keys.every((k) => Object.hasOwn(y, k) && sameValue(x[k], y[k]))
+  );
 }
 
 /** A snap without its blanks, to send; `fullSnap` puts them back. */
 export type SlimSnap = Pick<Snap, 'snapId' | 'game' | 'order'> & Partial<Snap>;
 export const slimSnap = (snap: Snap): SlimSnap =>
-  Object.fromEntries(Object.entries(snap).filter(([, v]) => v !== null && !(Array.isArray(v) && v.length === 0))) as unknown as SlimSnap;
-export const fullSnap = (slim: SlimSnap): Snap => ({ ...blankSnap(slim.snapId, slim.game, slim.order), ...slim });
+  Object.fromEntries(
+    Object.entries(snap).filter(([, v]) => v !== null && !(Array.isArray(v) && v.length === 0)),
+  ) as unknown as SlimSnap;
+export const fullSnap = (slim: SlimSnap): Snap => ({
+  ...blankSnap(slim.snapId, slim.game, slim.order),
+  ...slim,
+});

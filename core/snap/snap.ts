@@ -11,7 +11,17 @@ export type Unit = (typeof UNITS)[number];
 export const PLAYS = ['run', 'pass', 'rpo', 'other'] as const;
 export type Play = (typeof PLAYS)[number];
 
-export const RESULTS = ['gain', 'complete', 'incomplete', 'sack', 'scramble', 'kneel', 'spike', 'kick', 'no_play'] as const;
+export const RESULTS = [
+  'gain',
+  'complete',
+  'incomplete',
+  'sack',
+  'scramble',
+  'kneel',
+  'spike',
+  'kick',
+  'no_play',
+] as const;
 export type Result = (typeof RESULTS)[number];
 
 export const INCOMPLETE_CAUSES = ['dropped', 'thrown_away', 'batted', 'defended', 'overthrown'] as const;
@@ -23,14 +33,30 @@ export type Turnover = (typeof TURNOVERS)[number];
 export const FUMBLES = ['kept', 'lost'] as const;
 export type Fumble = (typeof FUMBLES)[number];
 
-export const KICK_ENDS = ['returned', 'fair_catch', 'touchback', 'downed', 'out_of_bounds', 'blocked', 'muffed', 'kept_by_kickers', 'good', 'missed'] as const;
+export const KICK_ENDS = [
+  'returned',
+  'fair_catch',
+  'touchback',
+  'downed',
+  'out_of_bounds',
+  'blocked',
+  'muffed',
+  'kept_by_kickers',
+  'good',
+  'missed',
+] as const;
 export type KickEnd = (typeof KICK_ENDS)[number];
 
 export const SCORES = ['touchdown', 'field_goal', 'safety', 'try_1', 'try_2', 'defensive_try'] as const;
 export type Score = (typeof SCORES)[number];
 
 export const SCORE_POINTS: Readonly<Record<Score, number>> = {
-  touchdown: 6, field_goal: 3, safety: 2, try_1: 1, try_2: 2, defensive_try: 2,
+  touchdown: 6,
+  field_goal: 3,
+  safety: 2,
+  try_1: 1,
+  try_2: 2,
+  defensive_try: 2,
 };
 
 export const ROTATIONS = ['strong', 'weak', 'field', 'boundary', 'motion'] as const;

@@ -1,6 +1,20 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { blankSnap, columnOf, emptyValue, fieldOfColumn, fullSnap, isTagged, readFieldText, sameValue, slimSnap, SNAP_FIELDS, SNAP_FIELD_NAMES, writeFieldText, type SnapField } from './index';
+import {
+  blankSnap,
+  columnOf,
+  emptyValue,
+  fieldOfColumn,
+  fullSnap,
+  isTagged,
+  readFieldText,
+  sameValue,
+  slimSnap,
+  SNAP_FIELDS,
+  SNAP_FIELD_NAMES,
+  writeFieldText,
+  type SnapField,
+} from './index';
 
 /** Any value a field may hold, from its own row of the field table: a new field extends the test by itself. */
 function valueOf(field: SnapField): fc.Arbitrary<unknown> {
@@ -8,15 +22,37 @@ function valueOf(field: SnapField): fc.Arbitrary<unknown> {
   const jersey = fc.integer({ min: 0, max: 99 }).map(String);
   const plain = (): fc.Arbitrary<unknown> => {
     switch (spec.kind) {
-      case 'enum': return fc.constantFrom(...spec.values!);
-      case 'flag': return fc.boolean();
+      case 'enum':
+        return fc.constantFrom(...spec.values!);
+      case 'flag':
+        return fc.boolean();
       case 'integer':
-      case 'clock': return fc.integer({ min: spec.min ?? 0, max: spec.max ?? 900 });
-      case 'decimal': return fc.integer({ min: 0, max: 80_000 }).map((n) => n / 4);
-      case 'list': return fc.uniqueArray(fc.constantFrom('trick', 'busted', 'hurry'));
-      case 'numbers': return fc.array(jersey, { maxLength: 3 });
-      case 'penalties': return fc.array(fc.record({ side: fc.constantFrom('o', 'd', 'k', 'r'), name: fc.constantFrom('holding', 'face mask'), yards: fc.option(fc.integer({ min: 0, max: 40 })), from: fc.constantFrom('prev', 'end', 'foul', 'succ'), outcome: fc.constantFrom('accepted', 'declined', 'offset'), extra: fc.constantFrom('1st', 'lod', '') }), { maxLength: 2 });
-      default: return field === 'personnel' ? fc.constantFrom('11', '12', '20') : spec.pattern ? jersey : fc.constantFrom('trips', 'cover 3', 'a, "word"');
+      case 'clock':
+        return fc.integer({ min: spec.min ?? 0, max: spec.max ?? 900 });
+      case 'decimal':
+        return fc.integer({ min: 0, max: 80_000 }).map((n) => n / 4);
+      case 'list':
+        return fc.uniqueArray(fc.constantFrom('trick', 'busted', 'hurry'));
+      case 'numbers':
+        return fc.array(jersey, { maxLength: 3 });
+      case 'penalties':
+        return fc.array(
+          fc.record({
+            side: fc.constantFrom('o', 'd', 'k', 'r'),
+            name: fc.constantFrom('holding', 'face mask'),
+            yards: fc.option(fc.integer({ min: 0, max: 40 })),
+            from: fc.constantFrom('prev', 'end', 'foul', 'succ'),
+            outcome: fc.constantFrom('accepted', 'declined', 'offset'),
+            extra: fc.constantFrom('1st', 'lod', ''),
+          }),
+          { maxLength: 2 },
+        );
+      default:
+        return field === 'personnel'
+          ? fc.constantFrom('11', '12', '20')
+          : spec.pattern
+            ? jersey
+            : fc.constantFrom('trips', 'cover 3', 'a, "word"');
     }
   };
   return spec.tag ? fc.oneof(plain(), fc.constantFrom('-', '?')) : plain();
@@ -25,9 +61,12 @@ function valueOf(field: SnapField): fc.Arbitrary<unknown> {
 describe('every field of the table', () => {
   for (const field of SNAP_FIELD_NAMES) {
     it(`${field} reads back what it writes`, () => {
-      fc.assert(fc.property(valueOf(field), (value) => {
-        expect(readFieldText(field, writeFieldText(field, value))).toEqual({ ok: true, value });
-      }), { numRuns: 30, seed: 1 });
+      fc.assert(
+        fc.property(valueOf(field), (value) => {
+          expect(readFieldText(field, writeFieldText(field, value))).toEqual({ ok: true, value });
+        }),
+        { numRuns: 30, seed: 1 },
+      );
     });
   }
 
@@ -42,8 +81,13 @@ describe('every field of the table', () => {
   it('takes "-" and "?" in tag columns only', () => {
     for (const field of SNAP_FIELD_NAMES) {
       const spec = SNAP_FIELDS[field];
-      if (spec.tag) expect([readFieldText(field, '-'), readFieldText(field, '?')]).toEqual([{ ok: true, value: '-' }, { ok: true, value: '?' }]);
-      else if (spec.kind === 'integer' || spec.kind === 'enum' || spec.kind === 'flag') expect(readFieldText(field, '?').ok).toBe(false);
+      if (spec.tag)
+        expect([readFieldText(field, '-'), readFieldText(field, '?')]).toEqual([
+          { ok: true, value: '-' },
+          { ok: true, value: '?' },
+        ]);
+      else if (spec.kind === 'integer' || spec.kind === 'enum' || spec.kind === 'flag')
+        expect(readFieldText(field, '?').ok).toBe(false);
     }
   });
 });
@@ -61,7 +105,11 @@ describe('what cannot be read says what was expected', () => {
     ['tacklers', '5;x', 'jersey numbers with ; between'],
     ['kept', 'maybe', 'true or false'],
     ['penalties', 'o:holding', 'side:name:yards:from:outcome:extra, such as o:holding:10:prev:accepted:'],
-    ['penalties', 'x:holding:10:prev:accepted:', 'side:name:yards:from:outcome:extra, such as o:holding:10:prev:accepted:'],
+    [
+      'penalties',
+      'x:holding:10:prev:accepted:',
+      'side:name:yards:from:outcome:extra, such as o:holding:10:prev:accepted:',
+    ],
   ] as const)('%s “%s”', (field, text, expected) => {
     expect(readFieldText(field, text)).toEqual({ ok: false, expected });
   });
@@ -71,11 +119,25 @@ describe('a snap', () => {
   it('is the same after it was sent without its blanks', () => {
     const snap = { ...blankSnap('s', 'g', 1), gain: 0, kept: false, formation: '-', tags: ['trick'] };
     expect(fullSnap(slimSnap(snap))).toEqual(snap);
-    expect(Object.keys(slimSnap(snap)).sort()).toEqual(['formation', 'gain', 'game', 'kept', 'order', 'snapId', 'tags']);
+    expect(Object.keys(slimSnap(snap)).sort()).toEqual([
+      'formation',
+      'gain',
+      'game',
+      'kept',
+      'order',
+      'snapId',
+      'tags',
+    ]);
   });
 
   it('keeps blank, none and not visible apart from a value', () => {
-    expect([null, '-', '?', 'trips', 0].map((v) => isTagged(v as string))).toEqual([false, false, false, true, true]);
+    expect([null, '-', '?', 'trips', 0].map((v) => isTagged(v as string))).toEqual([
+      false,
+      false,
+      false,
+      true,
+      true,
+    ]);
   });
 
   it('compares lists by content', () => {

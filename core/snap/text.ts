@@ -2,9 +2,18 @@
 import { ENFORCEMENTS } from '../field/profile';
 import { formatClock, parseClock } from '../field/spot';
 import { SNAP_FIELDS, type FieldSpec } from './fields';
-import { NONE, PENALTY_EXTRAS, PENALTY_OUTCOMES, PENALTY_SIDES, UNSEEN, type Penalty, type SnapField } from './snap';
+import {
+  NONE,
+  PENALTY_EXTRAS,
+  PENALTY_OUTCOMES,
+  PENALTY_SIDES,
+  UNSEEN,
+  type Penalty,
+  type SnapField,
+} from './snap';
 
-export type ReadResult = { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly expected: string };
+export type ReadResult =
+  { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly expected: string };
 
 const isDate = (text: string): boolean => {
   const time = Date.parse(`${text}T00:00:00Z`);
@@ -14,18 +23,37 @@ const isDate = (text: string): boolean => {
 const ok = (value: unknown): ReadResult => ({ ok: true, value });
 const no = (expected: string): ReadResult => ({ ok: false, expected });
 
-export const encodePenalty = (p: Penalty): string => [p.side, p.name, p.yards ?? '?', p.from, p.outcome, p.extra].join(':');
+export const encodePenalty = (p: Penalty): string =>
+  [p.side, p.name, p.yards ?? '?', p.from, p.outcome, p.extra].join(':');
 
 function readPenalty(text: string): Penalty | null {
   const [side, name, yards, from, outcome, extra] = text.split(':').map((part) => part.trim());
-  const isOne = <T extends string>(list: readonly T[], v: string | undefined): v is T => (list as readonly string[]).includes(v ?? 'no such word');
-  if (!isOne(PENALTY_SIDES, side) || !name || !isOne(ENFORCEMENTS, from) || !isOne(PENALTY_OUTCOMES, outcome) || !isOne(PENALTY_EXTRAS, extra ?? '')) return null;
+  const isOne = <T extends string>(list: readonly T[], v: string | undefined): v is T =>
+    (list as readonly string[]).includes(v ?? 'no such word');
+  if (
+    !isOne(PENALTY_SIDES, side) ||
+    !name ||
+    !isOne(ENFORCEMENTS, from) ||
+    !isOne(PENALTY_OUTCOMES, outcome) ||
+    !isOne(PENALTY_EXTRAS, extra ?? '')
+  )
+    return null;
   if (yards !== '?' && !/^\d{1,2}$/.test(yards ?? '')) return null;
-  return { side, name, yards: yards === '?' ? null : Number(yards), from, outcome, extra: (extra ?? '') as Penalty['extra'] };
+  return {
+    side,
+    name,
+    yards: yards === '?' ? null : Number(yards),
+    from,
+    outcome,
+    extra: (extra ?? '') as Penalty['extra'],
+  };
 }
 
 /** What `readText` needs to know of a field. */
-export type TextSpec = Pick<FieldSpec, 'kind' | 'tag' | 'values' | 'min' | 'max' | 'pattern' | 'expected' | 'most'>;
+export type TextSpec = Pick<
+  FieldSpec,
+  'kind' | 'tag' | 'values' | 'min' | 'max' | 'pattern' | 'expected' | 'most'
+>;
 
 /** Characters a text may have where its field says nothing else. */
 export const MOST_TEXT = 4000;
@@ -40,9 +68,11 @@ export const readFieldText = (field: SnapField, raw: string): ReadResult => read
 /** Reads a cell. Empty is "not tagged"; tag columns also take "-" and "?". Never throws. */
 export function readText(spec: TextSpec, raw: string): ReadResult {
   const text = raw.trim();
-  if (text.length > (spec.most ?? MOST_TEXT)) return no(`a text of up to ${spec.most ?? MOST_TEXT} characters`);
+  if (text.length > (spec.most ?? MOST_TEXT))
+    return no(`a text of up to ${spec.most ?? MOST_TEXT} characters`);
   if (text !== '' && !fitText(text)) return no('text: it holds a control character');
-  if (text === '') return ok(spec.kind === 'list' || spec.kind === 'penalties' || spec.kind === 'numbers' ? [] : null);
+  if (text === '')
+    return ok(spec.kind === 'list' || spec.kind === 'penalties' || spec.kind === 'numbers' ? [] : null);
   if (spec.tag && (text === NONE || text === UNSEEN)) return ok(text);
   switch (spec.kind) {
     case 'text':
@@ -54,7 +84,12 @@ export function readText(spec: TextSpec, raw: string): ReadResult {
       const n = Number(text);
       const range = spec.min === undefined ? '' : ` from ${spec.min} to ${spec.max}`;
       const expected = `a ${spec.kind === 'integer' ? 'whole ' : ''}number${range}`;
-      if (!pattern.test(text) || (spec.min !== undefined && n < spec.min) || (spec.max !== undefined && n > spec.max)) return no(expected);
+      if (
+        !pattern.test(text) ||
+        (spec.min !== undefined && n < spec.min) ||
+        (spec.max !== undefined && n > spec.max)
+      )
+        return no(expected);
       return ok(n);
     }
     case 'clock': {
@@ -69,22 +104,36 @@ export function readText(spec: TextSpec, raw: string): ReadResult {
     case 'date':
       return /^\d{4}-\d{2}-\d{2}$/.test(text) && isDate(text) ? ok(text) : no('a date such as 2026-10-03');
     case 'list': {
-      const parts = text.split(';').map((p) => p.trim()).filter(Boolean);
-      return spec.pattern && !parts.every((p) => spec.pattern!.test(p)) ? no(spec.expected ?? 'words with ; between') : ok(parts);
+      const parts = text
+        .split(';')
+        .map((p) => p.trim())
+        .filter(Boolean);
+      return spec.pattern && !parts.every((p) => spec.pattern!.test(p))
+        ? no(spec.expected ?? 'words with ; between')
+        : ok(parts);
     }
     case 'numbers': {
-      const numbers = text.split(';').map((p) => p.trim()).filter(Boolean);
+      const numbers = text
+        .split(';')
+        .map((p) => p.trim())
+        .filter(Boolean);
       return numbers.every((n) => spec.pattern!.test(n)) ? ok(numbers) : no('jersey numbers with ; between');
     }
     case 'penalties': {
-      const penalties = text.split(';').filter((p) => p.trim() !== '').map(readPenalty);
-      return penalties.every((p) => p !== null) ? ok(penalties) : no('side:name:yards:from:outcome:extra, such as o:holding:10:prev:accepted:');
+      const penalties = text
+        .split(';')
+        .filter((p) => p.trim() !== '')
+        .map(readPenalty);
+      return penalties.every((p) => p !== null)
+        ? ok(penalties)
+        : no('side:name:yards:from:outcome:extra, such as o:holding:10:prev:accepted:');
     }
   }
 }
 
 /** The cell for a value; the inverse of `readFieldText`. */
-export const writeFieldText = (field: SnapField, value: unknown): string => writeText(SNAP_FIELDS[field], value);
+export const writeFieldText = (field: SnapField, value: unknown): string =>
+  writeText(SNAP_FIELDS[field], value);
 
 export function writeText({ kind }: TextSpec, value: unknown): string {
   if (value === null || value === undefined) return '';
@@ -93,6 +142,7 @@ export function writeText({ kind }: TextSpec, value: unknown): string {
   if (kind === 'list' || kind === 'numbers') return (value as readonly string[]).join(';');
   if (kind === 'clock') return formatClock(value as number);
   // Never with an exponent: a spreadsheet and the reader take plain decimals.
-  if (kind === 'decimal' && /e/.test(String(value))) return (value as number).toFixed(20).replace(/\.?0+$/, '');
+  if (kind === 'decimal' && /e/.test(String(value)))
+    return (value as number).toFixed(20).replace(/\.?0+$/, '');
   return String(value);
 }

@@ -1,7 +1,13 @@
 /** The store's side of one game as a plain model: what PostgreSQL and store/sync do, in thirty lines, for the tests of the queue. */
 import type { Answer, Conflict, Operation, Pulled, SyncRow } from './index';
 
-interface ModelRow { key: string; fields: Record<string, unknown>; versions: Record<string, number>; deleted: boolean; revision: number }
+interface ModelRow {
+  key: string;
+  fields: Record<string, unknown>;
+  versions: Record<string, number>;
+  deleted: boolean;
+  revision: number;
+}
 
 export class ModelServer {
   epoch = 'epoch-0';
@@ -56,7 +62,13 @@ export class ModelServer {
           let after = op.after;
           while (after !== null && anchors.has(after)) after = anchors.get(after)!;
           const at = after === null ? 0 : this.rows.findIndex((r) => r.key === after) + 1;
-          const made: ModelRow = { key: op.row, fields: { ...op.fields }, versions: {}, deleted: false, revision };
+          const made: ModelRow = {
+            key: op.row,
+            fields: { ...op.fields },
+            versions: {},
+            deleted: false,
+            revision,
+          };
           if (after !== null && at === 0) this.rows.push(made);
           else this.rows.splice(at, 0, made);
           this.applied.set(op.id, (this.applied.get(op.id) ?? 0) + 1);
@@ -67,9 +79,22 @@ export class ModelServer {
         for (const [field, p] of Object.entries(op.fields)) {
           if (row.fields[field] === p.value) continue;
           const known = typeof p.over === 'string' ? this.log.get(p.over) : null;
-          const over = op.epoch !== this.epoch ? null : typeof p.over === 'number' ? p.over : known && known.status !== 'refused' && !(known.status === 'conflict' && known.conflicts.some((c) => c.field === field)) ? (known.versions[field] ?? 1) : null;
+          const over =
+            op.epoch !== this.epoch
+              ? null
+              : typeof p.over === 'number'
+                ? p.over
+                : known &&
+                    known.status !== 'refused' &&
+                    !(known.status === 'conflict' && known.conflicts.some((c) => c.field === field))
+                  ? (known.versions[field] ?? 1)
+                  : null;
           const version = row.versions[field] ?? 1;
-          if (over !== version) conflicts = [...conflicts, { field, theirs: row.fields[field], yours: p.value, by: 'other', at: '', version }];
+          if (over !== version)
+            conflicts = [
+              ...conflicts,
+              { field, theirs: row.fields[field], yours: p.value, by: 'other', at: '', version },
+            ];
           else {
             row.fields[field] = p.value;
             row.versions[field] = version + 1;
@@ -84,8 +109,14 @@ export class ModelServer {
       }
       wrote = true;
       const now = this.rows.find((r) => r.key === op.row)!;
-      const common = { id: op.id, revision, order: this.rows.indexOf(now) + 1, versions: Object.fromEntries(Object.entries(now.versions).filter(([, v]) => v > 1)) };
-      const answer: Answer = conflicts.length > 0 ? { ...common, status: 'conflict', conflicts } : { ...common, status: 'done' };
+      const common = {
+        id: op.id,
+        revision,
+        order: this.rows.indexOf(now) + 1,
+        versions: Object.fromEntries(Object.entries(now.versions).filter(([, v]) => v > 1)),
+      };
+      const answer: Answer =
+        conflicts.length > 0 ? { ...common, status: 'conflict', conflicts } : { ...common, status: 'done' };
       this.log.set(op.id, answer);
       return answer;
     });
@@ -95,7 +126,19 @@ export class ModelServer {
 
   /** Always everything: keys of rows move when one is put between. */
   pull(): Pulled {
-    return { epoch: this.epoch, revision: this.revision, whole: true, rows: this.rows.map((r, i): SyncRow => ({ kind: 'snap', row: r.key, order: i + 1, fields: { ...r.fields }, versions: { ...r.versions }, deleted: r.deleted })) };
+    return {
+      epoch: this.epoch,
+      revision: this.revision,
+      whole: true,
+      rows: this.rows.map((r, i): SyncRow => ({
+        kind: 'snap',
+        row: r.key,
+        order: i + 1,
+        fields: { ...r.fields },
+        versions: { ...r.versions },
+        deleted: r.deleted,
+      })),
+    };
   }
 
   live = (): string[] => this.rows.filter((r) => !r.deleted).map((r) => r.key);

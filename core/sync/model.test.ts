@@ -5,7 +5,17 @@
  */
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { answerQueue, EMPTY_BASE, nextBatch, overlay, overNow, pullInto, type Base, type Operation, type Queued } from './index';
+import {
+  answerQueue,
+  EMPTY_BASE,
+  nextBatch,
+  overlay,
+  overNow,
+  pullInto,
+  type Base,
+  type Operation,
+  type Queued,
+} from './index';
 import { ModelServer } from './model.fixture';
 
 const RUNS = 4000;
@@ -17,20 +27,79 @@ type Step =
   | { readonly do: 'type'; readonly bad: boolean; readonly at: number; readonly end: boolean }
   | { readonly do: 'patch'; readonly at: number; readonly value: number }
   | Each<'remove' | 'restore-row', { readonly at: number }>
-  | { readonly do: 'send'; readonly fate: 'answered' | 'lost-request' | 'lost-answer' | 'repeated'; readonly most: number }
+  | {
+      readonly do: 'send';
+      readonly fate: 'answered' | 'lost-request' | 'lost-answer' | 'repeated';
+      readonly most: number;
+    }
   | Each<'pull' | 'backup' | 'restore' | 'reload'>
   | { readonly do: 'other'; readonly what: 'put' | 'patch' | 'delete'; readonly at: number }
   | { readonly do: 'settle'; readonly how: 'fix' | 'discard' | 'mine' | 'theirs' };
 
 const nat = fc.nat(20);
 const step: fc.Arbitrary<Step> = fc.oneof(
-  { weight: 6, arbitrary: fc.record({ do: fc.constant('type' as const), bad: fc.integer({ min: 0, max: 5 }).map((n) => n === 0), at: nat, end: fc.boolean() }) },
-  { weight: 4, arbitrary: fc.record({ do: fc.constant('patch' as const), at: nat, value: fc.oneof(fc.integer({ min: 0, max: 6 }), fc.constant(452)) }) },
-  { weight: 1, arbitrary: fc.record({ do: fc.constantFrom('remove' as const, 'restore-row' as const), at: nat }) },
-  { weight: 5, arbitrary: fc.record({ do: fc.constant('send' as const), fate: fc.constantFrom('answered' as const, 'answered' as const, 'lost-request' as const, 'lost-answer' as const, 'repeated' as const), most: fc.integer({ min: 1, max: 5 }) }) },
-  { weight: 3, arbitrary: fc.record({ do: fc.constantFrom('pull' as const, 'pull' as const, 'reload' as const, 'backup' as const, 'restore' as const) }) },
-  { weight: 2, arbitrary: fc.record({ do: fc.constant('other' as const), what: fc.constantFrom('put' as const, 'patch' as const, 'delete' as const), at: nat }) },
-  { weight: 1, arbitrary: fc.record({ do: fc.constant('settle' as const), how: fc.constantFrom('fix' as const, 'discard' as const, 'mine' as const, 'theirs' as const) }) },
+  {
+    weight: 6,
+    arbitrary: fc.record({
+      do: fc.constant('type' as const),
+      bad: fc.integer({ min: 0, max: 5 }).map((n) => n === 0),
+      at: nat,
+      end: fc.boolean(),
+    }),
+  },
+  {
+    weight: 4,
+    arbitrary: fc.record({
+      do: fc.constant('patch' as const),
+      at: nat,
+      value: fc.oneof(fc.integer({ min: 0, max: 6 }), fc.constant(452)),
+    }),
+  },
+  {
+    weight: 1,
+    arbitrary: fc.record({ do: fc.constantFrom('remove' as const, 'restore-row' as const), at: nat }),
+  },
+  {
+    weight: 5,
+    arbitrary: fc.record({
+      do: fc.constant('send' as const),
+      fate: fc.constantFrom(
+        'answered' as const,
+        'answered' as const,
+        'lost-request' as const,
+        'lost-answer' as const,
+        'repeated' as const,
+      ),
+      most: fc.integer({ min: 1, max: 5 }),
+    }),
+  },
+  {
+    weight: 3,
+    arbitrary: fc.record({
+      do: fc.constantFrom(
+        'pull' as const,
+        'pull' as const,
+        'reload' as const,
+        'backup' as const,
+        'restore' as const,
+      ),
+    }),
+  },
+  {
+    weight: 2,
+    arbitrary: fc.record({
+      do: fc.constant('other' as const),
+      what: fc.constantFrom('put' as const, 'patch' as const, 'delete' as const),
+      at: nat,
+    }),
+  },
+  {
+    weight: 1,
+    arbitrary: fc.record({
+      do: fc.constant('settle' as const),
+      how: fc.constantFrom('fix' as const, 'discard' as const, 'mine' as const, 'theirs' as const),
+    }),
+  },
 );
 
 class Client {
@@ -54,7 +123,11 @@ class Client {
   shown = () => overlay(this.base, this.queue, SCOPE);
 
   patch(row: string, field: string, value: unknown): void {
-    const over = overNow(this.queue, SCOPE, row, field, { epoch: this.base.epoch, revision: this.base.revision, versions: this.base.rows.get(row)?.versions ?? null });
+    const over = overNow(this.queue, SCOPE, row, field, {
+      epoch: this.base.epoch,
+      revision: this.base.revision,
+      versions: this.base.rows.get(row)?.versions ?? null,
+    });
     this.add({ ...this.common(row), do: 'patch', fields: { [field]: { value, over } } });
   }
 
@@ -72,7 +145,9 @@ class Client {
     if (fate === 'repeated') answer = this.server.answer(ops);
     const { changed, gone } = answerQueue(this.queue, answer.answers, answer.epoch);
     for (const id of gone) this.settled.add(id);
-    this.queue = this.queue.filter((q) => !gone.includes(q.op.id)).map((q) => changed.find((c) => c.seq === q.seq) ?? q);
+    this.queue = this.queue
+      .filter((q) => !gone.includes(q.op.id))
+      .map((q) => changed.find((c) => c.seq === q.seq) ?? q);
   }
 
   settle(how: Extract<Step, { do: 'settle' }>['how']): void {
@@ -81,10 +156,21 @@ class Client {
     if (refused && (how === 'fix' || how === 'discard')) {
       this.queue = this.queue.filter((q) => q !== refused);
       this.settled.add(refused.op.id);
-      if (how === 'fix' && refused.op.do === 'put') this.add({ ...this.common(refused.op.row), do: 'put', after: refused.op.after, fields: { gain: 1 } });
+      if (how === 'fix' && refused.op.do === 'put')
+        this.add({ ...this.common(refused.op.row), do: 'put', after: refused.op.after, fields: { gain: 1 } });
     } else if (conflict && (how === 'mine' || how === 'theirs')) {
       const c = conflict.conflicts![0]!;
-      if (how === 'mine') this.add({ ...this.common(conflict.op.row), do: 'patch', fields: { [c.field]: { value: c.yours, over: conflict.epoch === this.base.epoch ? c.version : conflict.op.id } } });
+      if (how === 'mine')
+        this.add({
+          ...this.common(conflict.op.row),
+          do: 'patch',
+          fields: {
+            [c.field]: {
+              value: c.yours,
+              over: conflict.epoch === this.base.epoch ? c.version : conflict.op.id,
+            },
+          },
+        });
       this.queue = this.queue.map((q) => (q === conflict ? { ...q, state: 'done', conflicts: [] } : q));
     }
   }
@@ -92,69 +178,110 @@ class Client {
 
 it(`holds over ${RUNS} random schedules`, () => {
   let operations = 0;
-  fc.assert(fc.property(fc.array(step, { minLength: 5, maxLength: 60 }), (steps) => {
-    const server = new ModelServer();
-    const client = new Client(server);
-    let rows = 0;
-    let others = 0;
-    /** The chain of rows typed one after another at the end, as they stood when typed. */
-    const chain: [string, string][] = [];
-    for (const s of steps) {
-      const shown = client.shown();
-      const pick = (at: number) => shown[at % Math.max(1, shown.length)];
-      if (s.do === 'type') {
-        const after = s.end ? (shown[shown.length - 1]?.row ?? null) : (pick(s.at)?.row ?? null);
-        const row = `r${++rows}`;
-        client.add({ ...client.common(row), do: 'put', after, fields: { gain: s.bad ? 452 : rows } });
-        if (after !== null && !s.bad) chain.push([after, row]);
-      } else if (s.do === 'patch') {
-        const row = pick(s.at);
-        if (row && row.fields.gain !== s.value) client.patch(row.row, 'gain', s.value);
-      } else if (s.do === 'remove' || s.do === 'restore-row') {
-        const row = pick(s.at);
-        if (row) client.add({ ...client.common(row.row), do: s.do === 'remove' ? 'delete' : 'restore' });
-      } else if (s.do === 'send') client.send(s.fate, s.most);
-      else if (s.do === 'pull') client.pull();
-      // A reload loses what is in memory only; the queue is on the disk.
-      else if (s.do === 'reload') {
-        client.base = EMPTY_BASE;
-        client.pull();
-      } else if (s.do === 'backup') server.backup();
-      else if (s.do === 'restore') server.restore();
-      else if (s.do === 'settle') client.settle(s.how);
-      else {
-        const live = server.live();
-        const row = live[s.at % Math.max(1, live.length)];
-        const id = `other${++others}`;
-        if (s.what === 'put') server.answer([{ id, kind: 'snap', row: id, epoch: server.epoch, do: 'put', after: row ?? null, fields: { gain: 100 + others } }]);
-        else if (row && s.what === 'patch') server.answer([{ id, kind: 'snap', row, epoch: server.epoch, do: 'patch', fields: { gain: { value: 100 + others, over: server.rows.find((r) => r.key === row)!.versions.gain ?? 1 } } }]);
-        else if (row) server.answer([{ id, kind: 'snap', row, epoch: server.epoch, do: 'delete' }]);
+  fc.assert(
+    fc.property(fc.array(step, { minLength: 5, maxLength: 60 }), (steps) => {
+      const server = new ModelServer();
+      const client = new Client(server);
+      let rows = 0;
+      let others = 0;
+      /** The chain of rows typed one after another at the end, as they stood when typed. */
+      const chain: [string, string][] = [];
+      for (const s of steps) {
+        const shown = client.shown();
+        const pick = (at: number) => shown[at % Math.max(1, shown.length)];
+        if (s.do === 'type') {
+          const after = s.end ? (shown[shown.length - 1]?.row ?? null) : (pick(s.at)?.row ?? null);
+          const row = `r${++rows}`;
+          client.add({ ...client.common(row), do: 'put', after, fields: { gain: s.bad ? 452 : rows } });
+          if (after !== null && !s.bad) chain.push([after, row]);
+        } else if (s.do === 'patch') {
+          const row = pick(s.at);
+          if (row && row.fields.gain !== s.value) client.patch(row.row, 'gain', s.value);
+        } else if (s.do === 'remove' || s.do === 'restore-row') {
+          const row = pick(s.at);
+          if (row) client.add({ ...client.common(row.row), do: s.do === 'remove' ? 'delete' : 'restore' });
+        } else if (s.do === 'send') client.send(s.fate, s.most);
+        else if (s.do === 'pull') client.pull();
+        // A reload loses what is in memory only; the queue is on the disk.
+        else if (s.do === 'reload') {
+          client.base = EMPTY_BASE;
+          client.pull();
+        } else if (s.do === 'backup') server.backup();
+        else if (s.do === 'restore') server.restore();
+        else if (s.do === 'settle') client.settle(s.how);
+        else {
+          const live = server.live();
+          const row = live[s.at % Math.max(1, live.length)];
+          const id = `other${++others}`;
+          if (s.what === 'put')
+            server.answer([
+              {
+                id,
+                kind: 'snap',
+                row: id,
+                epoch: server.epoch,
+                do: 'put',
+                after: row ?? null,
+                fields: { gain: 100 + others },
+              },
+            ]);
+          else if (row && s.what === 'patch')
+            server.answer([
+              {
+                id,
+                kind: 'snap',
+                row,
+                epoch: server.epoch,
+                do: 'patch',
+                fields: {
+                  gain: {
+                    value: 100 + others,
+                    over: server.rows.find((r) => r.key === row)!.versions.gain ?? 1,
+                  },
+                },
+              },
+            ]);
+          else if (row) server.answer([{ id, kind: 'snap', row, epoch: server.epoch, do: 'delete' }]);
+        }
       }
-    }
-    // The network is back: everything is sent, everything is pulled.
-    client.pull();
-    for (let i = 0; i < 400 && client.queue.some((q) => q.state === 'waiting'); i++) client.send('answered', 50);
-    client.pull();
-    operations += client.typed.size;
+      // The network is back: everything is sent, everything is pulled.
+      client.pull();
+      for (let i = 0; i < 400 && client.queue.some((q) => q.state === 'waiting'); i++)
+        client.send('answered', 50);
+      client.pull();
+      operations += client.typed.size;
 
-    expect(client.queue.filter((q) => q.state === 'waiting')).toEqual([]);
-    // What the screen shows is what the database has.
-    expect(client.shown().map((r) => r.row)).toEqual(server.live());
-    const kept = new Map(client.queue.map((q) => [q.op.id, q]));
-    for (const [id, op] of client.typed) {
-      expect(server.applied.get(id) ?? 0).toBeLessThanOrEqual(1);
-      // Refused ones are still there with a reason, unless settled by hand or folded into another refused one.
-      const q = kept.get(id);
-      if (q?.state === 'refused') expect(q.reason).toBeTruthy();
-      if (op.do === 'put' && !client.settled.has(id) && q?.state !== 'refused' && !server.restoredAway.has(op.row)) expect(server.rows.some((r) => r.key === op.row), `${id} ${op.row}`).toBe(true);
-      if (!q && !client.settled.has(id)) expect.fail(`${id} left the queue and nobody settled it`);
-    }
-    // Typed one after another, stored one after another (another member's may stand between).
-    if (server.restoredAway.size === 0) {
-      const place = new Map(server.rows.map((r, i) => [r.key, i]));
-      for (const [before, row] of chain) if (place.has(before) && place.has(row)) expect(place.get(row)!).toBeGreaterThan(place.get(before)!);
-    }
-    expect(new Set(server.rows.map((r) => r.key)).size).toBe(server.rows.length);
-  }), { numRuns: RUNS, seed: 20261126 });
+      expect(client.queue.filter((q) => q.state === 'waiting')).toEqual([]);
+      // What the screen shows is what the database has.
+      expect(client.shown().map((r) => r.row)).toEqual(server.live());
+      const kept = new Map(client.queue.map((q) => [q.op.id, q]));
+      for (const [id, op] of client.typed) {
+        expect(server.applied.get(id) ?? 0).toBeLessThanOrEqual(1);
+        // Refused ones are still there with a reason, unless settled by hand or folded into another refused one.
+        const q = kept.get(id);
+        if (q?.state === 'refused') expect(q.reason).toBeTruthy();
+        if (
+          op.do === 'put' &&
+          !client.settled.has(id) &&
+          q?.state !== 'refused' &&
+          !server.restoredAway.has(op.row)
+        )
+          expect(
+            server.rows.some((r) => r.key === op.row),
+            `${id} ${op.row}`,
+          ).toBe(true);
+        if (!q && !client.settled.has(id)) expect.fail(`${id} left the queue and nobody settled it`);
+      }
+      // Typed one after another, stored one after another (another member's may stand between).
+      if (server.restoredAway.size === 0) {
+        const place = new Map(server.rows.map((r, i) => [r.key, i]));
+        for (const [before, row] of chain)
+          if (place.has(before) && place.has(row))
+            expect(place.get(row)!).toBeGreaterThan(place.get(before)!);
+      }
+      expect(new Set(server.rows.map((r) => r.key)).size).toBe(server.rows.length);
+    }),
+    { numRuns: RUNS, seed: 20261126 },
+  );
   process.stdout.write(`queue model: ${RUNS} schedules, ${operations} operations typed\n`);
 }, 120_000);

@@ -30,13 +30,35 @@ interface Common {
   readonly epoch: string;
 }
 /** `after`: the row it follows; null: the first of its scope (of its section, for a call). */
-export type Put = Common & { readonly do: 'put'; readonly fields: Readonly<Record<string, unknown>>; readonly after: string | null };
-export type PatchOp = Common & { readonly do: 'patch'; readonly fields: Readonly<Record<string, FieldPatch>> };
-export type Move = Common & { readonly do: 'move'; readonly fields: Readonly<Record<string, unknown>>; readonly after: string | null };
+export type Put = Common & {
+  readonly do: 'put';
+  readonly fields: Readonly<Record<string, unknown>>;
+  readonly after: string | null;
+};
+export type PatchOp = Common & {
+  readonly do: 'patch';
+  readonly fields: Readonly<Record<string, FieldPatch>>;
+};
+export type Move = Common & {
+  readonly do: 'move';
+  readonly fields: Readonly<Record<string, unknown>>;
+  readonly after: string | null;
+};
 export type Remove = Common & { readonly do: 'delete' | 'restore' };
 export type Operation = Put | PatchOp | Move | Remove;
 
-export const REFUSALS = ['shape', 'value', 'text', 'role', 'closed', 'locked', 'gone', 'taken', 'in-use', 'failed'] as const;
+export const REFUSALS = [
+  'shape',
+  'value',
+  'text',
+  'role',
+  'closed',
+  'locked',
+  'gone',
+  'taken',
+  'in-use',
+  'failed',
+] as const;
 /**
  * shape: not an operation; value: the field cannot hold it; text: characters no database takes; role: the
  * member may not; closed, locked: the game or sheet; gone: scope or row is not there; taken: the word stands
@@ -57,8 +79,21 @@ export interface Conflict {
 export type Versions = Readonly<Record<string, number>>;
 
 export type Answer =
-  | { readonly id: string; readonly status: 'done'; readonly revision: number; readonly order: number | null; readonly versions: Versions }
-  | { readonly id: string; readonly status: 'conflict'; readonly revision: number; readonly order: number | null; readonly versions: Versions; readonly conflicts: readonly Conflict[] }
+  | {
+      readonly id: string;
+      readonly status: 'done';
+      readonly revision: number;
+      readonly order: number | null;
+      readonly versions: Versions;
+    }
+  | {
+      readonly id: string;
+      readonly status: 'conflict';
+      readonly revision: number;
+      readonly order: number | null;
+      readonly versions: Versions;
+      readonly conflicts: readonly Conflict[];
+    }
   | { readonly id: string; readonly status: 'refused'; readonly code: Refusal; readonly reason: string };
 
 export interface SyncAnswer {
@@ -84,13 +119,24 @@ export interface Pulled {
   readonly rows: readonly SyncRow[];
 }
 
-const key = z.string().min(1).max(120).regex(/^[^\p{Cc}\p{Cs}]*$/u, 'holds a control character');
+const key = z
+  .string()
+  .min(1)
+  .max(120)
+  .regex(/^[^\p{Cc}\p{Cs}]*$/u, 'holds a control character');
 const common = { id: key, kind: z.enum(ROW_KINDS), row: key, epoch: z.string().max(80) };
 const fields = z.record(z.string().max(60), z.unknown());
 /** The shape of one operation, where it enters the server or leaves the browser's storage. */
 export const operationSchema = z.discriminatedUnion('do', [
   z.object({ ...common, do: z.literal('put'), fields, after: key.nullable() }),
-  z.object({ ...common, do: z.literal('patch'), fields: z.record(z.string().max(60), z.object({ value: z.unknown(), over: z.union([z.int().min(1), key]) })) }),
+  z.object({
+    ...common,
+    do: z.literal('patch'),
+    fields: z.record(
+      z.string().max(60),
+      z.object({ value: z.unknown(), over: z.union([z.int().min(1), key]) }),
+    ),
+  }),
   z.object({ ...common, do: z.literal('move'), fields, after: key.nullable() }),
   z.object({ ...common, do: z.literal('delete') }),
   z.object({ ...common, do: z.literal('restore') }),
@@ -104,7 +150,10 @@ export function holdsUnfitText(value: unknown): boolean {
 }
 
 /** A request's outer shape; each operation is read by itself, so that a bad one takes no good one with it. */
-export const requestSchema = z.object({ scope: z.string().min(1).max(160), ops: z.array(z.unknown()).min(1).max(200) });
+export const requestSchema = z.object({
+  scope: z.string().min(1).max(160),
+  ops: z.array(z.unknown()).min(1).max(200),
+});
 export const MOST_OPERATIONS = 50;
 /** Characters of JSON a request may have; a browser fills a batch up to half of it. */
 export const MOST_REQUEST = 1_000_000;

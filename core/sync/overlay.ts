@@ -14,21 +14,32 @@ export const EMPTY_BASE: Base = { epoch: '', revision: -1, rows: new Map() };
 
 /** The base after a pull. A pull of another epoch replaces everything; an older one changes nothing. */
 export function pullInto(base: Base, pulled: Pulled): Base {
-  if (pulled.epoch !== base.epoch) return pulled.whole ? { epoch: pulled.epoch, revision: pulled.revision, rows: new Map(pulled.rows.map((r) => [r.row, r])) } : base;
+  if (pulled.epoch !== base.epoch)
+    return pulled.whole
+      ? { epoch: pulled.epoch, revision: pulled.revision, rows: new Map(pulled.rows.map((r) => [r.row, r])) }
+      : base;
   if (pulled.revision < base.revision || (pulled.revision === base.revision && !pulled.whole)) return base;
   const rows = pulled.whole ? new Map<string, SyncRow>() : new Map(base.rows);
   for (const r of pulled.rows) rows.set(r.row, r);
   return { epoch: pulled.epoch, revision: pulled.revision, rows };
 }
 
-export const byPlace = (a: { order: number; row: string }, b: { order: number; row: string }): number => a.order - b.order || (a.row < b.row ? -1 : a.row > b.row ? 1 : 0);
+export const byPlace = (a: { order: number; row: string }, b: { order: number; row: string }): number =>
+  a.order - b.order || (a.row < b.row ? -1 : a.row > b.row ? 1 : 0);
 
 /**
  * Live rows in their order. Waiting rows stand right after the row they were typed after, as the server will
  * place them; their `order` is a stand-in that sorts the same.
  */
 export function overlay(base: Base, queue: readonly Queued[], scope: Scope): SyncRow[] {
-  const mine = queue.filter((q) => q.scope === scope && q.state !== 'refused' && (q.state === 'waiting' || (q.epoch === base.epoch && (q.revision ?? 0) > base.revision))).sort(bySeq);
+  const mine = queue
+    .filter(
+      (q) =>
+        q.scope === scope &&
+        q.state !== 'refused' &&
+        (q.state === 'waiting' || (q.epoch === base.epoch && (q.revision ?? 0) > base.revision)),
+    )
+    .sort(bySeq);
   if (mine.length === 0) return [...base.rows.values()].filter((r) => !r.deleted).sort(byPlace);
   const rows = new Map(base.rows);
   let list = [...rows.values()].sort(byPlace).map((r) => r.row);
@@ -46,12 +57,27 @@ export function overlay(base: Base, queue: readonly Queued[], scope: Scope): Syn
     const now = rows.get(op.row);
     if (op.do === 'put') {
       if (now && !now.deleted) continue;
-      rows.set(op.row, { kind: op.kind, row: op.row, order: q.order ?? 0, fields: op.fields, versions: {}, deleted: false });
+      rows.set(op.row, {
+        kind: op.kind,
+        row: op.row,
+        order: q.order ?? 0,
+        fields: op.fields,
+        versions: {},
+        deleted: false,
+      });
       place(op.row, op.after);
     } else if (!now) continue;
     else if (op.do === 'patch') {
       const lost = new Map((q.conflicts ?? []).map((c) => [c.field, c.theirs]));
-      rows.set(op.row, { ...now, fields: { ...now.fields, ...Object.fromEntries(Object.entries(op.fields).map(([f, p]) => [f, lost.has(f) ? lost.get(f) : p.value])) } });
+      rows.set(op.row, {
+        ...now,
+        fields: {
+          ...now.fields,
+          ...Object.fromEntries(
+            Object.entries(op.fields).map(([f, p]) => [f, lost.has(f) ? lost.get(f) : p.value]),
+          ),
+        },
+      });
     } else if (op.do === 'move') {
       rows.set(op.row, { ...now, fields: { ...now.fields, ...op.fields } });
       place(op.row, op.after);

@@ -27,7 +27,11 @@ export interface Queued {
 export const bySeq = (a: Queued, b: Queued): number => a.seq - b.seq;
 
 /** The next operations to send: the oldest waiting one and those of its scope right behind it. */
-export function nextBatch(queue: readonly Queued[], most: number, characters: number): { readonly scope: Scope; readonly batch: readonly Queued[] } | null {
+export function nextBatch(
+  queue: readonly Queued[],
+  most: number,
+  characters: number,
+): { readonly scope: Scope; readonly batch: readonly Queued[] } | null {
   const waiting = queue.filter((q) => q.state === 'waiting').sort(bySeq);
   const first = waiting[0];
   if (!first) return null;
@@ -42,13 +46,25 @@ export function nextBatch(queue: readonly Queued[], most: number, characters: nu
 }
 
 /** The version a field has after an operation that was done. */
-const versionAfter = (versions: Readonly<Record<string, number>> | undefined, field: string): number => versions?.[field] ?? 1;
+const versionAfter = (versions: Readonly<Record<string, number>> | undefined, field: string): number =>
+  versions?.[field] ?? 1;
 
 const mapOver = (op: Operation, change: (field: string, over: Over) => Over): Operation =>
-  op.do !== 'patch' ? op : { ...op, fields: Object.fromEntries(Object.entries(op.fields).map(([f, p]): [string, FieldPatch] => [f, { value: p.value, over: change(f, p.over) }])) };
+  op.do !== 'patch'
+    ? op
+    : {
+        ...op,
+        fields: Object.fromEntries(
+          Object.entries(op.fields).map(([f, p]): [string, FieldPatch] => [
+            f,
+            { value: p.value, over: change(f, p.over) },
+          ]),
+        ),
+      };
 
 /** What an operation's field was itself typed over, for those that were typed over it in vain. */
-const overOf = (op: Operation, field: string): Over => (op.do === 'patch' ? (op.fields[field]?.over ?? 1) : 1);
+const overOf = (op: Operation, field: string): Over =>
+  op.do === 'patch' ? (op.fields[field]?.over ?? 1) : 1;
 
 /**
  * The queue after the server's answers. Gives the entries that changed and the ids that are gone.
@@ -58,7 +74,11 @@ const overOf = (op: Operation, field: string): Over => (op.do === 'patch' ? (op.
  * - refused: later patches stand over what it stood over; rows placed after a refused one are placed after
  *   its own neighbor; patches of a refused new row become part of it, removing it discards it.
  */
-export function answerQueue(queue: readonly Queued[], answers: readonly Answer[], epoch: string): { readonly changed: readonly Queued[]; readonly gone: readonly string[] } {
+export function answerQueue(
+  queue: readonly Queued[],
+  answers: readonly Answer[],
+  epoch: string,
+): { readonly changed: readonly Queued[]; readonly gone: readonly string[] } {
   const list = new Map([...queue].sort(bySeq).map((q) => [q.op.id, q]));
   const changed = new Set<string>();
   const gone = new Set<string>();
@@ -70,40 +90,83 @@ export function answerQueue(queue: readonly Queued[], answers: readonly Answer[]
     const asked = list.get(answer.id);
     if (!asked || asked.state !== 'waiting') continue;
     // What it was typed over is passed on; not into another epoch, where a number would mean another version.
-    const passed = (op: Operation, field: string): Over => (op.epoch === asked.op.epoch ? overOf(asked.op, field) : asked.op.id);
-    const behind = (): Queued[] => [...list.values()].filter((q) => q.seq > asked.seq && q.state === 'waiting' && q.scope === asked.scope && !gone.has(q.op.id));
+    const passed = (op: Operation, field: string): Over =>
+      op.epoch === asked.op.epoch ? overOf(asked.op, field) : asked.op.id;
+    const behind = (): Queued[] =>
+      [...list.values()].filter(
+        (q) => q.seq > asked.seq && q.state === 'waiting' && q.scope === asked.scope && !gone.has(q.op.id),
+      );
     if (answer.status === 'refused') {
       let refused: Queued = { ...asked, state: 'refused', code: answer.code, reason: answer.reason };
       for (const q of behind()) {
         const { op } = q;
         if (asked.op.do === 'put' && op.row === asked.op.row) {
           const put = refused.op as Put;
-          if (op.do === 'patch') refused = { ...refused, op: { ...put, fields: { ...put.fields, ...Object.fromEntries(Object.entries(op.fields).map(([f, p]) => [f, p.value])) } } };
-          else if (op.do === 'move') refused = { ...refused, op: { ...put, after: op.after, fields: { ...put.fields, ...op.fields } } };
+          if (op.do === 'patch')
+            refused = {
+              ...refused,
+              op: {
+                ...put,
+                fields: {
+                  ...put.fields,
+                  ...Object.fromEntries(Object.entries(op.fields).map(([f, p]) => [f, p.value])),
+                },
+              },
+            };
+          else if (op.do === 'move')
+            refused = {
+              ...refused,
+              op: { ...put, after: op.after, fields: { ...put.fields, ...op.fields } },
+            };
           else if (op.do === 'delete') gone.add(asked.op.id);
           else gone.delete(asked.op.id);
           gone.add(op.id);
           continue;
         }
         let next = mapOver(op, (field, over) => (over === asked.op.id ? passed(q.op, field) : over));
-        if (asked.op.do === 'put' && (next.do === 'put' || next.do === 'move') && next.after === asked.op.row) next = { ...next, after: (refused.op as Put).after };
+        if (asked.op.do === 'put' && (next.do === 'put' || next.do === 'move') && next.after === asked.op.row)
+          next = { ...next, after: (refused.op as Put).after };
         if (next !== op) set({ ...q, op: next });
       }
       set(refused);
       continue;
     }
     const lost = new Map(answer.status === 'conflict' ? answer.conflicts.map((c) => [c.field, c]) : []);
-    set({ ...asked, state: answer.status, epoch, revision: answer.revision, order: answer.order, versions: answer.versions, ...(answer.status === 'conflict' ? { conflicts: answer.conflicts } : {}) });
+    set({
+      ...asked,
+      state: answer.status,
+      epoch,
+      revision: answer.revision,
+      order: answer.order,
+      versions: answer.versions,
+      ...(answer.status === 'conflict' ? { conflicts: answer.conflicts } : {}),
+    });
     for (const q of behind()) {
-      const next = mapOver(q.op, (field, over) => (over !== asked.op.id ? over : lost.has(field) ? passed(q.op, field) : versionAfter(answer.versions, field)));
+      const next = mapOver(q.op, (field, over) =>
+        over !== asked.op.id
+          ? over
+          : lost.has(field)
+            ? passed(q.op, field)
+            : versionAfter(answer.versions, field),
+      );
       if (JSON.stringify(next) !== JSON.stringify(q.op)) set({ ...q, op: next });
     }
     // A newer conflict of the same field takes the place of the older, a newer success settles it.
     if (asked.op.do === 'patch') {
       for (const q of list.values()) {
-        if (q.state !== 'conflict' || q.op.id === asked.op.id || q.seq > asked.seq || q.op.row !== asked.op.row || q.scope !== asked.scope) continue;
-        const left = q.conflicts!.filter((c) => !Object.hasOwn((asked.op as { fields: object }).fields, c.field));
-        if (left.length < q.conflicts!.length) set(left.length === 0 ? { ...q, state: 'done', conflicts: [] } : { ...q, conflicts: left });
+        if (
+          q.state !== 'conflict' ||
+          q.op.id === asked.op.id ||
+          q.seq > asked.seq ||
+          q.op.row !== asked.op.row ||
+          q.scope !== asked.scope
+        )
+          continue;
+        const left = q.conflicts!.filter(
+          (c) => !Object.hasOwn((asked.op as { fields: object }).fields, c.field),
+        );
+        if (left.length < q.conflicts!.length)
+          set(left.length === 0 ? { ...q, state: 'done', conflicts: [] } : { ...q, conflicts: left });
       }
     }
   }
@@ -111,7 +174,17 @@ export function answerQueue(queue: readonly Queued[], answers: readonly Answer[]
 }
 
 /** What a new patch of a field is typed over: the own operation on the way, or what the server has. */
-export function overNow(queue: readonly Queued[], scope: Scope, row: string, field: string, base: { readonly epoch: string; readonly revision: number; readonly versions: Readonly<Record<string, number>> | null }): Over {
+export function overNow(
+  queue: readonly Queued[],
+  scope: Scope,
+  row: string,
+  field: string,
+  base: {
+    readonly epoch: string;
+    readonly revision: number;
+    readonly versions: Readonly<Record<string, number>> | null;
+  },
+): Over {
   for (const q of [...queue].sort((a, b) => b.seq - a.seq)) {
     if (q.scope !== scope || q.op.row !== row || q.state === 'refused') continue;
     const ahead = q.state === 'waiting' || (q.epoch === base.epoch && (q.revision ?? 0) > base.revision);
@@ -126,5 +199,9 @@ export function overNow(queue: readonly Queued[], scope: Scope, row: string, fie
 
 /** Done operations that every reader has seen by now: the newest `most` stay for tabs that have not pulled yet. */
 export function worn(queue: readonly Queued[], most: number): string[] {
-  return queue.filter((q) => q.state === 'done').sort((a, b) => b.seq - a.seq).slice(most).map((q) => q.op.id);
+  return queue
+    .filter((q) => q.state === 'done')
+    .sort((a, b) => b.seq - a.seq)
+    .slice(most)
+    .map((q) => q.op.id);
 }

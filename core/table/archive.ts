@@ -3,7 +3,9 @@ import { strToU8, Unzip, UnzipInflate, zipSync, type UnzipFile } from 'fflate';
 import { LIMITS } from './limits';
 import type { NamedFile } from './read';
 
-export type Unpacked = { readonly ok: true; readonly files: readonly NamedFile[] } | { readonly ok: false; readonly remedy: string };
+export type Unpacked =
+  | { readonly ok: true; readonly files: readonly NamedFile[] }
+  | { readonly ok: false; readonly remedy: string };
 
 const looksLikeZip = (bytes: Uint8Array): boolean => bytes[0] === 0x50 && bytes[1] === 0x4b;
 const megabytes = (bytes: number): number => Math.floor(bytes / 1024 / 1024);
@@ -22,13 +24,23 @@ class TooMuch extends Error {}
 
 /** An upload's files: a zip is unpacked, anything else is taken as UTF-8 text. `room`: bytes that may still come out. */
 export function unpack(name: string, bytes: Uint8Array, room: number = LIMITS.unpackedBytes): Unpacked {
-  if (bytes.length > LIMITS.uploadBytes) return { ok: false, remedy: `${name} is larger than ${megabytes(LIMITS.uploadBytes)} MB; split it` };
+  if (bytes.length > LIMITS.uploadBytes)
+    return { ok: false, remedy: `${name} is larger than ${megabytes(LIMITS.uploadBytes)} MB; split it` };
   if (!looksLikeZip(bytes)) {
-    if (bytes.length > room) return { ok: false, remedy: `${name} is too much together with the other files; import them one by one` };
+    if (bytes.length > room)
+      return {
+        ok: false,
+        remedy: `${name} is too much together with the other files; import them one by one`,
+      };
     const text = decode(bytes);
-    return text === null ? { ok: false, remedy: `${name} is not UTF-8 text; save it as CSV UTF-8` } : { ok: true, files: [{ name, text }] };
+    return text === null
+      ? { ok: false, remedy: `${name} is not UTF-8 text; save it as CSV UTF-8` }
+      : { ok: true, files: [{ name, text }] };
   }
-  const tooMuch = { ok: false, remedy: `${name} unpacks to more than ${megabytes(LIMITS.unpackedBytes)} MB or ${LIMITS.files} files; split it` } as const;
+  const tooMuch = {
+    ok: false,
+    remedy: `${name} unpacks to more than ${megabytes(LIMITS.unpackedBytes)} MB or ${LIMITS.files} files; split it`,
+  } as const;
   const broken = { ok: false, remedy: `${name} is not a whole zip file; export it again` } as const;
   const parts = new Map<string, Uint8Array[]>();
   const open = new Set<string>();
@@ -52,7 +64,8 @@ export function unpack(name: string, bytes: Uint8Array, room: number = LIMITS.un
   });
   unzip.register(UnzipInflate);
   try {
-    for (let at = 0; at < bytes.length; at += STEP) unzip.push(bytes.subarray(at, at + STEP), at + STEP >= bytes.length);
+    for (let at = 0; at < bytes.length; at += STEP)
+      unzip.push(bytes.subarray(at, at + STEP), at + STEP >= bytes.length);
   } catch (e) {
     return e instanceof TooMuch ? tooMuch : broken;
   }
@@ -67,7 +80,8 @@ export function unpack(name: string, bytes: Uint8Array, room: number = LIMITS.un
       at += c.length;
     }
     const text = decode(whole);
-    if (text === null) return { ok: false, remedy: `${name}: ${file} is not UTF-8 text; save it as CSV UTF-8` };
+    if (text === null)
+      return { ok: false, remedy: `${name}: ${file} is not UTF-8 text; save it as CSV UTF-8` };
     files.push({ name: file, text });
   }
   return { ok: true, files };
@@ -75,12 +89,15 @@ export function unpack(name: string, bytes: Uint8Array, room: number = LIMITS.un
 
 /** The end-of-central-directory record, within the 64 kB a comment may follow it. */
 function hasEnd(bytes: Uint8Array): boolean {
-  for (let i = bytes.length - 22; i >= Math.max(0, bytes.length - 65_557); i--) if (bytes[i] === 0x50 && bytes[i + 1] === 0x4b && bytes[i + 2] === 5 && bytes[i + 3] === 6) return true;
+  for (let i = bytes.length - 22; i >= Math.max(0, bytes.length - 65_557); i--)
+    if (bytes[i] === 0x50 && bytes[i + 1] === 0x4b && bytes[i + 2] === 5 && bytes[i + 3] === 6) return true;
   return false;
 }
 
 /** The same files give the same bytes: the time stamp is fixed. */
 export function pack(files: readonly NamedFile[]): Uint8Array {
   const mtime = new Date(2000, 0, 1);
-  return zipSync(Object.fromEntries(files.map((f) => [f.name, [strToU8(f.text), { mtime, level: 6 as const }]])));
+  return zipSync(
+    Object.fromEntries(files.map((f) => [f.name, [strToU8(f.text), { mtime, level: 6 as const }]])),
+  );
 }

@@ -11,6 +11,8 @@ const ESCAPED: ReadonlySet<FieldKind> = new Set<FieldKind>(['text', 'list', 'pen
 
 const risky = (text: string): boolean => FORMULA.test(text) && text !== '-' && !NUMBER.test(text);
 
-export const armCell = (kind: FieldKind, text: string): string => (ESCAPED.has(kind) && risky(text) ? `'${text}` : text);
+export const armCell = (kind: FieldKind, text: string): string =>
+  ESCAPED.has(kind) && risky(text) ? `'${text}` : text;
 
-export const disarmCell = (kind: FieldKind, text: string): string => (ESCAPED.has(kind) && text.startsWith("'") && risky(text.slice(1)) ? text.slice(1) : text);
+export const disarmCell = (kind: FieldKind, text: string): string =>
+  ESCAPED.has(kind) && text.startsWith("'") && risky(text.slice(1)) ? text.slice(1) : text;

@@ -7,33 +7,81 @@ import { describe, expect, it } from 'vitest';
 import { DEMO_SEED, simulateSeason } from '../../demo/league';
 import { DEFAULT_BOOK, readBook, writeBook } from '../book';
 import { SNAP_FIELD_NAMES } from '../snap';
-import { describePackage, emptyTables, faultSentence, pack, readPackage, rowToSnap, snapToRow, unpack, writeCsv, writePackage, type Tables } from './index';
+import {
+  describePackage,
+  emptyTables,
+  faultSentence,
+  pack,
+  readPackage,
+  rowToSnap,
+  snapToRow,
+  unpack,
+  writeCsv,
+  writePackage,
+  type Tables,
+} from './index';
 
 const [game] = simulateSeason(DEMO_SEED, { tells: true, weeks: 1 });
 const nothing = { teams: new Set<string>(), games: new Set<string>(), plays: new Set<string>() };
 const tables: Tables = {
   ...emptyTables(),
-  teams: [{ team: game!.home, name: 'Home', nickname: null, place: null }, { team: game!.away, name: 'Away, "the" visitors', nickname: null, place: 'Coast' }],
-  games: [{ game: game!.key, date: game!.date, home: game!.home, away: game!.away, level: 'college', phase: 'regular', week: 1, season: 2026, closed: true, surface: null, weather: null, wind: null, source: null }],
+  teams: [
+    { team: game!.home, name: 'Home', nickname: null, place: null },
+    { team: game!.away, name: 'Away, "the" visitors', nickname: null, place: 'Coast' },
+  ],
+  games: [
+    {
+      game: game!.key,
+      date: game!.date,
+      home: game!.home,
+      away: game!.away,
+      level: 'college',
+      phase: 'regular',
+      week: 1,
+      season: 2026,
+      closed: true,
+      surface: null,
+      weather: null,
+      wind: null,
+      source: null,
+    },
+  ],
   snaps: game!.snaps.map(snapToRow),
 };
 const meta = { name: 'demo', title: 'Demo', level: 'college 2026' };
 
 describe('the play list as a table', () => {
-  const read = (line: string) => readPackage([{ name: 'plays.csv', text: `play,name,kind,concept,backfield,links\n${line}\n` }], nothing);
+  const read = (line: string) =>
+    readPackage([{ name: 'plays.csv', text: `play,name,kind,concept,backfield,links\n${line}\n` }], nothing);
   it('takes backfield and links, several with ; between', () => {
-    expect(read('p,Angle,pass,angle,gun,set-up:play-flat:2;complement:play-sweep:1:the end crashes').tables.plays).toEqual([expect.objectContaining({ play: 'p', backfield: 'gun', links: ['set-up:play-flat:2', 'complement:play-sweep:1:the end crashes'] })]);
+    expect(
+      read('p,Angle,pass,angle,gun,set-up:play-flat:2;complement:play-sweep:1:the end crashes').tables.plays,
+    ).toEqual([
+      expect.objectContaining({
+        play: 'p',
+        backfield: 'gun',
+        links: ['set-up:play-flat:2', 'complement:play-sweep:1:the end crashes'],
+      }),
+    ]);
     expect(read('p,Angle,pass,angle,,').tables.plays[0]).toMatchObject({ backfield: null, links: [] });
   });
-  it.each(['follow:play-flat:2', 'set-up:play-flat', 'set-up:play-flat:many', 'set-up::2'])('refuses the link “%s” with its place and remedy', (link) => {
-    expect(read(`p,Angle,pass,angle,gun,${link}`).faults.map(faultSentence)).toEqual([`plays.csv, row 2, column links: “${link}” is not kind:play:times, such as set-up:play-flat:2`]);
-  });
+  it.each(['follow:play-flat:2', 'set-up:play-flat', 'set-up:play-flat:many', 'set-up::2'])(
+    'refuses the link “%s” with its place and remedy',
+    (link) => {
+      expect(read(`p,Angle,pass,angle,gun,${link}`).faults.map(faultSentence)).toEqual([
+        `plays.csv, row 2, column links: “${link}” is not kind:play:times, such as set-up:play-flat:2`,
+      ]);
+    },
+  );
 });
 
 describe('the open package', () => {
   it('writes a descriptor that fits the profile of the Tabular Data Package standard', () => {
     // Frictionless Data, tabular-data-package profile, as the registry package "datapackage" ships it.
-    const file = path.join(path.dirname(createRequire(import.meta.url).resolve('datapackage/package.json')), 'lib/profiles/tabular-data-package.json');
+    const file = path.join(
+      path.dirname(createRequire(import.meta.url).resolve('datapackage/package.json')),
+      'lib/profiles/tabular-data-package.json',
+    );
     const ajv = new Ajv({ strict: false, allErrors: true });
     addFormats(ajv);
     const validate = ajv.compile(JSON.parse(readFileSync(file, 'utf8')) as object);
@@ -61,26 +109,54 @@ describe('the open package', () => {
 const lines = writeCsv('snaps', tables.snaps.slice(0, 20)).trim().split('\r\n');
 const header = lines[0]!.split(',');
 const spoil = (row: number, column: string, value: string): string =>
-  lines.map((line, i) => (i === row - 1 ? line.split(',').map((cell, c) => (header[c] === column ? value : cell)).join(',') : line)).join('\r\n');
+  lines
+    .map((line, i) =>
+      i === row - 1
+        ? line
+            .split(',')
+            .map((cell, c) => (header[c] === column ? value : cell))
+            .join(',')
+        : line,
+    )
+    .join('\r\n');
 const faultsOf = (text: string) => readPackage([{ name: 'snaps.csv', text }], nothing).faults;
 
 describe('faults are named by row, column and remedy', () => {
-  const twelve: readonly [what: string, text: string, row: number, column: string | null, remedy: RegExp][] = [
-    ['a down that does not exist', spoil(4, 'down', '5'), 4, 'down', /whole number from 1 to 4/],
-    ['a word outside a closed list', spoil(5, 'hash', 'Left'), 5, 'hash', /one of L, M, R/],
-    ['a spot past the goal line', spoil(6, 'to_goal', '104'), 6, 'to_goal', /from 1 to 99/],
-    ['a clock that is none', spoil(7, 'clock', '8.41'), 7, 'clock', /minutes and seconds/],
-    ['people that are not two digits', spoil(8, 'personnel', '1-1'), 8, 'personnel', /two digits/],
-    ['a jersey number with letters', spoil(9, 'carrier', 'QB'), 9, 'carrier', /jersey number/],
-    ['a foul without its parts', spoil(10, 'penalties', 'holding 10'), 10, 'penalties', /side:name:yards/],
-    ['a snap id given twice', spoil(11, 'snap_id', game!.snaps[3]!.snapId), 11, 'snap_id', /row 5 already/],
-    ['no offense', spoil(12, 'offense', ''), 12, 'offense', /is empty/],
-    ['a defense that is the offense', spoil(13, 'defense', game!.snaps[11]!.offense!), 13, 'defense', /is the offense too/],
-    ['a gain that is text', spoil(14, 'gain', 'six'), 14, 'gain', /whole number/],
-    ['an unknown column', lines.map((l, i) => (i === 0 ? l.replace('wind', 'wnd').replace(',note', ',remark') : l)).join('\n'), 1, 'remark', /is not a column/],
-    ['a row with too many cells', lines.map((l, i) => (i === 14 ? `${l},extra` : l)).join('\n'), 15, null, /quote a cell/],
-    ['a scoring team that does not play', spoil(16, 'scored_by', 'XYZ'), 16, 'scored_by', /does not play/],
-  ];
+  const twelve: readonly [what: string, text: string, row: number, column: string | null, remedy: RegExp][] =
+    [
+      ['a down that does not exist', spoil(4, 'down', '5'), 4, 'down', /whole number from 1 to 4/],
+      ['a word outside a closed list', spoil(5, 'hash', 'Left'), 5, 'hash', /one of L, M, R/],
+      ['a spot past the goal line', spoil(6, 'to_goal', '104'), 6, 'to_goal', /from 1 to 99/],
+      ['a clock that is none', spoil(7, 'clock', '8.41'), 7, 'clock', /minutes and seconds/],
+      ['people that are not two digits', spoil(8, 'personnel', '1-1'), 8, 'personnel', /two digits/],
+      ['a jersey number with letters', spoil(9, 'carrier', 'QB'), 9, 'carrier', /jersey number/],
+      ['a foul without its parts', spoil(10, 'penalties', 'holding 10'), 10, 'penalties', /side:name:yards/],
+      ['a snap id given twice', spoil(11, 'snap_id', game!.snaps[3]!.snapId), 11, 'snap_id', /row 5 already/],
+      ['no offense', spoil(12, 'offense', ''), 12, 'offense', /is empty/],
+      [
+        'a defense that is the offense',
+        spoil(13, 'defense', game!.snaps[11]!.offense!),
+        13,
+        'defense',
+        /is the offense too/,
+      ],
+      ['a gain that is text', spoil(14, 'gain', 'six'), 14, 'gain', /whole number/],
+      [
+        'an unknown column',
+        lines.map((l, i) => (i === 0 ? l.replace('wind', 'wnd').replace(',note', ',remark') : l)).join('\n'),
+        1,
+        'remark',
+        /is not a column/,
+      ],
+      [
+        'a row with too many cells',
+        lines.map((l, i) => (i === 14 ? `${l},extra` : l)).join('\n'),
+        15,
+        null,
+        /quote a cell/,
+      ],
+      ['a scoring team that does not play', spoil(16, 'scored_by', 'XYZ'), 16, 'scored_by', /does not play/],
+    ];
   for (const [what, text, row, column, remedy] of twelve) {
     it(what, () => {
       const faults = faultsOf(text);
@@ -93,7 +169,13 @@ describe('faults are named by row, column and remedy', () => {
     expect(faultsOf(`\uFEFF${lines.join('\r\n')}\r\n,,,\r\n\r\n`)).toEqual([]);
   });
   it('keeps empty, none and not visible apart', () => {
-    const read = readPackage([{ name: 'snaps.csv', text: spoil(4, 'coverage', '?') }, { name: 'book.json', text: '{}' }], nothing);
+    const read = readPackage(
+      [
+        { name: 'snaps.csv', text: spoil(4, 'coverage', '?') },
+        { name: 'book.json', text: '{}' },
+      ],
+      nothing,
+    );
     expect(read.tables.snaps.map((s) => s.coverage).slice(0, 3)).toContain('?');
     expect(readBook('{}').ok).toBe(false);
   });

@@ -4,12 +4,29 @@ import { columnOf, SNAP_FIELD_NAMES, type FieldKind } from '../snap/fields';
 import { writeText } from '../snap/text';
 import { NONE, UNSEEN, type Snap } from '../snap/snap';
 import { armCell } from './cells';
-import { RESOURCE_NAMES, resourceSpec, type ColumnSpec, type ResourceName, type Row, type Tables } from './schema';
+import {
+  RESOURCE_NAMES,
+  resourceSpec,
+  type ColumnSpec,
+  type ResourceName,
+  type Row,
+  type Tables,
+} from './schema';
 import type { NamedFile } from './read';
 
 export function writeCsv(resource: ResourceName, rows: readonly Row[]): string {
   const columns = Object.entries(resourceSpec(resource).columns);
-  return Papa.unparse({ fields: columns.map(([name]) => name), data: rows.map((row) => columns.map(([name, spec]) => armCell(spec.kind, writeText(spec, row[name])))) }, { newline: '\r\n', escapeFormulae: false }) + '\r\n';
+  return (
+    Papa.unparse(
+      {
+        fields: columns.map(([name]) => name),
+        data: rows.map((row) =>
+          columns.map(([name, spec]) => armCell(spec.kind, writeText(spec, row[name]))),
+        ),
+      },
+      { newline: '\r\n', escapeFormulae: false },
+    ) + '\r\n'
+  );
 }
 
 /** A snap as a row of the open table. */
@@ -20,7 +37,16 @@ export function snapToRow(snap: Snap): Row {
 }
 
 const SCHEMA_TYPE: Readonly<Record<FieldKind, string>> = {
-  text: 'string', integer: 'integer', decimal: 'number', clock: 'string', enum: 'string', flag: 'boolean', list: 'string', penalties: 'string', numbers: 'string', date: 'date',
+  text: 'string',
+  integer: 'integer',
+  decimal: 'number',
+  clock: 'string',
+  enum: 'string',
+  flag: 'boolean',
+  list: 'string',
+  penalties: 'string',
+  numbers: 'string',
+  date: 'date',
 };
 
 function describeColumn(name: string, spec: ColumnSpec) {
@@ -33,14 +59,31 @@ function describeColumn(name: string, spec: ColumnSpec) {
     if (spec.min !== undefined) constraints.minimum = type === 'integer' ? spec.min : String(spec.min);
     if (spec.max !== undefined) constraints.maximum = type === 'integer' ? spec.max : String(spec.max);
   }
-  if (spec.pattern && type === 'string' && spec.kind === 'text' && !spec.tag) constraints.pattern = spec.pattern.source;
-  const notes = [spec.label, spec.unit, spec.kind === 'clock' ? 'm:ss left in the quarter' : '', spec.kind === 'list' || spec.kind === 'numbers' ? '; between' : '', spec.kind === 'penalties' ? 'side:name:yards:from:outcome:extra, ; between' : '', spec.tag ? 'empty = not tagged, - = none or not applicable, ? = not visible on this film' : ''];
+  if (spec.pattern && type === 'string' && spec.kind === 'text' && !spec.tag)
+    constraints.pattern = spec.pattern.source;
+  const notes = [
+    spec.label,
+    spec.unit,
+    spec.kind === 'clock' ? 'm:ss left in the quarter' : '',
+    spec.kind === 'list' || spec.kind === 'numbers' ? '; between' : '',
+    spec.kind === 'penalties' ? 'side:name:yards:from:outcome:extra, ; between' : '',
+    spec.tag ? 'empty = not tagged, - = none or not applicable, ? = not visible on this film' : '',
+  ];
   const description = notes.filter(Boolean).join('; ');
-  return { name, type, format: 'default', ...(description ? { description } : {}), ...(Object.keys(constraints).length > 0 ? { constraints } : {}) };
+  return {
+    name,
+    type,
+    format: 'default',
+    ...(description ? { description } : {}),
+    ...(Object.keys(constraints).length > 0 ? { constraints } : {}),
+  };
 }
 
 /** `datapackage.json` for the resources that have rows. */
-export function describePackage(tables: Tables, meta: { readonly name: string; readonly title: string; readonly level: string }): Record<string, unknown> {
+export function describePackage(
+  tables: Tables,
+  meta: { readonly name: string; readonly title: string; readonly level: string },
+): Record<string, unknown> {
   return {
     profile: 'tabular-data-package',
     name: meta.name.toLowerCase().replace(/[^a-z0-9._-]+/g, '-'),
@@ -50,12 +93,25 @@ export function describePackage(tables: Tables, meta: { readonly name: string; r
       const spec = resourceSpec(n);
       const refs = spec.refs.filter((r) => tables[r.resource as ResourceName].length > 0);
       return {
-        profile: 'tabular-data-resource', name: n, title: spec.title, path: `${n}.csv`, format: 'csv', mediatype: 'text/csv', encoding: 'utf-8',
+        profile: 'tabular-data-resource',
+        name: n,
+        title: spec.title,
+        path: `${n}.csv`,
+        format: 'csv',
+        mediatype: 'text/csv',
+        encoding: 'utf-8',
         schema: {
           fields: Object.entries(spec.columns).map(([name, column]) => describeColumn(name, column)),
           missingValues: [''],
           ...(spec.key.length > 0 ? { primaryKey: spec.key } : {}),
-          ...(refs.length > 0 ? { foreignKeys: refs.map((r) => ({ fields: r.column, reference: { resource: r.resource, fields: r.to } })) } : {}),
+          ...(refs.length > 0
+            ? {
+                foreignKeys: refs.map((r) => ({
+                  fields: r.column,
+                  reference: { resource: r.resource, fields: r.to },
+                })),
+              }
+            : {}),
         },
       };
     }),
@@ -63,10 +119,18 @@ export function describePackage(tables: Tables, meta: { readonly name: string; r
 }
 
 /** Every file of the package. The same tables give the same bytes. */
-export function writePackage(tables: Tables, bookJson: string | null, meta: Parameters<typeof describePackage>[1], programJson: string | null = null): NamedFile[] {
+export function writePackage(
+  tables: Tables,
+  bookJson: string | null,
+  meta: Parameters<typeof describePackage>[1],
+  programJson: string | null = null,
+): NamedFile[] {
   return [
     { name: 'datapackage.json', text: `${JSON.stringify(describePackage(tables, meta), null, 2)}\n` },
-    ...RESOURCE_NAMES.filter((n) => tables[n].length > 0).map((n) => ({ name: `${n}.csv`, text: writeCsv(n, tables[n]) })),
+    ...RESOURCE_NAMES.filter((n) => tables[n].length > 0).map((n) => ({
+      name: `${n}.csv`,
+      text: writeCsv(n, tables[n]),
+    })),
     ...(bookJson === null ? [] : [{ name: 'book.json', text: bookJson }]),
     ...(programJson === null ? [] : [{ name: 'program.json', text: programJson }]),
   ];

@@ -13,7 +13,10 @@ const STATEMENTS = [
   'alter table "audit_entry" add constraint "audit_entry_program_id_foreign" foreign key ("program_id") references "program" ("id") on update cascade;',
   'alter table "sync_operation" add constraint "sync_operation_program_id_foreign" foreign key ("program_id") references "program" ("id") on update cascade;',
   'alter table "sync_scope" add constraint "sync_scope_program_id_foreign" foreign key ("program_id") references "program" ("id") on update cascade;',
-  ...['play', 'call_sheet', 'call', 'book_term'].flatMap((table) => [`alter table "${table}" add column "provenance" jsonb not null default '{}';`, `alter table "${table}" alter column "provenance" drop default;`]),
+  ...['play', 'call_sheet', 'call', 'book_term'].flatMap((table) => [
+    `alter table "${table}" add column "provenance" jsonb not null default '{}';`,
+    `alter table "${table}" alter column "provenance" drop default;`,
+  ]),
   'alter table "session" add column "seen_at" timestamptz null, add column "agent" varchar(255) null;',
   'alter table "sign_in_attempt" add column "address" varchar(255) not null default \'\';',
   'alter table "sign_in_attempt" alter column "address" drop default;',

@@ -13,13 +13,23 @@ import { checkedDefinition, checkedSpots, loadBook, refuseFaults, termsUsed } fr
 import { BookTerm, PlayRow } from '../entities';
 import { cardOf, termOf } from '../mapping';
 import type { Em } from '../orm';
-import { patchFields, RefusedOperation, versionsOf, type Outcome, type ScopeWriter, type Writing } from './writing';
+import {
+  patchFields,
+  RefusedOperation,
+  versionsOf,
+  type Outcome,
+  type ScopeWriter,
+  type Writing,
+} from './writing';
 
 function checked<T>(schema: z.ZodType<T>, value: unknown): T {
   const read = schema.safeParse(value);
   if (!read.success) {
     const issue = read.error.issues[0]!;
-    throw new RefusedOperation('value', `${issue.path.length > 0 ? `${issue.path.join('.')}: ` : ''}${issue.message}.`);
+    throw new RefusedOperation(
+      'value',
+      `${issue.path.length > 0 ? `${issue.path.join('.')}: ` : ''}${issue.message}.`,
+    );
   }
   return read.data;
 }
@@ -28,7 +38,12 @@ const none: Outcome = { order: null, versions: {}, conflicts: [] };
 
 export function termWriter(w: Writing): ScopeWriter {
   const { tx, actor } = w;
-  const find = async (key: string) => (await tx.findOne(BookTerm, { program: actor.programId, key }, { disableIdentityMap: true })) as InferEntity<typeof BookTerm> | null;
+  const find = async (key: string) =>
+    (await tx.findOne(
+      BookTerm,
+      { program: actor.programId, key },
+      { disableIdentityMap: true },
+    )) as InferEntity<typeof BookTerm> | null;
   return {
     async apply(op: Operation): Promise<Outcome> {
       if (op.kind !== 'term') throw new RefusedOperation('shape', 'The book holds words only.');
@@ -40,14 +55,31 @@ export function termWriter(w: Writing): ScopeWriter {
         const book = await loadBook(actor, tx);
         refuseFaults(book, t, null);
         const position = book.terms.length;
-        await tx.insert(BookTerm, { id: randomUUID(), program: actor.programId, key: op.row, kind: t.kind, word: normalizePhrase(t.word), aliases: t.aliases.map(normalizePhrase), value: null, spots: checkedSpots(t.kind, t.spots), definition: checkedDefinition(t.kind, t.definition as Definition | null), notes: t.notes, position, provenance: {} } as never);
+        await tx.insert(BookTerm, {
+          id: randomUUID(),
+          program: actor.programId,
+          key: op.row,
+          kind: t.kind,
+          word: normalizePhrase(t.word),
+          aliases: t.aliases.map(normalizePhrase),
+          value: null,
+          spots: checkedSpots(t.kind, t.spots),
+          definition: checkedDefinition(t.kind, t.definition as Definition | null),
+          notes: t.notes,
+          position,
+          provenance: {},
+        } as never);
         return { order: position, versions: {}, conflicts: [] };
       }
       if (op.do === 'delete') {
         permit(actor, 'term.remove');
         if (!row) return none;
         const used = await termsUsed(actor, row, tx);
-        if (used > 0) throw new RefusedOperation('in-use', `${row.word} stands in ${used} snaps; merge it into another word instead.`);
+        if (used > 0)
+          throw new RefusedOperation(
+            'in-use',
+            `${row.word} stands in ${used} snaps; merge it into another word instead.`,
+          );
         await tx.nativeDelete(BookTerm, { id: row.id });
         return none;
       }
@@ -59,7 +91,8 @@ export function termWriter(w: Writing): ScopeWriter {
       const change: Record<string, unknown> = {};
       const book = await loadBook(actor, tx);
       const read = (field: string, value: unknown): unknown => {
-        if (!Object.hasOwn(TERM_FIELDS, field)) throw new RefusedOperation('value', `A word has no ${field.slice(0, 40)} to change.`);
+        if (!Object.hasOwn(TERM_FIELDS, field))
+          throw new RefusedOperation('value', `A word has no ${field.slice(0, 40)} to change.`);
         const v = checked(TERM_FIELDS[field as keyof typeof TERM_FIELDS] as z.ZodType<unknown>, value);
         if (field === 'aliases') {
           refuseFaults(book, { kind: row.kind, word: row.word, aliases: v as string[] }, op.row);
@@ -69,10 +102,24 @@ export function termWriter(w: Writing): ScopeWriter {
         if (field === 'definition') return checkedDefinition(row.kind, v as Definition | null);
         return v;
       };
-      const conflicts = await patchFields(w, op, { values: { aliases: term.aliases, notes: term.notes ?? null, spots: term.spots ?? null, definition: term.definition ?? null }, provenance }, read, (field, value, version) => {
-        change[field] = value;
-        provenance[field] = { v: version, name: actor.name, at: w.now.toISOString() };
-      });
+      const conflicts = await patchFields(
+        w,
+        op,
+        {
+          values: {
+            aliases: term.aliases,
+            notes: term.notes ?? null,
+            spots: term.spots ?? null,
+            definition: term.definition ?? null,
+          },
+          provenance,
+        },
+        read,
+        (field, value, version) => {
+          change[field] = value;
+          provenance[field] = { v: version, name: actor.name, at: w.now.toISOString() };
+        },
+      );
       await tx.nativeUpdate(BookTerm, { id: row.id }, { ...change, provenance } as never);
       return { order: row.position, versions: versionsOf(provenance), conflicts };
     },
@@ -84,13 +131,23 @@ export function playWriter(w: Writing): ScopeWriter {
   return {
     async apply(op: Operation): Promise<Outcome> {
       if (op.kind !== 'play') throw new RefusedOperation('shape', 'The play list holds plays only.');
-      const row = (await tx.findOne(PlayRow, { program: actor.programId, key: op.row }, { disableIdentityMap: true })) as InferEntity<typeof PlayRow> | null;
+      const row = (await tx.findOne(
+        PlayRow,
+        { program: actor.programId, key: op.row },
+        { disableIdentityMap: true },
+      )) as InferEntity<typeof PlayRow> | null;
       if (op.do === 'put') {
         permit(actor, 'play.add');
         if (row) return { ...none, versions: versionsOf(row.provenance) };
         const play = checked(newPlay, op.fields);
         await checkLinks(tx, actor, op.row, play.links);
-        await tx.insert(PlayRow, { ...play, id: randomUUID(), program: actor.programId, key: op.row, provenance: {} } as never);
+        await tx.insert(PlayRow, {
+          ...play,
+          id: randomUUID(),
+          program: actor.programId,
+          key: op.row,
+          provenance: {},
+        } as never);
         return none;
       }
       permit(actor, 'play.link');
@@ -99,13 +156,20 @@ export function playWriter(w: Writing): ScopeWriter {
       const provenance = { ...row.provenance };
       const change: Record<string, unknown> = {};
       for (const [field, patch] of Object.entries(op.fields)) {
-        if (field !== 'links') throw new RefusedOperation('value', `A play has no ${field.slice(0, 40)} to change.`);
+        if (field !== 'links')
+          throw new RefusedOperation('value', `A play has no ${field.slice(0, 40)} to change.`);
         await checkLinks(tx, actor, op.row, checked(linksSchema, patch.value));
       }
-      const conflicts = await patchFields(w, op, { values: { links: row.links }, provenance }, (_, value) => checked(linksSchema, value), (field, value, version) => {
-        change[field] = value;
-        provenance[field] = { v: version, name: actor.name, at: w.now.toISOString() };
-      });
+      const conflicts = await patchFields(
+        w,
+        op,
+        { values: { links: row.links }, provenance },
+        (_, value) => checked(linksSchema, value),
+        (field, value, version) => {
+          change[field] = value;
+          provenance[field] = { v: version, name: actor.name, at: w.now.toISOString() };
+        },
+      );
       await tx.nativeUpdate(PlayRow, { id: row.id }, { ...change, provenance } as never);
       return { order: null, versions: versionsOf(provenance), conflicts };
     },
@@ -114,7 +178,15 @@ export function playWriter(w: Writing): ScopeWriter {
 
 /** Links lead to other plays of the list. */
 async function checkLinks(tx: Em, actor: Actor, key: string, links: readonly PlayLink[]): Promise<void> {
-  const there = new Set((await tx.find(PlayRow, { program: actor.programId, key: { $in: links.map((l) => l.play) } }, { disableIdentityMap: true })).map((r) => r.key));
+  const there = new Set(
+    (
+      await tx.find(
+        PlayRow,
+        { program: actor.programId, key: { $in: links.map((l) => l.play) } },
+        { disableIdentityMap: true },
+      )
+    ).map((r) => r.key),
+  );
   for (const l of links) {
     if (l.play === key) throw new RefusedOperation('value', 'A play cannot set itself up.');
     if (!there.has(l.play)) throw new RefusedOperation('gone', 'There is no such play on the list.');
@@ -123,17 +195,37 @@ async function checkLinks(tx: Em, actor: Actor, key: string, links: readonly Pla
 
 export async function termRows(em: Em, actor: Actor): Promise<SyncRow[]> {
   permit(actor, 'book.read');
-  const rows = (await em.find(BookTerm, { program: actor.programId }, { disableIdentityMap: true })) as InferEntity<typeof BookTerm>[];
+  const rows = (await em.find(
+    BookTerm,
+    { program: actor.programId },
+    { disableIdentityMap: true },
+  )) as InferEntity<typeof BookTerm>[];
   rows.sort((a, b) => a.position - b.position || (a.word < b.word ? -1 : 1));
   return rows.map((r, i): SyncRow => {
     const { id, ...fields } = termOf(r);
-    return { kind: 'term', row: id, order: i, fields: { ...fields, notes: fields.notes ?? null, spots: fields.spots ?? null, definition: fields.definition ?? null }, versions: versionsOf(r.provenance), deleted: false };
+    return {
+      kind: 'term',
+      row: id,
+      order: i,
+      fields: {
+        ...fields,
+        notes: fields.notes ?? null,
+        spots: fields.spots ?? null,
+        definition: fields.definition ?? null,
+      },
+      versions: versionsOf(r.provenance),
+      deleted: false,
+    };
   });
 }
 
 export async function playRows(em: Em, actor: Actor): Promise<SyncRow[]> {
   permit(actor, 'play.read');
-  const rows = (await em.find(PlayRow, { program: actor.programId }, { orderBy: { name: 'asc', key: 'asc' }, disableIdentityMap: true })) as InferEntity<typeof PlayRow>[];
+  const rows = (await em.find(
+    PlayRow,
+    { program: actor.programId },
+    { orderBy: { name: 'asc', key: 'asc' }, disableIdentityMap: true },
+  )) as InferEntity<typeof PlayRow>[];
   return rows.map((r, i): SyncRow => {
     const { id, ...fields } = cardOf(r);
     return { kind: 'play', row: id, order: i, fields, versions: versionsOf(r.provenance), deleted: false };

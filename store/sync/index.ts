@@ -2,7 +2,18 @@
  * The store's side of synchronizing: operations of one scope in one transaction, each answered by itself.
  * A refused operation takes no other with it; an outage decides nothing and is thrown.
  */
-import { BOOK_SCOPE, holdsUnfitText, operationSchema, PLAYS_SCOPE, type Answer, type Operation, type Over, type Pulled, type Scope, type SyncAnswer } from '../../core/sync';
+import {
+  BOOK_SCOPE,
+  holdsUnfitText,
+  operationSchema,
+  PLAYS_SCOPE,
+  type Answer,
+  type Operation,
+  type Over,
+  type Pulled,
+  type Scope,
+  type SyncAnswer,
+} from '../../core/sync';
 import type { Actor } from '../../core/exchange/types';
 import { SyncOperation, SyncScope } from '../entities';
 import { Invalid } from '../errors';
@@ -19,10 +30,16 @@ const partsOf = (scope: Scope): readonly [kind: string, key: string] => {
 };
 
 /** Applies operations in order. Sent again after a lost answer, each gets the answer it had and does nothing. */
-export async function synchronize(actor: Actor, scope: Scope, raw: readonly unknown[], now: Date): Promise<SyncAnswer> {
+export async function synchronize(
+  actor: Actor,
+  scope: Scope,
+  raw: readonly unknown[],
+  now: Date,
+): Promise<SyncAnswer> {
   const em = await openEm();
   const answers: Answer[] = [];
-  const refuse = (id: string, e: RefusedOperation): void => void answers.push({ id, status: 'refused', code: e.code, reason: e.message });
+  const refuse = (id: string, e: RefusedOperation): void =>
+    void answers.push({ id, status: 'refused', code: e.code, reason: e.message });
   // An id that no column takes is none; its operation is refused where it is read.
   const idOf = (op: unknown): string => {
     const id = String((op as { id?: unknown } | null)?.id ?? '').slice(0, 120);
@@ -32,7 +49,15 @@ export async function synchronize(actor: Actor, scope: Scope, raw: readonly unkn
     return await em.transactional(async (tx) => {
       const epoch = await epochOf(tx);
       const opened = await open(tx, actor, scope, epoch, now);
-      const known = new Map((await tx.find(SyncOperation, { program: actor.programId, id: { $in: raw.map(idOf) } }, { disableIdentityMap: true })).map((o) => [o.id, o.answer as Answer]));
+      const known = new Map(
+        (
+          await tx.find(
+            SyncOperation,
+            { program: actor.programId, id: { $in: raw.map(idOf) } },
+            { disableIdentityMap: true },
+          )
+        ).map((o) => [o.id, o.answer as Answer]),
+      );
       let wrote = false;
       for (const candidate of raw) {
         const before = known.get(idOf(candidate));
@@ -43,7 +68,13 @@ export async function synchronize(actor: Actor, scope: Scope, raw: readonly unkn
         }
         const read = operationSchema.safeParse(candidate);
         if (!read.success) {
-          refuse(idOf(candidate), new RefusedOperation('shape', `It cannot be read: ${read.error.issues[0]!.path.join('.')} ${read.error.issues[0]!.message}.`));
+          refuse(
+            idOf(candidate),
+            new RefusedOperation(
+              'shape',
+              `It cannot be read: ${read.error.issues[0]!.path.join('.')} ${read.error.issues[0]!.message}.`,
+            ),
+          );
           continue;
         }
         const op = read.data as Operation;
@@ -56,7 +87,10 @@ export async function synchronize(actor: Actor, scope: Scope, raw: readonly unkn
         if (raw.length > 1) await tx.execute('savepoint operation');
         try {
           const { order, versions, conflicts } = await opened.writer.apply(op);
-          const answer: Answer = conflicts.length > 0 ? { id: op.id, status: 'conflict', revision: opened.revision, order, versions, conflicts } : { id: op.id, status: 'done', revision: opened.revision, order, versions };
+          const answer: Answer =
+            conflicts.length > 0
+              ? { id: op.id, status: 'conflict', revision: opened.revision, order, versions, conflicts }
+              : { id: op.id, status: 'done', revision: opened.revision, order, versions };
           await tx.insert(SyncOperation, { program: actor.programId, id: op.id, at: now, answer } as never);
           if (raw.length > 1) await tx.execute('release savepoint operation');
           answers.push(answer);
@@ -79,7 +113,15 @@ export async function synchronize(actor: Actor, scope: Scope, raw: readonly unkn
     // The scope itself is refused: every operation is, for the same reason.
     const refused = answers.length === 0 ? refusalOf(error) : null;
     if (!refused) throw error;
-    return { epoch: await epochOf(), answers: raw.map((op) => ({ id: idOf(op), status: 'refused', code: refused.code, reason: refused.message })) };
+    return {
+      epoch: await epochOf(),
+      answers: raw.map((op) => ({
+        id: idOf(op),
+        status: 'refused',
+        code: refused.code,
+        reason: refused.message,
+      })),
+    };
   }
 }
 
@@ -96,12 +138,28 @@ async function open(tx: Em, actor: Actor, scope: Scope, epoch: string, now: Date
   const seen = new Map<string, Answer>();
   const anchors = new Map<string, string | null>();
   const base = {
-    tx, actor, now, epoch,
+    tx,
+    actor,
+    now,
+    epoch,
     async versionRead(op: Operation, field: string, over: Over): Promise<number | null> {
       if (op.epoch !== epoch) return null;
       if (typeof over === 'number') return over;
-      const answer = seen.get(over) ?? ((await tx.findOne(SyncOperation, { program: actor.programId, id: over }, { disableIdentityMap: true }))?.answer as Answer | undefined);
-      if (!answer || answer.status === 'refused' || (answer.status === 'conflict' && answer.conflicts.some((c) => c.field === field))) return null;
+      const answer =
+        seen.get(over) ??
+        ((
+          await tx.findOne(
+            SyncOperation,
+            { program: actor.programId, id: over },
+            { disableIdentityMap: true },
+          )
+        )?.answer as Answer | undefined);
+      if (
+        !answer ||
+        answer.status === 'refused' ||
+        (answer.status === 'conflict' && answer.conflicts.some((c) => c.field === field))
+      )
+        return null;
       return answer.versions[field] ?? 1;
     },
     anchor(after: string | null): string | null {
@@ -110,16 +168,36 @@ async function open(tx: Em, actor: Actor, scope: Scope, epoch: string, now: Date
       return at;
     },
   };
-  const finish = (revision: number, writer: (w: Writing) => ScopeWriter, close: () => Promise<void>): Opened => ({
-    revision, writer: writer({ ...base, revision }), close,
+  const finish = (
+    revision: number,
+    writer: (w: Writing) => ScopeWriter,
+    close: () => Promise<void>,
+  ): Opened => ({
+    revision,
+    writer: writer({ ...base, revision }),
+    close,
     answered: (answer) => void seen.set(answer.id, answer),
-    refused: (op) => { if (op.do === 'put') anchors.set(op.row, op.after); },
+    refused: (op) => {
+      if (op.do === 'put') anchors.set(op.row, op.after);
+    },
   });
   if (kind === 'game') {
     const game = await lockGame(tx, actor, key, now);
-    return finish(game.revision, (w) => snapWriter(w, game), async () => {
-      await tx.execute('with moved as (update charting set revision = ? where id = ? returning 1) select pg_notify(?, ?) from moved', [game.revision, game.charting, CHANNEL, JSON.stringify({ program: actor.programId, scope, revision: game.revision })]);
-    });
+    return finish(
+      game.revision,
+      (w) => snapWriter(w, game),
+      async () => {
+        await tx.execute(
+          'with moved as (update charting set revision = ? where id = ? returning 1) select pg_notify(?, ?) from moved',
+          [
+            game.revision,
+            game.charting,
+            CHANNEL,
+            JSON.stringify({ program: actor.programId, scope, revision: game.revision }),
+          ],
+        );
+      },
+    );
   }
   const writers: Readonly<Record<string, () => Promise<(w: Writing) => ScopeWriter>>> = {
     sheet: async () => {
@@ -132,17 +210,29 @@ async function open(tx: Em, actor: Actor, scope: Scope, epoch: string, now: Date
   const make = Object.hasOwn(writers, kind) ? writers[kind] : undefined;
   if (!make) throw new Invalid('there is no such place to save to');
   const revision = await nextRevision(tx, actor.programId, scope);
-  return finish(revision, await make(), async () => void (await announce(tx, { program: actor.programId, scope, revision })));
+  return finish(
+    revision,
+    await make(),
+    async () => void (await announce(tx, { program: actor.programId, scope, revision })),
+  );
 }
 
 /** The rows of a scope; of a game those that changed after `since`, unless the epoch is another. */
-export async function pull(actor: Actor, scope: Scope, since: number | null, knownEpoch: string | null): Promise<Pulled> {
+export async function pull(
+  actor: Actor,
+  scope: Scope,
+  since: number | null,
+  knownEpoch: string | null,
+): Promise<Pulled> {
   const em = await openEm();
   const [kind, key] = partsOf(scope);
   const epoch = await epochOf(em);
-  if (kind === 'game') return { epoch, ...(await pullGame(em, actor, key, knownEpoch === epoch ? since : null)) };
+  if (kind === 'game')
+    return { epoch, ...(await pullGame(em, actor, key, knownEpoch === epoch ? since : null)) };
   // The revision is read first: rows that are newer than it are sent again next time, none is missed.
-  const revision = (await em.findOne(SyncScope, { program: actor.programId, scope }, { disableIdentityMap: true }))?.revision ?? 0;
+  const revision =
+    (await em.findOne(SyncScope, { program: actor.programId, scope }, { disableIdentityMap: true }))
+      ?.revision ?? 0;
   if (kind === 'sheet') return { epoch, revision, whole: true, rows: await sheetRows(em, actor, key) };
   if (kind === BOOK_SCOPE) return { epoch, revision, whole: true, rows: await termRows(em, actor) };
   if (kind === PLAYS_SCOPE) return { epoch, revision, whole: true, rows: await playRows(em, actor) };
@@ -152,4 +242,5 @@ export async function pull(actor: Actor, scope: Scope, since: number | null, kno
 export { CHANNEL, epochOf, touchScope, type News } from './scope';
 
 /** Forgets the answers of operations that no browser can still be waiting for. */
-export const forgetOperations = async (before: Date): Promise<number> => (await openEm()).nativeDelete(SyncOperation, { at: { $lt: before } });
+export const forgetOperations = async (before: Date): Promise<number> =>
+  (await openEm()).nativeDelete(SyncOperation, { at: { $lt: before } });

@@ -13,14 +13,19 @@ export interface News {
 
 /** Which life of the database this is. */
 export async function epochOf(em?: Em): Promise<string> {
-  return (await (em ?? (await openEm())).findOneOrFail(Installation, { id: 1 }, { disableIdentityMap: true })).epoch;
+  return (await (em ?? (await openEm())).findOneOrFail(Installation, { id: 1 }, { disableIdentityMap: true }))
+    .epoch;
 }
 
-export const announce = (tx: Em, news: News): Promise<unknown> => tx.execute('select pg_notify(?, ?)', [CHANNEL, JSON.stringify(news)]);
+export const announce = (tx: Em, news: News): Promise<unknown> =>
+  tx.execute('select pg_notify(?, ?)', [CHANNEL, JSON.stringify(news)]);
 
 /** Locks a scope and gives the revision that this transaction makes. */
 export async function nextRevision(tx: Em, programId: string, scope: Scope): Promise<number> {
-  const [row] = (await tx.execute('insert into sync_scope (program_id, scope, revision) values (?, ?, 1) on conflict (program_id, scope) do update set revision = sync_scope.revision + 1 returning revision', [programId, scope])) as { revision: number }[];
+  const [row] = (await tx.execute(
+    'insert into sync_scope (program_id, scope, revision) values (?, ?, 1) on conflict (program_id, scope) do update set revision = sync_scope.revision + 1 returning revision',
+    [programId, scope],
+  )) as { revision: number }[];
   return row!.revision;
 }
 

@@ -10,36 +10,55 @@ import { record } from '../audit';
 import { CallRow, CallSheet, Member, PlayRow, Team } from '../entities';
 import { NotFound } from '../errors';
 import type { Em } from '../orm';
-import { orderAfter, patchFields, RefusedOperation, versionsOf, type Outcome, type ScopeWriter, type Writing } from './writing';
+import {
+  orderAfter,
+  patchFields,
+  RefusedOperation,
+  versionsOf,
+  type Outcome,
+  type ScopeWriter,
+  type Writing,
+} from './writing';
 
 type SheetEntity = InferEntity<typeof CallSheet>;
 
-const text = (label: string, most: number) => (value: unknown): string => {
-  if (typeof value !== 'string' || value.trim() === '') throw new RefusedOperation('value', `The ${label} is empty.`);
-  if (value.length > most) throw new RefusedOperation('value', `The ${label} is longer than ${most} characters.`);
-  return value.trim();
-};
+const text =
+  (label: string, most: number) =>
+  (value: unknown): string => {
+    if (typeof value !== 'string' || value.trim() === '')
+      throw new RefusedOperation('value', `The ${label} is empty.`);
+    if (value.length > most)
+      throw new RefusedOperation('value', `The ${label} is longer than ${most} characters.`);
+    return value.trim();
+  };
 
 const CALL_FIELDS: Readonly<Record<string, (value: unknown) => unknown>> = {
   hash: (v) => {
-    if (v !== null && v !== 'L' && v !== 'M' && v !== 'R') throw new RefusedOperation('value', 'The hash is L, M, R or none.');
+    if (v !== null && v !== 'L' && v !== 'M' && v !== 'R')
+      throw new RefusedOperation('value', 'The hash is L, M, R or none.');
     return v;
   },
   note: (v) => {
-    if (v !== null && (typeof v !== 'string' || v.length > 200)) throw new RefusedOperation('value', 'A note has up to 200 characters.');
+    if (v !== null && (typeof v !== 'string' || v.length > 200))
+      throw new RefusedOperation('value', 'A note has up to 200 characters.');
     return v === '' ? null : v;
   },
 };
 
 function sectionOf(value: unknown): string {
-  if (typeof value !== 'string' || !SECTION_KEYS.includes(value)) throw new RefusedOperation('value', 'There is no such section.');
+  if (typeof value !== 'string' || !SECTION_KEYS.includes(value))
+    throw new RefusedOperation('value', 'There is no such section.');
   return value;
 }
 
 /** Null when the sheet is not there yet: its first operation makes it. */
 export async function openSheet(tx: Em, actor: Actor, key: string): Promise<SheetEntity | null> {
   permit(actor, 'sheet.read');
-  return (await tx.findOne(CallSheet, { program: actor.programId, key }, { disableIdentityMap: true })) as SheetEntity | null;
+  return (await tx.findOne(
+    CallSheet,
+    { program: actor.programId, key },
+    { disableIdentityMap: true },
+  )) as SheetEntity | null;
 }
 
 export function sheetWriter(w: Writing, key: string, found: SheetEntity | null): ScopeWriter {
@@ -48,7 +67,8 @@ export function sheetWriter(w: Writing, key: string, found: SheetEntity | null):
   const stamp = (v: number) => ({ v, name: actor.name, at: w.now.toISOString() });
   const mayDraft = (of: SheetEntity): void => {
     permit(actor, 'sheet.draft');
-    if (of.lockedBy && !may(actor.roles, 'sheet.draft-locked')) throw new RefusedOperation('locked', 'The sheet was locked; a coordinator can unlock it.');
+    if (of.lockedBy && !may(actor.roles, 'sheet.draft-locked'))
+      throw new RefusedOperation('locked', 'The sheet was locked; a coordinator can unlock it.');
   };
 
   async function applySheet(op: Operation): Promise<Outcome> {
@@ -58,7 +78,16 @@ export function sheetWriter(w: Writing, key: string, found: SheetEntity | null):
       permit(actor, 'sheet.create');
       const opponent = text('opponent', 12)(op.fields.opponent);
       if (!(await tx.findOne(Team, { program: actor.programId, key: opponent }))) throw new NotFound('team');
-      await tx.insert(CallSheet, { id: randomUUID(), program: actor.programId, key, name: text('name', 120)(op.fields.name), opponent, lockedBy: null, createdAt: w.now, provenance: {} } as never);
+      await tx.insert(CallSheet, {
+        id: randomUUID(),
+        program: actor.programId,
+        key,
+        name: text('name', 120)(op.fields.name),
+        opponent,
+        lockedBy: null,
+        createdAt: w.now,
+        provenance: {},
+      } as never);
       sheet = await openSheet(tx, actor, key);
       return { order: null, versions: {}, conflicts: [] };
     }
@@ -73,31 +102,56 @@ export function sheetWriter(w: Writing, key: string, found: SheetEntity | null):
       if (field === 'locked' && typeof value === 'boolean') return value;
       throw new RefusedOperation('value', `A sheet has no ${field.slice(0, 40)} to change.`);
     };
-    const conflicts = await patchFields(w, op, { values: { name: sheet.name, locked: sheet.lockedBy !== null }, provenance }, read, (field, value, version) => {
-      if (field === 'locked') change.lockedBy = value ? actor.memberId : null;
-      else change[field] = value;
-      provenance[field] = stamp(version);
-    });
+    const conflicts = await patchFields(
+      w,
+      op,
+      { values: { name: sheet.name, locked: sheet.lockedBy !== null }, provenance },
+      read,
+      (field, value, version) => {
+        if (field === 'locked') change.lockedBy = value ? actor.memberId : null;
+        else change[field] = value;
+        provenance[field] = stamp(version);
+      },
+    );
     await tx.nativeUpdate(CallSheet, { id: sheet.id }, { ...change, provenance } as never);
-    if ('lockedBy' in change) await record(tx, actor, 'sheet.lock', `${sheet.name} ${change.lockedBy ? 'locked' : 'unlocked'}`, w.now);
+    if ('lockedBy' in change)
+      await record(
+        tx,
+        actor,
+        'sheet.lock',
+        `${sheet.name} ${change.lockedBy ? 'locked' : 'unlocked'}`,
+        w.now,
+      );
     sheet = await openSheet(tx, actor, key);
     return { order: null, versions: versionsOf(provenance), conflicts };
   }
 
   /** Right after a call of the section; null: its first. Numbered anew when a gap is used up. */
   async function place(section: string, after: string | null, except: string): Promise<number> {
-    const calls = async () => ((await tx.execute('select key, order_key as "order" from "call" where sheet_id = ? and section = ? and key <> ? order by order_key, key', [sheet!.id, section, except])) as { key: string; order: number }[]);
+    const calls = async () =>
+      (await tx.execute(
+        'select key, order_key as "order" from "call" where sheet_id = ? and section = ? and key <> ? order by order_key, key',
+        [sheet!.id, section, except],
+      )) as { key: string; order: number }[];
     const key = orderAfter(await calls(), after);
     if (key !== null) return key;
-    await tx.execute('update "call" c set order_key = n.rn from (select id, row_number() over (order by order_key, key) as rn from "call" where sheet_id = ? and section = ?) n where n.id = c.id', [sheet!.id, section]);
+    await tx.execute(
+      'update "call" c set order_key = n.rn from (select id, row_number() over (order by order_key, key) as rn from "call" where sheet_id = ? and section = ?) n where n.id = c.id',
+      [sheet!.id, section],
+    );
     return orderAfter(await calls(), after)!;
   }
 
   async function applyCall(op: Operation): Promise<Outcome> {
     if (!sheet) throw new NotFound('call sheet');
     mayDraft(sheet);
-    const [call] = (await tx.createQueryBuilder(CallRow, 'c').select('*').where({ program: actor.programId, key: op.row }).execute('all')) as unknown as (InferEntity<typeof CallRow> & { sheet: string })[];
-    if (call && call.sheet !== sheet.id) throw new RefusedOperation('taken', 'That call stands on another sheet.');
+    const [call] = (await tx
+      .createQueryBuilder(CallRow, 'c')
+      .select('*')
+      .where({ program: actor.programId, key: op.row })
+      .execute('all')) as unknown as (InferEntity<typeof CallRow> & { sheet: string })[];
+    if (call && call.sheet !== sheet.id)
+      throw new RefusedOperation('taken', 'That call stands on another sheet.');
     if (op.do === 'restore') throw new RefusedOperation('shape', 'A removed call is added again.');
     if (op.do === 'put') {
       if (call) return { order: call.order, versions: versionsOf(call.provenance), conflicts: [] };
@@ -105,7 +159,18 @@ export function sheetWriter(w: Writing, key: string, found: SheetEntity | null):
       const play = await tx.findOne(PlayRow, { program: actor.programId, key: String(op.fields.play ?? '') });
       if (!play) throw new RefusedOperation('gone', 'The play is not on the play list any more.');
       const order = await place(section, w.anchor(op.after), op.row);
-      await tx.insert(CallRow, { id: randomUUID(), program: actor.programId, sheet: sheet.id, key: op.row, section, order, play: play.id, hash: CALL_FIELDS.hash!(op.fields.hash ?? null), note: CALL_FIELDS.note!(op.fields.note ?? null), provenance: {} } as never);
+      await tx.insert(CallRow, {
+        id: randomUUID(),
+        program: actor.programId,
+        sheet: sheet.id,
+        key: op.row,
+        section,
+        order,
+        play: play.id,
+        hash: CALL_FIELDS.hash!(op.fields.hash ?? null),
+        note: CALL_FIELDS.note!(op.fields.note ?? null),
+        provenance: {},
+      } as never);
       return { order, versions: {}, conflicts: [] };
     }
     if (op.do === 'delete') {
@@ -124,13 +189,20 @@ export function sheetWriter(w: Writing, key: string, found: SheetEntity | null):
     const provenance = { ...call.provenance };
     const change: Record<string, unknown> = {};
     const read = (field: string, value: unknown): unknown => {
-      if (!Object.hasOwn(CALL_FIELDS, field)) throw new RefusedOperation('value', `A call has no ${field.slice(0, 40)} to change.`);
+      if (!Object.hasOwn(CALL_FIELDS, field))
+        throw new RefusedOperation('value', `A call has no ${field.slice(0, 40)} to change.`);
       return CALL_FIELDS[field]!(value ?? null);
     };
-    const conflicts = await patchFields(w, op, { values: { hash: call.hash ?? null, note: call.note ?? null }, provenance }, read, (field, value, version) => {
-      change[field] = value;
-      provenance[field] = stamp(version);
-    });
+    const conflicts = await patchFields(
+      w,
+      op,
+      { values: { hash: call.hash ?? null, note: call.note ?? null }, provenance },
+      read,
+      (field, value, version) => {
+        change[field] = value;
+        provenance[field] = stamp(version);
+      },
+    );
     await tx.nativeUpdate(CallRow, { id: call.id }, { ...change, provenance } as never);
     return { order: call.order, versions: versionsOf(provenance), conflicts };
   }
@@ -153,7 +225,32 @@ export async function sheetRows(em: Em, actor: Actor, key: string): Promise<Sync
   const plays = new Map((await em.find(PlayRow, { program: actor.programId })).map((p) => [p.id, p.key]));
   const calls = await em.find(CallRow, { sheet: sheet.id });
   return [
-    { kind: 'sheet', row: key, order: -Number.MAX_SAFE_INTEGER, fields: { name: sheet.name, opponent: sheet.opponent, locked: sheet.lockedBy !== null, lockedBy: locker?.name ?? null, lockedById: sheet.lockedBy ?? null }, versions: versionsOf(sheet.provenance), deleted: false },
-    ...calls.map((c): SyncRow => ({ kind: 'call', row: c.key, order: c.order, fields: { section: c.section, play: plays.get(c.play) ?? null, hash: c.hash ?? null, note: c.note ?? null }, versions: versionsOf(c.provenance), deleted: false })),
+    {
+      kind: 'sheet',
+      row: key,
+      order: -Number.MAX_SAFE_INTEGER,
+      fields: {
+        name: sheet.name,
+        opponent: sheet.opponent,
+        locked: sheet.lockedBy !== null,
+        lockedBy: locker?.name ?? null,
+        lockedById: sheet.lockedBy ?? null,
+      },
+      versions: versionsOf(sheet.provenance),
+      deleted: false,
+    },
+    ...calls.map((c): SyncRow => ({
+      kind: 'call',
+      row: c.key,
+      order: c.order,
+      fields: {
+        section: c.section,
+        play: plays.get(c.play) ?? null,
+        hash: c.hash ?? null,
+        note: c.note ?? null,
+      },
+      versions: versionsOf(c.provenance),
+      deleted: false,
+    })),
   ];
 }

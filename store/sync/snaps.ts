@@ -12,15 +12,28 @@ import { NotFound } from '../errors';
 import { officialCharting } from '../games';
 import { columnValue, newColumns, provenanceOf, rowToSnap, type SnapEntity, type Writer } from '../mapping';
 import type { Em } from '../orm';
-import { orderAfter, patchFields, RefusedOperation, versionsOf, type Outcome, type ScopeWriter, type Writing } from './writing';
+import {
+  orderAfter,
+  patchFields,
+  RefusedOperation,
+  versionsOf,
+  type Outcome,
+  type ScopeWriter,
+  type Writing,
+} from './writing';
 
 /** Rows to read only: not hydrated into the unit of work, about four times as fast for a season. */
 export const plainRows = async (em: Em, where: object): Promise<SnapEntity[]> =>
-  (await em.createQueryBuilder(SnapRow, 's').select('*').where(where).execute('all')) as unknown as SnapEntity[];
+  (await em
+    .createQueryBuilder(SnapRow, 's')
+    .select('*')
+    .where(where)
+    .execute('all')) as unknown as SnapEntity[];
 
 /** A value as it may be stored, or a refusal that names field and remedy. */
 export function checkedField(field: string, value: unknown): unknown {
-  if (!Object.hasOwn(SNAP_FIELDS, field) || ['snapId', 'game', 'order'].includes(field)) throw new RefusedOperation('value', `There is no field ${field.slice(0, 60)}.`);
+  if (!Object.hasOwn(SNAP_FIELDS, field) || ['snapId', 'game', 'order'].includes(field))
+    throw new RefusedOperation('value', `There is no field ${field.slice(0, 60)}.`);
   const spec = SNAP_FIELDS[field as SnapField];
   const list = ['list', 'numbers', 'penalties'].includes(spec.kind);
   if (value === null || value === undefined) return list ? [] : null;
@@ -31,14 +44,21 @@ export function checkedField(field: string, value: unknown): unknown {
     throw new RefusedOperation('value', `${spec.label} cannot be read.`);
   }
   const read = readFieldText(field as SnapField, text);
-  if (!read.ok) throw new RefusedOperation('value', `${spec.label} “${text.slice(0, 40)}” is not ${read.expected}.`);
+  if (!read.ok)
+    throw new RefusedOperation('value', `${spec.label} “${text.slice(0, 40)}” is not ${read.expected}.`);
   return read.value;
 }
 
 export async function lockGame(tx: Em, actor: Actor, key: string, now: Date) {
   permit(actor, 'snap.log');
   // One question under one lock: while it is held, few round trips follow, and others of the game wait that long.
-  const lock = async () => ((await tx.execute("select c.id as charting, c.revision, g.closed, g.home, g.away from charting c join game g on g.id = c.game_id where g.program_id = ? and g.key = ? and c.kind = 'official' for no key update of c", [actor.programId, key])) as { charting: string; revision: number; closed: boolean; home: string; away: string }[])[0];
+  const lock = async () =>
+    (
+      (await tx.execute(
+        "select c.id as charting, c.revision, g.closed, g.home, g.away from charting c join game g on g.id = c.game_id where g.program_id = ? and g.key = ? and c.kind = 'official' for no key update of c",
+        [actor.programId, key],
+      )) as { charting: string; revision: number; closed: boolean; home: string; away: string }[]
+    )[0];
   let locked = await lock();
   if (!locked) {
     const game = await tx.findOne(Game, { program: actor.programId, key });
@@ -47,8 +67,18 @@ export async function lockGame(tx: Em, actor: Actor, key: string, now: Date) {
     locked = (await lock())!;
   }
   // A game closed while this request waited for the lock is closed for it too.
-  const [{ closed }] = locked.closed ? [locked] : ((await tx.execute('select closed from game where program_id = ? and key = ?', [actor.programId, key])) as [{ closed: boolean }]);
-  return { charting: locked.charting, revision: locked.revision + 1, closed, teams: [locked.home, locked.away] as const };
+  const [{ closed }] = locked.closed
+    ? [locked]
+    : ((await tx.execute('select closed from game where program_id = ? and key = ?', [
+        actor.programId,
+        key,
+      ])) as [{ closed: boolean }]);
+  return {
+    charting: locked.charting,
+    revision: locked.revision + 1,
+    closed,
+    teams: [locked.home, locked.away] as const,
+  };
 }
 
 /** Fields that name a team: only one that plays in the game, as an import asks too; else what goes out would not come back. */
@@ -57,49 +87,90 @@ const TEAM_FIELDS = ['offense', 'defense', 'scoredBy', 'deadPossession', 'nextOf
 function checkTeams(fields: Readonly<Record<string, unknown>>, teams: readonly string[]): void {
   for (const field of TEAM_FIELDS) {
     const value = fields[field];
-    if (value !== null && value !== undefined && !teams.includes(value as string)) throw new RefusedOperation('value', `${SNAP_FIELDS[field].label} “${String(value).slice(0, 40)}” does not play in this game (${teams.join(' and ')}).`);
+    if (value !== null && value !== undefined && !teams.includes(value as string))
+      throw new RefusedOperation(
+        'value',
+        `${SNAP_FIELDS[field].label} “${String(value).slice(0, 40)}” does not play in this game (${teams.join(' and ')}).`,
+      );
   }
-  if (typeof fields.offense === 'string' && fields.offense === fields.defense) throw new RefusedOperation('value', `${fields.offense} cannot be offense and defense of one snap.`);
+  if (typeof fields.offense === 'string' && fields.offense === fields.defense)
+    throw new RefusedOperation('value', `${fields.offense} cannot be offense and defense of one snap.`);
 }
 
-export function snapWriter(w: Writing, game: { readonly charting: string; readonly closed: boolean; readonly teams: readonly string[] }): ScopeWriter {
+export function snapWriter(
+  w: Writing,
+  game: { readonly charting: string; readonly closed: boolean; readonly teams: readonly string[] },
+): ScopeWriter {
   const { tx, actor } = w;
   const writer: Writer = { id: actor.memberId, name: actor.name, at: w.now };
-  const find = async (row: string): Promise<SnapEntity | null> => (await plainRows(tx, { charting: game.charting, snapKey: row }))[0] ?? null;
-  const outcome = (row: { order: number; provenance: SnapEntity['provenance'] }, conflicts: Outcome['conflicts'] = []): Outcome => ({ order: row.order, versions: versionsOf(row.provenance), conflicts });
+  const find = async (row: string): Promise<SnapEntity | null> =>
+    (await plainRows(tx, { charting: game.charting, snapKey: row }))[0] ?? null;
+  const outcome = (
+    row: { order: number; provenance: SnapEntity['provenance'] },
+    conflicts: Outcome['conflicts'] = [],
+  ): Outcome => ({ order: row.order, versions: versionsOf(row.provenance), conflicts });
 
   /** Order keys around a place; removed snaps hold theirs. */
   async function place(after: string | null): Promise<number> {
     for (let once = true; ; once = false) {
       // The row's key and the next above it; an anchor that is not there: the end.
-      const ends = after === null
-        ? 'select min(order_key) as next, null::float8 as before from snap where charting_id = ?'
-        : 'with a as (select coalesce((select order_key from snap where charting_id = ? and snap_key = ?), (select max(order_key) from snap where charting_id = ?)) as o) select a.o as before, (select min(order_key) from snap where charting_id = ? and order_key > a.o) as next from a';
-      const [{ next, before }] = (await tx.execute(ends, after === null ? [game.charting] : [game.charting, after, game.charting, game.charting])) as [{ next: number | null; before: number | null }];
-      const list = [...(before === null ? [] : [{ key: 'a', order: before }]), ...(next === null ? [] : [{ key: 'b', order: next }])];
+      const ends =
+        after === null
+          ? 'select min(order_key) as next, null::float8 as before from snap where charting_id = ?'
+          : 'with a as (select coalesce((select order_key from snap where charting_id = ? and snap_key = ?), (select max(order_key) from snap where charting_id = ?)) as o) select a.o as before, (select min(order_key) from snap where charting_id = ? and order_key > a.o) as next from a';
+      const [{ next, before }] = (await tx.execute(
+        ends,
+        after === null ? [game.charting] : [game.charting, after, game.charting, game.charting],
+      )) as [{ next: number | null; before: number | null }];
+      const list = [
+        ...(before === null ? [] : [{ key: 'a', order: before }]),
+        ...(next === null ? [] : [{ key: 'b', order: next }]),
+      ];
       const key = orderAfter(list, before === null ? null : 'a');
       if (key !== null) return key;
       if (!once) throw new Error('there is no room in a game numbered anew');
       // The gap is used up: numbered anew, in two steps since no two may share a key in between.
-      const numbered = 'select id, row_number() over (order by order_key) as rn from snap where charting_id = ?';
-      await tx.execute(`update snap s set order_key = -1e9 - n.rn from (${numbered}) n where n.id = s.id`, [game.charting]);
-      await tx.execute(`update snap s set order_key = n.rn, revision = ? from (select id, row_number() over (order by order_key desc) as rn from snap where charting_id = ?) n where n.id = s.id`, [w.revision, game.charting]);
+      const numbered =
+        'select id, row_number() over (order by order_key) as rn from snap where charting_id = ?';
+      await tx.execute(`update snap s set order_key = -1e9 - n.rn from (${numbered}) n where n.id = s.id`, [
+        game.charting,
+      ]);
+      await tx.execute(
+        `update snap s set order_key = n.rn, revision = ? from (select id, row_number() over (order by order_key desc) as rn from snap where charting_id = ?) n where n.id = s.id`,
+        [w.revision, game.charting],
+      );
     }
   }
 
   return {
     async apply(op: Operation): Promise<Outcome> {
       if (op.kind !== 'snap') throw new RefusedOperation('shape', 'A game holds snaps only.');
-      if (game.closed && !may(actor.roles, 'snap.log-closed')) throw new RefusedOperation('closed', 'The game was closed; a coordinator can open it again.');
+      if (game.closed && !may(actor.roles, 'snap.log-closed'))
+        throw new RefusedOperation('closed', 'The game was closed; a coordinator can open it again.');
       const row = await find(op.row);
       if (op.do === 'put') {
-        const fields = Object.fromEntries(Object.entries(op.fields).map(([f, v]) => [f, checkedField(f, v)])) as Partial<Snap>;
+        const fields = Object.fromEntries(
+          Object.entries(op.fields).map(([f, v]) => [f, checkedField(f, v)]),
+        ) as Partial<Snap>;
         if (row) return outcome(row);
-        if (!/^[A-Za-z0-9._-]{1,80}$/.test(op.row)) throw new RefusedOperation('shape', 'A snap id is up to 80 letters, digits, dots and dashes.');
+        if (!/^[A-Za-z0-9._-]{1,80}$/.test(op.row))
+          throw new RefusedOperation('shape', 'A snap id is up to 80 letters, digits, dots and dashes.');
         checkTeams(fields, game.teams);
         const { columns, provenance } = newColumns(fields, writer);
         const order = await place(w.anchor(op.after));
-        await tx.insert(SnapRow, { id: randomUUID(), program: actor.programId, charting: game.charting, snapKey: op.row, order, ...columns, provenance, createdBy: writer.id, createdAt: writer.at, deletedAt: null, revision: w.revision } as never);
+        await tx.insert(SnapRow, {
+          id: randomUUID(),
+          program: actor.programId,
+          charting: game.charting,
+          snapKey: op.row,
+          order,
+          ...columns,
+          provenance,
+          createdBy: writer.id,
+          createdAt: writer.at,
+          deletedAt: null,
+          revision: w.revision,
+        } as never);
         return outcome({ order, provenance });
       }
       if (!row) throw new RefusedOperation('gone', 'The snap is not in the database.');
@@ -109,26 +180,49 @@ export function snapWriter(w: Writing, game: { readonly charting: string; readon
         return outcome({ order, provenance: row.provenance });
       }
       if (op.do !== 'patch') {
-        await tx.nativeUpdate(SnapRow, { id: row.id }, { deletedAt: op.do === 'delete' ? w.now : null, revision: w.revision } as never);
+        await tx.nativeUpdate(SnapRow, { id: row.id }, {
+          deletedAt: op.do === 'delete' ? w.now : null,
+          revision: w.revision,
+        } as never);
         return outcome(row);
       }
       const provenance: Record<string, FieldProvenance> = { ...row.provenance };
       const current = rowToSnap(row, '');
       const change: Record<string, unknown> = {};
-      const conflicts = await patchFields(w, op, { values: current as unknown as Record<string, unknown>, provenance: row.provenance }, checkedField, (field, value, version) => {
-        if (field === 'notSure') markSure(provenance, current, value as string[], writer);
-        else change[field] = columnValue(field as SnapFact, value);
-        provenance[field] = provenanceOf(value, writer, version, field === 'notSure' ? 'sure' : (provenance[field]?.sure ?? 'sure'));
-      });
+      const conflicts = await patchFields(
+        w,
+        op,
+        { values: current as unknown as Record<string, unknown>, provenance: row.provenance },
+        checkedField,
+        (field, value, version) => {
+          if (field === 'notSure') markSure(provenance, current, value as string[], writer);
+          else change[field] = columnValue(field as SnapFact, value);
+          provenance[field] = provenanceOf(
+            value,
+            writer,
+            version,
+            field === 'notSure' ? 'sure' : (provenance[field]?.sure ?? 'sure'),
+          );
+        },
+      );
       if (TEAM_FIELDS.some((f) => f in change)) checkTeams({ ...current, ...change }, game.teams);
-      await tx.nativeUpdate(SnapRow, { id: row.id }, { ...change, provenance, revision: w.revision } as never);
+      await tx.nativeUpdate(SnapRow, { id: row.id }, {
+        ...change,
+        provenance,
+        revision: w.revision,
+      } as never);
       return outcome({ order: row.order, provenance }, conflicts);
     },
   };
 }
 
 /** `notSure` lists fields; the doubt itself is kept with each field. Versions of the fields do not move. */
-function markSure(provenance: Record<string, FieldProvenance>, current: Snap, list: readonly string[], writer: Writer): void {
+function markSure(
+  provenance: Record<string, FieldProvenance>,
+  current: Snap,
+  list: readonly string[],
+  writer: Writer,
+): void {
   const doubted = new Set(list);
   for (const field of new Set([...Object.keys(provenance), ...list])) {
     if (field === 'notSure' || !Object.hasOwn(SNAP_FIELDS, field)) continue;
@@ -142,7 +236,16 @@ function markSure(provenance: Record<string, FieldProvenance>, current: Snap, li
 /** A snap as a synchronized row. */
 export function snapRow(row: SnapEntity): SyncRow {
   const { snapId, game: _game, order, ...fields } = rowToSnap(row, '') as unknown as Record<string, unknown>;
-  return { kind: 'snap', row: snapId as string, order: order as number, fields: Object.fromEntries(Object.entries(fields).filter(([, v]) => v !== null && !(Array.isArray(v) && v.length === 0))), versions: versionsOf(row.provenance), deleted: row.deletedAt !== null };
+  return {
+    kind: 'snap',
+    row: snapId as string,
+    order: order as number,
+    fields: Object.fromEntries(
+      Object.entries(fields).filter(([, v]) => v !== null && !(Array.isArray(v) && v.length === 0)),
+    ),
+    versions: versionsOf(row.provenance),
+    deleted: row.deletedAt !== null,
+  };
 }
 
 export async function pullGame(em: Em, actor: Actor, key: string, since: number | null) {
@@ -151,6 +254,9 @@ export async function pullGame(em: Em, actor: Actor, key: string, since: number 
   if (!game) throw new NotFound('game');
   const charting = await em.findOne(Charting, { program: actor.programId, game: game.id, kind: 'official' });
   if (!charting) return { revision: 0, whole: true, rows: [] };
-  const rows = await plainRows(em, { charting: charting.id, ...(since === null ? { deletedAt: null } : { revision: { $gt: since } }) });
+  const rows = await plainRows(em, {
+    charting: charting.id,
+    ...(since === null ? { deletedAt: null } : { revision: { $gt: since } }),
+  });
   return { revision: charting.revision, whole: since === null, rows: rows.map(snapRow) };
 }

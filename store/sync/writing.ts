@@ -9,7 +9,10 @@ import type { Em } from '../orm';
 /** An operation that is refused by itself: the others of its request go on. */
 export class RefusedOperation extends Error {
   override readonly name = 'RefusedOperation';
-  constructor(readonly code: Refusal, reason: string) {
+  constructor(
+    readonly code: Refusal,
+    reason: string,
+  ) {
     super(reason);
   }
 }
@@ -22,9 +25,18 @@ export function refusalOf(error: unknown): RefusedOperation | null {
   if (error instanceof Refused) return new RefusedOperation('role', `${error.message}.`);
   if (error instanceof NotFound) return new RefusedOperation('gone', `${error.message}.`);
   if (error instanceof Invalid) return new RefusedOperation('value', `${error.message}.`);
-  for (let e = error as { code?: string; cause?: unknown; previous?: unknown } | undefined, depth = 0; e && depth < 5; depth++) {
-    if (e.code && TEXT_FAULTS.has(e.code)) return new RefusedOperation('text', 'It holds characters or a value that the database does not take; type it again.');
-    if (e.code === '23505') return new RefusedOperation('taken', 'Something of the same name or place is there already.');
+  for (
+    let e = error as { code?: string; cause?: unknown; previous?: unknown } | undefined, depth = 0;
+    e && depth < 5;
+    depth++
+  ) {
+    if (e.code && TEXT_FAULTS.has(e.code))
+      return new RefusedOperation(
+        'text',
+        'It holds characters or a value that the database does not take; type it again.',
+      );
+    if (e.code === '23505')
+      return new RefusedOperation('taken', 'Something of the same name or place is there already.');
     e = (e.cause ?? e.previous) as typeof e;
   }
   return null;
@@ -65,8 +77,11 @@ export interface PatchedRow<P extends { readonly v: number; readonly name: strin
  * since is a conflict with what stands; the rest is given to `set`.
  */
 export async function patchFields(
-  w: Writing, op: Operation & { readonly do: 'patch' }, row: PatchedRow<{ v: number; name: string; at: string }>,
-  read: (field: string, value: unknown) => unknown, set: (field: string, value: unknown, version: number) => void,
+  w: Writing,
+  op: Operation & { readonly do: 'patch' },
+  row: PatchedRow<{ v: number; name: string; at: string }>,
+  read: (field: string, value: unknown) => unknown,
+  set: (field: string, value: unknown, version: number) => void,
 ): Promise<Conflict[]> {
   const conflicts: Conflict[] = [];
   for (const [field, patch] of Object.entries(op.fields) as [string, FieldPatch][]) {
@@ -75,15 +90,31 @@ export async function patchFields(
     if (sameValue(standing, value)) continue;
     const before = row.provenance[field];
     const version = before?.v ?? 1;
-    if ((await w.versionRead(op, field, patch.over)) !== version) conflicts.push({ field, theirs: standing, yours: value, by: before?.name ?? '', at: before?.at ?? '', version });
+    if ((await w.versionRead(op, field, patch.over)) !== version)
+      conflicts.push({
+        field,
+        theirs: standing,
+        yours: value,
+        by: before?.name ?? '',
+        at: before?.at ?? '',
+        version,
+      });
     else set(field, value, version + 1);
   }
   return conflicts;
 }
 
-export const versionsOf = (provenance: RowProvenance): Versions => Object.fromEntries(Object.entries(provenance).filter(([, p]) => p.v > 1).map(([f, p]) => [f, p.v]));
+export const versionsOf = (provenance: RowProvenance): Versions =>
+  Object.fromEntries(
+    Object.entries(provenance)
+      .filter(([, p]) => p.v > 1)
+      .map(([f, p]) => [f, p.v]),
+  );
 
-export interface Placed { readonly key: string; readonly order: number }
+export interface Placed {
+  readonly key: string;
+  readonly order: number;
+}
 
 /** The order key right after a row. Null: no room, number them anew. An anchor that is not there: the end. */
 export function orderAfter(list: readonly Placed[], after: string | null): number | null {

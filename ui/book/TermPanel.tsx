@@ -4,7 +4,22 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
-import { CONSTRAINTS, DEFINED_KINDS, DEFINITION_HINT, drawTerm, formatDefinition, formationStructure, isDrawn, readDefinition, storedValue, termFields, TRIGGERS, type Book, type DefinedKind, type Term } from '@/core/book';
+import {
+  CONSTRAINTS,
+  DEFINED_KINDS,
+  DEFINITION_HINT,
+  drawTerm,
+  formatDefinition,
+  formationStructure,
+  isDrawn,
+  readDefinition,
+  storedValue,
+  termFields,
+  TRIGGERS,
+  type Book,
+  type DefinedKind,
+  type Term,
+} from '@/core/book';
 import type { LevelProfile, Side } from '@/core/field';
 import { legality, lineUp, shapeOf, structureWords, techniqueName } from '@/core/look';
 import { Picture } from '../chalk/Chalk';
@@ -38,41 +53,147 @@ export function TermPanel(props: TermPanelProps) {
   const [text, setText] = useState<string | null>(null);
   const [card, setCard] = useState(false);
   const typed = text === null || !isDefined(term.kind) ? null : readDefinition(term.kind, text);
-  const shown: Term = useMemo(() => { const read = text !== null && isDefined(term.kind) ? readDefinition(term.kind, text) : null; return read?.ok ? { ...term, definition: read.definition } : term; }, [text, term]);
-  const inBook = useMemo(() => (shown === term ? book : { ...book, terms: book.terms.map((t) => (t.id === term.id ? shown : t)) }), [book, shown, term]);
+  const shown: Term = useMemo(() => {
+    const read = text !== null && isDefined(term.kind) ? readDefinition(term.kind, text) : null;
+    return read?.ok ? { ...term, definition: read.definition } : term;
+  }, [text, term]);
+  const inBook = useMemo(
+    () => (shown === term ? book : { ...book, terms: book.terms.map((t) => (t.id === term.id ? shown : t)) }),
+    [book, shown, term],
+  );
   const drawn = isDrawn(shown) ? drawTerm(inBook, shown, side, profile, settings) : null;
   const title = `${term.word}${term.spots ? ` ${side === 'L' ? 'left' : 'right'}` : ''}`;
   return (
     <section className="card termpanel" aria-label={`The word ${term.word}`}>
-      <header><h2>{term.word}</h2><span className="small">{term.kind}</span></header>
-      {drawn ? <Picture drawn={drawn} profile={profile} hash={null} height={term.kind === 'pass' || term.kind === 'coverage' ? 250 : term.kind === 'formation' || term.kind === 'backfield' || term.kind === 'motion' ? 130 : 200} caption={false} id="term-drawing" /> : <p className="quiet">{term.kind === 'formation' || term.kind === 'backfield' ? 'Not drawn yet: without points nothing follows from this word.' : isDefined(term.kind) ? 'Only a word yet; type below what it means.' : 'A word without a picture.'}</p>}
-      <div className="small" aria-live="polite">{meaning(inBook, shown, side, profile, settings.school).map((t) => <p key={t}>{t}</p>)}</div>
+      <header>
+        <h2>{term.word}</h2>
+        <span className="small">{term.kind}</span>
+      </header>
+      {drawn ? (
+        <Picture
+          drawn={drawn}
+          profile={profile}
+          hash={null}
+          height={
+            term.kind === 'pass' || term.kind === 'coverage'
+              ? 250
+              : term.kind === 'formation' || term.kind === 'backfield' || term.kind === 'motion'
+                ? 130
+                : 200
+          }
+          caption={false}
+          id="term-drawing"
+        />
+      ) : (
+        <p className="quiet">
+          {term.kind === 'formation' || term.kind === 'backfield'
+            ? 'Not drawn yet: without points nothing follows from this word.'
+            : isDefined(term.kind)
+              ? 'Only a word yet; type below what it means.'
+              : 'A word without a picture.'}
+        </p>
+      )}
+      <div className="small" aria-live="polite">
+        {meaning(inBook, shown, side, profile, settings.school).map((t) => (
+          <p key={t}>{t}</p>
+        ))}
+      </div>
       {drawn && (
         <div className="slices">
           <Button onClick={() => props.onSide(side === 'R' ? 'L' : 'R')}>Mirror</Button>
           <Button onClick={() => saveSvg(drawn.drawing, title)}>SVG</Button>
           <Button onClick={() => void savePng(drawn.drawing, title)}>PNG</Button>
-          {term.kind !== 'motion' && term.kind !== 'protection' && <Button onClick={() => setCard(true)}>Look card</Button>}
-          <Button href={`/api/book/cards?term=${encodeURIComponent(term.id)}&side=${side}`}>Print its card</Button>
+          {term.kind !== 'motion' && term.kind !== 'protection' && (
+            <Button onClick={() => setCard(true)}>Look card</Button>
+          )}
+          <Button href={`/api/book/cards?term=${encodeURIComponent(term.id)}&side=${side}`}>
+            Print its card
+          </Button>
         </div>
       )}
-      <p className="small"><span className="quiet">Also said:</span> {term.aliases.join(', ') || 'nothing else'} · <Link href={readLink(term)}>{count} {count === 1 ? 'snap' : 'snaps'} in the film</Link>{term.notes ? ` · ${term.notes}` : ''}</p>
+      <p className="small">
+        <span className="quiet">Also said:</span> {term.aliases.join(', ') || 'nothing else'} ·{' '}
+        <Link href={readLink(term)}>
+          {count} {count === 1 ? 'snap' : 'snaps'} in the film
+        </Link>
+        {term.notes ? ` · ${term.notes}` : ''}
+      </p>
       <div className="slices">
-        {mayAdd && <Button variant="outlined" onClick={props.onAliases} aria-label={`aliases of ${term.word}`}>Aliases</Button>}
-        {mayAdd && (term.kind === 'formation' || term.kind === 'backfield') && <Button variant="outlined" component={Link} href={`/book/draw?edit=${encodeURIComponent(term.id)}`}>Draw</Button>}
-        {mayAdd && term.kind === 'formation' && <Button variant="outlined" component={Link} href={`/book/draw?from=${encodeURIComponent(term.id)}`}>Duplicate</Button>}
-        {mayMerge && <Button variant="outlined" onClick={props.onMerge} aria-label={`merge ${term.word} into another word`}>Merge</Button>}
-        {mayMerge && <Button variant="outlined" onClick={props.onSplit} aria-label={`split ${term.word}`}>Split</Button>}
-        {mayAdd && count === 0 && <Button variant="outlined" disabled={busy} onClick={props.onRemove} aria-label={`remove ${term.word}`}>Remove</Button>}
+        {mayAdd && (
+          <Button variant="outlined" onClick={props.onAliases} aria-label={`aliases of ${term.word}`}>
+            Aliases
+          </Button>
+        )}
+        {mayAdd && (term.kind === 'formation' || term.kind === 'backfield') && (
+          <Button variant="outlined" component={Link} href={`/book/draw?edit=${encodeURIComponent(term.id)}`}>
+            Draw
+          </Button>
+        )}
+        {mayAdd && term.kind === 'formation' && (
+          <Button variant="outlined" component={Link} href={`/book/draw?from=${encodeURIComponent(term.id)}`}>
+            Duplicate
+          </Button>
+        )}
+        {mayMerge && (
+          <Button
+            variant="outlined"
+            onClick={props.onMerge}
+            aria-label={`merge ${term.word} into another word`}
+          >
+            Merge
+          </Button>
+        )}
+        {mayMerge && (
+          <Button variant="outlined" onClick={props.onSplit} aria-label={`split ${term.word}`}>
+            Split
+          </Button>
+        )}
+        {mayAdd && count === 0 && (
+          <Button
+            variant="outlined"
+            disabled={busy}
+            onClick={props.onRemove}
+            aria-label={`remove ${term.word}`}
+          >
+            Remove
+          </Button>
+        )}
         <Button onClick={props.onClose}>Put away</Button>
       </div>
       {isDefined(term.kind) && (
-        <form onSubmit={(e) => { e.preventDefault(); if (typed?.ok && text !== null) props.onDefine(text); }} style={{ display: 'grid', gap: 6 }}>
-          <TextField label="Means" multiline value={text ?? (term.definition ? formatDefinition(term.definition) : '')} disabled={!mayAdd} onChange={(e) => setText(e.target.value)} error={typed !== null && !typed.ok} helperText={typed && !typed.ok ? typed.remedy : DEFINITION_HINT[term.kind]} slotProps={{ htmlInput: { className: 'mono', maxLength: 2000 } }} />
-          {typed?.ok && <Button type="submit" variant="contained" disabled={busy}>Keep this meaning</Button>}
+        <form
+          onSubmit={(e) => {
+            e.preventDefault();
+            if (typed?.ok && text !== null) props.onDefine(text);
+          }}
+          style={{ display: 'grid', gap: 6 }}
+        >
+          <TextField
+            label="Means"
+            multiline
+            value={text ?? (term.definition ? formatDefinition(term.definition) : '')}
+            disabled={!mayAdd}
+            onChange={(e) => setText(e.target.value)}
+            error={typed !== null && !typed.ok}
+            helperText={typed && !typed.ok ? typed.remedy : DEFINITION_HINT[term.kind]}
+            slotProps={{ htmlInput: { className: 'mono', maxLength: 2000 } }}
+          />
+          {typed?.ok && (
+            <Button type="submit" variant="contained" disabled={busy}>
+              Keep this meaning
+            </Button>
+          )}
         </form>
       )}
-      {card && <LookCard book={inBook} profile={profile} fields={termFields(inBook, shown, side)} hash={null} onClose={() => setCard(false)} />}
+      {card && (
+        <LookCard
+          book={inBook}
+          profile={profile}
+          fields={termFields(inBook, shown, side)}
+          hash={null}
+          onClose={() => setCard(false)}
+        />
+      )}
     </section>
   );
 }
@@ -84,24 +205,57 @@ function readLink(term: Term): string {
 }
 
 /** What follows from a word, as sentences. */
-function meaning(book: Book, term: Term, side: Side, profile: LevelProfile, school: 'A' | 'B' | 'C'): string[] {
+function meaning(
+  book: Book,
+  term: Term,
+  side: Side,
+  profile: LevelProfile,
+  school: 'A' | 'B' | 'C',
+): string[] {
   const d = term.definition;
   if (term.kind === 'formation' && term.spots) {
     const men = lineUp(term.spots, side, null, shapeOf(profile.players));
     const s = formationStructure(book, term, side, profile);
     const surface = `Surface ${s.left.surface} left, ${s.right.surface} right; gaps ${s.left.gaps} and ${s.right.gaps}.`;
-    return [`${structureWords(s)}.`, ...(profile.players === 11 ? [surface] : []), ...legality(men, profile).map((n) => `${n.sentence}.`)];
+    return [
+      `${structureWords(s)}.`,
+      ...(profile.players === 11 ? [surface] : []),
+      ...legality(men, profile).map((n) => `${n.sentence}.`),
+    ];
   }
   switch (d?.kind) {
-    case 'front': return [`${d.front.line.length} on the line (${d.front.line.map((m) => `${m.side === 'm' ? '' : m.side === 's' ? 'strong ' : 'weak '}${techniqueName(m.technique, school)}`).join(', ')}), ${d.front.backers.length} behind it.`];
-    case 'coverage': return [`${d.coverage.style}, middle ${d.coverage.middle}; ${d.coverage.deep.length} deep, ${11 - 4 - d.coverage.deep.length} under when four rush; shows ${d.coverage.shell} deep, corners ${d.coverage.corner.depth} yards ${d.coverage.corner.leverage}.`];
-    case 'pressure': return [`${4 - d.pressure.drops + d.pressure.rushers.length} rush from a four-man line, ${d.pressure.threat} threaten${d.pressure.drops > 0 ? `, ${d.pressure.drops} of the line drops` : ''}${d.pressure.lineMove === 'none' ? '' : `, the line ${d.pressure.lineMove === 'twist' ? 'twists' : d.pressure.lineMove}`}.`];
-    case 'run': return [`${d.run.blocking} blocking at the ${d.run.point} gap, carried by the ${d.run.carrier}${d.run.read ? `; the ${d.run.read} is read` : ''}.`, ...links(term.word)];
-    case 'pass': return [`${d.pass.type}, ${d.pass.drop}-step; strong side ${d.pass.strong.join(', ') || 'nobody'}; weak side ${d.pass.weak.join(', ') || 'nobody'}; back: ${d.pass.back}.`, ...links(term.word)];
-    case 'protection': return [`${d.protection.slide} slide, ${5 + d.protection.kept} men${d.protection.scan ? ', the back scans' : ''}.`];
-    case 'motion': return [`${d.motion}.`];
-    default: return [];
+    case 'front':
+      return [
+        `${d.front.line.length} on the line (${d.front.line.map((m) => `${m.side === 'm' ? '' : m.side === 's' ? 'strong ' : 'weak '}${techniqueName(m.technique, school)}`).join(', ')}), ${d.front.backers.length} behind it.`,
+      ];
+    case 'coverage':
+      return [
+        `${d.coverage.style}, middle ${d.coverage.middle}; ${d.coverage.deep.length} deep, ${11 - 4 - d.coverage.deep.length} under when four rush; shows ${d.coverage.shell} deep, corners ${d.coverage.corner.depth} yards ${d.coverage.corner.leverage}.`,
+      ];
+    case 'pressure':
+      return [
+        `${4 - d.pressure.drops + d.pressure.rushers.length} rush from a four-man line, ${d.pressure.threat} threaten${d.pressure.drops > 0 ? `, ${d.pressure.drops} of the line drops` : ''}${d.pressure.lineMove === 'none' ? '' : `, the line ${d.pressure.lineMove === 'twist' ? 'twists' : d.pressure.lineMove}`}.`,
+      ];
+    case 'run':
+      return [
+        `${d.run.blocking} blocking at the ${d.run.point} gap, carried by the ${d.run.carrier}${d.run.read ? `; the ${d.run.read} is read` : ''}.`,
+        ...links(term.word),
+      ];
+    case 'pass':
+      return [
+        `${d.pass.type}, ${d.pass.drop}-step; strong side ${d.pass.strong.join(', ') || 'nobody'}; weak side ${d.pass.weak.join(', ') || 'nobody'}; back: ${d.pass.back}.`,
+        ...links(term.word),
+      ];
+    case 'protection':
+      return [
+        `${d.protection.slide} slide, ${5 + d.protection.kept} men${d.protection.scan ? ', the back scans' : ''}.`,
+      ];
+    case 'motion':
+      return [`${d.motion}.`];
+    default:
+      return [];
   }
 }
 
-const links = (word: string): string[] => CONSTRAINTS.filter((c) => c.base === word).map((c) => `When ${TRIGGERS[c.code]}: ${c.then}.`);
+const links = (word: string): string[] =>
+  CONSTRAINTS.filter((c) => c.base === word).map((c) => `When ${TRIGGERS[c.code]}: ${c.then}.`);

@@ -14,30 +14,101 @@ import type { Book, Term } from '@/core/book';
 import type { SplitPreview } from '@/core/exchange/types';
 import { SNAP_FIELDS, type SnapField } from '@/core/snap';
 
-export const listOf = (text: string): string[] => text.split(',').map((a) => a.trim()).filter(Boolean);
+export const listOf = (text: string): string[] =>
+  text
+    .split(',')
+    .map((a) => a.trim())
+    .filter(Boolean);
 
-export function MergeDialog({ book, term, count, busy, onMerge, onClose }: { book: Book; term: Term; count: number; busy: boolean; onMerge: (keep: string) => void; onClose: () => void }) {
+export function MergeDialog({
+  book,
+  term,
+  count,
+  busy,
+  onMerge,
+  onClose,
+}: {
+  book: Book;
+  term: Term;
+  count: number;
+  busy: boolean;
+  onMerge: (keep: string) => void;
+  onClose: () => void;
+}) {
   const [keep, setKeep] = useState('');
   return (
     <Dialog open onClose={onClose} aria-labelledby="merge-title" fullWidth maxWidth="sm">
       <DialogTitle id="merge-title">Merge “{term.word}” into another word</DialogTitle>
       <DialogContent style={{ display: 'grid', gap: 12 }}>
-        <p>{count} logged {count === 1 ? 'snap' : 'snaps'} and the play list will say the kept word instead; “{term.word}” becomes one of its aliases, so typing it still works. It can be taken back.</p>
-        <TextField select label="Keep" value={keep} onChange={(e) => setKeep(e.target.value)}>{book.terms.filter((t) => t.kind === term.kind && t.id !== term.id).map((t) => <MenuItem key={t.id} value={t.id}>{t.word}</MenuItem>)}</TextField>
+        <p>
+          {count} logged {count === 1 ? 'snap' : 'snaps'} and the play list will say the kept word instead; “
+          {term.word}” becomes one of its aliases, so typing it still works. It can be taken back.
+        </p>
+        <TextField select label="Keep" value={keep} onChange={(e) => setKeep(e.target.value)}>
+          {book.terms
+            .filter((t) => t.kind === term.kind && t.id !== term.id)
+            .map((t) => (
+              <MenuItem key={t.id} value={t.id}>
+                {t.word}
+              </MenuItem>
+            ))}
+        </TextField>
       </DialogContent>
-      <DialogActions><Button onClick={onClose}>Leave as it is</Button><Button variant="contained" disabled={keep === '' || busy} onClick={() => onMerge(keep)}>Merge</Button></DialogActions>
+      <DialogActions>
+        <Button onClick={onClose}>Leave as it is</Button>
+        <Button variant="contained" disabled={keep === '' || busy} onClick={() => onMerge(keep)}>
+          Merge
+        </Button>
+      </DialogActions>
     </Dialog>
   );
 }
 
-export function AliasDialog({ term, busy, onKeep, onClose }: { term: Term; busy: boolean; onKeep: (aliases: string[], notes: string | null) => void; onClose: () => void }) {
+export function AliasDialog({
+  term,
+  busy,
+  onKeep,
+  onClose,
+}: {
+  term: Term;
+  busy: boolean;
+  onKeep: (aliases: string[], notes: string | null) => void;
+  onClose: () => void;
+}) {
   const [text, setText] = useState(term.aliases.join(', '));
   const [notes, setNotes] = useState(term.notes ?? '');
   return (
     <Dialog open onClose={onClose} aria-labelledby="alias-title" fullWidth maxWidth="sm">
       <DialogTitle id="alias-title">Other words for “{term.word}”</DialogTitle>
-      <DialogContent><TextField fullWidth margin="dense" label="Also said" value={text} onChange={(e) => setText(e.target.value)} helperText="commas between" /><TextField fullWidth multiline margin="dense" label="Notes" value={notes} onChange={(e) => setNotes(e.target.value)} slotProps={{ htmlInput: { maxLength: 2000 } }} /></DialogContent>
-      <DialogActions><Button onClick={onClose}>Leave as it is</Button><Button variant="contained" disabled={busy} onClick={() => onKeep(listOf(text), notes.trim() || null)}>Keep</Button></DialogActions>
+      <DialogContent>
+        <TextField
+          fullWidth
+          margin="dense"
+          label="Also said"
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          helperText="commas between"
+        />
+        <TextField
+          fullWidth
+          multiline
+          margin="dense"
+          label="Notes"
+          value={notes}
+          onChange={(e) => setNotes(e.target.value)}
+          slotProps={{ htmlInput: { maxLength: 2000 } }}
+        />
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Leave as it is</Button>
+        <Button
+          variant="contained"
+          disabled={busy}
+          onClick={() => onKeep(listOf(text), notes.trim() || null)}
+        >
+          Keep
+        </Button>
+      </DialogActions>
     </Dialog>
   );
 }
@@ -46,7 +117,9 @@ interface SplitProps {
   readonly book: Book;
   readonly term: Term;
   readonly busy: boolean;
-  readonly preview: (question: unknown) => Promise<{ ok: true; value: SplitPreview } | { ok: false; words: string }>;
+  readonly preview: (
+    question: unknown,
+  ) => Promise<{ ok: true; value: SplitPreview } | { ok: false; words: string }>;
   readonly onSplit: (change: { readonly op: 'split'; readonly [field: string]: unknown }) => void;
   readonly onClose: () => void;
 }
@@ -60,32 +133,118 @@ export function SplitDialog({ book, term, busy, preview, onSplit, onClose }: Spl
   const [problem, setProblem] = useState('');
   useEffect(() => {
     let gone = false;
-    void preview({ from: term.id, where: field && values.length > 0 ? [{ field, values }] : [] }).then((answer) => {
-      if (gone) return;
-      if (!answer.ok) setProblem(answer.words);
-      else {
-        setSeen(answer.value);
-        setProblem('');
-      }
-    });
-    return () => { gone = true; };
+    void preview({ from: term.id, where: field && values.length > 0 ? [{ field, values }] : [] }).then(
+      (answer) => {
+        if (gone) return;
+        if (!answer.ok) setProblem(answer.words);
+        else {
+          setSeen(answer.value);
+          setProblem('');
+        }
+      },
+    );
+    return () => {
+      gone = true;
+    };
   }, [term.id, field, values, preview]);
   const ready = seen !== null && seen.snaps > 0 && (to === 'new' ? word.trim() !== '' : to !== '');
   return (
     <Dialog open onClose={onClose} aria-labelledby="split-title" fullWidth maxWidth="sm">
       <DialogTitle id="split-title">Split “{term.word}” in two</DialogTitle>
       <DialogContent style={{ display: 'grid', gap: 12, paddingTop: 8 }}>
-        <p>Snaps of “{term.word}” that fit the condition will say another word; the others stay. It can be taken back.</p>
-        {problem && <p className="flag" role="alert">{problem}</p>}
-        <TextField select label="When" value={field} onChange={(e) => { setField(e.target.value); setValues([]); }}>
-          {Object.keys(seen?.choices ?? {}).map((f) => <MenuItem key={f} value={f}>{SNAP_FIELDS[f as SnapField]?.label ?? f}</MenuItem>)}
+        <p>
+          Snaps of “{term.word}” that fit the condition will say another word; the others stay. It can be
+          taken back.
+        </p>
+        {problem && (
+          <p className="flag" role="alert">
+            {problem}
+          </p>
+        )}
+        <TextField
+          select
+          label="When"
+          value={field}
+          onChange={(e) => {
+            setField(e.target.value);
+            setValues([]);
+          }}
+        >
+          {Object.keys(seen?.choices ?? {}).map((f) => (
+            <MenuItem key={f} value={f}>
+              {SNAP_FIELDS[f as SnapField]?.label ?? f}
+            </MenuItem>
+          ))}
         </TextField>
-        {field && <div role="group" aria-label="is one of">{(seen?.choices[field] ?? []).map(([v, n]) => <FormControlLabel key={v} control={<Checkbox size="small" checked={values.includes(v)} onChange={(e) => setValues(e.target.checked ? [...values, v] : values.filter((x) => x !== v))} />} label={`${v} (${n})`} />)}</div>}
-        <TextField select label="They say" value={to} onChange={(e) => setTo(e.target.value)}><MenuItem value="new">a new word …</MenuItem>{book.terms.filter((t) => t.kind === term.kind && t.id !== term.id).map((t) => <MenuItem key={t.id} value={t.id}>{t.word}</MenuItem>)}</TextField>
-        {to === 'new' && <TextField label="New word" value={word} onChange={(e) => setWord(e.target.value)} slotProps={{ htmlInput: { maxLength: 60 } }} helperText="begins with the same picture; draw it anew afterwards" />}
-        {seen && <div aria-live="polite"><strong data-testid="split-count">{seen.snaps} of {seen.of} snaps</strong> would change{seen.sample.length > 0 ? ', for instance:' : '.'}<ul className="plainlist small">{seen.sample.slice(0, 5).map((s) => <li key={s.snap}>{s.words}</li>)}</ul></div>}
+        {field && (
+          <div role="group" aria-label="is one of">
+            {(seen?.choices[field] ?? []).map(([v, n]) => (
+              <FormControlLabel
+                key={v}
+                control={
+                  <Checkbox
+                    size="small"
+                    checked={values.includes(v)}
+                    onChange={(e) =>
+                      setValues(e.target.checked ? [...values, v] : values.filter((x) => x !== v))
+                    }
+                  />
+                }
+                label={`${v} (${n})`}
+              />
+            ))}
+          </div>
+        )}
+        <TextField select label="They say" value={to} onChange={(e) => setTo(e.target.value)}>
+          <MenuItem value="new">a new word …</MenuItem>
+          {book.terms
+            .filter((t) => t.kind === term.kind && t.id !== term.id)
+            .map((t) => (
+              <MenuItem key={t.id} value={t.id}>
+                {t.word}
+              </MenuItem>
+            ))}
+        </TextField>
+        {to === 'new' && (
+          <TextField
+            label="New word"
+            value={word}
+            onChange={(e) => setWord(e.target.value)}
+            slotProps={{ htmlInput: { maxLength: 60 } }}
+            helperText="begins with the same picture; draw it anew afterwards"
+          />
+        )}
+        {seen && (
+          <div aria-live="polite">
+            <strong data-testid="split-count">
+              {seen.snaps} of {seen.of} snaps
+            </strong>{' '}
+            would change{seen.sample.length > 0 ? ', for instance:' : '.'}
+            <ul className="plainlist small">
+              {seen.sample.slice(0, 5).map((s) => (
+                <li key={s.snap}>{s.words}</li>
+              ))}
+            </ul>
+          </div>
+        )}
       </DialogContent>
-      <DialogActions><Button onClick={onClose}>Leave as it is</Button><Button variant="contained" disabled={!ready || busy} onClick={() => onSplit({ op: 'split', from: term.id, to: to === 'new' ? { word } : { key: to }, where: [{ field, values }] })}>Split</Button></DialogActions>
+      <DialogActions>
+        <Button onClick={onClose}>Leave as it is</Button>
+        <Button
+          variant="contained"
+          disabled={!ready || busy}
+          onClick={() =>
+            onSplit({
+              op: 'split',
+              from: term.id,
+              to: to === 'new' ? { word } : { key: to },
+              where: [{ field, values }],
+            })
+          }
+        >
+          Split
+        </Button>
+      </DialogActions>
     </Dialog>
   );
 }

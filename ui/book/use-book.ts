@@ -1,7 +1,16 @@
 'use client';
 /** The book and the play list as rows: what is changed shows at once, is durable in the browser, and is answered by the store. */
 import { useMemo } from 'react';
-import { bookFaultSentence, DEFINED_KINDS, phraseFault, readDefinition, type Book, type DefinedKind, type Spot, type TermKind } from '@/core/book';
+import {
+  bookFaultSentence,
+  DEFINED_KINDS,
+  phraseFault,
+  readDefinition,
+  type Book,
+  type DefinedKind,
+  type Spot,
+  type TermKind,
+} from '@/core/book';
 import { playOfRow, termOfRow } from '@/core/exchange/from-rows';
 import type { BookAnswer } from '@/core/exchange/types';
 import type { PlayCard, PlayLink } from '@/core/plan';
@@ -11,8 +20,24 @@ import { useScope, useSync } from '@/client/SyncProvider';
 
 /** Changes of single words and plays; everything else is a command of the server. */
 export type RowChange =
-  | { readonly op: 'add'; readonly kind: TermKind; readonly word: string; readonly aliases: readonly string[]; readonly notes?: string | null; readonly spots?: readonly Spot[] | null; readonly definition?: string | null }
-  | { readonly op: 'change'; readonly id: string; readonly kind: TermKind; readonly aliases?: readonly string[]; readonly notes?: string | null; readonly spots?: readonly Spot[] | null; readonly definition?: string | null }
+  | {
+      readonly op: 'add';
+      readonly kind: TermKind;
+      readonly word: string;
+      readonly aliases: readonly string[];
+      readonly notes?: string | null;
+      readonly spots?: readonly Spot[] | null;
+      readonly definition?: string | null;
+    }
+  | {
+      readonly op: 'change';
+      readonly id: string;
+      readonly kind: TermKind;
+      readonly aliases?: readonly string[];
+      readonly notes?: string | null;
+      readonly spots?: readonly Spot[] | null;
+      readonly definition?: string | null;
+    }
   | { readonly op: 'remove'; readonly id: string }
   | (Omit<PlayCard, 'id' | 'links'> & { readonly op: 'play' })
   | { readonly op: 'links'; readonly play: string; readonly links: readonly PlayLink[] };
@@ -41,25 +66,66 @@ function checkWords(book: Book, kind: TermKind, words: readonly string[], except
 }
 
 /** The scope and the operation of a change, and what it says when it is done. Throws what the book itself forbids. */
-function operationOf(o: Outbox, book: Book, c: RowChange, view: View | undefined): { readonly scope: Scope; readonly op: Operation; readonly words: string } {
+function operationOf(
+  o: Outbox,
+  book: Book,
+  c: RowChange,
+  view: View | undefined,
+): { readonly scope: Scope; readonly op: Operation; readonly words: string } {
   const definition = c.op === 'add' || c.op === 'change' ? definitionOf(c.kind, c.definition) : undefined;
   switch (c.op) {
     case 'add':
       checkWords(book, c.kind, [c.word, ...c.aliases], null);
-      return { scope: BOOK_SCOPE, op: o.put('term', `${c.kind}-${crypto.randomUUID()}`, { kind: c.kind, word: c.word, aliases: c.aliases, notes: c.notes ?? null, spots: c.spots ?? null, definition: definition ?? null }, book.terms[book.terms.length - 1]?.id ?? null), words: `“${c.word}” is in the book` };
+      return {
+        scope: BOOK_SCOPE,
+        op: o.put(
+          'term',
+          `${c.kind}-${crypto.randomUUID()}`,
+          {
+            kind: c.kind,
+            word: c.word,
+            aliases: c.aliases,
+            notes: c.notes ?? null,
+            spots: c.spots ?? null,
+            definition: definition ?? null,
+          },
+          book.terms[book.terms.length - 1]?.id ?? null,
+        ),
+        words: `“${c.word}” is in the book`,
+      };
     case 'change': {
       if (c.aliases) checkWords(book, c.kind, c.aliases, c.id);
-      const fields = { ...(c.aliases ? { aliases: c.aliases } : {}), ...(c.spots !== undefined ? { spots: c.spots } : {}), ...(c.notes !== undefined ? { notes: c.notes } : {}), ...(definition !== undefined ? { definition } : {}) };
-      return { scope: BOOK_SCOPE, op: o.patch(BOOK_SCOPE, 'term', c.id, fields, view), words: c.aliases && !c.spots && definition === undefined ? 'aliases and notes changed' : 'changed; what follows from it is computed anew' };
+      const fields = {
+        ...(c.aliases ? { aliases: c.aliases } : {}),
+        ...(c.spots !== undefined ? { spots: c.spots } : {}),
+        ...(c.notes !== undefined ? { notes: c.notes } : {}),
+        ...(definition !== undefined ? { definition } : {}),
+      };
+      return {
+        scope: BOOK_SCOPE,
+        op: o.patch(BOOK_SCOPE, 'term', c.id, fields, view),
+        words:
+          c.aliases && !c.spots && definition === undefined
+            ? 'aliases and notes changed'
+            : 'changed; what follows from it is computed anew',
+      };
     }
     case 'remove':
       return { scope: BOOK_SCOPE, op: o.remove('term', c.id), words: 'removed' };
     case 'play': {
       const { op: _op, ...play } = c;
-      return { scope: PLAYS_SCOPE, op: o.put('play', crypto.randomUUID(), play, null), words: `“${c.name}” is on the play list` };
+      return {
+        scope: PLAYS_SCOPE,
+        op: o.put('play', crypto.randomUUID(), play, null),
+        words: `“${c.name}” is on the play list`,
+      };
     }
     case 'links':
-      return { scope: PLAYS_SCOPE, op: o.patch(PLAYS_SCOPE, 'play', c.play, { links: c.links }), words: 'links kept' };
+      return {
+        scope: PLAYS_SCOPE,
+        op: o.patch(PLAYS_SCOPE, 'play', c.play, { links: c.links }),
+        words: 'links kept',
+      };
   }
 }
 
@@ -78,10 +144,18 @@ export function useBook(base: Book, terms: Pulled, plays: Pulled = NO_PLAYS): Bo
   const words = useScope(BOOK_SCOPE, terms);
   const list = useScope(PLAYS_SCOPE, plays);
   const { opened } = useSync();
-  const book = useMemo((): Book => ({ name: base.name, letters: base.letters, terms: words.rows.map(termOfRow) }), [base, words.rows]);
-  const cards = useMemo(() => list.rows.map(playOfRow).sort((a, b) => a.name.localeCompare(b.name)), [list.rows]);
+  const book = useMemo(
+    (): Book => ({ name: base.name, letters: base.letters, terms: words.rows.map(termOfRow) }),
+    [base, words.rows],
+  );
+  const cards = useMemo(
+    () => list.rows.map(playOfRow).sort((a, b) => a.name.localeCompare(b.name)),
+    [list.rows],
+  );
   return {
-    book, plays: cards, unsettled: [...words.conflicts, ...words.refused, ...list.conflicts, ...list.refused],
+    book,
+    plays: cards,
+    unsettled: [...words.conflicts, ...words.refused, ...list.conflicts, ...list.refused],
     view: words.view,
     change: async (c, view) => {
       try {
@@ -94,9 +168,20 @@ export function useBook(base: Book, terms: Pulled, plays: Pulled = NO_PLAYS): Bo
           await outbox.discard(known);
           return { ok: false, words: known.reason ?? 'refused', id: null };
         }
-        return { ok: true, words: known ? said : `${said} in this browser; it is saved when the server answers`, id: op.row };
+        return {
+          ok: true,
+          words: known ? said : `${said} in this browser; it is saved when the server answers`,
+          id: op.row,
+        };
       } catch (e) {
-        return { ok: false, words: e instanceof Unfit ? e.message : `This browser could not keep it (${(e as Error).message}); nothing was changed.`, id: null };
+        return {
+          ok: false,
+          words:
+            e instanceof Unfit
+              ? e.message
+              : `This browser could not keep it (${(e as Error).message}); nothing was changed.`,
+          id: null,
+        };
       }
     },
   };

@@ -20,24 +20,97 @@ export interface ChalkProps {
   readonly jobs?: boolean;
 }
 
-export function Chalk({ book, profile, fields, hash, arrows, height = 210, caption = true, defense = true, jobs = false }: ChalkProps) {
+export function Chalk({
+  book,
+  profile,
+  fields,
+  hash,
+  arrows,
+  height = 210,
+  caption = true,
+  defense = true,
+  jobs = false,
+}: ChalkProps) {
   const settings = useStaffRules().look;
-  const drawn = useMemo(() => drawSnap(book, fields, hash, profile, { arrows, defense, jobs, settings }), [book, fields, hash, profile, arrows, defense, jobs, settings]);
+  const drawn = useMemo(
+    () => drawSnap(book, fields, hash, profile, { arrows, defense, jobs, settings }),
+    [book, fields, hash, profile, arrows, defense, jobs, settings],
+  );
   return <Picture drawn={drawn} profile={profile} hash={hash} height={height} caption={caption} />;
 }
 
-export function TermChalk({ book, profile, term, side = 'R', height = 120, id }: { book: Book; profile: LevelProfile; term: Term; side?: Side; height?: number; id?: string }) {
+export function TermChalk({
+  book,
+  profile,
+  term,
+  side = 'R',
+  height = 120,
+  id,
+}: {
+  book: Book;
+  profile: LevelProfile;
+  term: Term;
+  side?: Side;
+  height?: number;
+  id?: string;
+}) {
   const settings = useStaffRules().look;
-  const drawn = useMemo(() => drawTerm(book, term, side, profile, settings, true), [book, term, side, profile, settings]);
-  return <Picture drawn={drawn} profile={profile} hash={null} height={height} caption={false} {...(id ? { id } : {})} />;
+  const drawn = useMemo(
+    () => drawTerm(book, term, side, profile, settings, true),
+    [book, term, side, profile, settings],
+  );
+  return (
+    <Picture
+      drawn={drawn}
+      profile={profile}
+      hash={null}
+      height={height}
+      caption={false}
+      {...(id ? { id } : {})}
+    />
+  );
 }
 
-export function Picture({ drawn, profile, hash, height, caption, id }: { drawn: SnapDrawing; profile: LevelProfile; hash: Hash | null; height: number; caption: boolean; id?: string }) {
+export function Picture({
+  drawn,
+  profile,
+  hash,
+  height,
+  caption,
+  id,
+}: {
+  drawn: SnapDrawing;
+  profile: LevelProfile;
+  hash: Hash | null;
+  height: number;
+  caption: boolean;
+  id?: string;
+}) {
   const sides = fieldSides(profile, hash);
   return (
     <figure style={{ margin: 0 }}>
-      {caption && <figcaption className="cardhead"><h2>{drawn.words}</h2><span className="small" style={{ whiteSpace: 'nowrap' }}>{sides.field ? `field ${sides.field === 'L' ? 'left' : 'right'}, ${sides.fieldYards.toFixed(1)} yd` : hash === 'M' ? 'middle' : ''}</span></figcaption>}
-      <svg id={id} viewBox={drawn.drawing.view.join(' ')} width="100%" height={height} role="img" aria-label={drawn.words}><Marks drawing={drawn.drawing} /></svg>
+      {caption && (
+        <figcaption className="cardhead">
+          <h2>{drawn.words}</h2>
+          <span className="small" style={{ whiteSpace: 'nowrap' }}>
+            {sides.field
+              ? `field ${sides.field === 'L' ? 'left' : 'right'}, ${sides.fieldYards.toFixed(1)} yd`
+              : hash === 'M'
+                ? 'middle'
+                : ''}
+          </span>
+        </figcaption>
+      )}
+      <svg
+        id={id}
+        viewBox={drawn.drawing.view.join(' ')}
+        width="100%"
+        height={height}
+        role="img"
+        aria-label={drawn.words}
+      >
+        <Marks drawing={drawn.drawing} />
+      </svg>
     </figure>
   );
 }

@@ -10,7 +10,11 @@ function download(blob: Blob, name: string): void {
   setTimeout(() => URL.revokeObjectURL(url), 1000);
 }
 
-const fileName = (title: string): string => title.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'drawing';
+const fileName = (title: string): string =>
+  title
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '') || 'drawing';
 
 export function saveSvg(drawing: Drawing, title: string): void {
   download(new Blob([drawingSvg(drawing, title)], { type: 'image/svg+xml' }), `${fileName(title)}.svg`);

@@ -4,23 +4,71 @@ import { scaleLinear } from 'd3';
 import { countText, FEW, intervalText, type Rate } from '@/core/read';
 
 const WIDTH = 96;
-const scale = scaleLinear().domain([0, 1]).range([3, WIDTH - 3]);
+const scale = scaleLinear()
+  .domain([0, 1])
+  .range([3, WIDTH - 3]);
 
-export function RateBar({ rate, label, onOpen }: { rate: Rate; label: string; onOpen?: (() => void) | undefined }) {
+export function RateBar({
+  rate,
+  label,
+  onOpen,
+}: {
+  rate: Rate;
+  label: string;
+  onOpen?: (() => void) | undefined;
+}) {
   const words = `${label} ${countText(rate)}`;
   return (
-    <span style={{ display: 'inline-grid', gridTemplateColumns: `${WIDTH}px auto`, columnGap: 8, alignItems: 'center', lineHeight: 1.15 }}>
-      {onOpen ? <button type="button" className="plain num" style={{ gridColumn: '1 / -1' }} onClick={onOpen} aria-label={`${words}, open the reel`}>{words}</button> : <span className="num" style={{ gridColumn: '1 / -1' }}>{words}</span>}
+    <span
+      style={{
+        display: 'inline-grid',
+        gridTemplateColumns: `${WIDTH}px auto`,
+        columnGap: 8,
+        alignItems: 'center',
+        lineHeight: 1.15,
+      }}
+    >
+      {onOpen ? (
+        <button
+          type="button"
+          className="plain num"
+          style={{ gridColumn: '1 / -1' }}
+          onClick={onOpen}
+          aria-label={`${words}, open the reel`}
+        >
+          {words}
+        </button>
+      ) : (
+        <span className="num" style={{ gridColumn: '1 / -1' }}>
+          {words}
+        </span>
+      )}
       <svg width={WIDTH} height="10" aria-hidden="true">
         <line x1={scale(0)} x2={scale(1)} y1="5" y2="5" stroke="var(--faint)" strokeWidth="3" />
         {rate.low !== null && rate.high !== null && (
           <>
-            <line x1={scale(rate.low)} x2={scale(rate.high)} y1="5" y2="5" stroke="var(--ink)" strokeWidth="1.6" opacity={rate.n < FEW ? 0.45 : 1} />
-            <circle cx={scale(rate.k / rate.n)} cy="5" r={rate.n < FEW ? 2.4 : 4} fill="var(--run)" opacity={rate.n < FEW ? 0.5 : 1} />
+            <line
+              x1={scale(rate.low)}
+              x2={scale(rate.high)}
+              y1="5"
+              y2="5"
+              stroke="var(--ink)"
+              strokeWidth="1.6"
+              opacity={rate.n < FEW ? 0.45 : 1}
+            />
+            <circle
+              cx={scale(rate.k / rate.n)}
+              cy="5"
+              r={rate.n < FEW ? 2.4 : 4}
+              fill="var(--run)"
+              opacity={rate.n < FEW ? 0.5 : 1}
+            />
           </>
         )}
       </svg>
-      <span className="small quiet" style={{ whiteSpace: 'nowrap' }}>{intervalText(rate)}</span>
+      <span className="small quiet" style={{ whiteSpace: 'nowrap' }}>
+        {intervalText(rate)}
+      </span>
     </span>
   );
 }

@@ -5,15 +5,32 @@ import { useFilm, type FilmGames } from '@/client/film';
 /** A screen that counts film, once the film is here. */
 export function WithFilm({ path, children }: { path: string; children: (games: FilmGames) => ReactNode }) {
   const film = useFilm(path);
-  if (film.kind === 'loading') return <p className="card quiet" role="status" aria-busy="true">Loading the film …</p>;
-  if (film.kind === 'away') return <p className="card flag" role="alert">{film.why}</p>;
+  if (film.kind === 'loading')
+    return (
+      <p className="card quiet" role="status" aria-busy="true">
+        Loading the film …
+      </p>
+    );
+  if (film.kind === 'away')
+    return (
+      <p className="card flag" role="alert">
+        {film.why}
+      </p>
+    );
   return (
     <>
-      {film.old && <p className="card flag" role="status">The server does not answer: this is the film as it was when this browser last had it.</p>}
+      {film.old && (
+        <p className="card flag" role="status">
+          The server does not answer: this is the film as it was when this browser last had it.
+        </p>
+      )}
       {children(film.games)}
     </>
   );
 }
 
 /** The address of the film of some teams; none named: all of it. */
-export const filmPath = (...teams: readonly string[]): string => (teams.length === 0 ? '/api/film' : `/api/film?teams=${[...new Set(teams)].sort().map(encodeURIComponent).join(',')}`);
+export const filmPath = (...teams: readonly string[]): string =>
+  teams.length === 0
+    ? '/api/film'
+    : `/api/film?teams=${[...new Set(teams)].sort().map(encodeURIComponent).join(',')}`;

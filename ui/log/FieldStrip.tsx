@@ -35,19 +35,64 @@ export function FieldStrip({ rows, rightward, leftward, selected, marked, onSele
   return (
     <section className="card" aria-label="The game so far">
       <header>
-        <h2>The game so far, {rightward} → ← {leftward}</h2>
-        <span className="small" aria-hidden="true">solid run · hatched pass · open incomplete · ▲ penalty · × turnover</span>
+        <h2>
+          The game so far, {rightward} → ← {leftward}
+        </h2>
+        <span className="small" aria-hidden="true">
+          solid run · hatched pass · open incomplete · ▲ penalty · × turnover
+        </span>
       </header>
       <svg viewBox={`0 0 ${WIDTH} 14`} width="100%" aria-hidden="true">
-        {[0, 10, 20, 30, 40, 50, 60, 70, 80, 90, 100].map((y) => <text key={y} x={x(y)} y="11" fontSize="11" textAnchor="middle" fill="var(--ink2)">{y === 0 || y === 100 ? 'G' : y > 50 ? 100 - y : y}</text>)}
+        {[0, 10, 20, 30, 40, 50, 60, 70, 80, 90, 100].map((y) => (
+          <text key={y} x={x(y)} y="11" fontSize="11" textAnchor="middle" fill="var(--ink2)">
+            {y === 0 || y === 100 ? 'G' : y > 50 ? 100 - y : y}
+          </text>
+        ))}
       </svg>
-      <div className="strip" ref={box} tabIndex={0} role="group" aria-label={`${strip.length} possessions; the arrow keys in the snap line walk through them`}>
-        <svg viewBox={`0 0 ${WIDTH} ${height}`} width="100%" role="img" aria-label={`Field strip: ${rows.length} snaps in ${strip.length} possessions`}>
+      <div
+        className="strip"
+        ref={box}
+        tabIndex={0}
+        role="group"
+        aria-label={`${strip.length} possessions; the arrow keys in the snap line walk through them`}
+      >
+        <svg
+          viewBox={`0 0 ${WIDTH} ${height}`}
+          width="100%"
+          role="img"
+          aria-label={`Field strip: ${rows.length} snaps in ${strip.length} possessions`}
+        >
           <defs>
-            {['us', 'them'].map((c) => <pattern key={c} id={`${id}${c}`} width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="5" height="5" fill="var(--card)" /><rect width="2.4" height="5" fill={`var(--${c})`} /></pattern>)}
+            {['us', 'them'].map((c) => (
+              <pattern
+                key={c}
+                id={`${id}${c}`}
+                width="5"
+                height="5"
+                patternUnits="userSpaceOnUse"
+                patternTransform="rotate(45)"
+              >
+                <rect width="5" height="5" fill="var(--card)" />
+                <rect width="2.4" height="5" fill={`var(--${c})`} />
+              </pattern>
+            ))}
           </defs>
-          {[0, 10, 20, 30, 40, 50, 60, 70, 80, 90, 100].map((y) => <line key={y} x1={x(y)} x2={x(y)} y1="0" y2={height} stroke="var(--faint)" strokeWidth={y % 50 === 0 ? 1.6 : 1} />)}
-          {strip.length === 0 && <text x={LEFT + 8} y="30" fontSize="13" fill="var(--ink2)">Nothing logged yet. Type the kickoff below, or the first snap you see.</text>}
+          {[0, 10, 20, 30, 40, 50, 60, 70, 80, 90, 100].map((y) => (
+            <line
+              key={y}
+              x1={x(y)}
+              x2={x(y)}
+              y1="0"
+              y2={height}
+              stroke="var(--faint)"
+              strokeWidth={y % 50 === 0 ? 1.6 : 1}
+            />
+          ))}
+          {strip.length === 0 && (
+            <text x={LEFT + 8} y="30" fontSize="13" fill="var(--ink2)">
+              Nothing logged yet. Type the kickoff below, or the first snap you see.
+            </text>
+          )}
           {strip.map((r, i) => {
             const own = r.offense === rightward;
             const color = own ? 'us' : 'them';
@@ -59,27 +104,89 @@ export function FieldStrip({ rows, rightward, leftward, selected, marked, onSele
             const endX = reach.length > 0 ? (own ? Math.max(...reach) : Math.min(...reach)) : x(50);
             return (
               <g key={r.key} transform={`translate(0 ${i * ROW + 4})`}>
-                {newQuarter && <text x="4" y="11" fontSize="11.5" fill="var(--ink2)">{r.quarter === null ? 'Q?' : `Q${r.quarter}`}</text>}
-                <text x="32" y="11" fontSize="11.5" fontWeight="650" fill={`var(--${color})`}>{r.offense ?? '?'}</text>
+                {newQuarter && (
+                  <text x="4" y="11" fontSize="11.5" fill="var(--ink2)">
+                    {r.quarter === null ? 'Q?' : `Q${r.quarter}`}
+                  </text>
+                )}
+                <text x="32" y="11" fontSize="11.5" fontWeight="650" fill={`var(--${color})`}>
+                  {r.offense ?? '?'}
+                </text>
                 {r.blocks.map(({ row, from, to, kind, turnover }) => {
                   const a = at(from);
                   const b = at(to);
                   const chosen = row.snap.snapId === selected;
                   const width = Math.max(Math.abs(b - a), 2.5);
                   const start = Math.min(a, b);
-                  const fill = kind === 'run' ? `var(--${color})` : kind === 'pass' ? `url(#${id}${color})` : 'var(--card)';
+                  const fill =
+                    kind === 'run'
+                      ? `var(--${color})`
+                      : kind === 'pass'
+                        ? `url(#${id}${color})`
+                        : 'var(--card)';
                   return (
-                    <g key={row.snap.snapId} onClick={() => onSelect(row.snap.snapId)} style={{ cursor: 'pointer' }} {...(chosen ? { 'data-chosen': '' } : {})}>
+                    <g
+                      key={row.snap.snapId}
+                      onClick={() => onSelect(row.snap.snapId)}
+                      style={{ cursor: 'pointer' }}
+                      {...(chosen ? { 'data-chosen': '' } : {})}
+                    >
                       <title>{`snap ${row.number}`}</title>
-                      {kind === 'penalty' ? <path d={`M${a - 4} 13L${a} 5L${a + 4} 13z`} fill="var(--ink)" /> : <rect x={start} y="2" width={width} height="11" fill={fill} stroke={`var(--${color})`} strokeWidth="0.8" />}
-                      {turnover && <text x={b + (own ? 5 : -13)} y="12" fontSize="13" fontWeight="700" fill="var(--ink)">×</text>}
-                      {marked.has(row.snap.snapId) && <path d={`M${start} 15.5h${Math.max(width, 8)}`} stroke="var(--finding)" strokeWidth="3" />}
-                      {chosen && <rect x={start - 2} y="0" width={width + 4} height="15" fill="none" stroke="var(--ink)" strokeWidth="2" />}
+                      {kind === 'penalty' ? (
+                        <path d={`M${a - 4} 13L${a} 5L${a + 4} 13z`} fill="var(--ink)" />
+                      ) : (
+                        <rect
+                          x={start}
+                          y="2"
+                          width={width}
+                          height="11"
+                          fill={fill}
+                          stroke={`var(--${color})`}
+                          strokeWidth="0.8"
+                        />
+                      )}
+                      {turnover && (
+                        <text x={b + (own ? 5 : -13)} y="12" fontSize="13" fontWeight="700" fill="var(--ink)">
+                          ×
+                        </text>
+                      )}
+                      {marked.has(row.snap.snapId) && (
+                        <path
+                          d={`M${start} 15.5h${Math.max(width, 8)}`}
+                          stroke="var(--finding)"
+                          strokeWidth="3"
+                        />
+                      )}
+                      {chosen && (
+                        <rect
+                          x={start - 2}
+                          y="0"
+                          width={width + 4}
+                          height="15"
+                          fill="none"
+                          stroke="var(--ink)"
+                          strokeWidth="2"
+                        />
+                      )}
                     </g>
                   );
                 })}
-                {r.end && end && <text x={endX + (own ? 8 : -8)} y="11.5" fontSize="10.5" textAnchor={own ? 'start' : 'end'} fill="var(--ink2)">{r.end}</text>}
-                {r.points > 0 && <text x={WIDTH - 26} y="11.5" fontSize="12" fontWeight="700" fill={`var(--${color})`}>{r.points}</text>}
+                {r.end && end && (
+                  <text
+                    x={endX + (own ? 8 : -8)}
+                    y="11.5"
+                    fontSize="10.5"
+                    textAnchor={own ? 'start' : 'end'}
+                    fill="var(--ink2)"
+                  >
+                    {r.end}
+                  </text>
+                )}
+                {r.points > 0 && (
+                  <text x={WIDTH - 26} y="11.5" fontSize="12" fontWeight="700" fill={`var(--${color})`}>
+                    {r.points}
+                  </text>
+                )}
               </g>
             );
           })}

@@ -8,28 +8,84 @@ import { LEVEL_KEYS, LEVEL_PROFILES } from '@/core/field/profile';
 import { PHASES } from '@/core/table/schema';
 import type { TeamInfo } from '@/core/exchange/types';
 
-export function NewGameForm({ open, teams }: { open: (before: string | null, form: FormData) => Promise<string | null>; teams: readonly TeamInfo[] }) {
+export function NewGameForm({
+  open,
+  teams,
+}: {
+  open: (before: string | null, form: FormData) => Promise<string | null>;
+  teams: readonly TeamInfo[];
+}) {
   const [problem, action, busy] = useActionState(open, null);
-  const [typed, setTyped] = useState<Record<string, string>>({ away: '', home: '', awayName: '', homeName: '', date: '', week: '', phase: 'regular', level: '' });
-  const field = (name: string) => ({ name, value: typed[name] ?? '', onChange: (e: { target: { value: string } }) => setTyped((t) => ({ ...t, [name]: e.target.value })) });
+  const [typed, setTyped] = useState<Record<string, string>>({
+    away: '',
+    home: '',
+    awayName: '',
+    homeName: '',
+    date: '',
+    week: '',
+    phase: 'regular',
+    level: '',
+  });
+  const field = (name: string) => ({
+    name,
+    value: typed[name] ?? '',
+    onChange: (e: { target: { value: string } }) => setTyped((t) => ({ ...t, [name]: e.target.value })),
+  });
   return (
     <form action={action} className="card" style={{ display: 'grid', gap: 12, alignContent: 'start' }}>
       <h2>Open a game</h2>
-      {problem && <Alert severity="error" variant="outlined">{problem}</Alert>}
+      {problem && (
+        <Alert severity="error" variant="outlined">
+          {problem}
+        </Alert>
+      )}
       {(['away', 'home'] as const).map((side) => (
         <div key={side} style={{ display: 'grid', gap: 8 }}>
           <TextField select required label={side === 'away' ? 'Away' : 'Home'} {...field(side)}>
-            {teams.map((t) => <MenuItem key={t.key} value={t.key}>{t.name}</MenuItem>)}
+            {teams.map((t) => (
+              <MenuItem key={t.key} value={t.key}>
+                {t.name}
+              </MenuItem>
+            ))}
             <MenuItem value="new">a new team …</MenuItem>
           </TextField>
-          {typed[side] === 'new' ? <TextField label={`Name of the ${side} team`} {...field(`${side}Name`)} /> : <input type="hidden" name={`${side}Name`} value="" />}
+          {typed[side] === 'new' ? (
+            <TextField label={`Name of the ${side} team`} {...field(`${side}Name`)} />
+          ) : (
+            <input type="hidden" name={`${side}Name`} value="" />
+          )}
         </div>
       ))}
       <TextField label="Date" placeholder="2026-10-31" {...field('date')} />
       <TextField label="Week" {...field('week')} />
-      <TextField select label="Kind of film" {...field('phase')} helperText="practice and borrowed film never counts as what a team does in games">{PHASES.map((p) => <MenuItem key={p} value={p}>{p.replace(/_/g, ' ')}</MenuItem>)}</TextField>
-      <TextField select label="Level" {...field('level')} helperText="7-on-7 and flag have their own field and are counted apart"><MenuItem value="">as the program</MenuItem>{LEVEL_KEYS.map((k) => <MenuItem key={k} value={k}>{LEVEL_PROFILES[k].name}</MenuItem>)}</TextField>
-      <Button type="submit" variant="contained" disabled={busy}>Open it</Button>
+      <TextField
+        select
+        label="Kind of film"
+        {...field('phase')}
+        helperText="practice and borrowed film never counts as what a team does in games"
+      >
+        {PHASES.map((p) => (
+          <MenuItem key={p} value={p}>
+            {p.replace(/_/g, ' ')}
+          </MenuItem>
+        ))}
+      </TextField>
+      <TextField
+        select
+        label="Level"
+        {...field('level')}
+        helperText="7-on-7 and flag have their own field and are counted apart"
+      >
+        <MenuItem value="">as the program</MenuItem>
+        {LEVEL_KEYS.map((k) => (
+          <MenuItem key={k} value={k}>
+            {LEVEL_PROFILES[k].name}
+          </MenuItem>
+        ))}
+      </TextField>
+      <Button type="submit" variant="contained" disabled={busy}>
+        Open it
+      </Button>
     </form>
   );
 }

@@ -21,17 +21,45 @@ export interface SnapLineProps {
   readonly onDraw: (() => void) | null;
 }
 
-const SIDES: Readonly<Partial<Record<SnapField, SnapField>>> = { formation: 'formationSide', concept: 'direction', motion: 'motionSide' };
-const FOLDED = new Set<string>(['formationSide', 'direction', 'motionSide', 'motionBy', 'notSure', 'kept', 'deadPossession', 'scoredBy', 'hash', 'deadHash', 'distance', 'result', 'score', 'play', 'unit']);
+const SIDES: Readonly<Partial<Record<SnapField, SnapField>>> = {
+  formation: 'formationSide',
+  concept: 'direction',
+  motion: 'motionSide',
+};
+const FOLDED = new Set<string>([
+  'formationSide',
+  'direction',
+  'motionSide',
+  'motionBy',
+  'notSure',
+  'kept',
+  'deadPossession',
+  'scoredBy',
+  'hash',
+  'deadHash',
+  'distance',
+  'result',
+  'score',
+  'play',
+  'unit',
+]);
 const sideWord = (s: unknown): string => (s === 'L' ? ' left' : s === 'R' ? ' right' : '');
 
 /** The fields of the line as label and value, folded as a coach says them. */
-export function echoOf(fields: SnapFields): { field: SnapField; label: string; value: string; unsure: boolean }[] {
+export function echoOf(
+  fields: SnapFields,
+): { field: SnapField; label: string; value: string; unsure: boolean }[] {
   const out: { field: SnapField; label: string; value: string; unsure: boolean }[] = [];
   const sure = (field: SnapField) => fields.notSure?.includes(field) ?? false;
   for (const [name, value] of Object.entries(fields)) {
     const field = name as SnapField;
-    if (FOLDED.has(field) || value === null || value === undefined || (Array.isArray(value) && value.length === 0)) continue;
+    if (
+      FOLDED.has(field) ||
+      value === null ||
+      value === undefined ||
+      (Array.isArray(value) && value.length === 0)
+    )
+      continue;
     const spec = SNAP_FIELDS[field];
     let text = value === '-' ? 'none' : value === '?' ? 'not visible' : writeFieldText(field, value);
     const side = SIDES[field];
@@ -39,20 +67,48 @@ export function echoOf(fields: SnapFields): { field: SnapField; label: string; v
     if (field === 'motion' && fields.motionBy) text = `${fields.motionBy} ${text}`;
     if (field === 'down') text = `${fields.down} & ${fields.distance ?? '?'}`;
     if (field === 'gain' && typeof value === 'number' && value > 0) text = `+${value}`;
-    out.push({ field, label: sure(field) ? `${spec.label}, not sure` : spec.label, value: text, unsure: sure(field) });
+    out.push({
+      field,
+      label: sure(field) ? `${spec.label}, not sure` : spec.label,
+      value: text,
+      unsure: sure(field),
+    });
   }
-  if (fields.result) out.push({ field: 'result', label: 'result', value: [fields.play === 'other' ? null : fields.play, fields.result.replace('_', ' '), fields.score?.replace('_', ' ')].filter((x): x is string => typeof x === 'string' && x !== '-' && x !== '?').join(', '), unsure: false });
+  if (fields.result)
+    out.push({
+      field: 'result',
+      label: 'result',
+      value: [
+        fields.play === 'other' ? null : fields.play,
+        fields.result.replace('_', ' '),
+        fields.score?.replace('_', ' '),
+      ]
+        .filter((x): x is string => typeof x === 'string' && x !== '-' && x !== '?')
+        .join(', '),
+      unsure: false,
+    });
   return out;
 }
 
-export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function SnapLine({ text, parsed, problems, offers, chosen, label, hint, onText, onKey, onOffer, onCandidate, onDraw }, input) {
+export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function SnapLine(
+  { text, parsed, problems, offers, chosen, label, hint, onText, onKey, onOffer, onCandidate, onDraw },
+  input,
+) {
   // A line longer than the box scrolls; its underlines go with it.
   const mirror = useRef<HTMLDivElement>(null);
   const spans: React.ReactNode[] = [];
   let at = 0;
   for (const p of parsed.pieces) {
     if (p.start < at) continue;
-    spans.push(text.slice(at, p.start), <span key={p.start} className={`p-${p.kind === 'problem' && !problems.some((x) => x.start === p.start) ? 'begun' : p.kind}`}>{text.slice(p.start, p.end)}</span>);
+    spans.push(
+      text.slice(at, p.start),
+      <span
+        key={p.start}
+        className={`p-${p.kind === 'problem' && !problems.some((x) => x.start === p.start) ? 'begun' : p.kind}`}
+      >
+        {text.slice(p.start, p.end)}
+      </span>,
+    );
     at = p.end;
   }
   spans.push(text.slice(at));
@@ -60,37 +116,90 @@ export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function Sna
   return (
     <section className="card" aria-label="Snap line">
       <dl className="echo" aria-live="polite">
-        {echo.length === 0 && <div><dt>{label}</dt><dd className="quiet">type the snap as you would say it</dd></div>}
-        {echo.map((e) => <div key={e.field} className={`e-${SNAP_FIELDS[e.field].group}${e.unsure ? ' unsure' : ''}`}><dt>{e.label}</dt><dd>{e.value}</dd></div>)}
+        {echo.length === 0 && (
+          <div>
+            <dt>{label}</dt>
+            <dd className="quiet">type the snap as you would say it</dd>
+          </div>
+        )}
+        {echo.map((e) => (
+          <div key={e.field} className={`e-${SNAP_FIELDS[e.field].group}${e.unsure ? ' unsure' : ''}`}>
+            <dt>{e.label}</dt>
+            <dd>{e.value}</dd>
+          </div>
+        ))}
       </dl>
       <div className="linebox">
-        <div className="mirror" aria-hidden="true" ref={mirror}>{spans}</div>
+        <div className="mirror" aria-hidden="true" ref={mirror}>
+          {spans}
+        </div>
         <input
-          ref={input} value={text} aria-label={label} autoComplete="off" autoCorrect="off" autoCapitalize="off" spellCheck={false} data-testid="snap-line" maxLength={1200}
-          onChange={(e) => onText(e.target.value, e.target.selectionStart ?? e.target.value.length)} onKeyDown={onKey} onScroll={(e) => { if (mirror.current) mirror.current.scrollLeft = e.currentTarget.scrollLeft; }} autoFocus
+          ref={input}
+          value={text}
+          aria-label={label}
+          autoComplete="off"
+          autoCorrect="off"
+          autoCapitalize="off"
+          spellCheck={false}
+          data-testid="snap-line"
+          maxLength={1200}
+          onChange={(e) => onText(e.target.value, e.target.selectionStart ?? e.target.value.length)}
+          onKeyDown={onKey}
+          onScroll={(e) => {
+            if (mirror.current) mirror.current.scrollLeft = e.currentTarget.scrollLeft;
+          }}
+          autoFocus
         />
       </div>
       <div className="offers">
         {problems.length > 0 ? (
           <>
-            <span className="flag" role="alert">{problemSentence(problems[0]!)}</span>
+            <span className="flag" role="alert">
+              {problemSentence(problems[0]!)}
+            </span>
             {problems[0]!.candidates.map((c, i) => (
-              <button key={c.text} type="button" className="plain" onClick={() => onCandidate(0, i)} tabIndex={-1}>{i === chosen % Math.max(1, problems[0]!.candidates.length) && <kbd>Tab</kbd>} <strong>{c.label}</strong></button>
+              <button
+                key={c.text}
+                type="button"
+                className="plain"
+                onClick={() => onCandidate(0, i)}
+                tabIndex={-1}
+              >
+                {i === chosen % Math.max(1, problems[0]!.candidates.length) && <kbd>Tab</kbd>}{' '}
+                <strong>{c.label}</strong>
+              </button>
             ))}
-            {onDraw && <button type="button" className="plain" onClick={onDraw} tabIndex={-1}><kbd>Alt D</kbd> draw it as a formation</button>}
+            {onDraw && (
+              <button type="button" className="plain" onClick={onDraw} tabIndex={-1}>
+                <kbd>Alt D</kbd> draw it as a formation
+              </button>
+            )}
           </>
         ) : (
           <>
-            <span className="keep"><kbd>Enter</kbd> {hint}</span>
+            <span className="keep">
+              <kbd>Enter</kbd> {hint}
+            </span>
             {offers.map((o, i) => (
               <button key={o.insert} type="button" className="plain" onClick={() => onOffer(i)} tabIndex={-1}>
                 {i === chosen && <kbd>Tab</kbd>} <strong>{o.insert}</strong>
-                {o.of > 0 && <><span className="share" aria-hidden="true"><i style={{ width: `${(46 * o.count) / o.of}px` }} /></span><span className="small quiet">{o.count} of {o.of}</span></>}
+                {o.of > 0 && (
+                  <>
+                    <span className="share" aria-hidden="true">
+                      <i style={{ width: `${(46 * o.count) / o.of}px` }} />
+                    </span>
+                    <span className="small quiet">
+                      {o.count} of {o.of}
+                    </span>
+                  </>
+                )}
               </button>
             ))}
           </>
         )}
-        <span className="end small"><kbd>..</kbd> same look <kbd>?</kbd> help</span>
+        <span className="end small">
+          <kbd>..</kbd> same look <kbd>?</kbd> help
+        </span>
       </div>
     </section>
   );

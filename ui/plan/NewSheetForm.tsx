@@ -6,20 +6,47 @@ import TextField from '@mui/material/TextField';
 import { useActionState, useState } from 'react';
 import type { TeamInfo } from '@/core/exchange/types';
 
-export function NewSheetForm({ start, teams, opponent, week }: { start: (before: string | null, form: FormData) => Promise<string | null>; teams: readonly TeamInfo[]; opponent: string | null; week: number | null }) {
+export function NewSheetForm({
+  start,
+  teams,
+  opponent,
+  week,
+}: {
+  start: (before: string | null, form: FormData) => Promise<string | null>;
+  teams: readonly TeamInfo[];
+  opponent: string | null;
+  week: number | null;
+}) {
   const [problem, action, busy] = useActionState(start, null);
   const [name, setName] = useState(week === null ? '' : `Week ${week}`);
   const [against, setAgainst] = useState(opponent ?? '');
   return (
     <form action={action} className="card" style={{ display: 'grid', gap: 12, alignContent: 'start' }}>
       <h2>Start a sheet</h2>
-      {problem && <Alert severity="error" variant="outlined">{problem}</Alert>}
+      {problem && (
+        <Alert severity="error" variant="outlined">
+          {problem}
+        </Alert>
+      )}
       <TextField name="name" label="Name" value={name} onChange={(e) => setName(e.target.value)} />
-      <TextField name="opponent" label="Against" select required value={against} onChange={(e) => setAgainst(e.target.value)}>
-        {teams.map((t) => <MenuItem key={t.key} value={t.key}>{t.name}</MenuItem>)}
+      <TextField
+        name="opponent"
+        label="Against"
+        select
+        required
+        value={against}
+        onChange={(e) => setAgainst(e.target.value)}
+      >
+        {teams.map((t) => (
+          <MenuItem key={t.key} value={t.key}>
+            {t.name}
+          </MenuItem>
+        ))}
       </TextField>
       {teams.length === 0 && <p className="small quiet">There is no other team yet; open a game first.</p>}
-      <Button type="submit" variant="contained" disabled={busy || against === ''}>Start</Button>
+      <Button type="submit" variant="contained" disabled={busy || against === ''}>
+        Start
+      </Button>
     </form>
   );
 }

@@ -3,27 +3,57 @@
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 
-export function SheetName({ name, rest, onRename }: { readonly name: string; readonly rest: string; readonly onRename: ((name: string) => void) | null }) {
+export function SheetName({
+  name,
+  rest,
+  onRename,
+}: {
+  readonly name: string;
+  readonly rest: string;
+  readonly onRename: ((name: string) => void) | null;
+}) {
   const [typed, setTyped] = useState<string | null>(null);
   const done = (): void => {
     const next = typed?.trim() ?? '';
     if (next !== '' && next !== name) onRename?.(next);
     setTyped(null);
   };
-  if (typed === null) return (
-    <>
-      <h1>{name}: {rest}</h1>
-      {onRename && <button type="button" className="plain small quiet" onClick={() => setTyped(name)} aria-label={`rename ${name}`}>rename</button>}
-    </>
-  );
+  if (typed === null)
+    return (
+      <>
+        <h1>
+          {name}: {rest}
+        </h1>
+        {onRename && (
+          <button
+            type="button"
+            className="plain small quiet"
+            onClick={() => setTyped(name)}
+            aria-label={`rename ${name}`}
+          >
+            rename
+          </button>
+        )}
+      </>
+    );
   return (
     <>
-      <h1 className="hide">{name}: {rest}</h1>
-      <TextField autoFocus label="name of the sheet" value={typed} onChange={(e) => setTyped(e.target.value)} onBlur={done} slotProps={{ htmlInput: { maxLength: 120 } }} onKeyDown={(e) => {
-        e.stopPropagation();
-        if (e.key === 'Enter') done();
-        if (e.key === 'Escape') setTyped(null);
-      }} />
+      <h1 className="hide">
+        {name}: {rest}
+      </h1>
+      <TextField
+        autoFocus
+        label="name of the sheet"
+        value={typed}
+        onChange={(e) => setTyped(e.target.value)}
+        onBlur={done}
+        slotProps={{ htmlInput: { maxLength: 120 } }}
+        onKeyDown={(e) => {
+          e.stopPropagation();
+          if (e.key === 'Enter') done();
+          if (e.key === 'Escape') setTyped(null);
+        }}
+      />
     </>
   );
 }

@@ -13,7 +13,10 @@ const MOST_MARKS = 9;
 const BAR_TALL = 58;
 const x = (column: number): number => (column * MARK_YARDS * WIDTH) / 100;
 
-export interface Cell { readonly bucket: string; readonly zone: string | null }
+export interface Cell {
+  readonly bucket: string;
+  readonly zone: string | null;
+}
 
 export interface BoardProps {
   readonly board: readonly BoardRow[];
@@ -25,17 +28,42 @@ export interface BoardProps {
 
 export function Board({ board, cell, zones: set, onCell, onReel }: BoardProps) {
   const id = useId().replace(/[^a-zA-Z0-9]/g, '');
-  const zones = set.map((z) => ({ ...z, a: ((100 - z.to) * WIDTH) / 100 - (z.to === 99 ? WIDTH / 100 : 0), b: ((101 - z.from) * WIDTH) / 100 }));
+  const zones = set.map((z) => ({
+    ...z,
+    a: ((100 - z.to) * WIDTH) / 100 - (z.to === 99 ? WIDTH / 100 : 0),
+    b: ((101 - z.from) * WIDTH) / 100,
+  }));
   return (
     <table className="rows board" style={{ tableLayout: 'fixed' }}>
-      <colgroup><col style={{ width: 112 }} /><col /><col style={{ width: 178 }} /></colgroup>
+      <colgroup>
+        <col style={{ width: 112 }} />
+        <col />
+        <col style={{ width: 178 }} />
+      </colgroup>
       <thead>
         <tr>
           <th>situation</th>
           <th>
             <span className="hide">where on the field, own goal line at the left</span>
             <svg viewBox={`0 0 ${WIDTH} 16`} width="100%" aria-hidden="true">
-              {[['goal', 0, 'start'], ['own 25', 25, 'middle'], ['50', 50, 'middle'], ['their 25', 75, 'middle'], ['goal', 100, 'end']].map(([t, at, anchor]) => <text key={`${t}${at}`} x={(Number(at) * WIDTH) / 100} y="13" fontSize="13.5" textAnchor={anchor as 'start'} fill="var(--ink2)">{t}</text>)}
+              {[
+                ['goal', 0, 'start'],
+                ['own 25', 25, 'middle'],
+                ['50', 50, 'middle'],
+                ['their 25', 75, 'middle'],
+                ['goal', 100, 'end'],
+              ].map(([t, at, anchor]) => (
+                <text
+                  key={`${t}${at}`}
+                  x={(Number(at) * WIDTH) / 100}
+                  y="13"
+                  fontSize="13.5"
+                  textAnchor={anchor as 'start'}
+                  fill="var(--ink2)"
+                >
+                  {t}
+                </text>
+              ))}
             </svg>
           </th>
           <th>called run</th>
@@ -48,20 +76,83 @@ export function Board({ board, cell, zones: set, onCell, onReel }: BoardProps) {
           const chosen = cell?.bucket === r.key;
           return (
             <tr key={r.key} style={chosen ? { outline: '1.5px solid var(--finding)' } : undefined}>
-              <td><button type="button" className="plain" aria-pressed={chosen && cell.zone === null} onClick={() => onCell({ bucket: r.key, zone: null })}>{r.label}</button><div className="small quiet">{r.rows.length === r.marks.length ? '' : `${r.unmarked} not tagged`}</div></td>
+              <td>
+                <button
+                  type="button"
+                  className="plain"
+                  aria-pressed={chosen && cell.zone === null}
+                  onClick={() => onCell({ bucket: r.key, zone: null })}
+                >
+                  {r.label}
+                </button>
+                <div className="small quiet">
+                  {r.rows.length === r.marks.length ? '' : `${r.unmarked} not tagged`}
+                </div>
+              </td>
               <td style={{ padding: 0 }}>
-                <svg viewBox={`0 0 ${WIDTH} ${height}`} width="100%" style={{ display: 'block' }} role="group" aria-label={`${r.label}: ${r.runs.length} runs, ${r.passes.length} passes, ${r.rpos.length} run-pass options`}>
-                  <defs><pattern id={`${id}${r.key}`} width="4" height="4" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="4" height="4" fill="var(--card)" /><rect width="2" height="4" fill="var(--pass)" /></pattern></defs>
+                <svg
+                  viewBox={`0 0 ${WIDTH} ${height}`}
+                  width="100%"
+                  style={{ display: 'block' }}
+                  role="group"
+                  aria-label={`${r.label}: ${r.runs.length} runs, ${r.passes.length} passes, ${r.rpos.length} run-pass options`}
+                >
+                  <defs>
+                    <pattern
+                      id={`${id}${r.key}`}
+                      width="4"
+                      height="4"
+                      patternUnits="userSpaceOnUse"
+                      patternTransform="rotate(45)"
+                    >
+                      <rect width="4" height="4" fill="var(--card)" />
+                      <rect width="2" height="4" fill="var(--pass)" />
+                    </pattern>
+                  </defs>
                   {zones.map((z) => (
-                    <rect key={z.key} x={z.a} width={z.b - z.a} y="0" height={height} fill={chosen && cell.zone === z.key ? 'var(--high)' : 'transparent'} style={{ cursor: 'pointer' }} onClick={() => onCell({ bucket: r.key, zone: z.key })}><title>{`${r.label}, ${z.label}`}</title></rect>
+                    <rect
+                      key={z.key}
+                      x={z.a}
+                      width={z.b - z.a}
+                      y="0"
+                      height={height}
+                      fill={chosen && cell.zone === z.key ? 'var(--high)' : 'transparent'}
+                      style={{ cursor: 'pointer' }}
+                      onClick={() => onCell({ bucket: r.key, zone: z.key })}
+                    >
+                      <title>{`${r.label}, ${z.label}`}</title>
+                    </rect>
                   ))}
-                  {zones.slice(1).map((z) => <line key={z.key} x1={z.a} x2={z.a} y1="0" y2={height} stroke="var(--faint)" />)}
+                  {zones.slice(1).map((z) => (
+                    <line key={z.key} x1={z.a} x2={z.a} y1="0" y2={height} stroke="var(--faint)" />
+                  ))}
                   <g pointerEvents="none">
-                    {bars ? barsOf(r, `${id}${r.key}`) : r.marks.map((m) => <rect key={m.row} x={x(m.column) + 0.8} y={height - 2 - (m.level + 1) * MARK_TALL + 1} width={MARK} height={MARK_TALL - 1.4} fill={m.kind === 'run' ? 'var(--run)' : m.kind === 'pass' ? `url(#${id}${r.key})` : 'var(--card)'} stroke={m.kind === 'pass' ? 'var(--pass)' : 'var(--run)'} strokeWidth={m.kind === 'rpo' ? 1.4 : 0.7} />)}
+                    {bars
+                      ? barsOf(r, `${id}${r.key}`)
+                      : r.marks.map((m) => (
+                          <rect
+                            key={m.row}
+                            x={x(m.column) + 0.8}
+                            y={height - 2 - (m.level + 1) * MARK_TALL + 1}
+                            width={MARK}
+                            height={MARK_TALL - 1.4}
+                            fill={
+                              m.kind === 'run'
+                                ? 'var(--run)'
+                                : m.kind === 'pass'
+                                  ? `url(#${id}${r.key})`
+                                  : 'var(--card)'
+                            }
+                            stroke={m.kind === 'pass' ? 'var(--pass)' : 'var(--run)'}
+                            strokeWidth={m.kind === 'rpo' ? 1.4 : 0.7}
+                          />
+                        ))}
                   </g>
                 </svg>
               </td>
-              <td><RateBar rate={r.run} label="run" onOpen={() => onReel(r.key, 'runs')} /></td>
+              <td>
+                <RateBar rate={r.run} label="run" onOpen={() => onReel(r.key, 'runs')} />
+              </td>
             </tr>
           );
         })}
@@ -85,8 +176,24 @@ function barsOf(r: BoardRow, pattern: string): React.ReactNode {
     return (
       <g key={column}>
         <rect x={x(column) + 0.8} y={BAR_TALL - 1 - run} width={MARK} height={run} fill="var(--run)" />
-        <rect x={x(column) + 0.8} y={BAR_TALL - 1 - run - rpo} width={MARK} height={rpo} fill="var(--card)" stroke="var(--run)" strokeWidth="0.8" />
-        <rect x={x(column) + 0.8} y={BAR_TALL - 1 - run - rpo - pass} width={MARK} height={pass} fill={`url(#${pattern})`} stroke="var(--pass)" strokeWidth="0.6" />
+        <rect
+          x={x(column) + 0.8}
+          y={BAR_TALL - 1 - run - rpo}
+          width={MARK}
+          height={rpo}
+          fill="var(--card)"
+          stroke="var(--run)"
+          strokeWidth="0.8"
+        />
+        <rect
+          x={x(column) + 0.8}
+          y={BAR_TALL - 1 - run - rpo - pass}
+          width={MARK}
+          height={pass}
+          fill={`url(#${pattern})`}
+          stroke="var(--pass)"
+          strokeWidth="0.6"
+        />
       </g>
     );
   });

@@ -19,10 +19,39 @@ export function Notices({ epoch }: { epoch: string }) {
   const waiting = queue.filter((q) => q.state === 'waiting').length;
   return (
     <>
-      {restored && <div className="card flag" role="alert"><strong>The database was restored from a backup.</strong> This page was loaded again and shows what is in it now; what you had not saved is kept and offered. <Button onClick={() => { restoredRead(); setRestored(false); }}>Close</Button></div>}
-      {broken && <div className="card flag" role="alert"><strong>This browser keeps nothing.</strong> {broken} Lines stay where they are typed until it does: leave private browsing, or free space on this disk, and load the page again.</div>}
-      {waiting > 0 && state.kind === 'away' && <div className="card flag" role="alert"><strong>Not saved yet.</strong> {state.why} {waiting} {waiting === 1 ? 'change waits' : 'changes wait'} in this browser; go on typing, it tries again by itself. <Button onClick={() => outbox?.retry()}>Try now</Button></div>}
-      {state.kind === 'signed-out' && waiting > 0 && <div className="card flag" role="alert"><strong>Not saved yet.</strong> {state.why} {waiting} {waiting === 1 ? 'change waits' : 'changes wait'} in this browser. <a href="/sign-in">Sign in</a></div>}
+      {restored && (
+        <div className="card flag" role="alert">
+          <strong>The database was restored from a backup.</strong> This page was loaded again and shows what
+          is in it now; what you had not saved is kept and offered.{' '}
+          <Button
+            onClick={() => {
+              restoredRead();
+              setRestored(false);
+            }}
+          >
+            Close
+          </Button>
+        </div>
+      )}
+      {broken && (
+        <div className="card flag" role="alert">
+          <strong>This browser keeps nothing.</strong> {broken} Lines stay where they are typed until it does:
+          leave private browsing, or free space on this disk, and load the page again.
+        </div>
+      )}
+      {waiting > 0 && state.kind === 'away' && (
+        <div className="card flag" role="alert">
+          <strong>Not saved yet.</strong> {state.why} {waiting}{' '}
+          {waiting === 1 ? 'change waits' : 'changes wait'} in this browser; go on typing, it tries again by
+          itself. <Button onClick={() => outbox?.retry()}>Try now</Button>
+        </div>
+      )}
+      {state.kind === 'signed-out' && waiting > 0 && (
+        <div className="card flag" role="alert">
+          <strong>Not saved yet.</strong> {state.why} {waiting}{' '}
+          {waiting === 1 ? 'change waits' : 'changes wait'} in this browser. <a href="/sign-in">Sign in</a>
+        </div>
+      )}
     </>
   );
 }

@@ -14,13 +14,18 @@ export function SignOut({ signOut }: { signOut: () => Promise<void> }) {
   const { queue } = useQueue();
   const [asking, setAsking] = useState(false);
   const [problem, setProblem] = useState('');
-  const unsaved = queue.filter((q) => q.state === 'waiting' || q.state === 'refused' || q.state === 'conflict').length;
+  const unsaved = queue.filter(
+    (q) => q.state === 'waiting' || q.state === 'refused' || q.state === 'conflict',
+  ).length;
   const leave = async () => {
     try {
       await signOut();
     } catch (e) {
       // A redirect is how the server says that it is done.
-      if (!String((e as { digest?: string }).digest ?? '').startsWith('NEXT_REDIRECT')) return setProblem('The server does not answer, so you are not signed out yet. Try again when it is back.');
+      if (!String((e as { digest?: string }).digest ?? '').startsWith('NEXT_REDIRECT'))
+        return setProblem(
+          'The server does not answer, so you are not signed out yet. Try again when it is back.',
+        );
     }
     await outbox?.erase();
     await eraseOffline(owner);
@@ -28,13 +33,28 @@ export function SignOut({ signOut }: { signOut: () => Promise<void> }) {
   };
   return (
     <>
-      <button className="plain" type="button" onClick={() => (unsaved > 0 ? setAsking(true) : void leave())}>sign out</button>
-      {problem && <span role="alert" className="flagtext small">{problem}</span>}
+      <button className="plain" type="button" onClick={() => (unsaved > 0 ? setAsking(true) : void leave())}>
+        sign out
+      </button>
+      {problem && (
+        <span role="alert" className="flagtext small">
+          {problem}
+        </span>
+      )}
       <Dialog open={asking} onClose={() => setAsking(false)} aria-labelledby="leave-title">
-        <DialogTitle id="leave-title">{unsaved} {unsaved === 1 ? 'change is' : 'changes are'} not saved</DialogTitle>
-        <DialogContent><p>Signing out takes your data off this browser, and what the database does not have yet would be lost. Stay signed in until it is saved or settled.</p></DialogContent>
+        <DialogTitle id="leave-title">
+          {unsaved} {unsaved === 1 ? 'change is' : 'changes are'} not saved
+        </DialogTitle>
+        <DialogContent>
+          <p>
+            Signing out takes your data off this browser, and what the database does not have yet would be
+            lost. Stay signed in until it is saved or settled.
+          </p>
+        </DialogContent>
         <DialogActions>
-          <Button autoFocus variant="contained" onClick={() => setAsking(false)}>Stay signed in</Button>
+          <Button autoFocus variant="contained" onClick={() => setAsking(false)}>
+            Stay signed in
+          </Button>
           <Button onClick={() => void leave()}>Sign out and lose {unsaved === 1 ? 'it' : 'them'}</Button>
         </DialogActions>
       </Dialog>

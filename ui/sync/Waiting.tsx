@@ -8,5 +8,10 @@ export function Waiting({ scope }: { scope: string }) {
   const waiting = mine.filter((q) => q.state === 'waiting').length;
   const refused = mine.filter((q) => q.state === 'refused' || q.state === 'conflict').length;
   if (waiting + refused === 0) return null;
-  return <span className="small flagtext">{waiting > 0 ? ` +${waiting} not saved yet` : ''}{refused > 0 ? ` ${refused} to settle` : ''}</span>;
+  return (
+    <span className="small flagtext">
+      {waiting > 0 ? ` +${waiting} not saved yet` : ''}
+      {refused > 0 ? ` ${refused} to settle` : ''}
+    </span>
+  );
 }

@@ -6,7 +6,8 @@ import type { Queued } from '@/core/sync';
 export const fieldWords = (field: string, value: unknown): string => {
   if (value === '-') return 'none';
   if (value === '?') return 'not visible';
-  if (!Object.hasOwn(SNAP_FIELDS, field)) return typeof value === 'object' ? JSON.stringify(value) : String(value ?? 'blank');
+  if (!Object.hasOwn(SNAP_FIELDS, field))
+    return typeof value === 'object' ? JSON.stringify(value) : String(value ?? 'blank');
   try {
     return writeFieldText(field as SnapField, value) || 'blank';
   } catch {
@@ -14,13 +15,22 @@ export const fieldWords = (field: string, value: unknown): string => {
   }
 };
 
-export const fieldLabel = (field: string): string => (Object.hasOwn(SNAP_FIELDS, field) ? SNAP_FIELDS[field as SnapField].label : field);
+export const fieldLabel = (field: string): string =>
+  Object.hasOwn(SNAP_FIELDS, field) ? SNAP_FIELDS[field as SnapField].label : field;
 
 /** One line: what was to be done. */
 export function operationWords({ op }: Queued): string {
-  if (op.do === 'put' && op.kind === 'snap') return `new snap: ${Object.entries(op.fields).filter(([, v]) => v !== null && !(Array.isArray(v) && v.length === 0)).map(([f, v]) => `${fieldLabel(f)} ${fieldWords(f, v)}`).join(', ')}`;
-  if (op.do === 'put' || op.do === 'move') return `${op.do === 'put' ? 'new' : 'move'} ${op.kind}: ${String(op.fields.word ?? op.fields.name ?? op.fields.section ?? '')}`;
-  if (op.do === 'patch') return Object.entries(op.fields).map(([f, p]) => `${fieldLabel(f)} ${fieldWords(f, p.value)}`).join(', ');
+  if (op.do === 'put' && op.kind === 'snap')
+    return `new snap: ${Object.entries(op.fields)
+      .filter(([, v]) => v !== null && !(Array.isArray(v) && v.length === 0))
+      .map(([f, v]) => `${fieldLabel(f)} ${fieldWords(f, v)}`)
+      .join(', ')}`;
+  if (op.do === 'put' || op.do === 'move')
+    return `${op.do === 'put' ? 'new' : 'move'} ${op.kind}: ${String(op.fields.word ?? op.fields.name ?? op.fields.section ?? '')}`;
+  if (op.do === 'patch')
+    return Object.entries(op.fields)
+      .map(([f, p]) => `${fieldLabel(f)} ${fieldWords(f, p.value)}`)
+      .join(', ');
   return `${op.do === 'delete' ? 'remove' : 'bring back'} a ${op.kind}`;
 }
 

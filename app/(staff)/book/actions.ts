@@ -41,4 +41,8 @@ export const act = action('book.read', bookChange, async (actor, c): Promise<str
   return words;
 });
 
-export const preview = action('book.read', z.object({ from: z.string().max(120), where: splitWhere }), async (actor, { from, where }) => previewSplit(actor, from, where));
+export const preview = action(
+  'book.read',
+  z.object({ from: z.string().max(120), where: splitWhere }),
+  async (actor, { from, where }) => previewSplit(actor, from, where),
+);

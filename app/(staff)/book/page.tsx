@@ -13,9 +13,31 @@ export const metadata: Metadata = { title: 'Book' };
 export const dynamic = 'force-dynamic';
 
 export default pageFor('book.read', async function Book(actor) {
-  const [book, terms, plays, use, changes, program, profiles] = await Promise.all([bookFor(actor), pull(actor, BOOK_SCOPE, null, null), pull(actor, PLAYS_SCOPE, null, null), termUse(actor), listChanges(actor), programOf(actor), profilesOf(actor)]);
+  const [book, terms, plays, use, changes, program, profiles] = await Promise.all([
+    bookFor(actor),
+    pull(actor, BOOK_SCOPE, null, null),
+    pull(actor, PLAYS_SCOPE, null, null),
+    termUse(actor),
+    listChanges(actor),
+    programOf(actor),
+    profilesOf(actor),
+  ]);
   return (
-    <BookPage base={{ ...book, terms: [] }} terms={terms} use={Object.fromEntries(use)} plays={plays} changes={changes} team={program.team} level={program.level} profiles={profiles}
-      act={act} preview={preview} mayMerge={may(actor.roles, 'term.merge')} mayAdd={may(actor.roles, 'term.add')} mayPlay={may(actor.roles, 'play.add')} mayImport={may(actor.roles, 'book.import')} />
+    <BookPage
+      base={{ ...book, terms: [] }}
+      terms={terms}
+      use={Object.fromEntries(use)}
+      plays={plays}
+      changes={changes}
+      team={program.team}
+      level={program.level}
+      profiles={profiles}
+      act={act}
+      preview={preview}
+      mayMerge={may(actor.roles, 'term.merge')}
+      mayAdd={may(actor.roles, 'term.add')}
+      mayPlay={may(actor.roles, 'play.add')}
+      mayImport={may(actor.roles, 'book.import')}
+    />
   );
 });

@@ -12,14 +12,26 @@ import { closeGame, createGame } from '@/store/games';
 const side = z.string().min(1, 'Choose both teams.').max(12);
 const name = z.string().trim().max(120, 'A team name has up to 120 characters.').default('');
 const newGame = z.object({
-  home: side, away: side, homeName: name, awayName: name,
-  date: z.union([z.literal(''), z.iso.date('The date is a day such as 2026-10-31.')]), week: z.union([z.literal(''), z.coerce.number('The week is a number.').int().min(0).max(60)]),
-  level: z.union([z.literal(''), z.enum(LEVEL_KEYS)]).default(''), phase: z.enum(PHASES).default('regular'),
+  home: side,
+  away: side,
+  homeName: name,
+  awayName: name,
+  date: z.union([z.literal(''), z.iso.date('The date is a day such as 2026-10-31.')]),
+  week: z.union([z.literal(''), z.coerce.number('The week is a number.').int().min(0).max(60)]),
+  level: z.union([z.literal(''), z.enum(LEVEL_KEYS)]).default(''),
+  phase: z.enum(PHASES).default('regular'),
 });
 
 const started = action('game.create', newGame, async (actor, g) => {
   const team = (chosen: string, called: string) => (chosen === 'new' ? { name: called } : { key: chosen });
-  return createGame(actor, { home: team(g.home, g.homeName), away: team(g.away, g.awayName), date: g.date === '' ? null : g.date, week: g.week === '' ? null : g.week, level: g.level === '' ? null : g.level, phase: g.phase });
+  return createGame(actor, {
+    home: team(g.home, g.homeName),
+    away: team(g.away, g.awayName),
+    date: g.date === '' ? null : g.date,
+    week: g.week === '' ? null : g.week,
+    level: g.level === '' ? null : g.level,
+    phase: g.phase,
+  });
 });
 
 export async function startGame(_: string | null, form: FormData): Promise<string | null> {
@@ -28,10 +40,14 @@ export async function startGame(_: string | null, form: FormData): Promise<strin
   redirect(`/log/${encodeURIComponent(done.value)}`);
 }
 
-const closing = action('game.close', z.object({ game: z.string().min(1).max(200), closed: z.enum(['yes', 'no']) }), async (actor, c) => {
-  await closeGame(actor, c.game, c.closed === 'yes', clock());
-  revalidatePath('/log');
-});
+const closing = action(
+  'game.close',
+  z.object({ game: z.string().min(1).max(200), closed: z.enum(['yes', 'no']) }),
+  async (actor, c) => {
+    await closeGame(actor, c.game, c.closed === 'yes', clock());
+    revalidatePath('/log');
+  },
+);
 
 export async function setClosed(form: FormData): Promise<void> {
   const done = await closing(form);

@@ -18,11 +18,60 @@ export default pageFor('game.read', async function Log(actor) {
   return (
     <div className="weekgrid">
       <section className="card">
-        <header><h1>Film to log</h1><Link href="/log/import">bring a file</Link></header>
-        {games.length === 0 ? <p>No games yet. Open one at the right, or bring a snap table.</p> : (
+        <header>
+          <h1>Film to log</h1>
+          <Link href="/log/import">bring a file</Link>
+        </header>
+        {games.length === 0 ? (
+          <p>No games yet. Open one at the right, or bring a snap table.</p>
+        ) : (
           <table className="rows">
-            <thead><tr><th>Week</th><th>Date</th><th>Game</th><th className="n">Snaps</th><th><span className="hide">Close</span></th></tr></thead>
-            <tbody>{games.map((g) => <tr key={g.key}><td>{g.week ?? ''}</td><td>{g.date ?? ''}</td><td><Link href={`/log/${encodeURIComponent(g.key)}`}>{name(g.away)} at {name(g.home)}</Link>{g.phase === 'regular' ? '' : ` · ${g.phase.replace(/_/g, ' ')}`}{LEVEL_PROFILES[g.level].players === 11 ? '' : ` · ${LEVEL_PROFILES[g.level].name}`}{g.closed ? ' · closed' : ''}</td><td className="n">{g.snaps}<Waiting scope={gameScope(g.key)} /></td><td>{may(actor.roles, 'game.close') && <form action={setClosed}><input type="hidden" name="game" value={g.key} /><input type="hidden" name="closed" value={g.closed ? 'no' : 'yes'} /><button className="plain small" type="submit" aria-label={`${g.closed ? 'open' : 'close'} ${g.key}`}>{g.closed ? 'open again' : 'close'}</button></form>}</td></tr>)}</tbody>
+            <thead>
+              <tr>
+                <th>Week</th>
+                <th>Date</th>
+                <th>Game</th>
+                <th className="n">Snaps</th>
+                <th>
+                  <span className="hide">Close</span>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {games.map((g) => (
+                <tr key={g.key}>
+                  <td>{g.week ?? ''}</td>
+                  <td>{g.date ?? ''}</td>
+                  <td>
+                    <Link href={`/log/${encodeURIComponent(g.key)}`}>
+                      {name(g.away)} at {name(g.home)}
+                    </Link>
+                    {g.phase === 'regular' ? '' : ` · ${g.phase.replace(/_/g, ' ')}`}
+                    {LEVEL_PROFILES[g.level].players === 11 ? '' : ` · ${LEVEL_PROFILES[g.level].name}`}
+                    {g.closed ? ' · closed' : ''}
+                  </td>
+                  <td className="n">
+                    {g.snaps}
+                    <Waiting scope={gameScope(g.key)} />
+                  </td>
+                  <td>
+                    {may(actor.roles, 'game.close') && (
+                      <form action={setClosed}>
+                        <input type="hidden" name="game" value={g.key} />
+                        <input type="hidden" name="closed" value={g.closed ? 'no' : 'yes'} />
+                        <button
+                          className="plain small"
+                          type="submit"
+                          aria-label={`${g.closed ? 'open' : 'close'} ${g.key}`}
+                        >
+                          {g.closed ? 'open again' : 'close'}
+                        </button>
+                      </form>
+                    )}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
           </table>
         )}
       </section>

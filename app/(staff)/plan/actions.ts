@@ -10,12 +10,34 @@ import { Invalid } from '@/store/errors';
 import { copySheet } from '@/store/plans';
 import { epochOf, synchronize } from '@/store/sync';
 
-const started = action('sheet.create', z.object({ name: z.string().max(120, 'A name has up to 120 characters.').default(''), opponent: z.string().min(1, 'Choose the opponent.').max(12) }), async (actor, s) => {
-  const key = randomUUID();
-  const { answers } = await synchronize(actor, sheetScope(key), [{ id: randomUUID(), kind: 'sheet', row: key, epoch: await epochOf(), do: 'put', fields: { name: s.name.trim() || `At ${s.opponent}`, opponent: s.opponent }, after: null }], clock());
-  if (answers[0]?.status === 'refused') throw new Invalid(answers[0].reason.replace(/\.$/, ''));
-  return key;
-});
+const started = action(
+  'sheet.create',
+  z.object({
+    name: z.string().max(120, 'A name has up to 120 characters.').default(''),
+    opponent: z.string().min(1, 'Choose the opponent.').max(12),
+  }),
+  async (actor, s) => {
+    const key = randomUUID();
+    const { answers } = await synchronize(
+      actor,
+      sheetScope(key),
+      [
+        {
+          id: randomUUID(),
+          kind: 'sheet',
+          row: key,
+          epoch: await epochOf(),
+          do: 'put',
+          fields: { name: s.name.trim() || `At ${s.opponent}`, opponent: s.opponent },
+          after: null,
+        },
+      ],
+      clock(),
+    );
+    if (answers[0]?.status === 'refused') throw new Invalid(answers[0].reason.replace(/\.$/, ''));
+    return key;
+  },
+);
 
 export async function startSheet(_: string | null, form: FormData): Promise<string | null> {
   const done = await started(form);
@@ -23,7 +45,9 @@ export async function startSheet(_: string | null, form: FormData): Promise<stri
   redirect(`/plan/${done.value}`);
 }
 
-const copied = action('sheet.copy', z.string().min(1).max(120), async (actor, key) => copySheet(actor, key, clock()));
+const copied = action('sheet.copy', z.string().min(1).max(120), async (actor, key) =>
+  copySheet(actor, key, clock()),
+);
 
 export async function copyOf(key: string): Promise<void> {
   const done = await copied(key);

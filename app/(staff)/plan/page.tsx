@@ -19,12 +19,34 @@ export default pageFor('sheet.read', async function Plan(actor) {
   return (
     <div className="weekgrid">
       <section className="card">
-        <header><h1>Call sheets</h1></header>
-        {sheets.length === 0 ? <p>None yet. Start one at the right: sections by situation, filled from your play list.</p> : (
-          <ul className="todo">{sheets.map((s) => <li key={s.key}><Link href={`/plan/${s.key}`}><strong>{s.name}</strong></Link> against {name(s.opponent)}, {s.calls} {s.calls === 1 ? 'call' : 'calls'}{s.lockedBy ? `, locked by ${s.lockedBy}` : ''}<Waiting scope={sheetScope(s.key)} /></li>)}</ul>
+        <header>
+          <h1>Call sheets</h1>
+        </header>
+        {sheets.length === 0 ? (
+          <p>None yet. Start one at the right: sections by situation, filled from your play list.</p>
+        ) : (
+          <ul className="todo">
+            {sheets.map((s) => (
+              <li key={s.key}>
+                <Link href={`/plan/${s.key}`}>
+                  <strong>{s.name}</strong>
+                </Link>{' '}
+                against {name(s.opponent)}, {s.calls} {s.calls === 1 ? 'call' : 'calls'}
+                {s.lockedBy ? `, locked by ${s.lockedBy}` : ''}
+                <Waiting scope={sheetScope(s.key)} />
+              </li>
+            ))}
+          </ul>
         )}
       </section>
-      {may(actor.roles, 'sheet.create') && <NewSheetForm start={startSheet} teams={teams.filter((t) => t.key !== program.team)} opponent={program.settings.opponent} week={program.settings.week} />}
+      {may(actor.roles, 'sheet.create') && (
+        <NewSheetForm
+          start={startSheet}
+          teams={teams.filter((t) => t.key !== program.team)}
+          opponent={program.settings.opponent}
+          week={program.settings.week}
+        />
+      )}
     </div>
   );
 });

@@ -11,5 +11,13 @@ export const dynamic = 'force-dynamic';
 
 export default pageFor('game.read', async function Read(actor) {
   const [teams, program, book] = await Promise.all([listTeams(actor), programOf(actor), bookTextFor(actor)]);
-  return <ReadPage teams={teams} bookText={book} level={program.level} profiles={profilesFor(program.level, program.season, program.settings.profile ?? null)} opponent={program.settings.opponent} />;
+  return (
+    <ReadPage
+      teams={teams}
+      bookText={book}
+      level={program.level}
+      profiles={profilesFor(program.level, program.season, program.settings.profile ?? null)}
+      opponent={program.settings.opponent}
+    />
+  );
 });

@@ -6,33 +6,77 @@ import { action } from '@/app/lib/action';
 import { clock, currentToken, visitor } from '@/app/lib/session';
 import { PROFILE_NUMBERS, type ProfileChanges } from '@/core/field';
 import { ROLES } from '@/core/staff';
-import { addMember, changePassword, endSessions, removeMember, setProfile, setRoles, setRules, setWeek } from '@/store/members';
+import {
+  addMember,
+  changePassword,
+  endSessions,
+  removeMember,
+  setProfile,
+  setRoles,
+  setRules,
+  setWeek,
+} from '@/store/members';
 
 const roles = z.array(z.enum(ROLES)).max(ROLES.length);
 const change = z.discriminatedUnion('op', [
-  z.object({ op: z.literal('week'), week: z.union([z.null(), z.coerce.number().int().min(0).max(60)]), opponent: z.string().max(12).nullable() }),
-  z.object({ op: z.literal('add'), name: z.string().trim().min(1, 'Give a name.').max(120), password: z.string().max(500), roles }),
+  z.object({
+    op: z.literal('week'),
+    week: z.union([z.null(), z.coerce.number().int().min(0).max(60)]),
+    opponent: z.string().max(12).nullable(),
+  }),
+  z.object({
+    op: z.literal('add'),
+    name: z.string().trim().min(1, 'Give a name.').max(120),
+    password: z.string().max(500),
+    roles,
+  }),
   z.object({ op: z.literal('roles'), id: z.string().max(60), roles }),
   z.object({ op: z.literal('remove'), id: z.string().max(60) }),
   z.object({ op: z.literal('end-session'), id: z.string().min(1).max(64) }),
   z.object({ op: z.literal('password'), current: z.string().max(500), next: z.string().max(500) }),
   // The rules themselves are read by the store, which names what is wrong.
   z.object({ op: z.literal('rules'), rules: z.unknown() }),
-  z.object({ op: z.literal('profile'), changes: z.object({ numbers: z.partialRecord(z.enum(PROFILE_NUMBERS.map((n) => n.key)), z.number()), fouls: z.record(z.string().max(60), z.object({ yards: z.int().min(0).max(99).nullable(), firstDown: z.boolean() })) }).nullable() }),
+  z.object({
+    op: z.literal('profile'),
+    changes: z
+      .object({
+        numbers: z.partialRecord(z.enum(PROFILE_NUMBERS.map((n) => n.key)), z.number()),
+        fouls: z.record(
+          z.string().max(60),
+          z.object({ yards: z.int().min(0).max(99).nullable(), firstDown: z.boolean() }),
+        ),
+      })
+      .nullable(),
+  }),
 ]);
-
 
 /** The store asks for the permission of each change. */
 const changed = action('session.own', change, async (actor, c): Promise<void> => {
   switch (c.op) {
-    case 'week': await setWeek(actor, { week: c.week, opponent: c.opponent }); break;
-    case 'add': await addMember(actor, c, clock()); break;
-    case 'roles': await setRoles(actor, c.id, c.roles, clock()); break;
-    case 'remove': await removeMember(actor, c.id, clock()); break;
-    case 'rules': await setRules(actor, c.rules ?? null, clock()); break;
-    case 'profile': await setProfile(actor, c.changes as ProfileChanges | null, clock()); break;
-    case 'end-session': await endSessions(actor, c.id, clock()); break;
-    case 'password': await changePassword(actor, c, await currentToken(), await visitor(), clock()); break;
+    case 'week':
+      await setWeek(actor, { week: c.week, opponent: c.opponent });
+      break;
+    case 'add':
+      await addMember(actor, c, clock());
+      break;
+    case 'roles':
+      await setRoles(actor, c.id, c.roles, clock());
+      break;
+    case 'remove':
+      await removeMember(actor, c.id, clock());
+      break;
+    case 'rules':
+      await setRules(actor, c.rules ?? null, clock());
+      break;
+    case 'profile':
+      await setProfile(actor, c.changes as ProfileChanges | null, clock());
+      break;
+    case 'end-session':
+      await endSessions(actor, c.id, clock());
+      break;
+    case 'password':
+      await changePassword(actor, c, await currentToken(), await visitor(), clock());
+      break;
   }
   revalidatePath('/', 'layout');
 });

@@ -40,21 +40,27 @@ export async function GET(request: Request): Promise<Response> {
           program: actor.programId,
           take: (news) => write(`data: ${JSON.stringify({ scope: news.scope, epoch })}\n\n`),
           // Notices may have been missed: the reader connects again and asks.
-          live: (now) => { if (!now) close(); },
+          live: (now) => {
+            if (!now) close();
+          },
         });
-        beat = setInterval(() => void (async () => {
-          try {
-            const now = await actorOf(token, clock());
-            if (!now || !may(now.roles, 'game.read')) return close();
-            const current = await epochOf();
-            if (current !== epoch) {
-              epoch = current;
-              write(`data: ${JSON.stringify({ scope: '', epoch })}\n\n`);
-            } else write(': here\n\n');
-          } catch {
-            close();
-          }
-        })(), BEAT_MS);
+        beat = setInterval(
+          () =>
+            void (async () => {
+              try {
+                const now = await actorOf(token, clock());
+                if (!now || !may(now.roles, 'game.read')) return close();
+                const current = await epochOf();
+                if (current !== epoch) {
+                  epoch = current;
+                  write(`data: ${JSON.stringify({ scope: '', epoch })}\n\n`);
+                } else write(': here\n\n');
+              } catch {
+                close();
+              }
+            })(),
+          BEAT_MS,
+        );
         request.signal.addEventListener('abort', close);
       },
       cancel: () => {
@@ -62,6 +68,12 @@ export async function GET(request: Request): Promise<Response> {
         clearInterval(beat);
       },
     });
-    return new Response(stream, { headers: { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store', 'X-Accel-Buffering': 'no' } });
+    return new Response(stream, {
+      headers: {
+        'Content-Type': 'text/event-stream',
+        'Cache-Control': 'no-store',
+        'X-Accel-Buffering': 'no',
+      },
+    });
   });
 }

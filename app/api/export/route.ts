@@ -11,6 +11,13 @@ export async function GET(request: Request): Promise<Response> {
   return handle(request, 'program.export', async (actor) => {
     const { as } = query.parse(Object.fromEntries(new URL(request.url).searchParams));
     const { body, bytes } = await exportInChild(actor, as, clock(), request.signal);
-    return new Response(body, { headers: { 'Content-Type': as === 'xlsx' ? XLSX : 'application/zip', 'Content-Disposition': `attachment; filename="program.${as}"`, 'Content-Length': String(bytes), 'Cache-Control': 'no-store' } });
+    return new Response(body, {
+      headers: {
+        'Content-Type': as === 'xlsx' ? XLSX : 'application/zip',
+        'Content-Disposition': `attachment; filename="program.${as}"`,
+        'Content-Length': String(bytes),
+        'Cache-Control': 'no-store',
+      },
+    });
   });
 }

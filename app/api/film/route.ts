@@ -9,7 +9,18 @@ export async function GET(request: Request): Promise<Response> {
   return handle(request, 'game.read', async (actor) => {
     ownerMatches(request, actor);
     const { teams, have } = query.parse(Object.fromEntries(new URL(request.url).searchParams));
-    const known = new Map((have ?? '').split(',').filter(Boolean).map((pair) => { const at = pair.lastIndexOf('='); return [pair.slice(0, at), pair.slice(at + 1)] as const; }));
-    return new Response(await filmJson(actor, teams === undefined ? null : teams.split(',').filter(Boolean), known), { headers: { 'Cache-Control': 'no-store', 'Content-Type': 'application/json' } });
+    const known = new Map(
+      (have ?? '')
+        .split(',')
+        .filter(Boolean)
+        .map((pair) => {
+          const at = pair.lastIndexOf('=');
+          return [pair.slice(0, at), pair.slice(at + 1)] as const;
+        }),
+    );
+    return new Response(
+      await filmJson(actor, teams === undefined ? null : teams.split(',').filter(Boolean), known),
+      { headers: { 'Cache-Control': 'no-store', 'Content-Type': 'application/json' } },
+    );
   });
 }

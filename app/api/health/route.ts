@@ -6,7 +6,10 @@ export const dynamic = 'force-dynamic';
 /** Answers 200 when the database does, with its restore epoch; 503 while it does not. */
 export async function GET(): Promise<Response> {
   try {
-    return NextResponse.json({ ok: true, epoch: await epochOf() }, { headers: { 'Cache-Control': 'no-store' } });
+    return NextResponse.json(
+      { ok: true, epoch: await epochOf() },
+      { headers: { 'Cache-Control': 'no-store' } },
+    );
   } catch {
     return NextResponse.json({ ok: false }, { status: 503, headers: { 'Cache-Control': 'no-store' } });
   }

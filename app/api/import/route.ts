@@ -10,6 +10,8 @@ export async function POST(request: Request): Promise<Response> {
   return handle(request, 'program.import', async (actor) => {
     const book = choice.parse(new URL(request.url).searchParams.get('book') ?? undefined);
     const upload = await receive(request);
-    return new Response(importInChild(actor, upload, clock(), book, request.signal), { headers: { 'Content-Type': 'application/x-ndjson', 'Cache-Control': 'no-store' } });
+    return new Response(importInChild(actor, upload, clock(), book, request.signal), {
+      headers: { 'Content-Type': 'application/x-ndjson', 'Cache-Control': 'no-store' },
+    });
   });
 }

@@ -4,7 +4,11 @@ import { clock } from '@/app/lib/session';
 import { MOST_REQUEST, requestSchema } from '@/core/sync';
 import { pull, synchronize } from '@/store/sync';
 
-const query = z.object({ scope: z.string().min(1).max(160), since: z.coerce.number().int().min(0).optional(), epoch: z.string().max(80).optional() });
+const query = z.object({
+  scope: z.string().min(1).max(160),
+  since: z.coerce.number().int().min(0).optional(),
+  epoch: z.string().max(80).optional(),
+});
 
 /** The rows of a scope, or those of a game that changed since a revision. */
 export async function GET(request: Request): Promise<Response> {

@@ -13,7 +13,10 @@ import { LogPage } from '@/ui/log/LogScreen';
 export const metadata: Metadata = { title: 'Log' };
 export const dynamic = 'force-dynamic';
 
-interface Props { params: Promise<{ game: string }>; searchParams: Promise<{ snap?: string }> }
+interface Props {
+  params: Promise<{ game: string }>;
+  searchParams: Promise<{ snap?: string }>;
+}
 
 export default pageFor('snap.log', async function LogGame(actor, { params, searchParams }: Props) {
   const key = decodeURIComponent((await params).game);
@@ -21,12 +24,34 @@ export default pageFor('snap.log', async function LogGame(actor, { params, searc
     if (e instanceof NotFound) notFound();
     throw e;
   });
-  const [teams, book, profiles, initial, walked] = await Promise.all([listTeams(actor), bookTextFor(actor), profilesOf(actor), pull(actor, gameScope(key), null, null), walkedGames(actor, (g) => g.key !== key && [g.home, g.away].some((t) => t === game.home || t === game.away))]);
+  const [teams, book, profiles, initial, walked] = await Promise.all([
+    listTeams(actor),
+    bookTextFor(actor),
+    profilesOf(actor),
+    pull(actor, gameScope(key), null, null),
+    walkedGames(
+      actor,
+      (g) => g.key !== key && [g.home, g.away].some((t) => t === game.home || t === game.away),
+    ),
+  ]);
   // What each team did before, by situation: ranks the completions.
   const history: Record<string, FrequencyRow[]> = {};
   for (const team of [game.home, game.away]) {
-    const earlier = walked.flatMap((w) => w.rows).filter((r) => r.before.offense === team && r.before.unit === 'scrimmage');
+    const earlier = walked
+      .flatMap((w) => w.rows)
+      .filter((r) => r.before.offense === team && r.before.unit === 'scrimmage');
     history[team] = frequencyRows(countFrequencies(earlier.map((r) => ({ snap: r.snap, bucket: r.bucket }))));
   }
-  return <LogPage key={key} game={game} teams={teams} bookText={book} profile={profiles[game.level]} initial={initial} history={history} open={(await searchParams).snap ?? null} />;
+  return (
+    <LogPage
+      key={key}
+      game={game}
+      teams={teams}
+      bookText={book}
+      profile={profiles[game.level]}
+      initial={initial}
+      history={history}
+      open={(await searchParams).snap ?? null}
+    />
+  );
 });

@@ -9,9 +9,18 @@ export const metadata: Metadata = { title: 'Bring a file' };
 export default pageFor('program.import', async function Import(actor) {
   return (
     <section className="card" style={{ maxWidth: 900 }}>
-      <header><h1>Bring a file</h1><Link href="/log">back to the film</Link></header>
-      <p>A data package (.zip), a workbook (.xlsx) with a sheet a table, or the tables one by one: snaps.csv with games.csv, teams.csv, roster.csv, plays.csv, book.json. A lone snap table brings its game along.</p>
-      <p className="quiet">Everything is read first. If one row has a fault nothing is imported, and each fault is named with row, column and remedy.</p>
+      <header>
+        <h1>Bring a file</h1>
+        <Link href="/log">back to the film</Link>
+      </header>
+      <p>
+        A data package (.zip), a workbook (.xlsx) with a sheet a table, or the tables one by one: snaps.csv
+        with games.csv, teams.csv, roster.csv, plays.csv, book.json. A lone snap table brings its game along.
+      </p>
+      <p className="quiet">
+        Everything is read first. If one row has a fault nothing is imported, and each fault is named with
+        row, column and remedy.
+      </p>
       <ImportForm mayReplace={may(actor.roles, 'book.replace')} />
     </section>
   );

@@ -16,7 +16,9 @@ import { copyOf } from '../actions';
 export const metadata: Metadata = { title: 'Plan' };
 export const dynamic = 'force-dynamic';
 
-interface Props { params: Promise<{ sheet: string }> }
+interface Props {
+  params: Promise<{ sheet: string }>;
+}
 
 export default pageFor('sheet.read', async function PlanSheet(actor, { params }: Props) {
   const key = (await params).sheet;
@@ -24,10 +26,32 @@ export default pageFor('sheet.read', async function PlanSheet(actor, { params }:
     if (e instanceof NotFound) notFound();
     throw e;
   });
-  const [rows, plays, program, teams, book] = await Promise.all([pull(actor, sheetScope(key), null, null), listPlays(actor), programOf(actor), listTeams(actor), bookTextFor(actor)]);
+  const [rows, plays, program, teams, book] = await Promise.all([
+    pull(actor, sheetScope(key), null, null),
+    listPlays(actor),
+    programOf(actor),
+    listTeams(actor),
+    bookTextFor(actor),
+  ]);
   const name = (k: string) => teams.find((t) => t.key === k)?.name ?? k;
-  const able = { draft: may(actor.roles, 'sheet.draft'), locked: may(actor.roles, 'sheet.draft-locked'), lock: may(actor.roles, 'sheet.lock') };
+  const able = {
+    draft: may(actor.roles, 'sheet.draft'),
+    locked: may(actor.roles, 'sheet.draft-locked'),
+    lock: may(actor.roles, 'sheet.lock'),
+  };
   return (
-    <PlanPage sheet={sheet} rows={rows} plays={plays} team={program.team} teamName={name(program.team)} opponentName={name(sheet.opponent)} bookText={book} level={program.level} profiles={profilesFor(program.level, program.season, program.settings.profile ?? null)} able={able} copy={copyOf.bind(null, key)} />
+    <PlanPage
+      sheet={sheet}
+      rows={rows}
+      plays={plays}
+      team={program.team}
+      teamName={name(program.team)}
+      opponentName={name(sheet.opponent)}
+      bookText={book}
+      level={program.level}
+      profiles={profilesFor(program.level, program.season, program.settings.profile ?? null)}
+      able={able}
+      copy={copyOf.bind(null, key)}
+    />
   );
 });

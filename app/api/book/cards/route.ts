@@ -12,17 +12,34 @@ import { programOf } from '@/store/members';
 import { loadGames } from '@/store/snaps';
 
 const query = z.object({
-  term: z.string().max(200).optional(), team: z.string().max(12).optional(), kind: z.enum(TERM_KINDS).default('formation'), side: z.enum(['L', 'R']).default('R'), paper: z.enum(Object.keys(PAPERS) as [keyof typeof PAPERS]).default('letter'),
+  term: z.string().max(200).optional(),
+  team: z.string().max(12).optional(),
+  kind: z.enum(TERM_KINDS).default('formation'),
+  side: z.enum(['L', 'R']).default('R'),
+  paper: z.enum(Object.keys(PAPERS) as [keyof typeof PAPERS]).default('letter'),
 });
 
 /** Formations (or another kind) drawn, named, with structure: the whole book, one term, or what an opponent has shown with its counts. */
 export async function GET(request: Request): Promise<Response> {
   return handle(request, 'book.read', async (actor) => {
     const q = query.parse(Object.fromEntries(new URL(request.url).searchParams));
-    const [book, program, profiles, teams] = await Promise.all([bookFor(actor), programOf(actor), profilesOf(actor), listTeams(actor)]);
+    const [book, program, profiles, teams] = await Promise.all([
+      bookFor(actor),
+      programOf(actor),
+      profilesOf(actor),
+      listTeams(actor),
+    ]);
     const profile = profiles[program.level];
     const rules = rulesOf(program.settings.rules);
-    const cardOf = (t: Term): Card => ({ title: `${t.word}${t.spots ? ` ${q.side === 'L' ? 'left' : 'right'}` : ''}`, lines: [t.kind === 'formation' && t.spots ? structureWords(formationStructure(book, t, q.side, profile)) : t.aliases.join(', ')].filter(Boolean), drawing: drawTerm(book, t, q.side, profile, rules.look).drawing });
+    const cardOf = (t: Term): Card => ({
+      title: `${t.word}${t.spots ? ` ${q.side === 'L' ? 'left' : 'right'}` : ''}`,
+      lines: [
+        t.kind === 'formation' && t.spots
+          ? structureWords(formationStructure(book, t, q.side, profile))
+          : t.aliases.join(', '),
+      ].filter(Boolean),
+      drawing: drawTerm(book, t, q.side, profile, rules.look).drawing,
+    });
     let cards: Card[];
     let heading = `Formations of ${program.name}`;
     if (q.term !== undefined) {
@@ -33,23 +50,61 @@ export async function GET(request: Request): Promise<Response> {
     } else if (q.team !== undefined) {
       const name = teams.find((t) => t.key === q.team)?.name;
       if (!name) throw new NotFound('team');
-      const games = (await listGames(actor)).filter((g) => (g.home === q.team || g.away === q.team) && filmKind(g) === ownFilm(program.level));
-      const snaps = await loadGames(actor, games.map((g) => g.key));
-      const columns = buildColumns(games.flatMap((g) => countGame(snaps.get(g.key) ?? [], profiles[g.level], book, rules)), rules.success);
+      const games = (await listGames(actor)).filter(
+        (g) => (g.home === q.team || g.away === q.team) && filmKind(g) === ownFilm(program.level),
+      );
+      const snaps = await loadGames(
+        actor,
+        games.map((g) => g.key),
+      );
+      const columns = buildColumns(
+        games.flatMap((g) => countGame(snaps.get(g.key) ?? [], profiles[g.level], book, rules)),
+        rules.success,
+      );
       const rows = select(columns, { offense: [q.team] });
-      const groups = groupBy(columns, rows, ['formation', 'formationSide', 'backfield'], true).filter((g) => g.words[0] !== '' && g.words[0] !== '-' && g.words[0] !== '?');
+      const groups = groupBy(columns, rows, ['formation', 'formationSide', 'backfield'], true).filter(
+        (g) => g.words[0] !== '' && g.words[0] !== '-' && g.words[0] !== '?',
+      );
       heading = `${name}: formations on ${games.length} ${games.length === 1 ? 'game' : 'games'}`;
       cards = groups.slice(0, 60).map((g): Card => {
         const [formation, side, backfield] = g.words;
-        const drawn = drawSnap(book, { formation: formation!, formationSide: side === 'L' || side === 'R' ? side : null, backfield: backfield || null }, null, profile, { settings: rules.look });
-        return { title: `${formation}${side === 'L' ? ' left' : side === 'R' ? ' right' : ''}${backfield ? `, ${backfield}` : ''}`, lines: [`${g.rows.length} of ${rows.length} snaps`, drawn.look ? structureWords(drawn.look.offense.set) : 'not drawn in the book'], drawing: drawn.drawing };
+        const drawn = drawSnap(
+          book,
+          {
+            formation: formation!,
+            formationSide: side === 'L' || side === 'R' ? side : null,
+            backfield: backfield || null,
+          },
+          null,
+          profile,
+          { settings: rules.look },
+        );
+        return {
+          title: `${formation}${side === 'L' ? ' left' : side === 'R' ? ' right' : ''}${backfield ? `, ${backfield}` : ''}`,
+          lines: [
+            `${g.rows.length} of ${rows.length} snaps`,
+            drawn.look ? structureWords(drawn.look.offense.set) : 'not drawn in the book',
+          ],
+          drawing: drawn.drawing,
+        };
       });
     } else {
       const terms = book.terms.filter((t) => t.kind === q.kind && (t.spots || t.definition));
       cards = terms.map(cardOf);
       if (q.kind !== 'formation') heading = `${TERM_KIND_LABEL[q.kind]} of ${program.name}`;
     }
-    const pdf = await cardsPdf(cards, q.paper, heading, 'Places follow from the words of the book; the film governs. Legality from memory: your association’s rulebook governs.');
-    return new Response(pdf as BodyInit, { headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': `inline; filename="formations-${q.paper}.pdf"`, 'Cache-Control': 'no-store' } });
+    const pdf = await cardsPdf(
+      cards,
+      q.paper,
+      heading,
+      'Places follow from the words of the book; the film governs. Legality from memory: your association’s rulebook governs.',
+    );
+    return new Response(pdf as BodyInit, {
+      headers: {
+        'Content-Type': 'application/pdf',
+        'Content-Disposition': `inline; filename="formations-${q.paper}.pdf"`,
+        'Cache-Control': 'no-store',
+      },
+    });
   });
 }
