@@ -1,6 +1,8 @@
 /** Lint: TypeScript's strict rules, React's hooks, Next, and the one-way stairs of the house. */
 import next from '@next/eslint-plugin-next';
 import hooks from 'eslint-plugin-react-hooks';
+import { importX } from 'eslint-plugin-import-x';
+import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript';
 import tseslint from 'typescript-eslint';
 import stairs from './lint/stairs.mjs';
 
@@ -18,13 +20,18 @@ export default tseslint.config(
   ...tseslint.configs.recommended,
   {
     files: ['**/*.{ts,tsx,mts,mjs}'],
-    plugins: { 'react-hooks': hooks, '@next/next': next, house: { rules: { stairs } } },
+    plugins: { 'react-hooks': hooks, '@next/next': next, house: { rules: { stairs } }, 'import-x': importX },
+    settings: {
+      ...importX.flatConfigs.typescript.settings,
+      'import-x/resolver-next': [createTypeScriptImportResolver({ project: 'tsconfig.json' })],
+    },
     rules: {
       ...next.configs.recommended.rules,
       'react-hooks/rules-of-hooks': 'error',
       'react-hooks/exhaustive-deps': 'warn',
       '@next/next/no-html-link-for-pages': 'off',
       'house/stairs': 'error',
+      'import-x/no-cycle': ['error', { ignoreExternal: true }],
       '@typescript-eslint/consistent-type-imports': [
         'error',
         { fixStyle: 'inline-type-imports', prefer: 'type-imports', disallowTypeAnnotations: false },

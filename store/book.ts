@@ -211,19 +211,6 @@ export async function importBook(
   });
 }
 
-/** Gives words of the default book the meaning they had not when the program was made. Words that have one are left alone. */
-export async function fillDefinitions(em: Em): Promise<number> {
-  let filled = 0;
-  for (const t of DEFAULT_BOOK.terms)
-    if (t.definition)
-      filled += await em.nativeUpdate(
-        BookTerm,
-        { key: t.id, kind: t.kind, definition: null },
-        { definition: t.definition },
-      );
-  return filled;
-}
-
 const KIND_COLUMNS: Readonly<Record<TermKind, readonly string[]>> = {
   formation: ['formation'],
   backfield: ['backfield'],

@@ -36,11 +36,7 @@ export async function migrate(url: string): Promise<number> {
   await turn.connect();
   try {
     await turn.query("select pg_advisory_lock(hashtext('vobrik migrations'))");
-    const done = (await orm.migrator.up()).length;
-    // Words of older programs learn what they mean.
-    const { fillDefinitions } = await import('./book');
-    await fillDefinitions(orm.em.fork());
-    return done;
+    return (await orm.migrator.up()).length;
   } finally {
     await turn.end();
   }

@@ -910,6 +910,11 @@ it('an older dump migrates forward: nothing lost, words learn what they mean, pl
   const meant = older.terms.filter((t) => DEFAULT_BOOK.terms.some((d) => d.id === t.id && d.definition));
   expect(meant.length).toBeGreaterThan(80);
   expect(meant.every((t) => t.definition !== undefined)).toBe(true);
+  // What a staff clears stays cleared: the next start fills nothing.
+  await (await openEm()).execute('update book_term set definition = null where key = ?', [meant[0]!.id]);
+  await closeOrm();
+  await migrate(database.cluster.url(name));
+  expect((await book.loadBook(actor)).terms.find((t) => t.id === meant[0]!.id)?.definition).toBeUndefined();
   const [game] = await games.listGames(actor);
   expect(
     (await rows.loadSnaps(actor, game!.key)).snaps.map((s) => [

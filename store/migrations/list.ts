@@ -1,10 +1,12 @@
 import { Migration20261124000001 } from './0001-first';
 import { Migration20261125000002 } from './0002-looks';
 import { Migration20261126000003 } from './0003-sync';
+import { Migration20261126000004 } from './0004-meanings';
 
 /** Forward only, in order. A landed migration never changes. */
 export const MIGRATIONS = [
   { name: '0001-first', class: Migration20261124000001 },
   { name: '0002-looks', class: Migration20261125000002 },
   { name: '0003-sync', class: Migration20261126000003 },
+  { name: '0004-meanings', class: Migration20261126000004 },
 ];

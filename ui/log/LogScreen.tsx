@@ -153,10 +153,8 @@ export function LogScreen(props: LogScreenProps) {
   );
 
   const quarterTyped = /(?:^|\s)q(\d{1,2})(?=\s|$)/i.exec(text);
-  const state = useMemo(
-    () => stateFor(quarterTyped ? Number(quarterTyped[1]) : null),
-    [stateFor, quarterTyped?.[1]],
-  ); // eslint-disable-line react-hooks/exhaustive-deps
+  const typedQuarter = quarterTyped ? Number(quarterTyped[1]) : null;
+  const state = useMemo(() => stateFor(typedQuarter), [stateFor, typedQuarter]);
   const opensHalf = carryInto(
     previousRow && { state: previousRow.after.state, quarter: previousRow.before.quarter },
     quarterTyped ? Number(quarterTyped[1]) : null,

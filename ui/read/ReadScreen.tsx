@@ -157,17 +157,18 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
     ? { bucket: cellText.split('.')[0]!, zone: cellText.split('.')[1] ?? null }
     : null;
   const zone = rules.zones.find((z) => z.key === cell?.zone) ?? null;
+  const bucket = cell?.bucket ?? null;
   const cellRows = useMemo(
     () =>
-      cell
+      bucket !== null
         ? select(
             columns,
-            { ...readSlice(key), offense: [team], bucket: [cell.bucket] },
+            { ...readSlice(key), offense: [team], bucket: [bucket] },
             zone ? { from: zone.from, to: zone.to } : null,
           )
         : rows,
-    [columns, key, team, cell?.bucket, zone, rows],
-  ); // eslint-disable-line react-hooks/exhaustive-deps
+    [columns, key, team, bucket, zone, rows],
+  );
   const looks = useMemo(() => looksOf(columns, cellRows), [columns, cellRows]);
   const tagged = coverageOf(columns, rows, 'formation');
   const played = coverageOf(columns, rows, 'play');
