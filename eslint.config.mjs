@@ -6,6 +6,12 @@ import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescrip
 import tseslint from 'typescript-eslint';
 import stairs from './lint/stairs.mjs';
 
+/** Every package but these: imports that begin with neither a dot nor one of the names. */
+const packagesBut = (...names) => ({
+  regex: `^(?!\\.)${names.map((n) => `(?!${n}$)`).join('')}`,
+  message: 'core imports no package but those listed in eslint.config.mjs.',
+});
+
 export default tseslint.config(
   {
     ignores: [
@@ -57,7 +63,20 @@ export default tseslint.config(
         { object: 'Math', property: 'random', message: 'Pass a random source in.' },
         { object: 'Date', property: 'now', message: 'Pass the time in.' },
       ],
+      'no-restricted-imports': ['error', { patterns: [packagesBut()] }],
     },
   },
-  { files: ['core/**/*.test.ts'], rules: { 'no-restricted-globals': 'off' } },
+  // The packages core knows: a schema language at its borders, CSV and zip where tables travel.
+  {
+    files: ['core/**/schema.ts'],
+    rules: { 'no-restricted-imports': ['error', { patterns: [packagesBut('zod')] }] },
+  },
+  {
+    files: ['core/table/**'],
+    rules: { 'no-restricted-imports': ['error', { patterns: [packagesBut('papaparse', 'fflate')] }] },
+  },
+  {
+    files: ['core/**/*.{test,fixture}.ts'],
+    rules: { 'no-restricted-globals': 'off', 'no-restricted-imports': 'off' },
+  },
 );

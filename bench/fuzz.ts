@@ -1,5 +1,5 @@
 /** Random text against the two readers of people's typing: neither throws, and what they give is what a field can hold. */
-import { DEFAULT_BOOK } from '../core/book';
+import { DEFAULT_BOOK } from '../core/book/default-book';
 import { COLLEGE } from '../core/field';
 import { parseLine, stateAfter } from '../core/line';
 import { readFieldText, writeFieldText, type SnapField } from '../core/snap';

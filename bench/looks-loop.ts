@@ -1,5 +1,6 @@
 /** The measured loop of looks.ts. Prints microseconds a look, round by round. */
-import { DEFAULT_BOOK, lookInput } from '../core/book';
+import { lookInput } from '../core/book';
+import { DEFAULT_BOOK } from '../core/book/default-book';
 import { COLLEGE } from '../core/field';
 import { DEFAULT_LOOK_SETTINGS, fullLook, lineUp, offenseLook, structure } from '../core/look';
 import { DEMO_SEED, simulateSeason } from '../demo/league';

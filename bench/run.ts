@@ -5,7 +5,7 @@
 import os from 'node:os';
 import Papa from 'papaparse';
 import { readOptions } from '../cli/options';
-import { DEFAULT_BOOK } from '../core/book';
+import { DEFAULT_BOOK } from '../core/book/default-book';
 import { COLLEGE } from '../core/field';
 import { formatLine, parseLine, stateAfter, type LineContext } from '../core/line';
 import { buildColumns, select, situationBoard, isTendency, countGame, type CountedSnap } from '../core/read';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_BOOK, lookFacts, lookOf } from '../core/book';
+import { lookFacts, lookOf } from '../core/book';
+import { DEFAULT_BOOK } from '../core/book/default-book';
 import { COLLEGE, zoneSetFaults, DEFAULT_ZONES } from '../core/field';
 import { legality } from '../core/look';
 import { CLUBS } from './clubs';

@@ -5,7 +5,6 @@
 import { mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import {
-  DEFAULT_BOOK,
   drawSnap,
   drawTerm,
   findTerm,
@@ -16,6 +15,7 @@ import {
   TERM_KINDS,
   type SnapDrawing,
 } from '../core/book';
+import { DEFAULT_BOOK } from '../core/book/default-book';
 import { COLLEGE, fieldSides } from '../core/field';
 import {
   ATTACHED,

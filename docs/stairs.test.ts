@@ -28,12 +28,16 @@ it.each([
   ['ui/x.tsx', "import { openEm } from '@/store/orm';\nvoid openEm;\n", /ui\/ may not import from store/],
   ['store/x.ts', "const y = await import('../app/layout');\nvoid y;\n", /store\/ may not import from app/],
   ['core/read/x.ts', 'export const now = Date.now();\n', /Pass the time in/],
+  ['core/read/x.ts', "import { z } from 'zod';\nvoid z;\n", /imports no package/],
+  ['core/read/schema.ts', "import Papa from 'papaparse';\nvoid Papa;\n", /imports no package/],
+  ['core/look/x.ts', "import fs from 'node:fs';\nvoid fs;\n", /imports no package/],
 ])('the rule bites in %s', async (file, code, message) => {
   expect((await lint(file, code)).join(' ')).toMatch(message);
 });
 
 it('leaves the way down free', async () => {
   expect(await lint('core/plan/x.ts', "export * from '../read/rates';\n")).toEqual([]);
+  expect(await lint('core/read/schema.ts', "import { z } from 'zod';\nvoid z;\n")).toEqual([]);
   expect(await lint('app/x.ts', "import { openEm } from '@/store/orm';\nvoid openEm;\n")).toEqual([]);
 });
 

@@ -1,7 +1,8 @@
 /** The book and the look: a formation nobody has named, rules that move the counts, merges taken back, look cards, 7-on-7. */
 import { readFileSync } from 'node:fs';
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { DEFAULT_BOOK, writeBook } from '../core/book';
+import { DEFAULT_BOOK } from '../core/book/default-book';
+import { writeBook } from '../core/book/term';
 import { DEMO, HALF_GAME, line, pdfText, saved, signIn, type } from './staff';
 
 const choose = async (page: Page, label: string | RegExp, option: string | RegExp): Promise<void> => {
@@ -143,11 +144,9 @@ test('the strength rule moves the counts, and back', async ({ page }) => {
   await page.getByRole('textbox', { name: 'backed up, from' }).fill('95');
   await page.getByRole('button', { name: 'Keep the rules' }).click();
   await expect(
-    page
-      .getByRole('alert')
-      .filter({
-        hasText: 'every yard from 1 to 99 must lie in just one zone; 4 yards do not, the first is 91',
-      }),
+    page.getByRole('alert').filter({
+      hasText: 'every yard from 1 to 99 must lie in just one zone; 4 yards do not, the first is 91',
+    }),
   ).toBeVisible();
   await page.getByRole('button', { name: 'As they ship' }).click();
   await expect(

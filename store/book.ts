@@ -1,7 +1,8 @@
 /** The staff's book: words and aliases, added, changed and merged; a merge rewrites logged snaps. */
 import type { InferEntity } from '@mikro-orm/core';
 import { randomUUID } from 'node:crypto';
-import { readBook, spotSchema } from '../core/book/book-json';
+import { readBook } from '../core/book/book-json';
+import { spotSchema } from '../core/book/schema';
 import { DEFAULT_BOOK } from '../core/book/default-book';
 import type { Definition } from '../core/book/definition';
 import {
@@ -27,7 +28,7 @@ import { record } from './audit';
 import { Kept } from './kept';
 import { announce, touchScope } from './sync/scope';
 import { BOOK_SCOPE, gameScope, PLAYS_SCOPE } from '../core/sync';
-import { SPLIT_FIELDS } from '../core/exchange/book-changes';
+import { SPLIT_FIELDS } from '../core/exchange/schema';
 import type { Actor, BookChangeInfo, BookReplacePreview, SplitPreview } from '../core/exchange/types';
 
 export async function loadBook(actor: Actor, em?: Em): Promise<Book> {

@@ -2,10 +2,11 @@
 import { randomUUID } from 'node:crypto';
 import { readBook } from '../core/book/book-json';
 import type { Book } from '../core/book/term';
-import { readProgram, type ProgramJson } from '../core/exchange/program-json';
+import { readProgram } from '../core/exchange/program-json';
+import type { ProgramJson } from '../core/exchange/schema';
 import type { PlayLink } from '../core/plan/sheet';
 import { adaptProfile, LEVEL_PROFILES, type LevelKey, type ProfileChanges } from '../core/field/profile';
-import { readRules } from '../core/read/staff-rules';
+import { readRules } from '../core/read/read-rules';
 import { fieldOfColumn, sameValue, SNAP_FIELDS } from '../core/snap/fields';
 import type { Snap, SnapFact, Sureness } from '../core/snap/snap';
 import {

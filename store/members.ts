@@ -4,7 +4,7 @@ import { hash, verify } from '@node-rs/argon2';
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import { DEFAULT_BOOK } from '../core/book/default-book';
 import { adaptProfile, LEVEL_PROFILES, type LevelKey, type ProfileChanges } from '../core/field/profile';
-import { readRules } from '../core/read/staff-rules';
+import { readRules } from '../core/read/read-rules';
 import { permit } from './access';
 import { record } from './audit';
 import { BookTerm, Member, Program, Season, Session, SignInAttempt, Team } from './entities';

@@ -9,7 +9,8 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { DEFAULT_BUCKETS, OTHER_BUCKETS } from '@/core/field/situation';
 import { STRENGTH_RULES, TECHNIQUES, techniqueName, TIGHT_END_SCHOOLS, type StrengthRule } from '@/core/look';
-import { DEFAULT_RULES, readRules, SUCCESS_RULES, type StaffRules } from '@/core/read/staff-rules';
+import { DEFAULT_RULES, SUCCESS_RULES, type StaffRules } from '@/core/read/staff-rules';
+import { readRules } from '@/core/read/read-rules';
 
 const STRENGTH_WORD: Readonly<Record<StrengthRule, string>> = {
   receivers: 'more receivers',

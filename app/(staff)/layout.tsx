@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { rulesOf } from '@/core/read';
+import { rulesOf } from '@/core/read/read-rules';
 import { may } from '@/core/staff';
 import { requireActor } from '@/app/lib/session';
 import { listTeams } from '@/store/games';

@@ -1,7 +1,8 @@
 /** Cards on paper: pages, size, text, and that a long line stays in its column. */
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_BOOK, drawTerm } from '@/core/book';
+import { drawTerm } from '@/core/book';
+import { DEFAULT_BOOK } from '@/core/book/default-book';
 import { COLLEGE } from '@/core/field';
 import { cardsPdf, type Card } from './drawing-pdf';
 

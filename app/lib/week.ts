@@ -1,5 +1,5 @@
 import 'server-only';
-import { rulesOf } from '@/core/read';
+import { rulesOf } from '@/core/read/read-rules';
 import { checkRows, walkGame, type Finding, type WalkedSnap } from '@/core/rules';
 import { snapsOf, stampedGames } from '@/store/film';
 import { Kept } from '@/store/kept';

@@ -2,7 +2,6 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SNAP_FIELDS } from '../snap';
 import {
-  DEFAULT_BOOK,
   editDistance,
   findTerm,
   KIND_FIELD,
@@ -11,12 +10,13 @@ import {
   phraseFault,
   phrasesOf,
   planMerge,
-  readBook,
   storedValue,
   termIndex,
   TERM_KINDS,
-  writeBook,
 } from './index';
+import { DEFAULT_BOOK } from './default-book';
+import { readBook } from './book-json';
+import { writeBook } from './term';
 
 describe('the default book', () => {
   it('says no word twice within a kind, and none that the line needs for itself', () => {

@@ -5,13 +5,13 @@ import { COLLEGE, FLAG_FIVE, SEVEN_ON_SEVEN } from '../field';
 import { lineUp, mirrorLineUp, shapeOf, structureKey, type Man } from '../look';
 import {
   backfieldSpots,
-  DEFAULT_BOOK,
   formationSpots,
   nearestFormations,
   retypeMen,
   SAME_FORMATION,
   typeFormation,
 } from './index';
+import { DEFAULT_BOOK } from './default-book';
 
 const terms = (kind: string) => DEFAULT_BOOK.terms.filter((t) => t.kind === kind);
 const place = (men: readonly Man[]) =>

@@ -12,11 +12,9 @@ import {
   assignPass,
   assignPlay,
   assignRun,
-  bookJsonSchema,
   changedJobs,
   CONSTRAINTS,
   constraintsFor,
-  DEFAULT_BOOK,
   DEFINED_KINDS,
   definitionKey,
   drawSnap,
@@ -34,16 +32,18 @@ import {
   pictureDistance,
   presentable,
   presentationsOf,
-  readBook,
   readDefinition,
   SAME_FORMATION,
   termFields,
   triggersOf,
   typeFormation,
-  writeBook,
   type NamedPresentation,
   type RunDef,
 } from './index';
+import { bookJsonSchema } from './schema';
+import { DEFAULT_BOOK } from './default-book';
+import { readBook } from './book-json';
+import { writeBook } from './term';
 
 const terms = (kind: string) => DEFAULT_BOOK.terms.filter((t) => t.kind === kind);
 const term = (kind: 'formation' | 'backfield' | 'run' | 'pass' | 'motion', word: string) =>

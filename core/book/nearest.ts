@@ -3,7 +3,7 @@ import type { LevelProfile } from '../field/profile';
 import type { Side } from '../field/spot';
 import { isBack, LINE_LETTERS, lineUp, mirrorMen, receivers, shapeOf, type Man, type Spot } from '../look';
 import { termIndex } from './index-terms';
-import { parseSpots } from './default-book';
+import { parseSpots } from './spots';
 import { normalizePhrase, type Book, type Term } from './term';
 
 export interface Nearest {

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { COLLEGE, HIGH_SCHOOL } from '../field';
 import { defenderWords, DEFAULT_LOOK_SETTINGS, lookSentences } from '../look';
 import { NONE, UNSEEN, type SnapFields } from '../snap';
-import { DEFAULT_BOOK, drawSnap, lookInput, lookOf, presentationOf, type Book } from './index';
+import { drawSnap, lookInput, lookOf, presentationOf, type Book } from './index';
+import { DEFAULT_BOOK } from './default-book';
 
 const SNAP: SnapFields = {
   formation: 'trips',

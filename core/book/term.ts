@@ -137,3 +137,6 @@ export function bookFaultSentence(f: BookFault): string {
     return `“${f.phrase}” holds a sign that the snap line uses for itself (" ~ / = ? ! @ > #, .., or l r m alone); choose another.`;
   return `“${f.phrase}” stands for ${f.other} already; choose another, or merge the two.`;
 }
+
+/** `book.json`, as it travels. */
+export const writeBook = (book: Book): string => `${JSON.stringify(book, null, 2)}\n`;

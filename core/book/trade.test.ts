@@ -5,12 +5,12 @@ import {
   aimOf,
   assignPass,
   assignRun,
-  DEFAULT_BOOK,
   findTerm,
   type PassDef,
   type Presentation,
   type RunDef,
 } from './index';
+import { DEFAULT_BOOK } from './default-book';
 
 const spots = (kind: 'formation' | 'backfield', word: string) => findTerm(DEFAULT_BOOK, kind, word)!.spots!;
 const from = (formation: string, backfield: string, more: Partial<Presentation> = {}): Presentation => ({

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_BOOK, KIND_FIELD, storedValue } from '../book';
+import { KIND_FIELD, storedValue } from '../book';
+import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE } from '../field';
 import { describeState, nextState, unknownState, type GameState } from '../rules';
 import { blankSnap, sameValue, SNAP_FACTS, type Snap, type SnapFields } from '../snap';

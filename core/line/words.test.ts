@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_BOOK } from '../book';
+import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE } from '../field';
 import { unknownState, walkGame } from '../rules';
 import { blankSnap, SNAP_FIELDS, type SnapFields, type SnapField } from '../snap';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_BOOK, findTerm, lookOf } from '../book';
+import { findTerm, lookOf } from '../book';
+import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE } from '../field';
 import {
   coverageLook,

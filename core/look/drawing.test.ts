@@ -1,7 +1,8 @@
 /** Drawings: marks inside their box, names that never collide, mirrors, ink that photocopies. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_BOOK, drawSnap, findTerm } from '../book';
+import { drawSnap, findTerm } from '../book';
+import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE, FIELD_WIDTH_YARDS, FLAG_FIVE, HIGH_SCHOOL, PROFESSIONAL } from '../field';
 import {
   draw,

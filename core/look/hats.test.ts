@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { aimOf, assignRun, DEFAULT_BOOK, findTerm, lookOf } from '../book';
+import { aimOf, assignRun, findTerm, lookOf } from '../book';
+import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE, fieldSides } from '../field';
 import type { SnapFields } from '../snap';
 import {

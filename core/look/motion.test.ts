@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_BOOK, findTerm } from '../book';
+import { findTerm } from '../book';
+import { DEFAULT_BOOK } from '../book/default-book';
 import {
   atSnap,
   lineUp,

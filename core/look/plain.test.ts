@@ -1,7 +1,8 @@
 /** The fast path against a plain one: counts, surfaces, box and ledger by the slowest reading of the definitions. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_BOOK, lookOf } from '../book';
+import { lookOf } from '../book';
+import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE } from '../field';
 import { ATTACHED, DEFAULT_BOX, inBox, lineUp, pointMargins, structure, type Man } from './index';
 

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_BOOK, findTerm } from '../book';
+import { findTerm } from '../book';
+import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE, FLAG_FIVE, HIGH_SCHOOL, PROFESSIONAL, SEVEN_ON_SEVEN } from '../field';
 import {
   FIVE,

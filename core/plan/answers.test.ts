@@ -1,7 +1,7 @@
 /** What a defense answers a structure with, and what a play has been set up with: against a plain loop. */
 import { describe, expect, it } from 'vitest';
 import { DEMO_SEED, simulateSeason } from '../../demo/league';
-import { DEFAULT_BOOK } from '../book';
+import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE } from '../field';
 import { buildColumns, countGame, isTendency, wilson } from '../read';
 import { answersIn, answersTo, countLinks } from './answers';

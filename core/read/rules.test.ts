@@ -1,6 +1,6 @@
 /** Which film counts together, and the staff's rules that every count follows. */
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_BOOK } from '../book';
+import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE, LEVEL_PROFILES, OTHER_BUCKETS, SEVEN_ON_SEVEN } from '../field';
 import { PHASES } from '../table';
 import { DEMO_SEED, simulateSeason } from '../../demo/league';
@@ -12,11 +12,10 @@ import {
   FILM_PLAYERS,
   filmKind,
   groupBy,
-  readRules,
-  rulesOf,
   select,
   SUCCESS_50_70_100,
 } from './index';
+import { readRules, rulesOf } from './read-rules';
 
 const game = simulateSeason(DEMO_SEED, { tells: true, weeks: 1 })[0]!;
 

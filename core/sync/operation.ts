@@ -2,7 +2,6 @@
  * One change to one row, as it travels: it carries its own id, so that sending it twice does it once, and
  * what its author had read, so that nothing of somebody else's is overwritten unseen.
  */
-import { z } from 'zod';
 import { fitText } from '../snap/text';
 
 export const ROW_KINDS = ['snap', 'sheet', 'call', 'term', 'play'] as const;
@@ -119,29 +118,6 @@ export interface Pulled {
   readonly rows: readonly SyncRow[];
 }
 
-const key = z
-  .string()
-  .min(1)
-  .max(120)
-  .regex(/^[^\p{Cc}\p{Cs}]*$/u, 'holds a control character');
-const common = { id: key, kind: z.enum(ROW_KINDS), row: key, epoch: z.string().max(80) };
-const fields = z.record(z.string().max(60), z.unknown());
-/** The shape of one operation, where it enters the server or leaves the browser's storage. */
-export const operationSchema = z.discriminatedUnion('do', [
-  z.object({ ...common, do: z.literal('put'), fields, after: key.nullable() }),
-  z.object({
-    ...common,
-    do: z.literal('patch'),
-    fields: z.record(
-      z.string().max(60),
-      z.object({ value: z.unknown(), over: z.union([z.int().min(1), key]) }),
-    ),
-  }),
-  z.object({ ...common, do: z.literal('move'), fields, after: key.nullable() }),
-  z.object({ ...common, do: z.literal('delete') }),
-  z.object({ ...common, do: z.literal('restore') }),
-]);
-
 /** True when a text anywhere in a value holds what no database text takes. */
 export function holdsUnfitText(value: unknown): boolean {
   if (typeof value === 'string') return !fitText(value);
@@ -149,11 +125,6 @@ export function holdsUnfitText(value: unknown): boolean {
   return Object.entries(value).some(([k, v]) => !fitText(k) || holdsUnfitText(v));
 }
 
-/** A request's outer shape; each operation is read by itself, so that a bad one takes no good one with it. */
-export const requestSchema = z.object({
-  scope: z.string().min(1).max(160),
-  ops: z.array(z.unknown()).min(1).max(200),
-});
 export const MOST_OPERATIONS = 50;
 /** Characters of JSON a request may have; a browser fills a batch up to half of it. */
 export const MOST_REQUEST = 1_000_000;

@@ -5,7 +5,9 @@ import Ajv from 'ajv-draft-04';
 import addFormats from 'ajv-formats';
 import { describe, expect, it } from 'vitest';
 import { DEMO_SEED, simulateSeason } from '../../demo/league';
-import { DEFAULT_BOOK, readBook, writeBook } from '../book';
+import { DEFAULT_BOOK } from '../book/default-book';
+import { readBook } from '../book/book-json';
+import { writeBook } from '../book/term';
 import { SNAP_FIELD_NAMES } from '../snap';
 import {
   describePackage,

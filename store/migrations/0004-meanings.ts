@@ -3,7 +3,9 @@ import { Migration } from '@mikro-orm/migrations';
 import { MEANINGS } from './0004-meanings.data';
 
 const quoted = (text: string): string => `'${text.replace(/'/g, "''")}'`;
-const values = MEANINGS.map(([key, kind, definition]) => `(${quoted(key)}, ${quoted(kind)}, ${quoted(definition)}::jsonb)`);
+const values = MEANINGS.map(
+  ([key, kind, definition]) => `(${quoted(key)}, ${quoted(kind)}, ${quoted(definition)}::jsonb)`,
+);
 
 export class Migration20261126000004 extends Migration {
   override up(): void {

@@ -2,7 +2,7 @@
 import type { InferEntity } from '@mikro-orm/core';
 import { randomUUID } from 'node:crypto';
 import type { z } from 'zod';
-import { linksSchema, newPlay, newTerm, TERM_FIELDS } from '../../core/exchange/rows';
+import { linksSchema, newPlay, newTerm, TERM_FIELDS } from '../../core/exchange/schema';
 import { normalizePhrase, type Spot } from '../../core/book/term';
 import type { Definition } from '../../core/book/definition';
 import type { PlayLink } from '../../core/plan/sheet';

@@ -5,7 +5,6 @@
 import {
   BOOK_SCOPE,
   holdsUnfitText,
-  operationSchema,
   PLAYS_SCOPE,
   type Answer,
   type Operation,
@@ -14,6 +13,7 @@ import {
   type Scope,
   type SyncAnswer,
 } from '../../core/sync';
+import { operationSchema } from '../../core/sync/schema';
 import type { Actor } from '../../core/exchange/types';
 import { SyncOperation, SyncScope } from '../entities';
 import { Invalid } from '../errors';

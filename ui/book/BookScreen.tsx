@@ -16,12 +16,12 @@ import {
   storedValue,
   TERM_KIND_LABEL,
   TERM_KINDS,
-  writeBook,
   type Book,
   type DefinedKind,
   type Term,
   type TermKind,
 } from '@/core/book';
+import { writeBook } from '@/core/book/term';
 import type { LevelKey, Profiles, Side } from '@/core/field';
 import type { BookAnswer, BookChangeInfo, GameInfo, SplitPreview } from '@/core/exchange/types';
 import type { Pulled } from '@/core/sync';

@@ -4,7 +4,7 @@ import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { action } from '@/app/lib/action';
 import { clock } from '@/app/lib/session';
-import { bookChange, splitWhere } from '@/core/exchange/book-changes';
+import { bookChange, splitWhere } from '@/core/exchange/schema';
 import { adoptGeneralTerms, importBook, mergeTerms, previewSplit, splitTerm, undoChange } from '@/store/book';
 
 const some = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;

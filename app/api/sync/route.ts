@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { body, handle, ownerMatches } from '@/app/lib/respond';
 import { clock } from '@/app/lib/session';
-import { MOST_REQUEST, requestSchema } from '@/core/sync';
+import { MOST_REQUEST } from '@/core/sync';
+import { requestSchema } from '@/core/sync/schema';
 import { pull, synchronize } from '@/store/sync';
 
 const query = z.object({

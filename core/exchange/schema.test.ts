@@ -1,8 +1,8 @@
 /** The border of the Book: what may come in, as a command or as a row, and what is refused before anything is touched. */
 import { describe, expect, it } from 'vitest';
 import { columnOf, SNAP_FIELDS } from '../snap';
-import { bookChange, SPLIT_FIELDS } from './book-changes';
-import { linksSchema, newPlay, newTerm, TERM_FIELDS } from './rows';
+import { bookChange, SPLIT_FIELDS } from './schema';
+import { linksSchema, newPlay, newTerm, TERM_FIELDS } from './schema';
 
 const ok = (value: unknown) => bookChange.safeParse(value).success;
 const spot = { letter: 'X', x: -15, depth: 0.3, onLine: true };

@@ -1,0 +1,34 @@
+/** Counting rules as a staff typed them or as they were stored. */
+import { z } from 'zod';
+import { STRENGTH_RULES, TIGHT_END_SCHOOLS } from '../look';
+
+const yard = z.int().min(1).max(99);
+export const rulesSchema = z.object({
+  look: z.object({
+    strength: z
+      .array(z.enum(STRENGTH_RULES))
+      .min(1, 'strength needs at least one rule')
+      .max(4)
+      .refine((a) => new Set(a).size === a.length, 'strength names a rule twice'),
+    school: z.enum(TIGHT_END_SCHOOLS),
+    box: z.object({ lateral: z.number().min(0).max(5), depth: z.number().min(3).max(12) }),
+  }),
+  success: z.object({
+    name: z.string().max(40),
+    percent: z.tuple([z.number().min(1).max(100), z.number().min(1).max(100), z.number().min(1).max(100)]),
+  }),
+  buckets: z.object({
+    freshFirst: z.boolean(),
+    secondMedium: yard,
+    secondLong: yard,
+    thirdMedium: yard,
+    thirdLong: yard,
+    thirdExtraLong: yard.nullable(),
+  }),
+  zones: z
+    .array(
+      z.object({ key: z.string().min(1).max(30), label: z.string().min(1).max(30), from: yard, to: yard }),
+    )
+    .min(1)
+    .max(20),
+});
