@@ -115,13 +115,25 @@ export async function logByPage({
         if (what === 'type') {
           const note = `${run}-${typed.length}`;
           await line().fill(`1&10 @o30 11 trips r power r #22 +3 "${note}"`);
-          await line().press('Enter');
-          // Cleared: it is on the disk. From here on it may not be lost.
-          await world.page.waitForFunction(
-            () => (document.querySelector('[data-testid=snap-line]') as HTMLInputElement).value === '',
-            undefined,
-            { timeout: 30_000 },
-          );
+          // Cleared: it is on the disk. From here on it may not be lost. A page that was not alive yet is asked again.
+          for (let tries = 1; ; tries++) {
+            await line().press('Enter');
+            const cleared = world.page.waitForFunction(
+              () => (document.querySelector('[data-testid=snap-line]') as HTMLInputElement).value === '',
+              undefined,
+              { timeout: 10_000 },
+            );
+            if (
+              await cleared.then(
+                () => true,
+                () => false,
+              )
+            )
+              break;
+            if (tries === 6)
+              throw new Error(`the line “${note}” was not taken: ${await world.page.innerText('main')}`);
+            actions.again = (actions.again ?? 0) + 1;
+          }
           typed.push(note);
         } else if (what === 'net') await setNet(source.pick(['up', 'down', 'lossy', 'failing'] as const));
         else if (what === 'reload') {

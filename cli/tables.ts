@@ -12,6 +12,7 @@ import {
   filmKind,
   groupBy,
   select,
+  isSliceField,
   SLICE_FIELDS,
   wilson,
   type FilmKind,
@@ -159,11 +160,11 @@ export async function read(args: string[]): Promise<number> {
   if (!FILM_KINDS.includes(film)) throw new Plain(`--film ${film} is none of ${FILM_KINDS.join(', ')}`);
   const field = (column: string): SliceField => {
     const name = fieldOfColumn(column.trim());
-    if (!(SLICE_FIELDS as readonly string[]).includes(name))
+    if (!isSliceField(name))
       throw new Plain(
         `column ${column} cannot be grouped by; it is none of ${SLICE_FIELDS.map(columnOf).join(', ')}`,
       );
-    return name as SliceField;
+    return name;
   };
   if (!values.by) throw new Plain('name the columns to group by: --by down,play');
   const by = values.by.split(',').map(field);

@@ -7,17 +7,19 @@ import { DEFAULT_BOOK } from '../core/book/default-book';
 import type { Definition } from '../core/book/definition';
 import {
   bookFaultSentence,
+  fieldsOfKind,
   KIND_FIELD,
   normalizePhrase,
   phraseFault,
   planMerge,
   storedValue,
+  TERM_KINDS,
   type Book,
   type Spot,
   type Term,
   type TermKind,
 } from '../core/book/term';
-import { columnOf, sameValue } from '../core/snap/fields';
+import { columnOf, sameValue, SNAP_FIELDS, type SplitField } from '../core/snap/fields';
 import type { SnapField } from '../core/snap/snap';
 import { permit } from './access';
 import { BookChange, BookTerm, PlayRow, Program } from './entities';
@@ -212,27 +214,17 @@ export async function importBook(
   });
 }
 
-const KIND_COLUMNS: Readonly<Record<TermKind, readonly string[]>> = {
-  formation: ['formation'],
-  backfield: ['backfield'],
-  motion: ['motion'],
-  front: ['front'],
-  coverage: ['coverage'],
-  rotation: ['rotation'],
-  pressure: ['pressure'],
-  run: ['concept', 'concept_weak'],
-  pass: ['concept', 'concept_weak'],
-  protection: ['protection'],
-  tempo: ['tempo'],
-  tag: [],
-};
-
 /** Snaps that use each word, by "kind|value". */
 export async function termUse(actor: Actor, on?: Em): Promise<Map<string, number>> {
   permit(actor, 'book.read');
   const em = on ?? (await openEm());
   const out = new Map<string, number>();
-  const columns = [...new Set(Object.values(KIND_COLUMNS).flat())];
+  // Of lists of words (tags) no use is counted.
+  const columnsOf = (kind: TermKind): string[] =>
+    fieldsOfKind(kind)
+      .filter((f) => SNAP_FIELDS[f].kind !== 'list')
+      .map(columnOf);
+  const columns = [...new Set(TERM_KINDS.flatMap(columnsOf))];
   const parts = columns.map(
     (c) =>
       `select '${c}' as c, ${c} as v, count(*)::int as n from snap where program_id = ? and deleted_at is null and ${c} is not null group by 2`,
@@ -241,9 +233,9 @@ export async function termUse(actor: Actor, on?: Em): Promise<Map<string, number
     parts.join(' union all '),
     columns.map(() => actor.programId),
   )) as { c: string; v: string; n: number }[];
-  for (const [kind, cols] of Object.entries(KIND_COLUMNS))
+  for (const kind of TERM_KINDS)
     for (const r of rows)
-      if (cols.includes(r.c)) out.set(`${kind}|${r.v}`, (out.get(`${kind}|${r.v}`) ?? 0) + r.n);
+      if (columnsOf(kind).includes(r.c)) out.set(`${kind}|${r.v}`, (out.get(`${kind}|${r.v}`) ?? 0) + r.n);
   return out;
 }
 
@@ -257,8 +249,6 @@ export interface MergeDone {
   readonly change: string;
 }
 
-const fieldsOf = (kind: TermKind): readonly SnapField[] =>
-  kind === 'run' || kind === 'pass' ? ['concept', 'conceptWeak'] : [KIND_FIELD[kind].field];
 /** SQL: the snap `s` says the word (one parameter) in this field. */
 const holdsIn = (kind: TermKind, field: SnapField): string =>
   kind === 'tag' ? 's.tags @> array[?]::text[]' : `s.${columnOf(field)} = ?`;
@@ -267,10 +257,10 @@ const holdsAny = (
   kind: TermKind,
   value: string,
 ): { readonly sql: string; readonly values: readonly string[] } => ({
-  sql: `(${fieldsOf(kind)
+  sql: `(${fieldsOfKind(kind)
     .map((f) => holdsIn(kind, f))
     .join(' or ')})`,
-  values: fieldsOf(kind).map(() => value),
+  values: fieldsOfKind(kind).map(() => value),
 });
 /** SQL and parameters of a split's conditions. */
 const fits = (
@@ -311,7 +301,7 @@ async function retagSnaps(
   // Removed snaps are rewritten too, so that one brought back says the word; they are not counted.
   const live = new Set<string>();
   const only = fits(where);
-  for (const field of fieldsOf(kind)) {
+  for (const field of fieldsOfKind(kind)) {
     const column = columnOf(field);
     await tx.execute(
       `insert into book_change_snap (change_id, snap_id, field, before) select ?, s.id, ?, ${kind === 'tag' ? "array_to_string(s.tags, ';')" : `s.${column}`} from snap s where s.program_id = ? and ${holdsIn(kind, field)}${only.sql}`,
@@ -357,7 +347,7 @@ async function retagPlays(
   to: string,
 ): Promise<{ key: string; field: string }[]> {
   const out: { key: string; field: string }[] = [];
-  for (const field of fieldsOf(kind)) {
+  for (const field of fieldsOfKind(kind)) {
     if (!PLAY_FIELDS.has(field)) continue;
     for (const row of await tx.find(PlayRow, { program: actor.programId, [field]: from })) {
       (row as unknown as Record<string, unknown>)[field] = to;
@@ -441,7 +431,6 @@ export async function mergeTerms(
   });
 }
 
-type SplitField = (typeof SPLIT_FIELDS)[number];
 export interface SplitCondition {
   readonly field: SplitField;
   readonly values: readonly string[];
@@ -472,7 +461,7 @@ export async function previewSplit(
   const base = [actor.programId, ...holds.values];
   const choices: Record<string, [string, number][]> = {};
   for (const f of SPLIT_FIELDS) {
-    if (fieldsOf(row.kind).includes(f)) continue;
+    if (fieldsOfKind(row.kind).includes(f)) continue;
     const rows = (await em.execute(
       `select s.${columnOf(f)} as v, count(*)::int as n from snap s where s.program_id = ? and s.deleted_at is null and ${holds.sql} and s.${columnOf(f)} is not null group by 1 order by 2 desc, 1 limit 40`,
       base,
@@ -605,7 +594,7 @@ export async function undoChange(
     const kind = change.field as TermKind;
     const at = now.toISOString();
     let snaps = 0;
-    for (const field of fieldsOf(kind)) {
+    for (const field of fieldsOfKind(kind)) {
       const column = columnOf(field);
       const set = kind === 'tag' ? "tags = string_to_array(b.before, ';')" : `${column} = b.before`;
       const rows = (await tx.execute(

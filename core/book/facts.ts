@@ -8,44 +8,36 @@ import {
   DEFAULT_LOOK_SETTINGS,
   sideStructure,
 } from '../look';
+import { fieldsWith } from '../snap/fields';
 import { isTagged, type Snap } from '../snap/snap';
 import { lookInput } from './resolve-look';
 import type { Book } from './term';
 
-export const LOOK_FACTS = [
-  'structure',
-  'structureSnap',
-  'strength',
-  'boundary',
-  'strongSide',
-  'backTo',
-  'backfieldSet',
-  'shade',
-  'boxCount',
-  'boxVerdict',
-  'middle',
-  'rushKind',
-] as const;
 /** `structure` as set and at the snap; `strength` L or R; `boundary` into it or to the field; `strongSide` names of the strong side. */
-export type LookFact = (typeof LOOK_FACTS)[number];
+export const LOOK_FACTS = {
+  structure: { label: 'structure', menu: 30 },
+  structureSnap: { label: 'structure at the snap', menu: 40 },
+  strength: { label: 'strength' },
+  boundary: { label: 'strength to', menu: 60 },
+  strongSide: { label: 'strong side', menu: 50 },
+  backTo: { label: 'back', menu: 80 },
+  backfieldSet: { label: 'backfield set', menu: 90 },
+  shade: { label: 'front shade', menu: 160 },
+  boxCount: { label: 'men in the box', menu: 170 },
+  boxVerdict: { label: 'box', menu: 180 },
+  middle: { label: 'middle of the field', menu: 200 },
+  rushKind: { label: 'rush', menu: 220 },
+} as const satisfies Readonly<Record<string, { readonly label: string; readonly menu?: number }>>;
+export type LookFact = keyof typeof LOOK_FACTS;
+export const LOOK_FACT_NAMES = Object.keys(LOOK_FACTS) as LookFact[];
 export type LookFacts = Readonly<Record<LookFact, string | null>>;
 
-export const LOOK_FACT_LABEL: Readonly<Record<LookFact, string>> = {
-  structure: 'structure',
-  structureSnap: 'structure at the snap',
-  strength: 'strength',
-  boundary: 'strength to',
-  strongSide: 'strong side',
-  backTo: 'back',
-  backfieldSet: 'backfield set',
-  shade: 'front shade',
-  boxCount: 'men in the box',
-  boxVerdict: 'box',
-  middle: 'middle of the field',
-  rushKind: 'rush',
-};
-
-const NOTHING: LookFacts = Object.fromEntries(LOOK_FACTS.map((f) => [f, null])) as Record<LookFact, null>;
+/** Fields a look is drawn and measured from: snaps that agree in them have the same facts. */
+const LOOKED = fieldsWith('look');
+const NOTHING: LookFacts = Object.fromEntries(LOOK_FACT_NAMES.map((f) => [f, null])) as Record<
+  LookFact,
+  null
+>;
 const cache = new WeakMap<Book, WeakMap<LookSettings, Map<string, LookFacts>>>();
 
 /** The facts of a snap; null where a word is not tagged or the book does not draw it. Each different look is measured once. */
@@ -59,7 +51,7 @@ export function lookFacts(
   if (!bySettings) cache.set(book, (bySettings = new WeakMap()));
   let known = bySettings.get(settings);
   if (!known) bySettings.set(settings, (known = new Map()));
-  const key = `${profile.key}|${profile.hashToSideline}|${snap.formation}|${snap.formationSide}|${snap.backfield}|${snap.motion}|${snap.motionBy}|${snap.motionSide}|${snap.hash}|${snap.front}|${snap.coverage}|${snap.pressure}|${snap.rotation}|${snap.shell}|${snap.box}|${snap.receiversLeftSet}|${snap.receiversRightSet}|${snap.receiversLeftSnap}|${snap.receiversRightSnap}`;
+  const key = [profile.key, profile.hashToSideline, ...LOOKED.map((f) => snap[f])].join('|');
   let found = known.get(key);
   if (!found) known.set(key, (found = measure(book, snap, profile, settings)));
   return found;

@@ -1,5 +1,6 @@
 /** The staff's vocabulary. Words are data: nothing in the parser knows a football word. */
 import type { Spot } from '../look/formation';
+import { fieldsWith, SNAP_FIELDS } from '../snap/fields';
 import type { SnapField } from '../snap/snap';
 import type { Definition } from './definition';
 
@@ -36,23 +37,17 @@ export const TERM_KIND_LABEL: Readonly<Record<TermKind, string>> = {
   tag: 'tags',
 };
 
+/** The fields that words of a kind stand in, the one that a typed word fills first. */
+export const fieldsOfKind = (kind: TermKind): readonly SnapField[] =>
+  fieldsWith('terms').filter((f) => SNAP_FIELDS[f].terms!.includes(kind));
+
 /** The field a word of a kind fills, and the field a side right after it fills. */
-export const KIND_FIELD: Readonly<
-  Record<TermKind, { readonly field: SnapField; readonly side: SnapField | null }>
-> = {
-  formation: { field: 'formation', side: 'formationSide' },
-  backfield: { field: 'backfield', side: null },
-  motion: { field: 'motion', side: 'motionSide' },
-  front: { field: 'front', side: null },
-  coverage: { field: 'coverage', side: null },
-  rotation: { field: 'rotation', side: null },
-  pressure: { field: 'pressure', side: null },
-  run: { field: 'concept', side: 'direction' },
-  pass: { field: 'concept', side: 'direction' },
-  protection: { field: 'protection', side: null },
-  tempo: { field: 'tempo', side: null },
-  tag: { field: 'tags', side: null },
-};
+export const KIND_FIELD = Object.fromEntries(
+  TERM_KINDS.map((kind) => {
+    const field = fieldsOfKind(kind)[0]!;
+    return [kind, { field, side: SNAP_FIELDS[field].side ?? null }];
+  }),
+) as Readonly<Record<TermKind, { readonly field: SnapField; readonly side: SnapField | null }>>;
 
 export interface Term {
   readonly id: string;

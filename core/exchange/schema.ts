@@ -4,6 +4,7 @@ import { definitionSchema, spotSchema } from '../book/schema';
 import { TERM_KINDS } from '../book/term';
 import { LEVEL_KEYS } from '../field/profile';
 import { LINK_KINDS } from '../plan/sheet';
+import { fieldsWith, type SplitField } from '../snap/fields';
 
 /** `program.json`: the settings of a program as they travel. */
 export const programSchema = z.object({
@@ -75,19 +76,7 @@ export const newPlay = z.object({
 });
 
 /** Fields a split may ask for: typed with the snap, never carried. */
-export const SPLIT_FIELDS = [
-  'personnel',
-  'formation',
-  'formationSide',
-  'backfield',
-  'motion',
-  'motionBy',
-  'front',
-  'coverage',
-  'play',
-  'concept',
-  'offense',
-] as const;
+export const SPLIT_FIELDS = fieldsWith('split') as readonly SplitField[];
 export const splitWhere = z
   .array(z.object({ field: z.enum(SPLIT_FIELDS), values: z.array(z.string().max(60)).max(60) }))
   .max(6);

@@ -4,20 +4,15 @@
  */
 import { KIND_FIELD, storedValue, type Book, type Term } from '../book/term';
 import { termIndex } from '../book/index-terms';
+import { fieldsWith, SNAP_FIELDS } from '../snap/fields';
 import { isTagged, type Snap, type SnapField } from '../snap/snap';
 import { HEADS, RESULT_WORDS } from './grammar';
 import type { Range } from './tokenize';
 
 /** Fields in the order they are usually said, with the side that is said with them. */
-const SAID: readonly (readonly [SnapField, SnapField | null])[] = [
-  ['personnel', null],
-  ['formation', 'formationSide'],
-  ['backfield', null],
-  ['motion', 'motionSide'],
-  ['front', null],
-  ['coverage', null],
-  ['concept', 'direction'],
-];
+const SAID: readonly (readonly [SnapField, SnapField | null])[] = fieldsWith('said')
+  .sort((a, b) => SNAP_FIELDS[a].said! - SNAP_FIELDS[b].said!)
+  .map((field) => [field, SNAP_FIELDS[field].side ?? null]);
 
 /** Counts by field and bucket over earlier snaps. */
 export interface Frequencies {

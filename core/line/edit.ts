@@ -1,31 +1,9 @@
 /** Editing a logged snap as a line: what of it is shown, and what a changed line changes. */
-import { emptyValue, sameValue, SNAP_FACTS } from '../snap/fields';
+import { emptyValue, sameValue, SNAP_FACTS, SNAP_FIELDS } from '../snap/fields';
 import type { Snap, SnapField, SnapFields } from '../snap/snap';
 import type { WalkedSnap } from '../rules/walk';
 import { formatLine } from './format';
 import { parseLine, type LineContext } from './resolve';
-
-/** Fields that follow from others or are not said aloud: kept, but not shown in the line. */
-const UNSAID: ReadonlySet<SnapField> = new Set<SnapField>([
-  'film',
-  'filmIn',
-  'filmOut',
-  'pointsFor',
-  'pointsAgainst',
-  'timeoutsFor',
-  'timeoutsAgainst',
-  'receiversLeftSet',
-  'receiversRightSet',
-  'receiversLeftSnap',
-  'receiversRightSnap',
-  'cornerLeftDepth',
-  'cornerRightDepth',
-  'nextOffense',
-  'scoredBy',
-  'deadPossession',
-  'takenBy',
-  'kicker',
-]);
 
 /** The snap's fields worth showing: without what is unsaid and what equals the carried situation. */
 export function saidFields(row: WalkedSnap): SnapFields {
@@ -43,7 +21,7 @@ export function saidFields(row: WalkedSnap): SnapFields {
   const out: Record<string, unknown> = {};
   for (const field of SNAP_FACTS) {
     const value = snap[field];
-    if (UNSAID.has(field) || sameValue(value, emptyValue(field))) continue;
+    if (SNAP_FIELDS[field].unsaid || sameValue(value, emptyValue(field))) continue;
     if (field in carried && carried[field] === value) continue;
     if (field === 'outOfBounds' && value === false) continue;
     out[field] = value;

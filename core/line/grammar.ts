@@ -1,4 +1,5 @@
 /** The grammar's own words, as a table: a staff in another language replaces this and the book. */
+import { fieldsWith, SNAP_FIELDS } from '../snap/fields';
 import type { SnapField, SnapFields } from '../snap/snap';
 
 export const HEADS = [
@@ -51,38 +52,9 @@ export const KICK_WORDS: Readonly<Record<string, SnapFields>> = {
 };
 
 /** Field names as typed before `=`, after `no`, and before `unseen`. Column names work too. */
-export const FIELD_WORDS: Readonly<Record<string, SnapField>> = {
-  people: 'personnel',
-  pers: 'personnel',
-  form: 'formation',
-  formation: 'formation',
-  side: 'formationSide',
-  back: 'backfield',
-  backfield: 'backfield',
-  mo: 'motion',
-  motion: 'motion',
-  by: 'motionBy',
-  front: 'front',
-  box: 'box',
-  shell: 'shell',
-  cov: 'coverage',
-  coverage: 'coverage',
-  rot: 'rotation',
-  rotation: 'rotation',
-  press: 'pressure',
-  pressure: 'pressure',
-  prot: 'protection',
-  protection: 'protection',
-  con: 'concept',
-  concept: 'concept',
-  weak: 'conceptWeak',
-  dir: 'direction',
-  tempo: 'tempo',
-  rush: 'rushers',
-  key: 'readKey',
-  play: 'play',
-  drop: 'drop',
-};
+export const FIELD_WORDS: Readonly<Record<string, SnapField>> = Object.fromEntries(
+  fieldsWith('typed').flatMap((field) => SNAP_FIELDS[field].typed!.map((word) => [word, field])),
+);
 
 export const SIDE_WORDS: Readonly<Record<string, 'L' | 'R'>> = { l: 'L', r: 'R', left: 'L', right: 'R' };
 

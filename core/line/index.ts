@@ -6,3 +6,4 @@ export * from './resolve';
 export * from './format';
 export * from './complete';
 export * from './edit';
+export * from './echo';

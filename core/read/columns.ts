@@ -2,51 +2,15 @@
  * Snaps as columns: each text field is a dictionary of codes, so that slicing and grouping touch
  * only small integers. Blank, none and not visible are three codes of their own.
  */
-import { LOOK_FACTS, type LookFact } from '../book/facts';
-import { NONE, UNSEEN, type SnapField } from '../snap/snap';
+import { NONE, UNSEEN } from '../snap/snap';
 import { isTendency, type CountedSnap } from './counted';
+import { SLICE_FIELDS, sliceValue, type SliceField } from './slices';
 import { isSuccess, SUCCESS_40_60_100, type SuccessRule } from './success';
 
 export const BLANK = 0;
 export const CODE_NONE = 1;
 export const CODE_UNSEEN = 2;
 export const FIRST_VALUE = 3;
-
-/** Fields a slice or a group may use; the derived ones come from the walk. */
-export const SLICE_FIELDS = [
-  'offense',
-  'defense',
-  'game',
-  'quarter',
-  'hash',
-  'down',
-  'bucket',
-  'zone',
-  'clockMode',
-  'afterEvent',
-  'personnel',
-  'formation',
-  'formationSide',
-  'backfield',
-  'motion',
-  'motionBy',
-  'front',
-  'coverage',
-  'rotation',
-  'pressure',
-  'play',
-  'concept',
-  'conceptWeak',
-  'direction',
-  'result',
-  'unit',
-  'tempo',
-  ...LOOK_FACTS,
-] as const;
-export type SliceField = (typeof SLICE_FIELDS)[number];
-
-const DERIVED = new Set<SliceField>(['bucket', 'zone', 'clockMode', 'afterEvent']);
-const FROM_LOOK: ReadonlySet<string> = new Set(LOOK_FACTS);
 
 export interface Column {
   readonly codes: Uint16Array;
@@ -69,15 +33,6 @@ export interface Columns {
   readonly success: Uint8Array;
 }
 
-function valueOf(s: CountedSnap, field: SliceField): string | null {
-  const value = FROM_LOOK.has(field)
-    ? s.look?.[field as LookFact]
-    : DERIVED.has(field)
-      ? s[field as 'bucket']
-      : s.snap[field as SnapField];
-  return value === null || value === undefined ? null : String(value);
-}
-
 /** Builds the columns. Linear in snaps; throws when a field has more than 65 000 different words. */
 export function buildColumns(snaps: readonly CountedSnap[], rule: SuccessRule = SUCCESS_40_60_100): Columns {
   const n = snaps.length;
@@ -90,7 +45,7 @@ export function buildColumns(snaps: readonly CountedSnap[], rule: SuccessRule = 
       [UNSEEN, CODE_UNSEEN],
     ]);
     for (let i = 0; i < n; i++) {
-      const value = valueOf(snaps[i]!, field);
+      const value = sliceValue(snaps[i]!, field);
       if (value === null) continue;
       let code = codeOf.get(value);
       if (code === undefined) {

@@ -1,6 +1,7 @@
 export * from './rates';
 export * from './success';
 export * from './counted';
+export * from './slices';
 export * from './columns';
 export * from './board';
 export * from './film';

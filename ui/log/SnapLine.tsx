@@ -1,8 +1,8 @@
 'use client';
 /** The line itself: text with its meaning underlined, the echo above, the offers below. */
 import { forwardRef, useRef } from 'react';
-import { SNAP_FIELDS, isTagged, writeFieldText, type SnapField, type SnapFields } from '@/core/snap';
-import { problemSentence, type Completion, type ParsedLine, type Problem } from '@/core/line';
+import { SNAP_FIELDS } from '@/core/snap';
+import { echoOf, problemSentence, type Completion, type ParsedLine, type Problem } from '@/core/line';
 
 export interface SnapLineProps {
   readonly text: string;
@@ -19,75 +19,6 @@ export interface SnapLineProps {
   readonly onCandidate: (problem: number, candidate: number) => void;
   /** Draws the unknown word as a formation; null when the problem is another. */
   readonly onDraw: (() => void) | null;
-}
-
-const SIDES: Readonly<Partial<Record<SnapField, SnapField>>> = {
-  formation: 'formationSide',
-  concept: 'direction',
-  motion: 'motionSide',
-};
-const FOLDED = new Set<string>([
-  'formationSide',
-  'direction',
-  'motionSide',
-  'motionBy',
-  'notSure',
-  'kept',
-  'deadPossession',
-  'scoredBy',
-  'hash',
-  'deadHash',
-  'distance',
-  'result',
-  'score',
-  'play',
-  'unit',
-]);
-const sideWord = (s: unknown): string => (s === 'L' ? ' left' : s === 'R' ? ' right' : '');
-
-/** The fields of the line as label and value, folded as a coach says them. */
-export function echoOf(
-  fields: SnapFields,
-): { field: SnapField; label: string; value: string; unsure: boolean }[] {
-  const out: { field: SnapField; label: string; value: string; unsure: boolean }[] = [];
-  const sure = (field: SnapField) => fields.notSure?.includes(field) ?? false;
-  for (const [name, value] of Object.entries(fields)) {
-    const field = name as SnapField;
-    if (
-      FOLDED.has(field) ||
-      value === null ||
-      value === undefined ||
-      (Array.isArray(value) && value.length === 0)
-    )
-      continue;
-    const spec = SNAP_FIELDS[field];
-    let text = value === '-' ? 'none' : value === '?' ? 'not visible' : writeFieldText(field, value);
-    const side = SIDES[field];
-    if (side && isTagged(fields[side] as string | null)) text += sideWord(fields[side]);
-    if (field === 'motion' && fields.motionBy) text = `${fields.motionBy} ${text}`;
-    if (field === 'down') text = `${fields.down} & ${fields.distance ?? '?'}`;
-    if (field === 'gain' && typeof value === 'number' && value > 0) text = `+${value}`;
-    out.push({
-      field,
-      label: sure(field) ? `${spec.label}, not sure` : spec.label,
-      value: text,
-      unsure: sure(field),
-    });
-  }
-  if (fields.result)
-    out.push({
-      field: 'result',
-      label: 'result',
-      value: [
-        fields.play === 'other' ? null : fields.play,
-        fields.result.replace('_', ' '),
-        fields.score?.replace('_', ' '),
-      ]
-        .filter((x): x is string => typeof x === 'string' && x !== '-' && x !== '?')
-        .join(', '),
-      unsure: false,
-    });
-  return out;
 }
 
 export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function SnapLine(

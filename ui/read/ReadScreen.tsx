@@ -6,7 +6,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
-import { LOOK_FACT_LABEL, LOOK_FACTS, type Book, type LookFact } from '@/core/book';
+import type { Book } from '@/core/book';
 import { bucketLabel, type BucketKey } from '@/core/field/situation';
 import type { LevelKey, Profiles } from '@/core/field/profile';
 import { answersIn } from '@/core/plan';
@@ -24,13 +24,15 @@ import {
   ownFilm,
   select,
   situationBoard,
-  SLICE_FIELDS,
+  isSliceField,
+  SLICE_MENU,
+  sliceLabel,
   type CountedSnap,
   type FilmKind,
   type Slice,
   type SliceField,
 } from '@/core/read';
-import { fullSnap, SNAP_FIELDS, type SlimSnap } from '@/core/snap';
+import { fullSnap, type SlimSnap } from '@/core/snap';
 import type { GameInfo, TeamInfo } from '@/core/exchange/types';
 import { Chalk } from '../chalk/Chalk';
 import { LookCard } from '../look/LookCard';
@@ -50,43 +52,6 @@ export interface ReadScreenProps {
   readonly opponent: string | null;
 }
 
-const OFFERED: readonly SliceField[] = [
-  'personnel',
-  'formation',
-  'structure',
-  'structureSnap',
-  'strongSide',
-  'boundary',
-  'backfield',
-  'backTo',
-  'backfieldSet',
-  'motion',
-  'hash',
-  'quarter',
-  'clockMode',
-  'afterEvent',
-  'front',
-  'shade',
-  'boxCount',
-  'boxVerdict',
-  'coverage',
-  'middle',
-  'pressure',
-  'rushKind',
-  'concept',
-  'direction',
-];
-const DERIVED_LABEL: Readonly<Partial<Record<SliceField, string>>> = {
-  clockMode: 'clock',
-  afterEvent: 'just after',
-  bucket: 'situation',
-  zone: 'zone',
-};
-const labelOf = (f: SliceField): string =>
-  DERIVED_LABEL[f] ??
-  ((LOOK_FACTS as readonly string[]).includes(f) ? LOOK_FACT_LABEL[f as LookFact] : undefined) ??
-  SNAP_FIELDS[f as keyof typeof SNAP_FIELDS]?.label ??
-  f;
 const wordOf = (w: string): string => w.replace(/_/g, ' ');
 
 /** "personnel:11,12;hash:L" in the address. */
@@ -94,8 +59,7 @@ function readSlice(text: string | null): Slice {
   const out: Partial<Record<SliceField, string[]>> = {};
   for (const part of (text ?? '').split(';')) {
     const [field, words] = part.split(':');
-    if (field && words && (SLICE_FIELDS as readonly string[]).includes(field))
-      out[field as SliceField] = words.split(',').filter(Boolean);
+    if (field && words && isSliceField(field)) out[field] = words.split(',').filter(Boolean);
   }
   return out;
 }
@@ -291,7 +255,7 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
         {Object.entries(slice).map(([f, words]) => (
           <Chip
             key={f}
-            label={`${labelOf(f as SliceField)}: ${words!.map(wordOf).join(' or ')}`}
+            label={`${sliceLabel(f as SliceField)}: ${words!.map(wordOf).join(' or ')}`}
             onDelete={() => setSlice({ ...slice, [f]: [] })}
             variant="outlined"
           />
@@ -332,9 +296,9 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
         </span>
         <Menu open={menu !== null} anchorEl={menu?.anchor ?? null} onClose={() => setMenu(null)}>
           {menu?.field == null
-            ? OFFERED.map((f) => (
+            ? SLICE_MENU.map((f) => (
                 <MenuItem key={f} onClick={() => setMenu((m) => m && { ...m, field: f })}>
-                  {labelOf(f)}
+                  {sliceLabel(f)}
                 </MenuItem>
               ))
             : groupBy(columns, rows, [menu.field]).map((g) => (

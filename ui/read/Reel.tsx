@@ -8,11 +8,11 @@ import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
 import type { Book } from '@/core/book';
 import { formatClock, formatDownDistance, formatSpot, hashWord, type LevelProfile } from '@/core/field';
+import { echoOf } from '@/core/line';
 import type { CountedSnap } from '@/core/read';
-import type { Snap } from '@/core/snap';
+import { SNAP_FIELDS, type Snap } from '@/core/snap';
 import { Chalk } from '../chalk/Chalk';
 import { LookCard } from '../look/LookCard';
-import { echoOf } from '../log/SnapLine';
 
 export interface ReelProps {
   readonly title: string;
@@ -23,24 +23,6 @@ export interface ReelProps {
   readonly onClose: () => void;
 }
 
-/** Already in the title, the situation line or the drawing. */
-const SHOWN_ABOVE = new Set<string>([
-  'game',
-  'snapId',
-  'order',
-  'quarter',
-  'clock',
-  'toGoal',
-  'down',
-  'pointsFor',
-  'pointsAgainst',
-  'nextOffense',
-  'deadToGoal',
-  'receiversLeftSet',
-  'receiversRightSet',
-  'receiversLeftSnap',
-  'receiversRightSnap',
-]);
 const situation = (s: Snap): string =>
   s.down === null || s.distance === null
     ? (s.unit ?? '')
@@ -132,7 +114,7 @@ export function Reel({ title, snaps, book, profile, gameName, onClose }: ReelPro
               />
               <dl className="tagsheet">
                 {echoOf(current.snap)
-                  .filter((e) => !SHOWN_ABOVE.has(e.field) && e.value !== 'false')
+                  .filter((e) => !SNAP_FIELDS[e.field].titled && e.value !== 'false')
                   .map((e) => (
                     <div key={e.field}>
                       <dt>{e.label}</dt>

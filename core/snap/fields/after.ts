@@ -1,0 +1,76 @@
+/** What came of the play, and what the charter remarks. */
+import { HASHES } from '../../field/spot';
+import { FUMBLES, INCOMPLETE_CAUSES, KICK_ENDS, RESULTS, SCORES, TURNOVERS } from '../snap';
+import { type FieldSpec } from './spec';
+
+export const AFTER = {
+  result: {
+    label: 'result',
+    group: 'what_came_of_it',
+    kind: 'enum',
+    values: RESULTS,
+    echo: 'with',
+    slice: true,
+  },
+  incompleteCause: {
+    label: 'why incomplete',
+    group: 'what_came_of_it',
+    kind: 'enum',
+    tag: true,
+    values: INCOMPLETE_CAUSES,
+  },
+  gain: { label: 'gain', group: 'what_came_of_it', kind: 'integer', min: -99, max: 99, unit: 'yards' },
+  outOfBounds: { label: 'out of bounds', group: 'what_came_of_it', kind: 'flag' },
+  turnover: { label: 'turnover', group: 'what_came_of_it', kind: 'enum', values: TURNOVERS },
+  fumble: { label: 'fumble', group: 'what_came_of_it', kind: 'enum', values: FUMBLES },
+  kickEnd: { label: 'kick end', group: 'what_came_of_it', kind: 'enum', values: KICK_ENDS },
+  kickYards: {
+    label: 'kick yards',
+    group: 'what_came_of_it',
+    kind: 'integer',
+    min: -30,
+    max: 109,
+    unit: 'yards',
+  },
+  turnoverYards: {
+    label: 'turnover yards',
+    group: 'what_came_of_it',
+    kind: 'integer',
+    min: -30,
+    max: 109,
+    unit: 'yards',
+  },
+  returnYards: {
+    label: 'return yards',
+    group: 'what_came_of_it',
+    kind: 'integer',
+    min: -30,
+    max: 109,
+    unit: 'yards',
+  },
+  score: { label: 'score', group: 'what_came_of_it', kind: 'enum', values: SCORES, echo: 'with' },
+  scoredBy: { label: 'scored by', group: 'what_came_of_it', kind: 'text', unsaid: true, echo: 'never' },
+  deadPossession: {
+    label: 'possession when dead',
+    group: 'what_came_of_it',
+    kind: 'text',
+    unsaid: true,
+    echo: 'never',
+  },
+  deadToGoal: {
+    label: 'dead at, yards to goal',
+    group: 'what_came_of_it',
+    kind: 'integer',
+    min: 1,
+    max: 99,
+    unit: 'yards',
+    titled: true,
+  },
+  deadHash: { label: 'dead hash', group: 'what_came_of_it', kind: 'enum', values: HASHES, echo: 'never' },
+  nextOffense: { label: 'next offense', group: 'what_came_of_it', kind: 'text', unsaid: true, titled: true },
+  penalties: { label: 'penalties', group: 'what_came_of_it', kind: 'penalties' },
+  tags: { label: 'tags', group: 'remarks', kind: 'list', terms: ['tag'] },
+  notSure: { label: 'not sure', group: 'remarks', kind: 'list', echo: 'never' },
+  kept: { label: 'kept', group: 'remarks', kind: 'flag', echo: 'never' },
+  note: { label: 'note', group: 'remarks', kind: 'text' },
+} as const satisfies Readonly<Record<string, FieldSpec>>;

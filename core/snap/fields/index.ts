@@ -1,0 +1,76 @@
+/** The field table: every column of the open snap table, an entry each with its kind, limits, words and flags. */
+import type { Snap, SnapFact, SnapField } from '../snap';
+import { AFTER } from './after';
+import { BEFORE } from './before';
+import { PLAY } from './play';
+import { SITUATION } from './situation';
+import type { FieldSpec } from './spec';
+
+export { FIELD_GROUPS, type FieldGroup, type FieldKind, type FieldSpec } from './spec';
+
+const TABLE = { ...SITUATION, ...BEFORE, ...PLAY, ...AFTER } as const satisfies Readonly<
+  Record<SnapField, FieldSpec>
+>;
+export const SNAP_FIELDS: Readonly<Record<SnapField, FieldSpec>> = TABLE;
+
+/** Names of the fields whose entry has a flag, as a type. */
+type Flagged<F extends keyof FieldSpec> = {
+  [K in SnapField]: (typeof TABLE)[K] extends Readonly<Record<F, unknown>> ? K : never;
+}[SnapField];
+export type SlicedField = Flagged<'slice'>;
+export type SplitField = Flagged<'split'>;
+
+export const SNAP_FIELD_NAMES = Object.keys(SNAP_FIELDS) as SnapField[];
+export const SNAP_FACTS = SNAP_FIELD_NAMES.filter(
+  (f) => f !== 'snapId' && f !== 'game' && f !== 'order',
+) as SnapFact[];
+
+/** Fields whose entry has a flag, in the order of the table. */
+export const fieldsWith = (flag: keyof FieldSpec): SnapField[] =>
+  SNAP_FIELD_NAMES.filter((f) => SNAP_FIELDS[f][flag] !== undefined);
+
+/** Column name of a field in the open table: toGoal → to_goal. */
+export const columnOf = (field: string): string => field.replace(/[A-Z]/g, (c) => `_${c.toLowerCase()}`);
+/** Field name of a column: to_goal → toGoal. */
+export const fieldOfColumn = (column: string): string =>
+  column.replace(/_([a-z])/g, (_, c: string) => c.toUpperCase());
+
+/** An untagged snap. */
+export function blankSnap(snapId: string, game: string, order: number): Snap {
+  const blank: Record<string, unknown> = {};
+  for (const field of SNAP_FIELD_NAMES) blank[field] = emptyValue(field);
+  return { ...(blank as unknown as Snap), snapId, game, order };
+}
+
+/** What "not tagged" looks like for a field: an empty list or null. */
+export const emptyValue = (field: SnapField): null | readonly never[] =>
+  ['list', 'penalties', 'numbers'].includes(SNAP_FIELDS[field].kind) ? [] : null;
+
+/** Equality of two values by content; the order of an object's keys says nothing. */
+export function sameValue(a: unknown, b: unknown): boolean {
+  if (a === b) return true;
+  if (
+    typeof a !== 'object' ||
+    typeof b !== 'object' ||
+    a === null ||
+    b === null ||
+    Array.isArray(a) !== Array.isArray(b)
+  )
+    return false;
+  const [x, y] = [a as Record<string, unknown>, b as Record<string, unknown>];
+  const keys = Object.keys(x);
+  return (
+    keys.length === Object.keys(y).length && keys.every((k) => Object.hasOwn(y, k) && sameValue(x[k], y[k]))
+  );
+}
+
+/** A snap without its blanks, to send; `fullSnap` puts them back. */
+export type SlimSnap = Pick<Snap, 'snapId' | 'game' | 'order'> & Partial<Snap>;
+export const slimSnap = (snap: Snap): SlimSnap =>
+  Object.fromEntries(
+    Object.entries(snap).filter(([, v]) => v !== null && !(Array.isArray(v) && v.length === 0)),
+  ) as unknown as SlimSnap;
+export const fullSnap = (slim: SlimSnap): Snap => ({
+  ...blankSnap(slim.snapId, slim.game, slim.order),
+  ...slim,
+});
