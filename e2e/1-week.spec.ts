@@ -32,7 +32,7 @@ test('from the half-logged game to a printed call sheet', async ({ page }) => {
     await expect(page.getByTestId('before')).toHaveText('4th & 8');
     await saved(page);
     await page.reload();
-    await expect(page.getByText('All 79 snaps follow from one another.')).toBeVisible();
+    await expect(page.getByText('79 snaps logged; all of them add up.')).toBeVisible();
   });
 
   await test.step('the situation board shows them, and a number opens its reel', async () => {
@@ -169,7 +169,7 @@ test('edit, insert, remove and undo, all by keyboard', async ({ page }) => {
   await page.keyboard.press('ArrowUp');
   await expect(line(page)).toHaveValue(/camera missed/);
   await page.keyboard.press('Alt+KeyX');
-  await expect(page.getByTestId('said')).toHaveText('removed; Ctrl Z brings it back');
+  await expect(page.getByTestId('said')).toHaveText('removed; Ctrl Z undoes it');
   for (const _ of [1, 2, 3]) {
     await page.keyboard.press('Control+KeyZ');
     await expect(page.getByTestId('said')).toHaveText('undone');
@@ -180,7 +180,7 @@ test('edit, insert, remove and undo, all by keyboard', async ({ page }) => {
   await saved(page);
 });
 
-test('problems are named in place, the nearest word is one key away, and a line may be kept as it is', async ({
+test('problems are named in place, the nearest word is one key away, and a line may be saved as it is', async ({
   page,
 }) => {
   await signIn(page);
@@ -195,7 +195,7 @@ test('problems are named in place, the nearest word is one key away, and a line 
   await page.keyboard.press('Escape');
   await page.keyboard.type('2&13 zzgork run');
   await page.keyboard.press('Enter');
-  await expect(page.getByTestId('said')).toContainText('Enter again keeps it as it is');
+  await expect(page.getByTestId('said')).toContainText('Enter again saves it as it is');
   await page.keyboard.press('Enter');
   await saved(page);
   await page.keyboard.press('ArrowUp');

@@ -90,7 +90,7 @@ test.describe('signed in', () => {
     await page.getByRole('button', { name: 'Import', exact: true }).click();
     await expect(page.getByText(`${game.snaps.length} snaps`)).toBeVisible();
     await page.goto(`${EMPTY()}/log/${game.key}`);
-    await expect(page.getByText(`All ${game.snaps.length} snaps follow from one another.`)).toBeVisible();
+    await expect(page.getByText(`${game.snaps.length} snaps logged; all of them add up.`)).toBeVisible();
     const zip = await page.request.get(`${EMPTY()}/api/export`);
     const files = unpack('program.zip', new Uint8Array(await zip.body()));
     if (!files.ok) throw new Error(files.remedy);
@@ -107,17 +107,23 @@ test.describe('signed in', () => {
     await page.getByLabel('Home').click();
     await page.getByRole('option', { name: 'Saltmere Herons' }).click();
     await page.getByRole('button', { name: 'Open it' }).click();
-    await expect(page.getByText('Who puts the ball in play?')).toBeVisible();
+    await expect(page.getByText('Who kicks off?')).toBeVisible();
     await line(page).focus();
+    // Enter alone saves nothing: it asks who kicks.
+    await page.keyboard.type('kickoff tb');
+    await page.keyboard.press('Enter');
+    await expect(page.getByTestId('said')).toContainText('Say who has the ball first');
+    await expect(line(page)).toHaveValue('kickoff tb');
     await page.keyboard.press('F7');
     await expect(page.getByTestId('before')).toHaveText('kickoff');
-    await type(page, 'kickoff tb');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('The kickoff is logged')).toBeVisible();
     await expect(page.getByTestId('before')).toHaveText('1st & 10');
     await type(page, '11 trips r power r #22 +4');
     await type(page, '2&6 @o29 stick inc');
-    await expect(page.getByText('All 3 snaps follow from one another.')).toBeVisible();
+    await expect(page.getByText('3 snaps logged; all of them add up.')).toBeVisible();
     await page.keyboard.type('q3');
-    await expect(page.getByText('Who puts the ball in play?')).toBeVisible();
+    await expect(page.getByText('Who kicks off?')).toBeVisible();
     await page.keyboard.press('F6');
     await type(page, ' kickoff 60 ret 20');
     await expect(page.getByTestId('before')).toHaveText('1st & 10');

@@ -13,7 +13,7 @@ async function newGame(page: Page, week: string): Promise<string> {
   await page.getByRole('option', { name: 'Saltmere Herons' }).click();
   await page.getByRole('textbox', { name: 'Week' }).fill(week);
   await page.getByRole('button', { name: 'Open it' }).click();
-  await expect(page.getByText('Who puts the ball in play?')).toBeVisible();
+  await expect(page.getByText('Who kicks off?')).toBeVisible();
   return page.url().split('/log/')[1]!;
 }
 const rows = async (page: Page, game: string) =>

@@ -26,6 +26,7 @@ const CORE = {
   book: ['field', 'snap', 'look'],
   rules: ['field', 'snap'],
   line: ['field', 'snap', 'look', 'book', 'rules'],
+  log: ['field', 'snap', 'look', 'book', 'rules', 'line'],
   table: ['field', 'snap'],
   read: ['field', 'snap', 'look', 'book', 'rules', 'table'],
   plan: ['field', 'snap', 'rules', 'look', 'book', 'line', 'table', 'read'],

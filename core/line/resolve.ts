@@ -28,6 +28,8 @@ export interface LineContext {
   readonly state: GameState | null;
   /** The last scrimmage snap of the same offense in this game, for "..". */
   readonly previous: Snap | null;
+  /** The keys of the two teams: typed first, a key says who has the ball. */
+  readonly teams?: readonly [string, string];
 }
 
 /** A stretch of the line with what it means, for the echo. */
@@ -183,8 +185,15 @@ function resolve(text: string, items: readonly Item[], context: LineContext): Pa
           return r.problem('lonely', item, { needs: 'of a play after it' });
         return r.piece(item, null, 'sign');
       }
-      case 'unknown':
+      case 'unknown': {
+        const team = at === 0 ? context.teams?.findIndex((k) => k.toLowerCase() === item.word) : -1;
+        if (context.teams && (team === 0 || team === 1)) {
+          r.fields.defense = context.teams[1 - team]!;
+          if (r.set('offense', context.teams[team]!, item)) r.piece(item, 'offense', 'situation');
+          return;
+        }
         return r.problem('unknown-word', item, {}, nearestWords(item.word, context));
+      }
       case 'result': {
         const given = RESULT_WORDS[item.word]!;
         for (const [field, value] of Object.entries(given) as [SnapField, never][]) {

@@ -90,7 +90,9 @@ export function FieldStrip({ rows, rightward, leftward, selected, marked, onSele
           ))}
           {strip.length === 0 && (
             <text x={LEFT + 8} y="30" fontSize="13" fill="var(--ink2)">
-              Nothing logged yet. Type the kickoff below, or the first snap you see.
+              {rows.length === 0
+                ? 'Nothing logged yet. Type the kickoff below, or the first snap you see.'
+                : 'The kickoff is logged; the first drive begins with the next snap.'}
             </text>
           )}
           {strip.map((r, i) => {

@@ -1,0 +1,344 @@
+/**
+ * Charting as a reducer: what the analyst does and what comes back from the browser's disk go in, the next state
+ * and what is to be done go out. Nothing here knows a screen, a clock or a store.
+ */
+import { changedFields, editLine } from '../line/edit';
+import { formatLine } from '../line/format';
+import { sameValue } from '../snap/fields';
+import type { Snap, SnapField, SnapFields } from '../snap/snap';
+import type { Remedy } from '../rules/check';
+import { opponentOf, type LoggedGame } from './game';
+import type { Change, Effect, Event, Mode, Pending, Session, Status, Step } from './types';
+import { editState, viewLine, type LineView } from './view';
+
+export interface Stepped {
+  readonly session: Session;
+  readonly effects: readonly Effect[];
+}
+
+export const newSession = (): Session => ({
+  begun: false,
+  mode: { kind: 'next' },
+  text: '',
+  caret: 0,
+  shown: '',
+  draft: '',
+  chosen: 0,
+  start: null,
+  asked: null,
+  status: null,
+  trouble: '',
+  pending: null,
+  waiting: [],
+  done: [],
+  undone: [],
+  panel: null,
+});
+
+const WRITES = new Set<Event['type']>(['enter', 'remove', 'undo', 'redo', 'remedy']);
+
+/** One event in the game as it stands; `view` is `viewLine` of the same session and game. */
+export function step(session: Session, event: Event, game: LoggedGame, view: LineView): Stepped {
+  if (session.pending && WRITES.has(event.type))
+    return to({ ...session, waiting: [...session.waiting, event] });
+  switch (event.type) {
+    case 'begin': {
+      if (session.begun) return to(session);
+      if (event.open !== null)
+        return opened(
+          { ...session, begun: true, draft: event.draft },
+          { kind: 'edit', snapId: event.open },
+          game,
+        );
+      // Keys typed before the page was alive come after the draft; none is lost.
+      const typed = session.text === '' ? event.early : session.text;
+      const text = [event.draft, typed].filter(Boolean).join(event.draft.endsWith(' ') ? '' : ' ');
+      return to({ ...session, begun: true, text, draft: text, caret: text.length });
+    }
+    case 'typed':
+      if (event.text === '?') return to({ ...typed(session, '', 0), panel: 'help' });
+      return to(typed(session, event.text, event.caret));
+    case 'take': {
+      const offer = view.offers[event.index];
+      return offer ? replaced(session, offer.start, offer.end, offer.insert) : to(session);
+    }
+    case 'take-candidate': {
+      const problem = view.problems[event.problem];
+      const candidate = problem?.candidates[event.candidate];
+      return problem && candidate
+        ? replaced(session, problem.start, problem.end, candidate.text)
+        : to(session);
+    }
+    case 'choose-next': {
+      const ways = view.problems[0]?.candidates.length || view.offers.length || 1;
+      return to({ ...session, chosen: (session.chosen + 1) % ways });
+    }
+    case 'enter':
+      return entered(session, event.snapId, game, view);
+    case 'walk': {
+      const index = Math.max(0, Math.min(game.rows.length, view.at + event.by));
+      const snap = game.rows[index]?.snap;
+      return opened(session, snap ? { kind: 'edit', snapId: snap.snapId } : { kind: 'next' }, game);
+    }
+    case 'edit':
+      return opened(session, { kind: 'edit', snapId: event.snapId }, game);
+    case 'insert-before':
+      return opened(session, { kind: 'insert', snapId: event.snapId }, game);
+    case 'fix':
+      return opened(session, { kind: 'fix', id: event.id }, game);
+    case 'leave':
+      if (session.mode.kind !== 'next') return opened(session, { kind: 'next' }, game);
+      return to({ ...typed(session, '', 0), draft: '' });
+    case 'remove': {
+      if (session.mode.kind !== 'edit') return to(session);
+      const { snapId } = session.mode;
+      const next = opened(session, { kind: 'next' }, game);
+      const change = { redo: [{ do: 'remove', snapId }], undo: [{ do: 'restore', snapId }] } as const;
+      return write(next.session, { step: change, done: 'removed' }, next.effects);
+    }
+    case 'undo':
+    case 'redo':
+      return stepBack(session, event.type);
+    case 'remedy': {
+      const { insertBefore, patches } = event.remedy;
+      if (insertBefore !== null) return opened(session, { kind: 'insert', snapId: insertBefore }, game);
+      return patched(session, patches, game, { done: 'review-fixed' });
+    }
+    case 'next-finding': {
+      const i = view.todo.findIndex((f) => f.snapId === view.selected);
+      const next = view.todo[(i + 1) % view.todo.length];
+      return next ? opened(session, { kind: 'edit', snapId: next.snapId }, game) : to(session);
+    }
+    case 'start': {
+      const next = { ...session, start: event.team, asked: null, status: null };
+      return { session: next, effects: [{ kind: 'focus' }] };
+    }
+    case 'panel': {
+      const closed = event.panel === null;
+      return { session: { ...session, panel: event.panel }, effects: closed ? [{ kind: 'focus' }] : [] };
+    }
+    case 'game-changed':
+      return refreshed(session, game);
+    case 'written':
+      return written(session, game);
+    case 'not-written':
+      return to({ ...session, pending: null, waiting: [], trouble: event.why });
+    case 'resume': {
+      const [first, ...rest] = session.waiting;
+      return first && !session.pending ? step({ ...session, waiting: rest }, first, game, view) : to(session);
+    }
+  }
+}
+
+const to = (session: Session): Stepped => ({ session, effects: [] });
+
+const typed = (session: Session, text: string, caret: number): Session => ({
+  ...session,
+  text,
+  caret,
+  chosen: 0,
+  asked: null,
+  draft: session.mode.kind === 'next' ? text : session.draft,
+});
+
+function replaced(session: Session, from: number, until: number, words: string): Stepped {
+  const text = `${session.text.slice(0, from)}${words} ${session.text.slice(until).replace(/^ /, '')}`;
+  const at = from + words.length + 1;
+  return { session: typed(session, text, at), effects: [{ kind: 'focus' }, { kind: 'caret', at }] };
+}
+
+/** The line a mode opens with. */
+function lineOf(mode: Mode, draft: string, game: LoggedGame): string | null {
+  const words = { book: game.book, profile: game.profile, previous: null };
+  if (mode.kind === 'next') return draft;
+  if (mode.kind === 'insert') return '';
+  if (mode.kind === 'fix') {
+    const refused = game.refused.find((r) => r.id === mode.id);
+    return refused ? formatLine(refused.fields, { ...words, state: null }) : null;
+  }
+  const row = game.rows.find((r) => r.snap.snapId === mode.snapId);
+  return row ? editLine(row, { ...words, state: editState(row) }) : null;
+}
+
+function opened(session: Session, mode: Mode, game: LoggedGame): Stepped {
+  const line = lineOf(mode, session.draft, game);
+  if (line === null) return opened({ ...session, status: 'gone' }, { kind: 'next' }, game);
+  const shown = mode.kind === 'edit' ? line : '';
+  const next: Session = { ...session, mode, text: line, shown, caret: line.length, chosen: 0, asked: null };
+  return {
+    session: next,
+    effects: [...(mode.kind === 'edit' ? [{ kind: 'opened' } as const] : []), { kind: 'focus' }],
+  };
+}
+
+/** A line nobody has touched follows its snap: an undo on its way, another member's change. */
+function refreshed(session: Session, game: LoggedGame): Stepped {
+  if (session.mode.kind !== 'edit' || session.text !== session.shown || session.pending) return to(session);
+  const line = lineOf(session.mode, session.draft, game);
+  if (line === session.shown) return to(session);
+  return line === null
+    ? opened({ ...session, status: 'gone' }, { kind: 'next' }, game)
+    : opened(session, session.mode, game);
+}
+
+interface Writing {
+  readonly step: Step;
+  readonly done: Status;
+  readonly line?: string;
+  readonly asOpened?: boolean;
+  readonly replaces?: string;
+}
+
+function write(session: Session, w: Writing, effects: readonly Effect[] = []): Stepped {
+  const pending: Pending = {
+    changes: w.step.redo,
+    replaces: w.replaces ?? null,
+    asOpened: w.asOpened ?? false,
+    line: w.line ?? null,
+    step: w.replaces === undefined ? w.step : null,
+    moved: null,
+    done: w.done,
+  };
+  return {
+    session: { ...session, pending, asked: null, trouble: '' },
+    effects: [...effects, { kind: 'write', write: pending }],
+  };
+}
+
+/** Fields that differ from what stands, as one step; nothing to write where none does. */
+function patched(
+  session: Session,
+  patches: Remedy['patches'],
+  game: LoggedGame,
+  how: Omit<Writing, 'step'>,
+): Stepped {
+  const redo: Change[] = [];
+  const undo: Change[] = [];
+  for (const { snapId, fields } of patches) {
+    const now = game.rows.find((r) => r.snap.snapId === snapId)?.snap;
+    const changed = (Object.keys(fields) as SnapField[]).filter(
+      (f) => now && !sameValue(now[f] ?? null, fields[f] ?? null),
+    );
+    if (!now || changed.length === 0) continue;
+    const pick = (from: SnapFields | Snap): SnapFields =>
+      Object.fromEntries(changed.map((f) => [f, from[f] ?? null]));
+    redo.push({ do: 'patch', snapId, fields: pick(fields) });
+    undo.push({ do: 'patch', snapId, fields: pick(now) });
+  }
+  if (redo.length > 0) return write(session, { ...how, step: { redo, undo } });
+  return how.line === undefined ? to(session) : cleared(session, how.line, game, session.status);
+}
+
+function entered(session: Session, snapId: string, game: LoggedGame, view: LineView): Stepped {
+  const { mode, text } = session;
+  const { parsed } = view;
+  if (text.trim() === '') return to({ ...session, status: 'empty' });
+  if (parsed.problems.length > 0 && session.asked !== 'problems')
+    return to({ ...session, asked: 'problems', status: 'confirm' });
+  const unread = parsed.problems
+    .map((p) => p.text)
+    .filter(Boolean)
+    .join(' ');
+  const note = unread ? { note: [parsed.fields.note, `unread: ${unread}`].filter(Boolean).join('; ') } : {};
+  if (mode.kind === 'edit') {
+    const fields = { ...changedFields(session.shown, text, view.context), ...note };
+    return patched(session, [{ snapId: mode.snapId, fields }], game, {
+      done: 'changed',
+      line: text,
+      asOpened: true,
+    });
+  }
+  // Nothing before it says who has the ball: asked, not guessed. Later in a game a second Enter lets it stand open.
+  const says = parsed.fields.offense ?? view.start;
+  if (view.starts !== null && says === null && (view.starts === 'game' || session.asked !== 'start'))
+    return to({ ...session, asked: 'start', status: 'who-starts' });
+  const fields = { ...parsed.fields, ...note, ...startFields(view, game) };
+  const clean = Object.fromEntries(Object.entries(fields).filter(([, v]) => v !== undefined)) as SnapFields;
+  if (view.fixing) {
+    const { snapId: row, after, id } = view.fixing;
+    const redo: Change[] = [{ do: 'put', snapId: row, fields: clean, after: after ?? null }];
+    return write(session, { step: { redo, undo: [] }, done: 'fixed', line: text, replaces: id });
+  }
+  const after = game.rows[view.at - 1]?.snap.snapId ?? null;
+  return write(session, {
+    step: { redo: [{ do: 'put', snapId, fields: clean, after }], undo: [{ do: 'remove', snapId }] },
+    done: mode.kind === 'insert' ? 'inserted' : 'saved',
+    line: text,
+  });
+}
+
+/** Nothing is carried in: who puts the ball in play, and from where, is written with the snap. */
+function startFields({ parsed, context, starts, start }: LineView, game: LoggedGame): SnapFields {
+  if (starts === null || start === null || context.state?.offense !== start) return {};
+  const { fields } = parsed;
+  return {
+    offense: fields.offense ?? start,
+    defense: fields.defense ?? opponentOf(game, start),
+    quarter: fields.quarter ?? context.state.quarter,
+    toGoal: fields.toGoal ?? context.state.toGoal,
+  };
+}
+
+/** The line is on the disk: what was typed meanwhile is the next one. */
+function cleared(session: Session, line: string, game: LoggedGame, status: Status | null): Stepped {
+  const text = session.text.startsWith(line) ? session.text.slice(line.length) : '';
+  const draft = session.mode.kind === 'next' ? '' : session.draft;
+  const next: Session = {
+    ...session,
+    mode: { kind: 'next' },
+    status,
+    asked: null,
+    chosen: 0,
+    draft: draft + text,
+    shown: '',
+  };
+  return { session: { ...next, text: next.draft, caret: next.draft.length }, effects: [{ kind: 'focus' }] };
+}
+
+function written(session: Session, game: LoggedGame): Stepped {
+  const { pending } = session;
+  if (!pending) return to(session);
+  const made = pending.changes.some((c) => c.do === 'put') && pending.moved === null;
+  const done = pending.step ? pending.step : null;
+  const history =
+    pending.moved === 'undo'
+      ? { done: session.done.slice(0, -1), undone: [...session.undone, session.done.at(-1)!] }
+      : pending.moved === 'redo'
+        ? { done: [...session.done, session.undone.at(-1)!], undone: session.undone.slice(0, -1) }
+        : done
+          ? { done: [...session.done, done], undone: [] }
+          : {};
+  const next: Session = {
+    ...session,
+    ...history,
+    pending: null,
+    trouble: '',
+    status: pending.done,
+    start: made ? null : session.start,
+  };
+  if (pending.line !== null) return cleared(next, pending.line, game, pending.done);
+  return pending.moved === null ? to(next) : opened(next, { kind: 'next' }, game);
+}
+
+function stepBack(session: Session, which: 'undo' | 'redo'): Stepped {
+  const entry = which === 'undo' ? session.done.at(-1) : session.undone.at(-1);
+  if (!entry) return to({ ...session, status: `nothing-to-${which}` });
+  // A snap that was put and removed is there still: it is restored, not put twice.
+  const forward = entry.redo.map((c) =>
+    c.do === 'put' ? ({ do: 'restore', snapId: c.snapId } as const) : c,
+  );
+  const pending: Pending = {
+    changes: which === 'undo' ? entry.undo : forward,
+    replaces: null,
+    asOpened: false,
+    line: null,
+    step: null,
+    moved: which,
+    done: which === 'undo' ? 'undone' : 'redone',
+  };
+  return { session: { ...session, pending, trouble: '' }, effects: [{ kind: 'write', write: pending }] };
+}
+
+/** A session with the view that belongs to it, for tests and scripts. */
+export const stepWith = (session: Session, event: Event, game: LoggedGame): Stepped =>
+  step(session, event, game, viewLine(session, game));

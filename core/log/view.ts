@@ -1,0 +1,175 @@
+/** The line as it stands: the situation it is typed in, what it says, what follows, what it could say next. */
+import { bucketOf } from '../field/situation';
+import { complete, frequenciesOf, type Completion } from '../line/complete';
+import type { Problem } from '../line/problem';
+import { parseLine, stateAfter, type LineContext, type ParsedLine } from '../line/resolve';
+import type { Finding } from '../rules/check';
+import type { GameState } from '../rules/state';
+import { carryInto, type WalkedSnap } from '../rules/walk';
+import type { Snap, SnapField, SnapFields } from '../snap/snap';
+import { opponentOf, placeAfter, type LoggedGame, type RefusedSnap } from './game';
+import type { Mode, Session } from './types';
+
+const MOST_OFFERS = 4;
+
+export interface LineView {
+  /** The index of the snap that is edited or that a new one is placed at. */
+  readonly at: number;
+  readonly row: WalkedSnap | null;
+  readonly fixing: RefusedSnap | null;
+  readonly context: LineContext;
+  readonly parsed: ParsedLine;
+  readonly follows: ReturnType<typeof stateAfter>;
+  readonly offers: readonly Completion[];
+  /** Problems to show now: a word still being typed is left out where completions stand. */
+  readonly problems: readonly Problem[];
+  /** Nothing before it says who has the ball: the staff must. */
+  readonly starts: 'game' | 'half' | 'unknown' | null;
+  /** Who was said to put the ball in play, by key or in the line. */
+  readonly start: string | null;
+  readonly selected: string | null;
+  /** What needs review, notes left out. */
+  readonly todo: readonly Finding[];
+  readonly finding: Finding | null;
+  /** The first word nobody has drawn, if that is the first problem. */
+  readonly stranger: string | null;
+  /** What the drawing shows. */
+  readonly drawn: SnapFields;
+}
+
+/** In an edit, blanks of the expected situation are filled by what the snap itself anchors. */
+export function editState({ before, expected }: WalkedSnap): GameState {
+  return {
+    ...expected,
+    offense: before.offense,
+    defense: before.defense,
+    ...(expected.unit === null || before.offense !== expected.offense
+      ? { unit: before.unit, score: before.score }
+      : {}),
+  };
+}
+
+const firstWord = (text: string): string => /^\s*(\S+)/.exec(text)?.[1]?.toUpperCase() ?? '';
+const quarterIn = (text: string): number | null => {
+  const typed = /(?:^|\s)q(\d{1,2})(?=\s|$)/i.exec(text);
+  return typed ? Number(typed[1]) : null;
+};
+
+function placeOf(mode: Mode, game: LoggedGame, fixing: RefusedSnap | null): number {
+  if (mode.kind === 'edit' || mode.kind === 'insert')
+    return game.rows.findIndex((r) => r.snap.snapId === mode.snapId);
+  if (fixing && fixing.after !== undefined) return placeAfter(game, fixing.after);
+  return game.rows.length;
+}
+
+/** The situation of a new snap; where nothing carries in, who starts puts the ball in play. */
+function stateFor(
+  previous: WalkedSnap | null,
+  quarter: number | null,
+  start: string | null,
+  game: LoggedGame,
+): { readonly state: GameState; readonly anchored: boolean } {
+  const { expected, anchored } = carryInto(
+    previous && { state: previous.after.state, quarter: previous.before.quarter },
+    quarter,
+  );
+  if (start === null || (!anchored && expected.offense !== null)) return { state: expected, anchored };
+  if (!anchored)
+    return { state: { ...expected, offense: start, defense: opponentOf(game, start) }, anchored };
+  const kicking = quarter === null || quarter <= 4;
+  return {
+    anchored,
+    state: {
+      ...expected,
+      offense: start,
+      defense: opponentOf(game, start),
+      unit: kicking ? 'kickoff' : 'scrimmage',
+      quarter: quarter ?? (previous ? null : 1),
+      score: { [game.home]: 0, [game.away]: 0, ...expected.score },
+      toGoal: kicking ? game.profile.kickoffToGoal : game.profile.overtimeToGoal,
+      down: kicking ? null : 1,
+      distance: kicking ? null : 10,
+    },
+  };
+}
+
+function findingFor(selected: string | null, game: LoggedGame, todo: readonly Finding[]): Finding | null {
+  return (
+    (selected ? game.findings.find((f) => f.snapId === selected) : undefined) ??
+    [...todo].reverse().find((f) => f.number > game.rows.length - 2) ??
+    todo[0] ??
+    game.findings[0] ??
+    null
+  );
+}
+
+function previousLook(game: LoggedGame, at: number, offense: string | null): Snap | null {
+  for (let i = at - 1; i >= 0; i--) {
+    const { before, snap } = game.rows[i]!;
+    if (before.unit === 'scrimmage' && before.offense === offense) return snap;
+  }
+  return null;
+}
+
+/** Cost: one parse, one completion; linear in the snaps. */
+export function viewLine(session: Session, game: LoggedGame): LineView {
+  const { mode, text } = session;
+  const fixing = mode.kind === 'fix' ? (game.refused.find((r) => r.id === mode.id) ?? null) : null;
+  const at = placeOf(mode, game, fixing);
+  const row = mode.kind === 'edit' ? (game.rows[at] ?? null) : null;
+  const previous = game.rows[at - 1] ?? null;
+  const typed = [game.home, game.away].find((k) => k.toUpperCase() === firstWord(text)) ?? null;
+  const start = mode.kind === 'edit' ? null : (typed ?? session.start);
+  const { state, anchored } = row
+    ? { state: editState(row), anchored: false }
+    : stateFor(previous, quarterIn(text), start, game);
+  const context: LineContext = {
+    book: game.book,
+    profile: game.profile,
+    state,
+    previous: previousLook(game, at, state.offense),
+    teams: [game.home, game.away],
+  };
+  const parsed = parseLine(text, context);
+  const follows = stateAfter(parsed, context);
+  const offers = offersFor(session, game, state, parsed, follows.before);
+  const selected = mode.kind === 'edit' || mode.kind === 'insert' ? mode.snapId : null;
+  const todo = game.findings.filter((f) => f.level !== 'note');
+  const problems = parsed.problems.filter(
+    (p) => !(p.code === 'unknown-word' && p.end === session.caret && offers.length > 0),
+  );
+  const open = mode.kind === 'next' || mode.kind === 'insert';
+  const nothingCarries = state.offense === null || (start !== null && anchored);
+  return {
+    at,
+    row,
+    fixing,
+    context,
+    parsed,
+    follows,
+    offers,
+    problems,
+    starts: !open || !nothingCarries ? null : !previous ? 'game' : anchored ? 'half' : 'unknown',
+    start,
+    selected,
+    todo,
+    finding: findingFor(selected, game, todo),
+    stranger: problems[0]?.code === 'unknown-word' ? problems[0].text : null,
+    drawn: text.trim() === '' && context.previous ? {} : parsed.fields,
+  };
+}
+
+function offersFor(
+  { text, caret }: Session,
+  game: LoggedGame,
+  state: GameState,
+  parsed: ParsedLine,
+  before: GameState,
+): readonly Completion[] {
+  if (state.unit !== null && state.unit !== 'scrimmage' && text.trim() === '') return [];
+  const { down, distance, toGoal } = before;
+  const bucket = bucketOf({ unit: state.unit, down, distance, toGoal, fresh: state.fresh }, game.buckets);
+  const frequencies = frequenciesOf(game.history[state.offense ?? ''] ?? []);
+  const said = new Set(Object.keys(parsed.fields) as SnapField[]);
+  return complete(text, caret, game.book, frequencies, bucket, said, MOST_OFFERS);
+}

@@ -1,0 +1,121 @@
+'use client';
+/** The cards beside the line: what the rules make of it, who has the ball first, what needs review. */
+import Button from '@mui/material/Button';
+import { STARTS, type Event, type LineView, type LoggedGame } from '@/core/log';
+import { describeState, explain, type GameState } from '@/core/rules';
+
+const short = (s: GameState): string => describeState(s).split(',')[0]!;
+const rest = (s: GameState): string => describeState(s).split(', ').slice(1).join(', ');
+
+export function Arithmetic({ view }: { readonly view: LineView }) {
+  const { before, after } = view.follows;
+  const ball = view.context.state?.offense ?? null;
+  const open =
+    after.unknown.includes('no_result') ||
+    after.unknown.includes('no_gain') ||
+    Object.keys(view.parsed.fields).length === 0;
+  const turned = after.state.offense && after.state.offense !== ball;
+  return (
+    <section className="card arith" aria-label="Arithmetic" aria-live="polite">
+      <div>
+        <span className="small quiet">before{ball ? `, ${ball} has the ball` : ''}</span>
+        <div className="big" data-testid="before">
+          {short(before)}
+        </div>
+        <span className="small">{rest(before)}</span>
+      </div>
+      <div aria-hidden="true" className="big">
+        →
+      </div>
+      <div>
+        <span className="small quiet">{open ? 'no result yet' : explain(after.steps) || 'after'}</span>
+        <div className="big" data-testid="after">
+          {open ? '…' : short(after.state)}
+        </div>
+        <span className="small">
+          {open ? '' : `${rest(after.state)}${turned ? `, ${after.state.offense} ball` : ''}`}
+        </span>
+      </div>
+    </section>
+  );
+}
+
+interface StartProps {
+  readonly view: LineView;
+  readonly game: LoggedGame;
+  readonly nameOf: (key: string) => string;
+  readonly send: (event: Event) => void;
+}
+
+export function StartCard({ view, game, nameOf, send }: StartProps) {
+  if (view.starts === null) return null;
+  const { ask, why } = STARTS[view.starts];
+  return (
+    <section className="card flag" aria-label="Who has the ball first">
+      <strong>{ask}</strong> {why} Choose, or begin the line with{' '}
+      <span className="mono">{game.home.toLowerCase()}</span> or{' '}
+      <span className="mono">{game.away.toLowerCase()}</span>.
+      <span className="remedies">
+        {[game.home, game.away].map((team, i) => (
+          <Button
+            key={team}
+            variant={view.start === team ? 'contained' : 'outlined'}
+            aria-pressed={view.start === team}
+            onClick={() => send({ type: 'start', team })}
+          >
+            <kbd>F{6 + i}</kbd>&nbsp;{nameOf(team)}
+          </Button>
+        ))}
+      </span>
+    </section>
+  );
+}
+
+const LEVEL_WORDS = { finding: ' doesn’t add up', note: ', rounding', cannot_know: ', cannot know' } as const;
+
+interface ReviewProps {
+  readonly view: LineView;
+  readonly snaps: number;
+  readonly send: (event: Event) => void;
+}
+
+export function ReviewCard({ view: { finding, todo }, snaps, send }: ReviewProps) {
+  if (!finding)
+    return snaps === 0 ? null : (
+      <section className="card small quiet">
+        {snaps === 1 ? '1 snap logged; it adds up.' : `${snaps} snaps logged; all of them add up.`}
+      </section>
+    );
+  return (
+    <section
+      className={`card ${finding.level === 'note' ? '' : 'flag'}`}
+      aria-label="Needs review"
+      data-testid="finding"
+    >
+      <button type="button" className="plain" onClick={() => send({ type: 'edit', snapId: finding.snapId })}>
+        <strong>
+          Snap {finding.number}
+          {LEVEL_WORDS[finding.level]}.
+        </strong>
+      </button>{' '}
+      {finding.sentence}
+      <span className="remedies">
+        {finding.remedies.slice(0, 3).map((r, i) => (
+          <button
+            key={r.label}
+            type="button"
+            className="plain"
+            onClick={() => send({ type: 'remedy', remedy: r })}
+          >
+            <kbd>F{i + 1}</kbd> {r.label}
+          </button>
+        ))}
+        {todo.length > 1 && (
+          <span className="quiet small">
+            <kbd>F4</kbd> next of {todo.length}
+          </span>
+        )}
+      </span>
+    </section>
+  );
+}

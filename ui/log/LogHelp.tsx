@@ -1,0 +1,67 @@
+'use client';
+/** What can be typed and pressed here: the line of hints below the snap line, and the help behind "?". */
+import Dialog from '@mui/material/Dialog';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import { HELP } from '@/core/line';
+import { LOG_COMMANDS } from '@/core/log';
+import { chordWords } from '../shared/keys';
+
+export function HintLine({ status }: { readonly status: string }) {
+  return (
+    <p className="small quiet hints">
+      <span role="status" data-testid="said">
+        {status}
+      </span>
+      {LOG_COMMANDS.filter((c) => c.hint).map((c) => (
+        <span key={c.id}>
+          <kbd>{chordWords(c.keys[0]!)}</kbd> {c.label}
+        </span>
+      ))}
+    </p>
+  );
+}
+
+export function LogHelp({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+  return (
+    <Dialog open={open} onClose={onClose} aria-labelledby="help-title" maxWidth="md">
+      <DialogTitle id="help-title">The snap line</DialogTitle>
+      <DialogContent>
+        <table className="rows">
+          <thead>
+            <tr>
+              <th>written</th>
+              <th>means</th>
+            </tr>
+          </thead>
+          <tbody>
+            {HELP.map(([written, means]) => (
+              <tr key={written}>
+                <td className="mono">{written}</td>
+                <td>{means}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <p className="small">
+          Words come in any order. Any term of your book counts, the longest match wins. <kbd>Esc</kbd> closes
+          this.
+        </p>
+        <table className="rows" aria-label="Keys">
+          <tbody>
+            {LOG_COMMANDS.map((c) => (
+              <tr key={c.id}>
+                <td>
+                  {c.keys.map((k) => (
+                    <kbd key={k}>{chordWords(k)}</kbd>
+                  ))}
+                </td>
+                <td>{c.label}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </DialogContent>
+    </Dialog>
+  );
+}

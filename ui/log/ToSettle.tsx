@@ -1,0 +1,37 @@
+'use client';
+/** What the store refused of this game, or another member wrote meanwhile, each with its place and its line. */
+import { formatLine } from '@/core/line';
+import { placeAfter, type Event, type LoggedGame } from '@/core/log';
+import type { SnapFields } from '@/core/snap';
+import type { Queued } from '@/core/sync';
+import { Unsettled } from '../sync/SaveStatus';
+
+interface ToSettleProps {
+  readonly game: LoggedGame;
+  readonly entries: readonly Queued[];
+  readonly send: (event: Event) => void;
+}
+
+export function ToSettle({ game, entries, send }: ToSettleProps) {
+  if (entries.length === 0) return null;
+  const words = { book: game.book, profile: game.profile, state: null, previous: null };
+  return (
+    <div className="card" role="alert">
+      <ul className="plainlist" aria-label="Changes to settle">
+        {entries.map((q) => {
+          const put = q.op.do === 'put' && q.state === 'refused' ? q.op : null;
+          const number = game.rows.findIndex((r) => r.snap.snapId === q.op.row) + 1;
+          return (
+            <Unsettled
+              key={q.op.id}
+              entry={q}
+              {...(put ? { line: formatLine(put.fields as SnapFields, words) } : {})}
+              place={put ? `after snap ${placeAfter(game, put.after)}` : `on snap ${number}`}
+              onFix={() => send(put ? { type: 'fix', id: put.id } : { type: 'edit', snapId: q.op.row })}
+            />
+          );
+        })}
+      </ul>
+    </div>
+  );
+}

@@ -1,0 +1,31 @@
+/** Chords as the command lists write them: Mod is Ctrl, or Command on a Mac. Letters go by their place on the keyboard. */
+export type KeyPress = Pick<KeyboardEvent, 'key' | 'code' | 'altKey' | 'ctrlKey' | 'metaKey' | 'shiftKey'>;
+
+export function chordOf(e: KeyPress): string {
+  const letter = /^Key([A-Z])$/.exec(e.code)?.[1];
+  const plain = !e.altKey && !e.ctrlKey && !e.metaKey;
+  const key = letter && !plain ? letter : e.key;
+  return [
+    e.ctrlKey || e.metaKey ? 'Mod' : null,
+    e.altKey ? 'Alt' : null,
+    e.shiftKey && !(plain && key.length === 1) ? 'Shift' : null,
+    key,
+  ]
+    .filter(Boolean)
+    .join('+');
+}
+
+const WORDS: Readonly<Record<string, string>> = {
+  Mod: 'Ctrl',
+  ArrowUp: '↑',
+  ArrowDown: '↓',
+  ArrowLeft: '←',
+  ArrowRight: '→',
+  Escape: 'Esc',
+};
+/** A chord as it stands on a key cap. */
+export const chordWords = (chord: string): string =>
+  chord
+    .split('+')
+    .map((k) => WORDS[k] ?? k)
+    .join(' ');
