@@ -1,14 +1,33 @@
 import { defineConfig } from '@playwright/test';
+import { readdirSync } from 'node:fs';
+import path from 'node:path';
+import type { PlaceOptions } from './e2e/place';
 
-/** Debian's Chromium, offline switches on; one server for all journeys (e2e/setup.ts). */
-export default defineConfig({
+/** What a file of journeys finds, where it is not the demo season on the common cluster. */
+const PLACES: Readonly<Record<string, Partial<PlaceOptions>>> = {
+  '2-first.spec.ts': { site: 'empty' },
+  '3-outage.spec.ts': { cluster: 'outage' },
+};
+/** The longest first, so that none is left to run alone at the end. */
+const LONGEST = ['91-schedules.spec.ts', '4-open-to-all.spec.ts', '8-hostile.spec.ts', '5-book.spec.ts'];
+const rank = (file: string): number => (LONGEST.includes(file) ? LONGEST.indexOf(file) : LONGEST.length);
+const files = readdirSync(path.join(import.meta.dirname, 'e2e'))
+  .filter((f) => f.endsWith('.spec.ts'))
+  .sort((a, b) => rank(a) - rank(b));
+
+/** Debian's Chromium, offline switches on; a project, a database and a server a file (e2e/place.ts), two files at a time. */
+export default defineConfig<object, PlaceOptions>({
   testDir: 'e2e',
-  testMatch: /.*\.spec\.ts/,
-  workers: 1,
+  workers: 2,
   fullyParallel: false,
   // Generous: the machine may be shared and slow; a journey fails by what it sees, not by the clock.
   timeout: 420_000,
   expect: { timeout: 45_000 },
+  projects: files.map((file) => ({
+    name: file.replace('.spec.ts', ''),
+    testMatch: file,
+    use: PLACES[file] ?? {},
+  })),
   reporter: [['list'], ['json']],
   globalSetup: './e2e/setup.ts',
   outputDir: '.vobrik/journeys',

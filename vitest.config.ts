@@ -16,7 +16,7 @@ export default defineConfig({
             'client/**/*.test.ts',
             'demo/**/*.test.ts',
             'ui/**/*.test.ts',
-            'app/lib/**/*.test.ts',
+            'render/**/*.test.ts',
             'bench/**/*.test.ts',
             'docs/**/*.test.ts',
           ],

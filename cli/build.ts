@@ -14,6 +14,7 @@ const SOURCES = [
   'ui',
   'client',
   'core',
+  'render',
   'store',
   'workers',
   'proxy.ts',

@@ -207,6 +207,26 @@ export async function ensureDatabase(cluster: Cluster, database: string): Promis
   }
 }
 
+/** A copy of a database that nobody is connected to. */
+export async function cloneDatabase(cluster: Cluster, template: string, database: string): Promise<void> {
+  const client = new Client({ connectionString: cluster.url('postgres') });
+  await client.connect();
+  try {
+    for (let tries = 0; ; tries++) {
+      try {
+        await client.query(`create database "${database}" template "${template}"`);
+        return;
+      } catch (e) {
+        // Another copies the same template at this moment.
+        if ((e as { code?: string }).code !== '55006' || tries > 100) throw e;
+        await new Promise((r) => setTimeout(r, 100));
+      }
+    }
+  } finally {
+    await client.end();
+  }
+}
+
 export async function dropDatabase(cluster: Cluster, database: string): Promise<void> {
   const client = new Client({ connectionString: cluster.url('postgres') });
   await client.connect();

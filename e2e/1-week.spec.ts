@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { DEMO, HALF_GAME, line, pdfText, saved, signIn, type } from './staff';
+import { expect, test } from './place';
+import { SITE, HALF_GAME, line, pdfText, saved, signIn, type } from './staff';
 
 test('from the half-logged game to a printed call sheet', async ({ page }) => {
   await signIn(page);
@@ -129,13 +129,13 @@ test('from the half-logged game to a printed call sheet', async ({ page }) => {
   await test.step('the PDF has all twelve on one page, Letter and A4', async () => {
     await expect(page.locator('#saved')).toHaveText(/^saved/);
     await page.getByRole('link', { name: 'Print preview' }).click();
-    await expect(page.getByRole('img', { name: /12 calls in 4 sections/ })).toBeVisible();
+    await expect(page.getByRole('img', { name: /page 1 of 1$/ })).toBeVisible();
     const key = page.url().split('/')[4]!;
     for (const [paper, size] of [
       ['letter', [612, 792]],
       ['a4', [595.28, 841.89]],
     ] as const) {
-      const response = await page.request.get(`${DEMO()}/api/sheets/${key}/pdf?paper=${paper}`);
+      const response = await page.request.get(`${SITE()}/api/sheets/${key}/pdf?paper=${paper}`);
       expect(response.headers()['content-type']).toBe('application/pdf');
       const pdf = await pdfText(new Uint8Array(await response.body()));
       expect(pdf.pages).toBe(1);
@@ -150,7 +150,7 @@ test('from the half-logged game to a printed call sheet', async ({ page }) => {
 
 test('edit, insert, remove and undo, all by keyboard', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${DEMO()}/log/${HALF_GAME}`);
+  await page.goto(`${SITE()}/log/${HALF_GAME}`);
   await expect(line(page)).toBeFocused();
   await page.keyboard.press('ArrowUp');
   const shown = await line(page).inputValue();
@@ -184,7 +184,7 @@ test('problems are named in place, the nearest word is one key away, and a line 
   page,
 }) => {
   await signIn(page);
-  await page.goto(`${DEMO()}/log/${HALF_GAME}`);
+  await page.goto(`${SITE()}/log/${HALF_GAME}`);
   await page.keyboard.type('pwoer r +6');
   await expect(page.getByRole('alert').filter({ hasText: '“pwoer” is not in the book' })).toBeVisible();
   await page.keyboard.press('Tab');
@@ -216,7 +216,7 @@ test('two members at one game: different fields both land, the same field is off
   await signIn(a);
   await signIn(b, 'Ivo Sedgewarden');
   for (const p of [a, b]) {
-    await p.goto(`${DEMO()}/log/${HALF_GAME}`);
+    await p.goto(`${SITE()}/log/${HALF_GAME}`);
     await expect(line(p)).toBeFocused();
     await p.keyboard.press('ArrowUp');
     await p.keyboard.press('End');
@@ -241,21 +241,21 @@ test('two members at one game: different fields both land, the same field is off
 
 test('words of the book: add, say, merge', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${DEMO()}/book?kind=coverage`);
+  await page.goto(`${SITE()}/book?kind=coverage`);
   await page.getByRole('textbox', { name: 'Word', exact: true }).fill('blue three');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(page.getByText('“blue three” is in the book')).toBeVisible();
-  await page.goto(`${DEMO()}/log/${HALF_GAME}`);
+  await page.goto(`${SITE()}/log/${HALF_GAME}`);
   await type(page, '1&10 @o30 blue three power r +1');
   await saved(page);
-  await page.goto(`${DEMO()}/book?kind=coverage`);
+  await page.goto(`${SITE()}/book?kind=coverage`);
   await page.getByRole('button', { name: /^blue three/ }).click();
   await page.getByRole('button', { name: 'merge blue three into another word' }).click();
   await page.getByRole('combobox', { name: 'Keep' }).click();
   await page.getByRole('option', { name: 'cover 3', exact: true }).click();
   await page.getByRole('button', { name: 'Merge', exact: true }).click();
   await expect(page.getByText('merged; 1 snap and 0 plays now say the kept word')).toBeVisible();
-  await page.goto(`${DEMO()}/log/${HALF_GAME}`);
+  await page.goto(`${SITE()}/log/${HALF_GAME}`);
   await page.keyboard.press('ArrowUp');
   await expect(line(page)).toHaveValue(/cover 3/);
   await page.keyboard.press('Alt+KeyX');
@@ -264,10 +264,10 @@ test('words of the book: add, say, merge', async ({ page }) => {
 
 test('a guest is told who could, and the address of another game is a plain not-found', async ({ page }) => {
   await signIn(page, 'Merrit Gorsefield');
-  await page.goto(`${DEMO()}/book?kind=formation`);
+  await page.goto(`${SITE()}/book?kind=formation`);
   await expect(page.getByRole('button', { name: /^merge / })).toHaveCount(0);
-  expect((await page.goto(`${DEMO()}/log/no-such-game`))!.status()).toBe(404);
-  const cards = await page.request.get(`${DEMO()}/api/book/cards?paper=a4`);
+  expect((await page.goto(`${SITE()}/log/no-such-game`))!.status()).toBe(404);
+  const cards = await page.request.get(`${SITE()}/api/book/cards?paper=a4`);
   expect(cards.status()).toBe(200);
   await page.getByRole('button', { name: 'sign out' }).click();
   await expect(page).toHaveURL(/sign-in/);
@@ -277,15 +277,15 @@ test('a guest is told who could, and the address of another game is a plain not-
   await expect(page.getByRole('link', { name: /The week: no opponent chosen/ })).toBeVisible();
   await expect(page.getByRole('navigation', { name: 'Work' }).getByRole('link')).toHaveCount(0);
   for (const path of ['/log', '/read', '/plan', '/book', '/staff', '/log/import']) {
-    await page.goto(DEMO() + path);
+    await page.goto(SITE() + path);
     await expect(page.getByRole('heading', { name: 'Not for your roles' }), path).toBeVisible();
   }
-  const refused = await page.request.get(`${DEMO()}/api/export`);
+  const refused = await page.request.get(`${SITE()}/api/export`);
   expect([refused.status(), ((await refused.json()) as { error: string }).error]).toEqual([
     403,
     'exporting the program is for a coordinator or coach or charter.',
   ]);
-  const cross = await page.request.post(`${DEMO()}/api/sync`, {
+  const cross = await page.request.post(`${SITE()}/api/sync`, {
     headers: { origin: 'http://elsewhere.invalid', 'content-type': 'application/json' },
     data: { scope: `game:${HALF_GAME}`, ops: [] },
   });
@@ -293,7 +293,7 @@ test('a guest is told who could, and the address of another game is a plain not-
 });
 
 test('headers and cookie are as OWASP asks', async ({ page }) => {
-  const response = (await page.goto(`${DEMO()}/sign-in`))!;
+  const response = (await page.goto(`${SITE()}/sign-in`))!;
   const headers = response.headers();
   expect(headers['content-security-policy']).toMatch(
     /default-src 'self'.*script-src 'self' 'nonce-.*frame-ancestors 'none'/,
@@ -306,16 +306,16 @@ test('headers and cookie are as OWASP asks', async ({ page }) => {
   await signIn(page);
   const cookie = (await page.context().cookies()).find((c) => c.name === 'vobrik_session')!;
   expect([cookie.httpOnly, cookie.sameSite]).toEqual([true, 'Strict']);
-  expect((await page.request.get(`${DEMO()}/api/sync?scope=game:${HALF_GAME}`)).status()).toBe(200);
+  expect((await page.request.get(`${SITE()}/api/sync?scope=game:${HALF_GAME}`)).status()).toBe(200);
   await page.getByRole('button', { name: 'sign out' }).click();
   await expect(page).toHaveURL(/sign-in/);
-  expect((await page.request.get(`${DEMO()}/api/sync?scope=game:${HALF_GAME}`)).status()).toBe(401);
+  expect((await page.request.get(`${SITE()}/api/sync?scope=game:${HALF_GAME}`)).status()).toBe(401);
 });
 
 test('nothing loads from another host', async ({ page }) => {
   const hosts = new Set<string>();
   page.on('request', (r) => hosts.add(new URL(r.url()).host));
   await signIn(page);
-  for (const path of ['/log', '/read', '/plan', '/book', '/staff']) await page.goto(DEMO() + path);
-  expect([...hosts]).toEqual([new URL(DEMO()).host]);
+  for (const path of ['/log', '/read', '/plan', '/book', '/staff']) await page.goto(SITE() + path);
+  expect([...hosts]).toEqual([new URL(SITE()).host]);
 });

@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './place';
 import { DEMO_SEED, simulateSeason } from '../demo/league';
 import { pack, snapToRow, unpack, writeCsv } from '../core/table';
-import { EMPTY, enter, line, saved, type } from './staff';
+import { SITE, enter, line, saved, type } from './staff';
 
 test.describe.configure({ mode: 'serial' });
 
@@ -12,7 +12,7 @@ const table = writeCsv('snaps', game.snaps.map(snapToRow));
 const upload = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
 
 test('the first visit asks who you are, refuses what is wrong, keeps what was typed', async ({ page }) => {
-  await page.goto(EMPTY());
+  await page.goto(SITE());
   await expect(page).toHaveURL(/\/first$/);
   await page.getByLabel('Program').fill('Alder staff');
   await page.getByLabel('Level').click();
@@ -27,13 +27,13 @@ test('the first visit asks who you are, refuses what is wrong, keeps what was ty
   await page.getByLabel('Password').fill('a good long password');
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByText('There is no film yet.')).toBeVisible();
-  await page.goto(`${EMPTY()}/first`);
+  await page.goto(`${SITE()}/first`);
   await expect(page).not.toHaveURL(/first/);
 });
 
 test.describe('signed in', () => {
   test.beforeEach(async ({ page }) => {
-    await page.goto(`${EMPTY()}/sign-in`);
+    await page.goto(`${SITE()}/sign-in`);
     await expect(page.getByText('Demo data')).toHaveCount(0);
     await page.getByLabel('Name').fill('ada analyst');
     await page.getByLabel('Password').fill('a good long password');
@@ -71,7 +71,7 @@ test.describe('signed in', () => {
           : row;
       })
       .join('\r\n');
-    await page.goto(`${EMPTY()}/log/import`);
+    await page.goto(`${SITE()}/log/import`);
     await page.getByLabel('Files to import').setInputFiles(upload('snaps.csv', spoiled));
     await page.getByRole('button', { name: 'Import', exact: true }).click();
     await expect(page.getByText('12 faults; nothing was imported.')).toBeVisible();
@@ -79,19 +79,19 @@ test.describe('signed in', () => {
     await expect(faults).toHaveCount(13);
     await expect(faults.filter({ hasText: 'one of L, M, R' })).toContainText('4');
     await expect(faults.filter({ hasText: 'two digits, backs then tight ends' })).toContainText('personnel');
-    await page.goto(`${EMPTY()}/log`);
+    await page.goto(`${SITE()}/log`);
     await expect(page.getByText('No games yet.')).toBeVisible();
   });
 
   test('a game of about 180 snaps by file upload, then export', async ({ page }) => {
     expect(game.snaps.length).toBeGreaterThanOrEqual(170);
-    await page.goto(`${EMPTY()}/log/import`);
+    await page.goto(`${SITE()}/log/import`);
     await page.getByLabel('Files to import').setInputFiles(upload('saturday.csv', table));
     await page.getByRole('button', { name: 'Import', exact: true }).click();
     await expect(page.getByText(`${game.snaps.length} snaps`)).toBeVisible();
-    await page.goto(`${EMPTY()}/log/${game.key}`);
+    await page.goto(`${SITE()}/log/${game.key}`);
     await expect(page.getByText(`${game.snaps.length} snaps logged; all of them add up.`)).toBeVisible();
-    const zip = await page.request.get(`${EMPTY()}/api/export`);
+    const zip = await page.request.get(`${SITE()}/api/export`);
     const files = unpack('program.zip', new Uint8Array(await zip.body()));
     if (!files.ok) throw new Error(files.remedy);
     const out = files.files.find((f) => f.name === 'snaps.csv')!.text;
@@ -100,7 +100,7 @@ test.describe('signed in', () => {
   });
 
   test('a game from nothing: who kicks off, a half without film, typed anchors', async ({ page }) => {
-    await page.goto(`${EMPTY()}/log`);
+    await page.goto(`${SITE()}/log`);
     await page.getByLabel('Away').click();
     await page.getByRole('option', { name: 'a new team …' }).click();
     await page.getByLabel('Name of the away team').fill('Fen Gulls');
@@ -131,7 +131,7 @@ test.describe('signed in', () => {
   });
 
   test('a keeper adds a member, who signs in and may not keep members', async ({ page, browser }) => {
-    await page.goto(`${EMPTY()}/staff`);
+    await page.goto(`${SITE()}/staff`);
     await page.getByLabel('Name').fill('Bo Charter');
     await page.getByLabel('First password').fill('another good one');
     await page.getByRole('button', { name: 'Add', exact: true }).click();
@@ -141,7 +141,7 @@ test.describe('signed in', () => {
     await expect(other.getByText('Name or password is wrong.')).toBeVisible();
     await enter(other, 'Bo Charter', 'another good one');
     await expect(other.getByRole('heading', { name: 'What is next' })).toBeVisible();
-    await other.goto(`${EMPTY()}/staff`);
+    await other.goto(`${SITE()}/staff`);
     await expect(other.getByRole('button', { name: 'Add', exact: true })).toHaveCount(0);
     await other.context().close();
   });
@@ -150,7 +150,7 @@ test.describe('signed in', () => {
     page,
     browser,
   }) => {
-    await page.goto(`${EMPTY()}/staff`);
+    await page.goto(`${SITE()}/staff`);
     await page.getByLabel('Name').fill('Kim Only Keeper');
     await page.getByLabel('First password').fill('another good one');
     await page.getByRole('checkbox', { name: 'charter' }).uncheck();
@@ -161,11 +161,11 @@ test.describe('signed in', () => {
     await enter(other, 'Kim Only Keeper', 'another good one');
     await expect(other.getByText(/a keeper finds members and backup under/)).toBeVisible();
     for (const path of ['/log', '/read', '/plan', '/book', '/book/draw']) {
-      await other.goto(EMPTY() + path);
+      await other.goto(SITE() + path);
       await expect(other.getByRole('heading', { name: 'Not for your roles' }), path).toBeVisible();
       await expect(other.getByText(/is for a coordinator or coach or charter/)).toBeVisible();
     }
-    const refused = await other.request.get(`${EMPTY()}/api/book/cards`);
+    const refused = await other.request.get(`${SITE()}/api/book/cards`);
     expect([refused.status(), ((await refused.json()) as { error: string }).error]).toEqual([
       403,
       'reading the book is for a coordinator or coach or charter.',

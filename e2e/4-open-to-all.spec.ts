@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
-import { DEMO, HALF_GAME, signIn } from './staff';
+import { expect, test, type Page } from './place';
+import { SITE, HALF_GAME, signIn } from './staff';
 
 const found: string[] = [];
 
@@ -26,11 +26,11 @@ for (const scheme of ['light', 'dark'] as const) {
     found.length = 0;
     const context = await browser.newContext({ colorScheme: scheme });
     const page = await context.newPage();
-    await page.goto(`${DEMO()}/sign-in`);
+    await page.goto(`${SITE()}/sign-in`);
     await look(page, 'sign in');
     await signIn(page);
     await look(page, 'week');
-    await page.goto(`${DEMO()}/plan`);
+    await page.goto(`${SITE()}/plan`);
     await look(page, 'plan');
     await page.getByRole('button', { name: 'Start' }).click();
     await expect(page.getByRole('link', { name: 'Print preview' })).toBeVisible();
@@ -55,11 +55,11 @@ for (const scheme of ['light', 'dark'] as const) {
       '/staff',
       `${sheet}/print`,
     ]) {
-      await page.goto(DEMO() + path);
+      await page.goto(SITE() + path);
       await page.waitForLoadState('networkidle');
       await look(page, path);
     }
-    await page.goto(`${DEMO()}/log/${HALF_GAME}`);
+    await page.goto(`${SITE()}/log/${HALF_GAME}`);
     await page.keyboard.type('11 trips r pwoer');
     await look(page, 'log with a problem');
     await page.keyboard.press('Escape');
@@ -67,10 +67,10 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.keyboard.press('Alt+KeyL');
     await expect(page.getByRole('dialog')).toBeVisible();
     await look(page, 'look card');
-    await page.goto(`${DEMO()}/staff`);
+    await page.goto(`${SITE()}/staff`);
     await page.getByRole('button', { name: 'Change the rules' }).click();
     await look(page, 'rules of counting');
-    await page.goto(`${DEMO()}/book?term=formation-trips`);
+    await page.goto(`${SITE()}/book?term=formation-trips`);
     await page.getByRole('button', { name: 'split trips' }).click();
     await expect(page.getByTestId('split-count')).toBeVisible();
     await look(page, 'splitting a word');

@@ -1,9 +1,9 @@
 /** The book and the look: a formation nobody has named, rules that move the counts, merges taken back, look cards, 7-on-7. */
 import { readFileSync } from 'node:fs';
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expect, test, type Locator, type Page } from './place';
 import { DEFAULT_BOOK } from '../core/book/default-book';
 import { writeBook } from '../core/book/term';
-import { DEMO, HALF_GAME, line, pdfText, saved, signIn, type } from './staff';
+import { SITE, HALF_GAME, line, pdfText, saved, signIn, type } from './staff';
 
 const choose = async (page: Page, label: string | RegExp, option: string | RegExp): Promise<void> => {
   await page.getByRole('combobox', { name: label }).click();
@@ -35,7 +35,7 @@ test('from a formation nobody has named to a named, drawn, tagged one, found by 
     await what;
   };
   await signIn(page);
-  await page.goto(`${DEMO()}/log/${HALF_GAME}`);
+  await page.goto(`${SITE()}/log/${HALF_GAME}`);
   await expect(line(page)).toBeFocused();
   await act(page.keyboard.type('1&10 @o30r 11 gull r gun 4-2 over cover 3 inside zone r #22 +3'));
   await expect(page.getByText('draw it as a formation')).toBeVisible();
@@ -62,7 +62,7 @@ test('from a formation nobody has named to a named, drawn, tagged one, found by 
   expect(actions).toBeLessThanOrEqual(25);
   test.info().annotations.push({ type: 'actions', description: String(actions) });
 
-  await page.goto(`${DEMO()}/read?team=STG`);
+  await page.goto(`${SITE()}/read?team=STG`);
   for (const [field, value] of [
     ['structure', /^3x1/],
     ['strong side', /^wing trey condensed/],
@@ -78,13 +78,13 @@ test('from a formation nobody has named to a named, drawn, tagged one, found by 
   await expect(page.getByRole('heading', { name: 'gull right, gun' })).toBeVisible();
   expect(await snapsIn(page)).toBe(1);
 
-  await page.goto(`${DEMO()}/book?find=gull`);
+  await page.goto(`${SITE()}/book?find=gull`);
   await page.getByRole('button', { name: /^gull/ }).click();
   await expect(page.getByRole('region', { name: 'The word gull' })).toContainText(
     'wing trey condensed right',
   );
   const href = await page.getByRole('link', { name: 'Print its card' }).getAttribute('href');
-  const card = await pdfText(new Uint8Array(await (await page.request.get(DEMO() + href!)).body()));
+  const card = await pdfText(new Uint8Array(await (await page.request.get(SITE() + href!)).body()));
   expect(card.pages).toBe(1);
   expect(card.text).toContain('gull right');
   expect(card.text).toContain('3x1 to the right');
@@ -106,7 +106,7 @@ test('from a formation nobody has named to a named, drawn, tagged one, found by 
 
 test('a man is moved by keys alone, and taken back', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${DEMO()}/book/draw?from=formation-doubles`);
+  await page.goto(`${SITE()}/book/draw?from=formation-doubles`);
   await page.getByRole('button', { name: /^H: 8\.0 yards left/ }).focus();
   await page.keyboard.press('Shift+ArrowRight');
   await expect(page.getByRole('button', { name: /^H: 6\.7 yards left|^H: 6\.4 yards left/ })).toBeVisible();
@@ -127,11 +127,11 @@ test('a man is moved by keys alone, and taken back', async ({ page }) => {
 test('the strength rule moves the counts, and back', async ({ page }) => {
   await signIn(page);
   const byStrength = async () => {
-    await page.goto(`${DEMO()}/read?team=STG&slice=boundary:the boundary`);
+    await page.goto(`${SITE()}/read?team=STG&slice=boundary:the boundary`);
     return snapsIn(page);
   };
   const before = await byStrength();
-  await page.goto(`${DEMO()}/staff`);
+  await page.goto(`${SITE()}/staff`);
   await page.getByRole('button', { name: 'Change the rules' }).click();
   await choose(page, 'strength by', 'the tight end');
   await page.getByRole('combobox', { name: 'then by' }).first().click();
@@ -139,7 +139,7 @@ test('the strength rule moves the counts, and back', async ({ page }) => {
   await page.getByRole('button', { name: 'Keep the rules' }).click();
   await expect(page.getByText('Strength by the tight end, then more receivers')).toBeVisible();
   expect(await byStrength()).not.toBe(before);
-  await page.goto(`${DEMO()}/staff`);
+  await page.goto(`${SITE()}/staff`);
   await page.getByRole('button', { name: 'Change the rules' }).click();
   await page.getByRole('textbox', { name: 'backed up, from' }).fill('95');
   await page.getByRole('button', { name: 'Keep the rules' }).click();
@@ -157,7 +157,7 @@ test('the strength rule moves the counts, and back', async ({ page }) => {
 
 test('one word into two by a condition with its count, and taken back', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${DEMO()}/book?term=formation-trey`);
+  await page.goto(`${SITE()}/book?term=formation-trey`);
   await page.getByRole('button', { name: 'split trey' }).click();
   await choose(page, 'When', 'people');
   const twelve = page.getByRole('checkbox', { name: /^12 \(\d+\)$/ });
@@ -168,9 +168,9 @@ test('one word into two by a condition with its count, and taken back', async ({
   await page.getByRole('textbox', { name: 'New word' }).fill('trey heavy');
   await page.getByRole('button', { name: 'Split', exact: true }).click();
   await expect(page.getByText(`split; ${n} snaps now say the other word`)).toBeVisible();
-  await page.goto(`${DEMO()}/book?find=trey heavy`);
+  await page.goto(`${SITE()}/book?find=trey heavy`);
   await expect(page.getByRole('button', { name: new RegExp(`^trey heavy ?${n}`) })).toBeVisible();
-  await page.goto(`${DEMO()}/book`);
+  await page.goto(`${SITE()}/book`);
   await page.getByRole('button', { name: 'take back: trey heavy split from trey' }).click();
   await expect(page.getByText(`taken back; ${n} snaps say again what they said`)).toBeVisible();
 });
@@ -187,7 +187,7 @@ test('the look card is reached from Log, Read, a reel and Plan, and places all t
     expect(await dialog.getByRole('table').count()).toBe(3);
     await dialog.getByRole('button', { name: 'Close' }).click();
   };
-  await page.goto(`${DEMO()}/log/${HALF_GAME}`);
+  await page.goto(`${SITE()}/log/${HALF_GAME}`);
   await expect(line(page)).toBeFocused();
   await page.keyboard.type('12 wing pro r i 4-3 over cover 3 strong stretch r');
   await page.keyboard.press('Alt+KeyL');
@@ -199,10 +199,10 @@ test('the look card is reached from Log, Read, a reel and Plan, and places all t
   await expect(line(page)).toBeFocused();
   await page.keyboard.press('Escape');
 
-  await page.goto(`${DEMO()}/read?team=STG&slice=play:run;direction:R&reel=all`);
+  await page.goto(`${SITE()}/read?team=STG&slice=play:run;direction:R&reel=all`);
   await page.getByRole('dialog').getByRole('button', { name: 'look card' }).click();
   await ledger();
-  await page.goto(`${DEMO()}/read?team=STG`);
+  await page.goto(`${SITE()}/read?team=STG`);
   await page
     .getByRole('button', { name: /^look card of / })
     .first()
@@ -210,7 +210,7 @@ test('the look card is reached from Log, Read, a reel and Plan, and places all t
   await expect(page.getByRole('dialog')).toContainText('in the box against');
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
 
-  await page.goto(`${DEMO()}/plan`);
+  await page.goto(`${SITE()}/plan`);
   await page.getByRole('button', { name: 'Start' }).click();
   await page.getByRole('button', { name: 'add Power right to 1st & 10' }).click();
   await page.getByRole('button', { name: 'look card of call 1' }).click();
@@ -232,7 +232,7 @@ test('a play: other pictures with the jobs they change, a set-up that the sheet 
   page,
 }) => {
   await signIn(page);
-  await page.goto(`${DEMO()}/book?kind=plays&play=play-angle`);
+  await page.goto(`${SITE()}/book?kind=plays&play=play-angle`);
   await choose(page, 'Play', 'Stick');
   await page.getByRole('spinbutton', { name: 'Shown at least' }).fill('99');
   await page.getByRole('button', { name: 'Link it' }).click();
@@ -240,7 +240,7 @@ test('a play: other pictures with the jobs they change, a set-up that the sheet 
   await expect(page.getByRole('region', { name: 'The play Angle' })).toContainText(
     /Show Stick first, 99 times: shown \d+, not yet enough/,
   );
-  await page.goto(`${DEMO()}/book?kind=plays&play=play-power-left`);
+  await page.goto(`${SITE()}/book?kind=plays&play=play-power-left`);
   const pictures = page.getByRole('region', { name: 'Other pictures' });
   await expect(pictures).toContainText(/\d+ can be shown with 12 people/);
   const first = pictures.getByRole('row').nth(1);
@@ -248,7 +248,7 @@ test('a play: other pictures with the jobs they change, a set-up that the sheet 
   await first.getByRole('button').click();
   await expect(pictures.getByRole('heading', { name: /new for \d+ of 11/ })).toBeVisible();
 
-  await page.goto(`${DEMO()}/plan`);
+  await page.goto(`${SITE()}/plan`);
   await page.getByRole('button', { name: 'Start' }).click();
   await page.getByRole('button', { name: 'add Angle to 1st & 10' }).click();
   await expect(page.getByRole('list', { name: 'Set-ups that are missing' })).toContainText(
@@ -258,14 +258,14 @@ test('a play: other pictures with the jobs they change, a set-up that the sheet 
 
 test('the book travels: formation sheets, book.json out and in', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${DEMO()}/book`);
+  await page.goto(`${SITE()}/book`);
   const sheet = await pdfText(
-    new Uint8Array(await (await page.request.get(`${DEMO()}/api/book/cards`)).body()),
+    new Uint8Array(await (await page.request.get(`${SITE()}/api/book/cards`)).body()),
   );
   for (const t of DEFAULT_BOOK.terms)
     if (t.kind === 'formation') expect(sheet.text).toContain(`${t.word} right`);
   const theirs = await pdfText(
-    new Uint8Array(await (await page.request.get(`${DEMO()}/api/book/cards?team=STG&paper=a4`)).body()),
+    new Uint8Array(await (await page.request.get(`${SITE()}/api/book/cards?team=STG&paper=a4`)).body()),
   );
   expect(theirs.text).toMatch(/Marrow Fen Stags: formations on 5 games.*\d+ of \d+ snaps/);
   expect(theirs.size.map(Math.round)).toEqual([595, 842]);
@@ -292,12 +292,12 @@ test('the book travels: formation sheets, book.json out and in', async ({ page }
   await expect(
     page.getByRole('alert').filter({ hasText: '“z”: “over” stands for 4-2 over already' }),
   ).toBeVisible();
-  expect((await page.request.get(`${DEMO()}/api/book/cards?term=no-such-word`)).status()).toBe(404);
+  expect((await page.request.get(`${SITE()}/api/book/cards?term=no-such-word`)).status()).toBe(404);
 });
 
 test('a word’s meaning is typed, refused by name when it cannot be read, and drawn', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${DEMO()}/book?kind=front`);
+  await page.goto(`${SITE()}/book?kind=front`);
   await page.getByRole('textbox', { name: 'Word', exact: true }).fill('wide even');
   await page.getByRole('textbox', { name: 'Means' }).fill('w9 w3 s3 x9 | M0');
   await expect(page.getByText('front man "x9" is not a side and a number')).toBeVisible();
@@ -311,9 +311,9 @@ test('a word’s meaning is typed, refused by name when it cannot be read, and d
 
 test('7-on-7 film has its own field and is never counted with eleven-man film', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${DEMO()}/read?team=STG`);
+  await page.goto(`${SITE()}/read?team=STG`);
   const eleven = await snapsIn(page);
-  await page.goto(`${DEMO()}/log`);
+  await page.goto(`${SITE()}/log`);
   await choose(page, 'Away', 'Marrow Fen Stags');
   await choose(page, 'Home', 'Tidewick Drovers');
   await choose(page, 'Kind of film', 'seven on seven');
@@ -323,7 +323,7 @@ test('7-on-7 film has its own field and is never counted with eleven-man film', 
   await type(page, 'offense=STG defense=DRO 1&10 @t40 trips r gun cover 3 stick +7');
   await type(page, '.. quarters snag inc');
   await saved(page);
-  await page.goto(`${DEMO()}/read?team=STG`);
+  await page.goto(`${SITE()}/read?team=STG`);
   expect(await snapsIn(page)).toBe(eleven);
   await choose(page, 'film', '7-on-7');
   await expect(page).toHaveURL(/film=seven/);
@@ -341,7 +341,7 @@ test('7-on-7 film has its own field and is never counted with eleven-man film', 
 
 test('a motion drawn by hand is named by its path, with what it changes', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${DEMO()}/book/draw?from=formation-trips`);
+  await page.goto(`${SITE()}/book/draw?from=formation-trips`);
   await page.getByRole('button', { name: 'Try a motion' }).click();
   const yard = (await page.locator('.drawfield').boundingBox())!.width / 51;
   await dragTo(page, page.getByRole('button', { name: /^H:/ }), -12 * yard, 1 * yard);

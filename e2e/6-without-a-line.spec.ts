@@ -1,12 +1,12 @@
 /** Five men on the board, backs, notes, people that do not fit a picture, and keys typed too early. */
-import { expect, test } from '@playwright/test';
-import { DEMO, line, saved, signIn, type } from './staff';
+import { expect, test } from './place';
+import { SITE, line, saved, signIn, type } from './staff';
 
 test('five men stand on the board of a flag game; its formation is typed, drawn and counted apart', async ({
   page,
 }) => {
   await signIn(page);
-  await page.goto(`${DEMO()}/book/draw`);
+  await page.goto(`${SITE()}/book/draw`);
   await page.getByRole('combobox', { name: 'game' }).click();
   await page.getByRole('option', { name: '5-a-side flag' }).click();
   await expect(page.locator('.drawfield g[data-letter]')).toHaveCount(5);
@@ -17,7 +17,7 @@ test('five men stand on the board of a flag game; its formation is typed, drawn 
   await page.getByRole('button', { name: 'Keep it in the Book' }).click();
   await expect(page.getByRole('alert').filter({ hasText: '“kite” is in the book' })).toBeVisible();
 
-  await page.goto(`${DEMO()}/log`);
+  await page.goto(`${SITE()}/log`);
   for (const [label, option] of [
     ['Away', 'Dunmorrow Lanterns'],
     ['Home', 'Tidewick Drovers'],
@@ -30,16 +30,16 @@ test('five men stand on the board of a flag game; its formation is typed, drawn 
   await page.getByRole('button', { name: 'Open it' }).click();
   await type(page, 'offense=LAN defense=DRO 1&10 @t45 kite r cover 3 smash +6');
   await saved(page);
-  await page.goto(`${DEMO()}/read?team=LAN&film=five`);
+  await page.goto(`${SITE()}/read?team=LAN&film=five`);
   await expect(page.getByRole('heading', { name: 'kite right' })).toBeVisible();
   await expect(page.getByRole('img', { name: /kite right: 2x1/ })).toBeVisible();
-  await page.goto(`${DEMO()}/read?team=LAN`);
+  await page.goto(`${SITE()}/read?team=LAN`);
   await expect(page.getByRole('heading', { name: 'kite right' })).toHaveCount(0);
 });
 
 test('a backfield is drawn by its own points, a word has notes and another name', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${DEMO()}/book?kind=backfield&term=backfield-gun-wide`);
+  await page.goto(`${SITE()}/book?kind=backfield&term=backfield-gun-wide`);
   await page.getByRole('link', { name: 'Draw', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Draw “gun wide”' })).toBeVisible();
   await page.getByRole('button', { name: /^T: 4\.0 yards left/ }).focus();
@@ -50,7 +50,7 @@ test('a backfield is drawn by its own points, a word has notes and another name'
     page.getByRole('alert').filter({ hasText: 'changed; what follows from it is computed anew' }),
   ).toBeVisible();
 
-  await page.goto(`${DEMO()}/book?kind=coverage&term=coverage-trap`);
+  await page.goto(`${SITE()}/book?kind=coverage&term=coverage-trap`);
   await page.getByRole('button', { name: 'aliases of trap' }).click();
   await page.getByRole('textbox', { name: 'Also said' }).last().fill('trap 2, corner trap');
   await page.getByRole('textbox', { name: 'Notes' }).fill('only against condensed sets');
@@ -67,7 +67,7 @@ test('a backfield is drawn by its own points, a word has notes and another name'
 
 test('people that the picture cannot hold are said while the line is typed', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${DEMO()}/log/2026-w08-stg-wre`);
+  await page.goto(`${SITE()}/log/2026-w08-stg-wre`);
   await expect(line(page)).toBeFocused();
   await page.keyboard.type('11 ace r under');
   await expect(page.getByTestId('says')).toHaveText(
@@ -79,7 +79,7 @@ test('people that the picture cannot hold are said while the line is typed', asy
 test('no keystroke is lost while the page comes alive', async ({ page }) => {
   await signIn(page);
   for (let round = 0; round < 3; round++) {
-    await page.goto(`${DEMO()}/log/2026-w08-stg-wre`, { waitUntil: 'commit' });
+    await page.goto(`${SITE()}/log/2026-w08-stg-wre`, { waitUntil: 'commit' });
     await line(page).waitFor();
     await expect(line(page)).toBeFocused();
     await page.keyboard.type('12 wing l power l', { delay: 5 });

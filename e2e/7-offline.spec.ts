@@ -1,12 +1,12 @@
 /** Without a network: everything that was open opens, logs and saves; what is refused is kept with its reason. */
-import { expect, test, type BrowserContext, type Page } from '@playwright/test';
-import { DEMO, line, saved, signIn, type } from './staff';
+import { expect, test, type BrowserContext, type Page } from './place';
+import { SITE, line, saved, signIn, type } from './staff';
 
 test.use({ serviceWorkers: 'allow' });
 
 /** A game of its own; gives its address and key. */
 async function newGame(page: Page, week: string): Promise<string> {
-  await page.goto(`${DEMO()}/log`);
+  await page.goto(`${SITE()}/log`);
   await page.getByLabel('Away').click();
   await page.getByRole('option', { name: 'Marrow Fen Stags' }).click();
   await page.getByLabel('Home').click();
@@ -18,7 +18,7 @@ async function newGame(page: Page, week: string): Promise<string> {
 }
 const rows = async (page: Page, game: string) =>
   (
-    (await (await page.request.get(`${DEMO()}/api/sync?scope=game:${game}`)).json()) as {
+    (await (await page.request.get(`${SITE()}/api/sync?scope=game:${game}`)).json()) as {
       rows: { row: string; order: number; deleted: boolean; fields: Record<string, unknown> }[];
     }
   ).rows
@@ -53,7 +53,7 @@ test('offline: twenty snaps, a reload, one refused; online: nineteen in order, o
   await kept(page, `/log/${game}`);
   const second = await browser.newContext();
   const watcher = await other(second);
-  await watcher.goto(`${DEMO()}/log/${game}`);
+  await watcher.goto(`${SITE()}/log/${game}`);
   await expect(line(watcher)).toBeFocused();
 
   await context.setOffline(true);
@@ -89,7 +89,7 @@ test('offline: twenty snaps, a reload, one refused; online: nineteen in order, o
   await expect(page.getByTestId('before')).toBeVisible();
   await expect(page.locator('#saved')).toHaveText(/20 waiting|saving 20/);
   // The other pages of the week open too, and a page that was never opened says so in words.
-  await page.goto(`${DEMO()}/read`);
+  await page.goto(`${SITE()}/read`);
   await expect(page.getByRole('heading', { name: 'The server does not answer' })).toBeVisible();
   await page.getByRole('link', { name: `log: ${game}` }).click();
   await expect(line(page)).toBeFocused();
@@ -148,7 +148,7 @@ test('a browser killed right after Enter, offline, loses nothing; a tab opened b
   await Promise.all([page, tab].map((p) => p.close({ runBeforeUnload: false })));
   await context.setOffline(false);
   const next = await context.newPage();
-  await next.goto(`${DEMO()}/`);
+  await next.goto(`${SITE()}/`);
   // Sent from anywhere in the application, and shown there.
   await expect(next.locator('#saved')).toHaveText(/^saved \d/, { timeout: 30_000 });
   expect((await rows(next, game)).map((r) => r.fields.note ?? 'kickoff')).toEqual([
@@ -215,7 +215,7 @@ test('signing out asks while something waits, and leaves nothing on the browser'
     ),
   ).toEqual([]);
   await context.setOffline(true);
-  await page.goto(`${DEMO()}/log/${game}`);
+  await page.goto(`${SITE()}/log/${game}`);
   await expect(page.getByText('No page was opened on this browser before.')).toBeVisible();
   await context.setOffline(false);
 });
@@ -263,7 +263,7 @@ test('Back into Log, quick reloads and two members at once: every snap its own p
   await type(page, 'kickoff tb');
   const second = await browser.newContext();
   const watcher = await other(second);
-  await watcher.goto(`${DEMO()}/log/${game}`);
+  await watcher.goto(`${SITE()}/log/${game}`);
   await expect(line(watcher)).toBeFocused();
   for (let n = 0; n < 6; n++) {
     await type(page, `1&10 @o30 power r +1 "a${n}"`);

@@ -1,8 +1,8 @@
 /** Files and requests that mean harm: the server answers others meanwhile, says what is wrong, and takes nothing. */
-import { expect, test } from '@playwright/test';
+import { expect, test } from './place';
 import { zipSync } from 'fflate';
 import { LIMITS } from '../core/table';
-import { DEMO, HALF_GAME, signIn } from './staff';
+import { SITE, HALF_GAME, signIn } from './staff';
 
 const MB = 1024 * 1024;
 type Line = { error?: string; outcome?: { imported: boolean; faults: string[]; book: unknown } };
@@ -12,7 +12,7 @@ test('a bomb, a flood of rows, broken bytes and a cut archive are refused in wor
 }) => {
   await signIn(page);
   const send = async (name: string, bytes: Uint8Array): Promise<Line> => {
-    const response = await page.request.post(`${DEMO()}/api/import`, {
+    const response = await page.request.post(`${SITE()}/api/import`, {
       multipart: { files: { name, mimeType: 'application/octet-stream', buffer: Buffer.from(bytes) } },
       timeout: 300_000,
     });
@@ -35,7 +35,7 @@ test('a bomb, a flood of rows, broken bytes and a cut archive are refused in wor
   const others = (async () => {
     while (!over) {
       const began = Date.now();
-      expect((await page.request.get(`${DEMO()}/api/sync?scope=game:${HALF_GAME}`)).status()).toBe(200);
+      expect((await page.request.get(`${SITE()}/api/sync?scope=game:${HALF_GAME}`)).status()).toBe(200);
       slowest = Math.max(slowest, Date.now() - began);
       asked++;
       await new Promise((r) => setTimeout(r, 50));
@@ -70,7 +70,7 @@ test('a bomb, a flood of rows, broken bytes and a cut archive are refused in wor
     ).error,
   ).toMatch(/40 files/);
   const large = await page.request
-    .post(`${DEMO()}/api/import`, {
+    .post(`${SITE()}/api/import`, {
       multipart: {
         files: { name: 'large.csv', mimeType: 'text/csv', buffer: Buffer.alloc(LIMITS.uploadBytes + MB) },
       },
@@ -93,14 +93,14 @@ test('a bomb, a flood of rows, broken bytes and a cut archive are refused in wor
     `while hostile files came in: ${asked} questions of others, the slowest ${slowest} ms\n`,
   );
   expect(slowest).toBeLessThan(5000);
-  await page.goto(`${DEMO()}/log`);
+  await page.goto(`${SITE()}/log`);
   await expect(page.getByText('flood')).toHaveCount(0);
 });
 
 test('an import can be stopped, and a large one is taken: 30 MB of CSV past the proxy', async ({ page }) => {
   test.slow();
   await signIn(page);
-  await page.goto(`${DEMO()}/log/import`);
+  await page.goto(`${SITE()}/log/import`);
   const note = 'x'.repeat(900);
   const csv = `snap_id,game,order,offense,defense,note\n${Array.from({ length: 30_000 }, (_, i) => `s${i},large,${i + 1},HER,STG,${note}`).join('\n')}\n`;
   expect(csv.length).toBeGreaterThan(25 * MB);
@@ -115,9 +115,9 @@ test('an import can be stopped, and a large one is taken: 30 MB of CSV past the 
 });
 
 test('a request of another host name is refused before anything is done', async ({ request }) => {
-  const port = new URL(DEMO()).port;
+  const port = new URL(SITE()).port;
   for (const path of ['/', '/sign-in', '/api/health', '/api/import']) {
-    const response = await request.fetch(`${DEMO()}${path}`, {
+    const response = await request.fetch(`${SITE()}${path}`, {
       method: path === '/api/import' ? 'POST' : 'GET',
       headers: { host: `rebound.invalid:${port}` },
       maxRedirects: 0,

@@ -1,8 +1,8 @@
 /** Two web servers on one database: sessions, saves and notices cross. */
-import { expect, test } from '@playwright/test';
+import { expect, test } from './place';
 import { spawnServer, waitUntilUp } from '../cli/serve';
 import { freePort } from '../cli/system';
-import { DEMO, HALF_GAME, line, saved, signIn, type } from './staff';
+import { SITE, HALF_GAME, line, saved, signIn, type } from './staff';
 
 test('a session of one is known to the other, and a snap saved at one is seen at the other', async ({
   page,
@@ -10,7 +10,7 @@ test('a session of one is known to the other, and a snap saved at one is seen at
   browser,
 }) => {
   const port = await freePort();
-  const second = spawnServer(port, process.env.VOBRIK_E2E_DEMO_DATABASE!);
+  const second = spawnServer(port, process.env.VOBRIK_E2E_DATABASE!);
   const other = `http://127.0.0.1:${port}`;
   try {
     await waitUntilUp(other, second);
@@ -22,7 +22,7 @@ test('a session of one is known to the other, and a snap saved at one is seen at
     const watcher = await there.newPage();
     await watcher.goto(`${other}/log/${HALF_GAME}`);
     await expect(line(watcher)).toBeFocused();
-    await page.goto(`${DEMO()}/log/${HALF_GAME}`);
+    await page.goto(`${SITE()}/log/${HALF_GAME}`);
     await type(page, '1&10 @o30 power r +2 "crosses"');
     await saved(page);
     const began = Date.now();

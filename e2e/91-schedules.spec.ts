@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './place';
 import { logByPage } from '../bench/pages';
-import { DEMO } from './staff';
+import { SITE } from './staff';
 
 /** At one game, each in a browser of his own. */
 const MEMBERS = [/Okafor/, /Sedgewarden/, /Okafor/];
@@ -8,7 +8,7 @@ const MEMBERS = [/Okafor/, /Sedgewarden/, /Okafor/];
 test('the real page under fifty random schedules: nothing that was cleared is lost, doubled or shuffled', async () => {
   const done = await Promise.all(
     MEMBERS.map((member, i) =>
-      logByPage({ base: DEMO(), game: '2026-w08-stg-wre', member, schedules: 17, seed: 20261126 + i }),
+      logByPage({ base: SITE(), game: '2026-w08-stg-wre', member, schedules: 17, seed: 20261126 + i }),
     ),
   );
   process.stdout.write(`schedules in Chromium: ${JSON.stringify(done)}\n`);

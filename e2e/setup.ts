@@ -1,48 +1,33 @@
-/** A cluster, two databases (demo, empty) and a server for each; gives the way to take all down. */
-import type { ChildProcess } from 'node:child_process';
+/** The build, a cluster and a template of each site that journeys begin from; gives the way to take all down. */
 import { dropDatabase, ensureDatabase, joinCluster, startCluster } from '../cli/cluster';
 import { ensureBuild } from '../cli/build';
-import { spawnServer, waitUntilUp } from '../cli/serve';
-import { freePort } from '../cli/system';
 import { loadDemo } from '../demo/load';
 import { closeOrm, migrate } from '../store/orm';
 
-export const CLUSTER = 'e2e';
+export const TEMPLATES = { demo: 'e2e_template_demo', empty: 'e2e_template_empty' } as const;
+export type Site = keyof typeof TEMPLATES;
+
+const SEASON_NOW = new Date('2026-10-31T18:00:00Z');
+
+/** The demo season in a database that is there. */
+export async function fillDemo(url: string): Promise<void> {
+  process.env.DATABASE_URL = url;
+  await migrate(url);
+  await loadDemo(SEASON_NOW);
+  await closeOrm();
+}
 
 export default async function setup(): Promise<() => Promise<void>> {
   ensureBuild();
-  // Durable settings: a journey pulls the plug on it.
-  const cluster = await startCluster(CLUSTER, true);
-  const leave = joinCluster(CLUSTER);
-  const children: ChildProcess[] = [];
-  for (const [name, database] of [
-    ['demo', 'e2e_demo'],
-    ['empty', 'e2e_empty'],
-  ] as const) {
-    await dropDatabase(cluster, database);
-    await ensureDatabase(cluster, database);
-    const url = cluster.url(database);
-    process.env.DATABASE_URL = url;
-    await migrate(url);
-    if (name === 'demo') await loadDemo(new Date('2026-10-31T18:00:00Z'));
-    await closeOrm();
-    const port = await freePort();
-    const child = spawnServer(port, url);
-    children.push(child);
-    await waitUntilUp(`http://127.0.0.1:${port}`, child);
-    process.env[`VOBRIK_E2E_${name.toUpperCase()}`] = `http://127.0.0.1:${port}`;
-    process.env[`VOBRIK_E2E_${name.toUpperCase()}_DATABASE`] = url;
+  const cluster = await startCluster('e2e', true);
+  const leave = joinCluster('e2e');
+  for (const name of Object.values(TEMPLATES)) {
+    await dropDatabase(cluster, name);
+    await ensureDatabase(cluster, name);
   }
-  return async () => {
-    await Promise.all(
-      children.map(
-        (c) =>
-          new Promise<void>((resolve) => {
-            c.on('exit', () => resolve());
-            c.kill('SIGTERM');
-          }),
-      ),
-    );
-    leave();
-  };
+  await fillDemo(cluster.url(TEMPLATES.demo));
+  process.env.DATABASE_URL = cluster.url(TEMPLATES.empty);
+  await migrate(cluster.url(TEMPLATES.empty));
+  await closeOrm();
+  return async () => leave();
 }

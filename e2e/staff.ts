@@ -1,19 +1,19 @@
 import { expect, type Page } from '@playwright/test';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 
-export const DEMO = (): string => process.env.VOBRIK_E2E_DEMO!;
-export const EMPTY = (): string => process.env.VOBRIK_E2E_EMPTY!;
+/** The address of this file's own server. */
+export const SITE = (): string => process.env.VOBRIK_E2E_SITE!;
 export const HALF_GAME = '2026-w08-stg-wre';
 
 export async function signIn(page: Page, name = 'Dara Okafor-Lind'): Promise<void> {
-  await page.goto(`${DEMO()}/sign-in`);
+  await page.goto(`${SITE()}/sign-in`);
   await page.getByRole('button', { name: new RegExp(name) }).click();
   await expect(page.getByRole('heading', { name: 'What is next' })).toBeVisible();
 }
 
 /** Signs in by name and password where no demo member can be picked. */
 export async function enter(page: Page, name: string, password: string): Promise<void> {
-  await page.goto(`${EMPTY()}/sign-in`);
+  await page.goto(`${SITE()}/sign-in`);
   await page.getByLabel('Name').fill(name);
   await page.getByLabel('Password').fill(password);
   await page.getByRole('button', { name: 'Sign in' }).click();

@@ -35,7 +35,7 @@ export async function receive(request: Request): Promise<Upload> {
   try {
     const form = busboy({
       headers: { 'content-type': request.headers.get('content-type')! },
-      limits: { files: LIMITS.files, fields: 4, fileSize: LIMITS.uploadBytes },
+      limits: { files: LIMITS.files, fields: 4, fileSize: LIMITS.uploadBytes + 1 },
       defParamCharset: 'utf8',
     });
     form.on('file', (_field, stream, info) => {

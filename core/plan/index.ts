@@ -1,3 +1,4 @@
 export * from './sheet';
 export * from './layout';
+export * from './print';
 export * from './answers';

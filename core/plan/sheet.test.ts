@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest';
 import { DEMO_SEED, simulateSeason } from '../../demo/league';
 import { COLLEGE, BUCKET_ROWS } from '../field';
 import { buildColumns, countGame } from '../read';
-import { layoutSheet, MARGIN, PAPERS } from './layout';
 import {
   expectedUsage,
   findSection,
@@ -101,48 +100,4 @@ it('names only buckets that exist, and reads a call as a coach would', () => {
     playLook(play('a', 'power', { motion: 'jet', motionBy: 'H' })),
     playCall(play('a', 'inside zone', { kind: 'rpo', conceptWeak: 'bubble', direction: 'R' })),
   ]).toEqual(['11 trips R, H jet', 'inside zone ~ bubble R']);
-});
-
-describe('the page', () => {
-  const sheetOf = (n: number) =>
-    numberSheet(
-      SECTIONS.flatMap((s) =>
-        Array.from({ length: n }, (_, i): SheetCall => ({
-          id: `${s.key}${i}`,
-          section: s.key,
-          order: i,
-          play: play('a', 'power'),
-          hash: null,
-          note: null,
-        })),
-      ),
-    );
-  it.each(['letter', 'a4'] as const)(
-    'holds every section of a usual sheet on %s, none beyond the margins, none on another',
-    (paper) => {
-      const layout = layoutSheet(sheetOf(5), paper);
-      expect(layout.fits).toBe(true);
-      expect(layout.placed).toHaveLength(SECTIONS.length);
-      for (const p of layout.placed) {
-        const bottom = p.y + (1 + p.printed.calls.length) * layout.rowHeight;
-        expect(
-          p.x >= MARGIN &&
-            p.x + p.width <= PAPERS[paper].width - MARGIN + 0.01 &&
-            bottom <= PAPERS[paper].height - MARGIN,
-        ).toBe(true);
-        for (const q of layout.placed)
-          if (q !== p && q.x === p.x && q.y > p.y) expect(q.y).toBeGreaterThanOrEqual(bottom);
-      }
-    },
-  );
-  it('fills its columns evenly, and says when even the smallest type is too much', () => {
-    const { placed, rowHeight } = layoutSheet(sheetOf(3), 'letter');
-    const ends = [...new Set(placed.map((p) => p.x))].map((x) =>
-      Math.max(...placed.filter((p) => p.x === x).map((p) => p.y + (1 + p.printed.calls.length) * rowHeight)),
-    );
-    expect(Math.max(...ends) - Math.min(...ends)).toBeLessThan(rowHeight * 6);
-    const long = layoutSheet(sheetOf(40), 'letter');
-    expect(long.fits).toBe(false);
-    expect(long.placed.length).toBeLessThan(SECTIONS.length);
-  });
 });

@@ -116,8 +116,8 @@ export function PlanScreen(props: PlanScreenProps) {
   );
   const printed = useMemo(() => numberSheet(calls), [calls]);
   const numbers = new Map(printed.flatMap((p) => p.calls.map((c) => [c.id, c.number])));
-  const fits = useMemo(
-    () => layoutSheet(printed, 'letter').fits && layoutSheet(printed, 'a4').fits,
+  const paperPages = useMemo(
+    () => Math.max(layoutSheet(printed, 'letter').pages.length, layoutSheet(printed, 'a4').pages.length),
     [printed],
   );
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
@@ -255,7 +255,7 @@ export function PlanScreen(props: PlanScreenProps) {
         />
         <span className="small quiet">
           {calls.length} {calls.length === 1 ? 'call' : 'calls'}
-          {fits ? ', fits one page' : ': too long for one page'}
+          {paperPages === 1 ? ', fits one page' : `, ${paperPages} pages`}
           {lockedBy ? ` · locked by ${lockedBy}` : ''}
         </span>
         <span style={{ marginLeft: 'auto', display: 'flex', gap: 8 }}>

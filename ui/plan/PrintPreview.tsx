@@ -1,28 +1,64 @@
 'use client';
-/** The page as it prints, drawn from the same layout as the PDF. */
+/** The pages as they print: the same marks as the PDF's. */
 import Button from '@mui/material/Button';
 import Link from 'next/link';
-import { layoutSheet, MARGIN, numberSheet, PAPERS, playCall, playLook, type Paper } from '@/core/plan';
-import type { SheetDetail } from '@/core/exchange/types';
+import { PAPERS, type PageMark, type Paper, type SheetPages } from '@/core/plan';
 import { useUrlState } from '../useUrlState';
 
 const FONT = '"Archivo Narrow", "Archivo Variable", sans-serif';
 
-export function PrintPreview({
-  sheet,
-  title,
-  against,
-}: {
-  sheet: SheetDetail;
-  title: string;
-  against: string;
-}) {
+export interface PrintPreviewProps {
+  readonly sheet: {
+    readonly key: string;
+    readonly name: string;
+    readonly title: string;
+    readonly against: string;
+  };
+  readonly prints: Readonly<Record<Paper, SheetPages>>;
+}
+
+function Mark({ m }: { readonly m: PageMark }) {
+  if (m.mark === 'line')
+    return <line x1={m.x1} y1={m.y1} x2={m.x2} y2={m.y2} stroke="#000" strokeWidth={m.width} />;
+  if (m.mark === 'rect')
+    return (
+      <rect
+        x={m.x}
+        y={m.y}
+        width={m.width}
+        height={m.height}
+        {...(m.filled ? { fill: '#000' } : { fill: 'none', stroke: '#000', strokeWidth: 0.5 })}
+      />
+    );
+  return (
+    <text
+      x={m.x}
+      y={m.y}
+      fontSize={m.size}
+      fontWeight={m.bold ? 700 : 400}
+      fill={m.ink === 'white' ? '#fff' : '#000'}
+      textAnchor={m.anchor}
+      style={{ whiteSpace: 'pre' }}
+    >
+      {m.text}
+    </text>
+  );
+}
+
+function howItFits({ pages, cut }: SheetPages): string {
+  const count = pages.length === 1 ? 'one page' : `${pages.length} pages`;
+  const short =
+    cut.length === 0
+      ? ''
+      : `; cut short, too long for a row: ${cut.length === 1 ? 'call' : 'calls'} ${cut.join(', ')}`;
+  return `${count}, black and white${short}`;
+}
+
+export function PrintPreview({ sheet, prints }: PrintPreviewProps) {
   const [url, setUrl] = useUrlState();
   const paper: Paper = url.get('paper') === 'a4' ? 'a4' : 'letter';
   const { width, height } = PAPERS[paper];
-  const layout = layoutSheet(numberSheet(sheet.list), paper);
-  const h = layout.rowHeight;
-  const size = h * 0.62;
+  const print = prints[paper];
   return (
     <>
       <div className="slices noprint">
@@ -37,10 +73,7 @@ export function PrintPreview({
             {PAPERS[p].label}
           </Button>
         ))}
-        <span className="small quiet">
-          one page, black and white, {layout.columns} columns
-          {layout.fits ? '' : ': too long, the last sections are missing'}
-        </span>
+        <span className="small quiet">{howItFits(print)}</span>
         <span style={{ marginLeft: 'auto', display: 'flex', gap: 8 }}>
           <Button component={Link} href={`/plan/${sheet.key}`}>
             Back to the sheet
@@ -50,89 +83,20 @@ export function PrintPreview({
           </Button>
         </span>
       </div>
-      <svg
-        className="sheetpaper"
-        viewBox={`0 0 ${width} ${height}`}
-        style={{
-          width: 'min(100%, 760px)',
-          justifySelf: 'center',
-          fontFamily: FONT,
-          background: '#fff',
-          border: '1px solid var(--rule)',
-        }}
-        role="img"
-        aria-label={`${title} against ${against}: ${sheet.list.length} calls in ${layout.placed.length} sections`}
-      >
-        <text x={MARGIN} y={MARGIN + 9} fontSize="15" fontWeight="700">
-          {title} against {against}
-        </text>
-        <text x={MARGIN} y={MARGIN + 22} fontSize="9">
-          {sheet.name} · hash L M R, blank = any
-        </text>
-        <line
-          x1={MARGIN}
-          x2={width - MARGIN}
-          y1={MARGIN + 27}
-          y2={MARGIN + 27}
-          stroke="#000"
-          strokeWidth="1.2"
-        />
-        {layout.placed.length === 0 && (
-          <text x={MARGIN} y={MARGIN + 50} fontSize="11">
-            No calls on this sheet yet.
-          </text>
-        )}
-        {layout.placed.map(({ printed, x, y, width: w }) => (
-          <g key={printed.section.key}>
-            <rect x={x} y={y} width={w} height={h} fill="#000" />
-            <text x={x + 4} y={y + h * 0.72} fontSize={size} fontWeight="700" fill="#fff">
-              {printed.section.label.toUpperCase()}
-            </text>
-            {printed.calls.map((call, i) => {
-              const top = y + h * (i + 1);
-              return (
-                <g key={call.id}>
-                  <rect x={x} y={top} width={w} height={h} fill="none" stroke="#000" strokeWidth="0.5" />
-                  <line
-                    x1={x + h * 1.4}
-                    x2={x + h * 1.4}
-                    y1={top}
-                    y2={top + h}
-                    stroke="#000"
-                    strokeWidth="0.5"
-                  />
-                  <text
-                    x={x + h * 0.7}
-                    y={top + h * 0.72}
-                    fontSize={size}
-                    fontWeight="700"
-                    textAnchor="middle"
-                  >
-                    {call.number}
-                  </text>
-                  <text x={x + h * 1.4 + 4} y={top + h * 0.72} fontSize={size}>
-                    {playLook(call.play)} · <tspan fontWeight="700">{playCall(call.play)}</tspan>
-                  </text>
-                  {call.hash && (
-                    <text
-                      x={x + w - h / 2}
-                      y={top + h * 0.72}
-                      fontSize={size}
-                      fontWeight="700"
-                      textAnchor="middle"
-                    >
-                      {call.hash}
-                    </text>
-                  )}
-                </g>
-              );
-            })}
-          </g>
-        ))}
-        <text x={MARGIN} y={height - MARGIN + 10} fontSize="7">
-          Check what your rules allow on the sideline and in the box this season.
-        </text>
-      </svg>
+      {print.pages.map((marks, i) => (
+        <svg
+          key={i}
+          className="sheetpaper"
+          viewBox={`0 0 ${width} ${height}`}
+          style={{ fontFamily: FONT }}
+          role="img"
+          aria-label={`${sheet.title} against ${sheet.against}, page ${i + 1} of ${print.pages.length}`}
+        >
+          {marks.map((m, n) => (
+            <Mark key={n} m={m} />
+          ))}
+        </svg>
+      ))}
     </>
   );
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { cardsPdf, type Card } from '@/app/lib/drawing-pdf';
+import { cardsPdf, type Card } from '@/render/drawing-pdf';
 import { handle } from '@/app/lib/respond';
 import { drawSnap, drawTerm, formationStructure, TERM_KIND_LABEL, TERM_KINDS, type Term } from '@/core/book';
 import { structureWords } from '@/core/look';

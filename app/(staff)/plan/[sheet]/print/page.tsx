@@ -1,8 +1,7 @@
 import type { Metadata } from 'next';
+import { sheetToPrint } from '@/app/lib/print';
 import { pageFor } from '@/app/lib/refusable';
-import { listTeams } from '@/store/games';
-import { programOf } from '@/store/members';
-import { loadSheet } from '@/store/plans';
+import { pagesOf } from '@/render/sheet-pdf';
 import { PrintPreview } from '@/ui/plan/PrintPreview';
 
 export const metadata: Metadata = { title: 'Print preview' };
@@ -13,13 +12,13 @@ interface Props {
 }
 
 export default pageFor('sheet.read', async function Print(actor, { params }: Props) {
-  const [sheet, program, teams] = await Promise.all([
-    loadSheet(actor, (await params).sheet),
-    programOf(actor),
-    listTeams(actor),
-  ]);
-  const name = (k: string) => teams.find((t) => t.key === k)?.name ?? k;
+  const { sheet: key } = await params;
+  const sheet = await sheetToPrint(actor, key);
+  const { name, title, against } = sheet;
   return (
-    <PrintPreview sheet={sheet} title={`${name(program.team)} offense`} against={name(sheet.opponent)} />
+    <PrintPreview
+      sheet={{ key, name, title, against }}
+      prints={{ letter: pagesOf(sheet, 'letter'), a4: pagesOf(sheet, 'a4') }}
+    />
   );
 });

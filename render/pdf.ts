@@ -1,7 +1,7 @@
 import 'server-only';
 import path from 'node:path';
 import PDFDocument from 'pdfkit';
-import { PAPERS, type Paper } from '@/core/plan';
+import { PAPERS, type Measure, type Paper } from '@/core/plan';
 
 export type Pdf = InstanceType<typeof PDFDocument>;
 
@@ -30,3 +30,17 @@ export function openPdf(
   doc.registerFont('bold', font(700));
   return { doc, done };
 }
+
+let ruler: Pdf | null = null;
+/** Width in points, as the printed font has it. */
+export const measureText: Measure = (text, size, bold) => {
+  if (!ruler) {
+    ruler = new PDFDocument({ autoFirstPage: false });
+    ruler.registerFont('text', font(400));
+    ruler.registerFont('bold', font(700));
+  }
+  return ruler
+    .font(bold ? 'bold' : 'text')
+    .fontSize(size)
+    .widthOfString(text);
+};

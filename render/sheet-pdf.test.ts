@@ -1,0 +1,51 @@
+/** The PDF holds what the marks say, page by page; the marks are what the preview draws. */
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { expect, it, vi } from 'vitest';
+import { numberSheet, SECTIONS, type PlayCard, type SheetCall } from '@/core/plan';
+
+vi.mock('server-only', () => ({}));
+
+const play = (i: number): PlayCard => ({
+  id: `p${i}`,
+  name: `Play ${i}`,
+  kind: 'run',
+  personnel: '11',
+  formation: 'trips',
+  formationSide: 'R',
+  motion: null,
+  motionBy: null,
+  backfield: null,
+  links: [],
+  concept: `concept ${i}`,
+  conceptWeak: null,
+  direction: 'L',
+});
+const calls: SheetCall[] = SECTIONS.flatMap((s, n) =>
+  Array.from({ length: 16 }, (_, i): SheetCall => ({
+    id: `${s.key}${i}`,
+    section: s.key,
+    order: i,
+    play: play(n * 16 + i),
+    hash: i === 0 ? 'L' : null,
+    note: i === 1 ? 'if they walk the safety down before the snap and the corner presses outside' : null,
+  })),
+);
+
+it.each(['letter', 'a4'] as const)('on %s', async (paper) => {
+  const { pagesOf, sheetPdf } = await import('./sheet-pdf');
+  const sheet = { name: 'Week 9', title: 'Herons offense', against: 'Stags', sections: numberSheet(calls) };
+  const { pages, cut } = pagesOf(sheet, paper);
+  expect(pages.length).toBeGreaterThan(1);
+  expect(cut.length).toBeGreaterThan(0);
+  const doc = await getDocument({ data: await sheetPdf(sheet, paper), useSystemFonts: false, verbosity: 0 })
+    .promise;
+  expect(doc.numPages).toBe(pages.length);
+  const squeezed = (words: string): string => words.replace(/\s+/g, '');
+  for (const [i, marks] of pages.entries()) {
+    const { items } = await (await doc.getPage(i + 1)).getTextContent();
+    const printed = squeezed(items.map((item) => ('str' in item ? item.str : '')).join(''));
+    const texts = marks.filter((m) => m.mark === 'text');
+    expect(printed).toBe(squeezed(texts.map((t) => t.text).join('')));
+    for (const t of texts) expect(t.size).toBeGreaterThanOrEqual(8);
+  }
+});
