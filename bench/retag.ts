@@ -1,4 +1,4 @@
-/** Re-tagging after a merge: 20 000 snaps of one word, in PostgreSQL with fsync on, and the same taken back. */
+/** Re-tagging after a merge: 20 000 snaps of one word, in PostgreSQL with fsync on, and the same undone. */
 import { randomUUID } from 'node:crypto';
 import { dropDatabase, ensureDatabase, joinCluster, startCluster } from '../cli/cluster';
 import { blankSnap } from '../core/snap';
@@ -30,7 +30,7 @@ export async function retagRows(): Promise<Row[]> {
           season: 2026,
           teamKey: 'AAA',
           teamName: 'Alder',
-          memberName: 'Keeper',
+          memberName: 'Kim',
           password: 'a long enough one',
         },
         now,

@@ -1,4 +1,4 @@
-/** import, export, backup, restore: for the keeper at the machine itself. */
+/** import, export, backup, restore: for the admin at the machine itself. */
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { LIMITS, pack, unpack, type NamedFile } from '../core/table';
@@ -22,20 +22,20 @@ async function withDatabase<T>(
   }
 }
 
-/** Whoever runs the command line owns the machine: he acts as the first keeper. */
-async function keeper(): Promise<Actor> {
+/** Whoever runs the command line owns the machine: he acts as the first admin. */
+async function admin(): Promise<Actor> {
   const { openEm } = await import('../store/orm');
   const { Member } = await import('../store/entities');
   const member = (
     await (await openEm()).find(Member, { removedAt: null }, { orderBy: { createdAt: 'asc' } })
-  ).find((m) => m.roles.includes('keeper'));
+  ).find((m) => m.roles.includes('admin'));
   if (!member)
     throw new Plain('this database has no program yet; start the application and make one: ./vobrik start');
   return {
     memberId: member.id,
     programId: member.program,
     name: member.name,
-    roles: ['keeper', 'coordinator'],
+    roles: ['admin', 'coordinator'],
   };
 }
 
@@ -54,7 +54,7 @@ export async function importData(args: string[]): Promise<number> {
   }
   return withDatabase(flags, async () => {
     const { importFiles } = await import('../store/imports');
-    const outcome = await importFiles(await keeper(), files, new Date(), {
+    const outcome = await importFiles(await admin(), files, new Date(), {
       book: flags.has('replace-book') ? 'replace' : flags.has('leave-book') ? 'leave' : 'ask',
     });
     if (outcome.book) {
@@ -88,11 +88,11 @@ export async function exportData(args: string[]): Promise<number> {
   return withDatabase(flags, async () => {
     const { exportFiles, exportWorkbook } = await import('../store/packages');
     if (/\.xlsx$/i.test(file)) {
-      writeOrSay(file, await exportWorkbook(await keeper(), new Date()));
+      writeOrSay(file, await exportWorkbook(await admin(), new Date()));
       process.stdout.write(`wrote ${file}\n`);
       return 0;
     }
-    const files = await exportFiles(await keeper(), new Date());
+    const files = await exportFiles(await admin(), new Date());
     writeOrSay(file, pack(files));
     process.stdout.write(`wrote ${file}: ${files.map((f) => f.name).join(', ')}\n`);
     return 0;

@@ -34,7 +34,7 @@ const first = {
   season: 2026,
   teamKey: 'AAA',
   teamName: 'Alder',
-  memberName: 'Keeper One',
+  memberName: 'Kim One',
   password: 'a long enough one',
 };
 
@@ -107,7 +107,7 @@ it('while members write: what was backed up is there whole, what came after the 
   expect((await makeBackup(open, file)).problem).toBeNull();
   const epoch = await sync.epochOf();
   const token = await members.signIn(
-    'keeper one',
+    'kim one',
     first.password,
     { address: '10.0.0.1', agent: null, pause: async () => undefined },
     NOW,
@@ -177,7 +177,7 @@ describe('from the dump of the first migration', () => {
     const { members, games, rows } = await stores();
     const a = (await members.actorOf(
       await members.signIn(
-        'keeper one',
+        'kim one',
         'a long enough one',
         { address: '10.0.0.2', agent: null, pause: async () => undefined },
         NOW,

@@ -12,11 +12,11 @@ import {
   filmKind,
   groupBy,
   select,
-  isSliceField,
-  SLICE_FIELDS,
+  isFilterField,
+  FILTER_FIELDS,
   wilson,
   type FilmKind,
-  type SliceField,
+  type FilterField,
 } from '../core/read';
 import { fieldOfColumn, columnOf, type Snap } from '../core/snap';
 import { faultSentence, readPackage, rowToSnap, unpack } from '../core/table';
@@ -158,17 +158,17 @@ export async function read(args: string[]): Promise<number> {
   const { games, levelOf, phaseOf, book } = readGames(rest[0]);
   const film = (values.film ?? 'eleven') as FilmKind;
   if (!FILM_KINDS.includes(film)) throw new Plain(`--film ${film} is none of ${FILM_KINDS.join(', ')}`);
-  const field = (column: string): SliceField => {
+  const field = (column: string): FilterField => {
     const name = fieldOfColumn(column.trim());
-    if (!isSliceField(name))
+    if (!isFilterField(name))
       throw new Plain(
-        `column ${column} cannot be grouped by; it is none of ${SLICE_FIELDS.map(columnOf).join(', ')}`,
+        `column ${column} cannot be grouped by; it is none of ${FILTER_FIELDS.map(columnOf).join(', ')}`,
       );
     return name;
   };
   if (!values.by) throw new Plain('name the columns to group by: --by down,play');
   const by = values.by.split(',').map(field);
-  const where: Partial<Record<SliceField, string[]>> = {};
+  const where: Partial<Record<FilterField, string[]>> = {};
   for (const part of values.where?.split(',') ?? []) {
     const [column, words] = part.split('=');
     if (!column || words === undefined)

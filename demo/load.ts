@@ -64,11 +64,11 @@ export async function loadDemo(now: Date): Promise<boolean> {
         team: { key: club.key, name: club.name },
         demo: true,
         settings: { week: THIS_WEEK, opponent: NEXT_OPPONENT },
-        member: { name: 'Dara Okafor-Lind', passwordHash: null, roles: ['keeper', 'coordinator'] },
+        member: { name: 'Dara Okafor-Lind', passwordHash: null, roles: ['admin', 'coordinator'] },
       },
       now,
     );
-    const actor: Actor = { memberId, programId, name: 'Dara Okafor-Lind', roles: ['keeper', 'coordinator'] };
+    const actor: Actor = { memberId, programId, name: 'Dara Okafor-Lind', roles: ['admin', 'coordinator'] };
     for (const [name, roles] of [
       ['Ivo Sedgewarden', ['charter']],
       ['Merrit Gorsefield', ['coach']],

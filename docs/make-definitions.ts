@@ -150,7 +150,7 @@ export const DEFINITIONS: readonly Definition[] = [
   {
     id: 'box',
     title: 'The box',
-    text: `Defenders within the tackles, or the attached tight end or wing, by ${DEFAULT_BOX.lateral} yard each side and within ${DEFAULT_BOX.depth} yards of the ball. Blockers are linemen, attached tight ends and wings, and lead backs (all backs but the carrier). One of the box is left to the read or the carrier: light when the rest is fewer than the blockers, even when equal, loaded when more. So seven is even against 11 people and light against 22.`,
+    text: `Defenders within the tackles, or the attached tight end or wing, by ${DEFAULT_BOX.lateral} yard each side and within ${DEFAULT_BOX.depth} yards of the ball. Blockers are linemen, attached tight ends and wings, and lead backs (all backs but the carrier). One of the box is left to the read or the carrier: light when the rest is fewer than the blockers, even when equal, loaded when more. So seven is even against 11 personnel and light against 22.`,
     fields: right('trey', { front: '4-3 over', coverage: 'cover 3' }),
   },
   {
@@ -191,7 +191,7 @@ export const DEFINITIONS: readonly Definition[] = [
   {
     id: 'hats',
     title: 'Hat margin and the ledger',
-    text: 'Ours minus theirs at the point of attack: blockers there, plus one at most held by the read, plus one at most held by a pass option, minus the defenders who can be there: the box to that side (play-side and middle backers; the line from the ball out), and outside the end man also the force defender and the corner, when the widest receiver counts as a blocker. 0 and above is enough, −1 names the free man (ringed), below that the run is not there. All twenty-two have a line.',
+    text: 'Ours minus theirs at the point of attack: blockers there, plus one at most held by the read, plus one at most held by a pass option, minus the defenders who can be there: the box to that side (play-side and middle backers; the line from the ball out), and outside the end man also the force defender and the corner, when the widest receiver counts as a blocker. 0 and above is enough, −1 names the free man (ringed), below that the run is not there. Everyone’s job have a line.',
     fields: { ...WIDE_ZONE, formation: 'doubles', concept: 'stretch' },
     jobs: true,
   },

@@ -254,7 +254,7 @@ test('words of the book: add, say, merge', async ({ page }) => {
   await page.getByRole('combobox', { name: 'Keep' }).click();
   await page.getByRole('option', { name: 'cover 3', exact: true }).click();
   await page.getByRole('button', { name: 'Merge', exact: true }).click();
-  await expect(page.getByText('merged; 1 snap and 0 plays now say the kept word')).toBeVisible();
+  await expect(page.getByText('merged; 1 snap and 0 plays now say the other term')).toBeVisible();
   await page.goto(`${SITE()}/log/${HALF_GAME}`);
   await page.keyboard.press('ArrowUp');
   await expect(line(page)).toHaveValue(/cover 3/);

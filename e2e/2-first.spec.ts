@@ -106,7 +106,7 @@ test.describe('signed in', () => {
     await page.getByLabel('Name of the away team').fill('Fen Gulls');
     await page.getByLabel('Home').click();
     await page.getByRole('option', { name: 'Saltmere Herons' }).click();
-    await page.getByRole('button', { name: 'Open it' }).click();
+    await page.getByRole('button', { name: 'Start game' }).click();
     await expect(page.getByText('Who kicks off?')).toBeVisible();
     await line(page).focus();
     // Enter alone saves nothing: it asks who kicks.
@@ -130,7 +130,7 @@ test.describe('signed in', () => {
     await saved(page);
   });
 
-  test('a keeper adds a member, who signs in and may not keep members', async ({ page, browser }) => {
+  test('an admin adds a member, who signs in and may not keep members', async ({ page, browser }) => {
     await page.goto(`${SITE()}/staff`);
     await page.getByLabel('Name').fill('Bo Charter');
     await page.getByLabel('First password').fill('another good one');
@@ -146,20 +146,20 @@ test.describe('signed in', () => {
     await other.context().close();
   });
 
-  test('a keeper without football is told who could see a page, and finds the staff', async ({
+  test('an admin without football is told who could see a page, and finds the staff', async ({
     page,
     browser,
   }) => {
     await page.goto(`${SITE()}/staff`);
-    await page.getByLabel('Name').fill('Kim Only Keeper');
+    await page.getByLabel('Name').fill('Kim Only Admin');
     await page.getByLabel('First password').fill('another good one');
     await page.getByRole('checkbox', { name: 'charter' }).uncheck();
-    await page.getByRole('checkbox', { name: 'keeper' }).check();
+    await page.getByRole('checkbox', { name: 'admin' }).check();
     await page.getByRole('button', { name: 'Add', exact: true }).click();
-    await expect(page.getByRole('cell', { name: 'Kim Only Keeper', exact: true })).toBeVisible();
+    await expect(page.getByRole('cell', { name: 'Kim Only Admin', exact: true })).toBeVisible();
     const other = await (await browser.newContext()).newPage();
-    await enter(other, 'Kim Only Keeper', 'another good one');
-    await expect(other.getByText(/a keeper finds members and backup under/)).toBeVisible();
+    await enter(other, 'Kim Only Admin', 'another good one');
+    await expect(other.getByText(/an admin finds members and backup under/)).toBeVisible();
     for (const path of ['/log', '/read', '/plan', '/book', '/book/draw']) {
       await other.goto(SITE() + path);
       await expect(other.getByRole('heading', { name: 'Not for your roles' }), path).toBeVisible();

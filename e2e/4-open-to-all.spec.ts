@@ -69,7 +69,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await look(page, 'look card');
     await page.goto(`${SITE()}/staff`);
     await page.getByRole('button', { name: 'Change the rules' }).click();
-    await look(page, 'rules of counting');
+    await look(page, 'counting rules');
     await page.goto(`${SITE()}/book?term=formation-trips`);
     await page.getByRole('button', { name: 'split trips' }).click();
     await expect(page.getByTestId('split-count')).toBeVisible();

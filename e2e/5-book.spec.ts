@@ -1,4 +1,4 @@
-/** The book and the look: a formation nobody has named, rules that move the counts, merges taken back, look cards, 7-on-7. */
+/** The book and the look: a formation nobody has named, rules that move the counts, merges undone, look cards, 7-on-7. */
 import { readFileSync } from 'node:fs';
 import { expect, test, type Locator, type Page } from './place';
 import { DEFAULT_BOOK } from '../core/book/default-book';
@@ -52,7 +52,7 @@ test('from a formation nobody has named to a named, drawn, tagged one, found by 
   await expect(page.getByRole('button', { name: /^Z: 6\.4 yards right, 1\.4 deep/ })).toBeVisible();
   await expect(page.getByTestId('structure')).toContainText('wing trey condensed right');
   await expect(page.getByTestId('nearest')).toContainText('Call it …?');
-  await act(page.getByRole('button', { name: 'Keep it in the Book' }).click());
+  await act(page.getByRole('button', { name: 'Save in the Book' }).click());
   await expect(line(page)).toHaveValue(/11 gull r gun/);
   await expect(page.getByTestId('says')).toContainText('in the box');
   await line(page).focus();
@@ -67,12 +67,12 @@ test('from a formation nobody has named to a named, drawn, tagged one, found by 
     ['structure', /^3x1/],
     ['strong side', /^wing trey condensed/],
   ] as const) {
-    await page.getByRole('button', { name: 'add a slice' }).click();
+    await page.getByRole('button', { name: 'add a filter' }).click();
     await page.getByRole('menuitem', { name: field, exact: true }).click();
     await page.getByRole('menuitem', { name: value }).click();
   }
   await expect(page).toHaveURL(/structure/);
-  await page.getByRole('button', { name: 'add a slice' }).click();
+  await page.getByRole('button', { name: 'add a filter' }).click();
   await page.getByRole('menuitem', { name: 'formation', exact: true }).click();
   await page.getByRole('menuitem', { name: /^gull/ }).click();
   await expect(page.getByRole('heading', { name: 'gull right, gun' })).toBeVisible();
@@ -104,7 +104,7 @@ test('from a formation nobody has named to a named, drawn, tagged one, found by 
   ).toBe('PNG');
 });
 
-test('a man is moved by keys alone, and taken back', async ({ page }) => {
+test('a man is moved by keys alone, and undone', async ({ page }) => {
   await signIn(page);
   await page.goto(`${SITE()}/book/draw?from=formation-doubles`);
   await page.getByRole('button', { name: /^H: 8\.0 yards left/ }).focus();
@@ -127,7 +127,7 @@ test('a man is moved by keys alone, and taken back', async ({ page }) => {
 test('the strength rule moves the counts, and back', async ({ page }) => {
   await signIn(page);
   const byStrength = async () => {
-    await page.goto(`${SITE()}/read?team=STG&slice=boundary:the boundary`);
+    await page.goto(`${SITE()}/read?team=STG&filter=boundary:the boundary`);
     return snapsIn(page);
   };
   const before = await byStrength();
@@ -136,26 +136,26 @@ test('the strength rule moves the counts, and back', async ({ page }) => {
   await choose(page, 'strength by', 'the tight end');
   await page.getByRole('combobox', { name: 'then by' }).first().click();
   await page.getByRole('option', { name: 'more receivers' }).click();
-  await page.getByRole('button', { name: 'Keep the rules' }).click();
+  await page.getByRole('button', { name: 'Save the rules' }).click();
   await expect(page.getByText('Strength by the tight end, then more receivers')).toBeVisible();
   expect(await byStrength()).not.toBe(before);
   await page.goto(`${SITE()}/staff`);
   await page.getByRole('button', { name: 'Change the rules' }).click();
   await page.getByRole('textbox', { name: 'backed up, from' }).fill('95');
-  await page.getByRole('button', { name: 'Keep the rules' }).click();
+  await page.getByRole('button', { name: 'Save the rules' }).click();
   await expect(
     page.getByRole('alert').filter({
       hasText: 'every yard from 1 to 99 must lie in just one zone; 4 yards do not, the first is 91',
     }),
   ).toBeVisible();
-  await page.getByRole('button', { name: 'As they ship' }).click();
+  await page.getByRole('button', { name: 'Reset to defaults' }).click();
   await expect(
     page.getByText('Strength by more receivers, then the tight end, then the field'),
   ).toBeVisible();
   expect(await byStrength()).toBe(before);
 });
 
-test('one word into two by a condition with its count, and taken back', async ({ page }) => {
+test('one word into two by a condition with its count, and undone', async ({ page }) => {
   await signIn(page);
   await page.goto(`${SITE()}/book?term=formation-trey`);
   await page.getByRole('button', { name: 'split trey' }).click();
@@ -164,15 +164,15 @@ test('one word into two by a condition with its count, and taken back', async ({
   const n = Number(/\((\d+)\)/.exec((await page.getByText(/^12 \(\d+\)$/).textContent())!)![1]);
   await twelve.check();
   await expect(page.getByTestId('split-count')).toHaveText(new RegExp(`^${n} of \\d+ snaps$`));
-  await choose(page, 'They say', 'a new word …');
+  await choose(page, 'They say', 'a new term …');
   await page.getByRole('textbox', { name: 'New word' }).fill('trey heavy');
   await page.getByRole('button', { name: 'Split', exact: true }).click();
   await expect(page.getByText(`split; ${n} snaps now say the other word`)).toBeVisible();
   await page.goto(`${SITE()}/book?find=trey heavy`);
   await expect(page.getByRole('button', { name: new RegExp(`^trey heavy ?${n}`) })).toBeVisible();
   await page.goto(`${SITE()}/book`);
-  await page.getByRole('button', { name: 'take back: trey heavy split from trey' }).click();
-  await expect(page.getByText(`taken back; ${n} snaps say again what they said`)).toBeVisible();
+  await page.getByRole('button', { name: 'undo: trey heavy split from trey' }).click();
+  await expect(page.getByText(`undone; ${n} snaps say again what they said`)).toBeVisible();
 });
 
 test('the look card is reached from Log, Read, a reel and Plan, and places all twenty-two', async ({
@@ -192,14 +192,14 @@ test('the look card is reached from Log, Read, a reel and Plan, and places all t
   await page.keyboard.type('12 wing pro r i 4-3 over cover 3 strong stretch r');
   await page.keyboard.press('Alt+KeyL');
   await expect(page.getByRole('dialog')).toContainText('the force defender');
-  await choose(page, 'hats for', 'down left, guard kicks');
+  await choose(page, 'blocking count at', 'down left, guard kicks');
   await expect(page.getByRole('dialog')).toContainText('pulls to kick');
-  await choose(page, 'hats for', 'the call');
+  await choose(page, 'blocking count at', 'the call');
   await ledger();
   await expect(line(page)).toBeFocused();
   await page.keyboard.press('Escape');
 
-  await page.goto(`${SITE()}/read?team=STG&slice=play:run;direction:R&reel=all`);
+  await page.goto(`${SITE()}/read?team=STG&filter=play:run;direction:R&reel=all`);
   await page.getByRole('dialog').getByRole('button', { name: 'look card' }).click();
   await ledger();
   await page.goto(`${SITE()}/read?team=STG`);
@@ -228,7 +228,7 @@ test('the look card is reached from Log, Read, a reel and Plan, and places all t
   await ledger();
 });
 
-test('a play: other pictures with the jobs they change, a set-up that the sheet asks for', async ({
+test('a play: other ways to show it with the jobs they change, a set-up that the sheet asks for', async ({
   page,
 }) => {
   await signIn(page);
@@ -236,12 +236,12 @@ test('a play: other pictures with the jobs they change, a set-up that the sheet 
   await choose(page, 'Play', 'Stick');
   await page.getByRole('spinbutton', { name: 'Shown at least' }).fill('99');
   await page.getByRole('button', { name: 'Link it' }).click();
-  await expect(page.getByText('links kept')).toBeVisible();
+  await expect(page.getByText('links saved')).toBeVisible();
   await expect(page.getByRole('region', { name: 'The play Angle' })).toContainText(
     /Show Stick first, 99 times: shown \d+, not yet enough/,
   );
   await page.goto(`${SITE()}/book?kind=plays&play=play-power-left`);
-  const pictures = page.getByRole('region', { name: 'Other pictures' });
+  const pictures = page.getByRole('region', { name: 'Other ways to show it' });
   await expect(pictures).toContainText(/\d+ can be shown with 12 people/);
   const first = pictures.getByRole('row').nth(1);
   await expect(first).toContainText(/new for (nobody|\d+ of 11)/);
@@ -318,7 +318,7 @@ test('7-on-7 film has its own field and is never counted with eleven-man film', 
   await choose(page, 'Home', 'Tidewick Drovers');
   await choose(page, 'Kind of film', 'seven on seven');
   await choose(page, 'Level', '7-on-7');
-  await page.getByRole('button', { name: 'Open it' }).click();
+  await page.getByRole('button', { name: 'Start game' }).click();
   await expect(line(page)).toBeFocused();
   await type(page, 'offense=STG defense=DRO 1&10 @t40 trips r gun cover 3 stick +7');
   await type(page, '.. quarters snag inc');

@@ -14,7 +14,7 @@ test('five men stand on the board of a flag game; its formation is typed, drawn 
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('structure')).toContainText('2x1 to the right, twins right');
   await page.getByRole('textbox', { name: 'Name' }).fill('kite');
-  await page.getByRole('button', { name: 'Keep it in the Book' }).click();
+  await page.getByRole('button', { name: 'Save in the Book' }).click();
   await expect(page.getByRole('alert').filter({ hasText: '“kite” is in the book' })).toBeVisible();
 
   await page.goto(`${SITE()}/log`);
@@ -27,7 +27,7 @@ test('five men stand on the board of a flag game; its formation is typed, drawn 
     await page.getByRole('combobox', { name: label }).click();
     await page.getByRole('option', { name: option, exact: true }).click();
   }
-  await page.getByRole('button', { name: 'Open it' }).click();
+  await page.getByRole('button', { name: 'Start game' }).click();
   await type(page, 'offense=LAN defense=DRO 1&10 @t45 kite r cover 3 smash +6');
   await saved(page);
   await page.goto(`${SITE()}/read?team=LAN&film=five`);
@@ -45,7 +45,7 @@ test('a backfield is drawn by its own points, a word has notes and another name'
   await page.getByRole('button', { name: /^T: 4\.0 yards left/ }).focus();
   await page.keyboard.press('ArrowDown');
   await expect(page.getByText(/T-4o5\.5/)).toBeVisible();
-  await page.getByRole('button', { name: 'Keep the drawing' }).click();
+  await page.getByRole('button', { name: 'Save the drawing' }).click();
   await expect(
     page.getByRole('alert').filter({ hasText: 'changed; what follows from it is computed anew' }),
   ).toBeVisible();
@@ -54,7 +54,7 @@ test('a backfield is drawn by its own points, a word has notes and another name'
   await page.getByRole('button', { name: 'aliases of trap' }).click();
   await page.getByRole('textbox', { name: 'Also said' }).last().fill('trap 2, corner trap');
   await page.getByRole('textbox', { name: 'Notes' }).fill('only against condensed sets');
-  await page.getByRole('dialog').getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('region', { name: 'The word trap' })).toContainText(
     'only against condensed sets',
   );
@@ -71,7 +71,7 @@ test('people that the picture cannot hold are said while the line is typed', asy
   await expect(line(page)).toBeFocused();
   await page.keyboard.type('11 ace r under');
   await expect(page.getByTestId('says')).toHaveText(
-    '11 people hold 1 tight end, the picture shows 2 attached to the line.',
+    '11 personnel has 1 tight end, the formation shows 2 attached to the line.',
   );
   await page.keyboard.press('Escape');
 });

@@ -12,7 +12,7 @@ async function newGame(page: Page, week: string): Promise<string> {
   await page.getByLabel('Home').click();
   await page.getByRole('option', { name: 'Saltmere Herons' }).click();
   await page.getByRole('textbox', { name: 'Week' }).fill(week);
-  await page.getByRole('button', { name: 'Open it' }).click();
+  await page.getByRole('button', { name: 'Start game' }).click();
   await expect(page.getByText('Who kicks off?')).toBeVisible();
   return page.url().split('/log/')[1]!;
 }

@@ -357,7 +357,7 @@ async function retagPlays(
   return out;
 }
 
-/** Merges two words for one thing: words, logged snaps and the play list change in one transaction, or not at all. Can be taken back. */
+/** Merges two words for one thing: words, logged snaps and the play list change in one transaction, or not at all. Can be undone. */
 export async function mergeTerms(
   actor: Actor,
   keepKey: string,
@@ -487,7 +487,7 @@ export async function previewSplit(
   return { snaps, of, choices, sample };
 }
 
-/** Splits a word: the snaps that fit the condition say the other word. One transaction; can be taken back. */
+/** Splits a word: the snaps that fit the condition say the other word. One transaction; can be undone. */
 export async function splitTerm(actor: Actor, input: SplitInput, now: Date): Promise<MergeDone> {
   permit(actor, 'term.split');
   checkWhere(input.where);
@@ -581,7 +581,7 @@ export async function undoChange(
     await touchScope(tx, actor.programId, BOOK_SCOPE);
     const change = await tx.findOne(BookChange, { id: changeId, program: actor.programId });
     if (!change) throw new NotFound('change');
-    if (change.undoneAt) throw new Invalid('this was taken back already');
+    if (change.undoneAt) throw new Invalid('this was undone already');
     const { detail } = change;
     if (detail.kind === 'replace') {
       await replaceTerms(tx, actor, detail.before!, now);
@@ -710,7 +710,7 @@ export const sameBook = (a: Book, b: Book): boolean =>
   a.terms.length === b.terms.length &&
   a.terms.every((t, i) => sameTerm(t, b.terms[i]!));
 
-/** Puts another book in the place of this one, whole; what stood there is kept so that it can be taken back. */
+/** Puts another book in the place of this one, whole; what stood there is kept so that it can be undone. */
 export async function replaceBook(tx: Em, actor: Actor, book: Book, now: Date): Promise<void> {
   permit(actor, 'book.replace');
   if (book.terms.length === 0)

@@ -323,7 +323,7 @@ export const PlayRow = defineEntity({
   },
 });
 
-/** A merge or a split of words: what it changed, so that it can be taken back. */
+/** A merge or a split of words: what it changed, so that it can be undone. */
 export const BookChange = defineEntity({
   name: 'BookChange',
   tableName: 'book_change',

@@ -1,5 +1,5 @@
 /** Expected failures of the store, by meaning. Conversion to HTTP happens once, in app/api/respond.ts. */
-import type { Role } from '../core/staff';
+import { rolesWords, type Role } from '../core/staff';
 
 export class Refused extends Error {
   override readonly name = 'Refused';
@@ -7,7 +7,7 @@ export class Refused extends Error {
     readonly what: string,
     readonly could: readonly Role[],
   ) {
-    super(`${what} is for a ${could.join(' or ')}`);
+    super(`${what} is for ${rolesWords(could)}`);
   }
 }
 

@@ -11,7 +11,7 @@ const MADE_UP: FieldSpec = {
   max: 9,
   unit: 'inches',
   typed: ['mud'],
-  slice: true,
+  filter: true,
   menu: 1,
   split: true,
 };
@@ -64,11 +64,11 @@ it('in the snap line: typed, checked, echoed, written back', async () => {
 
 it('in the counts: a filter first in the menu, grouped by the command line as by the screen', async () => {
   const { blankSnap } = await import('../core/snap');
-  const { SLICE_MENU, buildColumns, countGame, groupBy, select, sliceLabel } = await import('../core/read');
+  const { FILTER_MENU, buildColumns, countGame, groupBy, select, filterLabel } = await import('../core/read');
   const { COLLEGE } = await import('../core/field');
-  const slice = field as (typeof SLICE_MENU)[number];
-  expect(SLICE_MENU[0]).toBe(field);
-  expect(sliceLabel(slice)).toBe('mud at the spot');
+  const slice = field as (typeof FILTER_MENU)[number];
+  expect(FILTER_MENU[0]).toBe(field);
+  expect(filterLabel(slice)).toBe('mud at the spot');
   const game = [3, 3, 5].map((mud, i) => ({
     ...blankSnap(`s${i}`, 'g', i),
     offense: 'AAA',
@@ -91,8 +91,8 @@ it('in the database and what it takes, and in a split of a term', async () => {
   const { SnapRow } = await import('./entities');
   const { columnValue, rowToSnap } = await import('./mapping');
   const { SPLIT_FIELDS } = await import('../core/exchange/schema');
-  const properties = (SnapRow as unknown as { meta: { properties: Record<string, { nullable: boolean }> } }).meta
-    .properties;
+  const properties = (SnapRow as unknown as { meta: { properties: Record<string, { nullable: boolean }> } })
+    .meta.properties;
   expect(properties[field]).toMatchObject({ nullable: true });
   expect(columnValue(field as never, '-')).toBeNull();
   const row = {

@@ -150,7 +150,7 @@ export async function closeGame(actor: Actor, key: string, closed: boolean, now:
     const game = await tx.findOne(Game, { program: actor.programId, key });
     if (!game) throw new NotFound('game');
     game.closed = closed;
-    await record(tx, actor, 'game.close', `${key} ${closed ? 'closed' : 'opened again'}`, now);
+    await record(tx, actor, 'game.close', `${key} ${closed ? 'closed' : 'reopened'}`, now);
     await tx.flush();
   });
 }

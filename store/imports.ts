@@ -19,7 +19,7 @@ import {
   type Tables,
 } from '../core/table';
 import { gameScope, PLAYS_SCOPE } from '../core/sync';
-import { may, PERMISSIONS, type Action } from '../core/staff';
+import { may, PERMISSIONS, rolesWords, type Action } from '../core/staff';
 import { permit } from './access';
 import { record } from './audit';
 import { loadBook, previewReplace, replaceBook, sameBook } from './book';
@@ -114,7 +114,7 @@ export async function importFiles(
       else if (!may(actor.roles, 'book.replace'))
         fault(
           'book.json',
-          `differs from the program’s book, and ${PERMISSIONS['book.replace'].what} is for a ${PERMISSIONS['book.replace'].roles.join(' or ')}; leave it out`,
+          `differs from the program’s book, and ${PERMISSIONS['book.replace'].what} is for ${rolesWords(PERMISSIONS['book.replace'].roles)}; leave it out`,
           'role',
         );
     }
@@ -209,7 +209,7 @@ function roleFaults(
         column,
         value,
         code: 'role',
-        remedy: `is not for your roles: ${PERMISSIONS[action].what} is for a ${PERMISSIONS[action].roles.join(' or ')}; leave it out`,
+        remedy: `is not for your roles: ${PERMISSIONS[action].what} is for ${rolesWords(PERMISSIONS[action].roles)}; leave it out`,
       });
   };
   const here = new Map(teams.map((t) => [t.key, t]));
@@ -281,7 +281,7 @@ async function clashes(em: Em, actor: Actor, tables: Tables): Promise<TableFault
         column: 'game',
         value: g.key,
         code: 'role',
-        remedy: 'is closed here; a coordinator can open it again',
+        remedy: 'is closed here; a coordinator can reopen it',
       });
   }
   const there = async (

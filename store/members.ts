@@ -68,7 +68,7 @@ export async function createFirstProgram(input: FirstProgram, now: Date): Promis
         member: {
           name: input.memberName,
           passwordHash: await hash(input.password, ARGON),
-          roles: ['keeper', 'coordinator'],
+          roles: ['admin', 'coordinator'],
         },
       },
       now,
@@ -408,7 +408,7 @@ async function changeSettings(
   });
 }
 
-/** The staff's rules of counting; everything that depends on them is computed anew. */
+/** The staff's counting rules; everything that depends on them is computed anew. */
 export async function setRules(actor: Actor, value: unknown, now: Date): Promise<void> {
   permit(actor, 'rules.set');
   const read = value === null ? null : readRules(value);
@@ -418,7 +418,7 @@ export async function setRules(actor: Actor, value: unknown, now: Date): Promise
       tx,
       actor,
       'rules.set',
-      read ? 'the rules of counting changed' : 'the rules of counting as they ship',
+      read ? 'the counting rules changed' : 'the counting rules reset to the defaults',
       now,
     );
     return { rules: read?.ok ? read.rules : null };
@@ -434,7 +434,13 @@ export async function setProfile(actor: Actor, changes: ProfileChanges | null, n
     } catch (error) {
       throw new Invalid((error as Error).message);
     }
-    await record(tx, actor, 'level.set', changes ? 'the level changed' : 'the level as it ships', now);
+    await record(
+      tx,
+      actor,
+      'level.set',
+      changes ? 'the level changed' : 'the level reset to the defaults',
+      now,
+    );
     return { profile: changes };
   });
 }
@@ -509,8 +515,8 @@ export async function setRoles(
     await lockMembers(tx, actor);
     const member = await findMember(tx, actor, memberId);
     if (member.removedAt) throw new Invalid(`${member.name} was removed`);
-    if (member.id === actor.memberId && !roles.includes('keeper'))
-      throw new Invalid('you cannot take the keeper’s role from yourself; another keeper can');
+    if (member.id === actor.memberId && !roles.includes('admin'))
+      throw new Invalid('you cannot take the admin’s role from yourself; another admin can');
     await record(
       tx,
       actor,
@@ -525,7 +531,7 @@ export async function setRoles(
 
 export async function removeMember(actor: Actor, memberId: string, now: Date): Promise<void> {
   permit(actor, 'member.change');
-  if (memberId === actor.memberId) throw new Invalid('you cannot remove yourself; another keeper can');
+  if (memberId === actor.memberId) throw new Invalid('you cannot remove yourself; another admin can');
   const em = await openEm();
   await em.transactional(async (tx) => {
     await lockMembers(tx, actor);

@@ -44,7 +44,7 @@ const first = {
   season: 2026,
   teamKey: 'AAA',
   teamName: 'Alder',
-  memberName: 'Keeper One',
+  memberName: 'Kim One',
   password: 'a long enough one',
 };
 
@@ -61,11 +61,11 @@ async function otherProgram(): Promise<Actor> {
         team: { key: 'BBB', name: 'Birch' },
         demo: false,
         settings: { week: null, opponent: null },
-        member: { name: 'Other One', passwordHash: null, roles: ['keeper', 'coordinator'] },
+        member: { name: 'Other One', passwordHash: null, roles: ['admin', 'coordinator'] },
       },
       NOW,
     );
-    return { memberId, programId, name: 'Other One', roles: ['keeper', 'coordinator'] };
+    return { memberId, programId, name: 'Other One', roles: ['admin', 'coordinator'] };
   });
 }
 
@@ -104,10 +104,10 @@ it('has no difference between entities and migrations', async () => {
 
 describe('sign-in', () => {
   it('takes name without case and password, and knows the session until it ends', async () => {
-    const t = await members.signIn('keeper one', first.password, from(), NOW);
+    const t = await members.signIn('kim one', first.password, from(), NOW);
     expect(await members.actorOf(t, NOW)).toMatchObject({
-      name: 'Keeper One',
-      roles: ['keeper', 'coordinator'],
+      name: 'Kim One',
+      roles: ['admin', 'coordinator'],
     });
     expect(await members.actorOf(t, new Date('2027-10-31T20:00:00Z'))).toBeNull();
     await members.signOut(t);
@@ -122,7 +122,7 @@ describe('sign-in', () => {
     waits.length = 0;
     const guesses = await Promise.allSettled(
       Array.from({ length: 200 }, (_, i) =>
-        members.signIn('keeper one', `wrong password ${i}`, from('10.9.9.9'), NOW),
+        members.signIn('kim one', `wrong password ${i}`, from('10.9.9.9'), NOW),
       ),
     );
     const codes = guesses.map((g) => (g as PromiseRejectedResult).reason as SignInRefused).map((e) => e.code);
@@ -131,10 +131,10 @@ describe('sign-in', () => {
     expect(Math.max(...waits)).toBeLessThanOrEqual(10_000);
     // A stranger elsewhere slows nobody but himself.
     waits.length = 0;
-    await members.signIn('keeper one', first.password, from('10.0.0.7'), NOW);
+    await members.signIn('kim one', first.password, from('10.0.0.7'), NOW);
     expect(waits).toEqual([]);
     // The right password from the same place gets its turn once the wait is over.
-    await members.signIn('keeper one', first.password, from('10.9.9.9'), new Date(NOW.getTime() + 60_000));
+    await members.signIn('kim one', first.password, from('10.9.9.9'), new Date(NOW.getTime() + 60_000));
   });
   it('counts one password tried over many names from one address', async () => {
     const tried = await Promise.allSettled(
@@ -150,10 +150,10 @@ describe('sign-in', () => {
     const ahead = new Date(NOW.getTime() + 24 * 3_600_000);
     for (let i = 0; i < 5; i++)
       await expect(
-        members.signIn('keeper one', 'wrong password', from('10.7.7.7'), ahead),
+        members.signIn('kim one', 'wrong password', from('10.7.7.7'), ahead),
       ).rejects.toMatchObject({ code: 'wrong' });
     waits.length = 0;
-    await members.signIn('keeper one', first.password, from('10.7.7.7'), NOW);
+    await members.signIn('kim one', first.password, from('10.7.7.7'), NOW);
     expect(waits).toEqual([]);
   });
   it('lists own sessions, ends one or all; a changed password ends the others', async () => {
@@ -189,21 +189,21 @@ describe('sign-in', () => {
     await members.endSessions(me, 'all', NOW);
     expect(await members.actorOf(a, NOW)).toBeNull();
     // Nobody ends another's.
-    const k = await members.signIn('keeper one', first.password, from(), NOW);
+    const k = await members.signIn('kim one', first.password, from(), NOW);
     await members.endSessions(me, 'all', NOW);
     expect(await members.actorOf(k, NOW)).not.toBeNull();
   });
-  it('keeps a trail of who did what, for the keeper', async () => {
+  it('keeps a trail of who did what, for the admin', async () => {
     const trail = await audit.listAudit(ours);
     expect(trail.map((t) => t.words)).toEqual(expect.arrayContaining(['Session Three added as charter']));
-    await expect(audit.listAudit({ ...ours, roles: ['coordinator'] })).rejects.toThrow('is for a keeper');
+    await expect(audit.listAudit({ ...ours, roles: ['coordinator'] })).rejects.toThrow('is for an admin');
     expect((await audit.listAudit(theirs)).some((t) => t.words.includes('Session Three'))).toBe(false);
   });
   it('has no button sign-in outside the demo, and no second first program', async () => {
     await expect(members.signInDemo(ours.memberId, NOW)).rejects.toBeInstanceOf(SignInRefused);
     await expect(members.createFirstProgram(first, NOW)).rejects.toBeInstanceOf(Invalid);
   });
-  it('adds and removes members by a keeper only; a removed one is signed out', async () => {
+  it('adds and removes members by an admin only; a removed one is signed out', async () => {
     await members.addMember(
       ours,
       { name: 'Charter Two', password: 'another long one', roles: ['charter'] },
@@ -212,8 +212,8 @@ describe('sign-in', () => {
     const t = await members.signIn('Charter Two', 'another long one', from(), NOW);
     const charter = (await members.actorOf(t, NOW))!;
     await expect(
-      members.addMember(charter, { name: 'X', password: 'another long one', roles: ['keeper'] }, NOW),
-    ).rejects.toThrow('is for a keeper');
+      members.addMember(charter, { name: 'X', password: 'another long one', roles: ['admin'] }, NOW),
+    ).rejects.toThrow('is for an admin');
     await members.removeMember(ours, charter.memberId, NOW);
     expect(await members.actorOf(t, NOW)).toBeNull();
   });
@@ -237,7 +237,7 @@ describe('two at one game', () => {
     expect(a[0]).toMatchObject({ status: 'done', versions: { coverage: 2 } });
     expect(b[0]).toMatchObject({
       status: 'conflict',
-      conflicts: [{ field: 'coverage', theirs: 'cover 3', yours: 'quarters', by: 'Keeper One', version: 2 }],
+      conflicts: [{ field: 'coverage', theirs: 'cover 3', yours: 'quarters', by: 'Kim One', version: 2 }],
     });
     expect((await rows.loadSnaps(ours, key)).snaps[0]!.snap).toMatchObject({
       coverage: 'cover 3',
@@ -435,7 +435,7 @@ describe('the book', () => {
   });
 });
 
-describe('changes of the book that can be taken back', () => {
+describe('changes of the book that can be undone', () => {
   const named = async (word: string) => (await book.loadBook(ours)).terms.find((t) => t.word === word);
   it('takes a merge back: words, plays and snaps say again what they said, and what was typed since stays', async () => {
     const key = await newGame(ours);
@@ -484,7 +484,7 @@ describe('changes of the book that can be taken back', () => {
     expect(JSON.stringify((await book.loadBook(ours)).terms.map((t) => [t.id, t.aliases]).sort())).toBe(
       before,
     );
-    await expect(book.undoChange(ours, done.change, NOW)).rejects.toThrow('taken back already');
+    await expect(book.undoChange(ours, done.change, NOW)).rejects.toThrow('undone already');
   });
   it('splits a word by a condition, with the count before and the way back', async () => {
     const key = await newGame(ours);
@@ -651,73 +651,73 @@ describe('who may do what with the book', () => {
   it.each([
     [
       'merging',
-      ['coach', 'charter', 'keeper', 'guest'],
+      ['coach', 'charter', 'admin', 'guest'],
       (a: Actor) => book.mergeTerms(a, 'a', 'b', NOW),
       'coordinator',
     ],
     [
       'splitting',
-      ['coach', 'charter', 'keeper', 'guest'],
+      ['coach', 'charter', 'admin', 'guest'],
       (a: Actor) => book.splitTerm(a, split, NOW),
       'coordinator',
     ],
     [
       'taking back',
-      ['coach', 'charter', 'keeper', 'guest'],
+      ['coach', 'charter', 'admin', 'guest'],
       (a: Actor) => book.undoChange(a, randomUUID(), NOW),
       'coordinator',
     ],
     [
       'importing a book',
-      ['keeper', 'coach', 'charter', 'guest'],
+      ['admin', 'coach', 'charter', 'guest'],
       (a: Actor) => book.importBook(a, '{}', NOW),
       'coordinator',
     ],
     [
       'adding the general terms',
-      ['keeper', 'coach', 'charter', 'guest'],
+      ['admin', 'coach', 'charter', 'guest'],
       (a: Actor) => book.adoptGeneralTerms(a),
       'coordinator',
     ],
     [
       'adding a word',
-      ['keeper', 'guest'],
+      ['admin', 'guest'],
       (a: Actor) => rows.addTerm(a, { kind: 'tag', word: 'x', aliases: [], notes: null }),
       'coordinator or coach or charter',
     ],
     [
       'drawing a word',
-      ['keeper', 'guest'],
+      ['admin', 'guest'],
       (a: Actor) => rows.changeTerm(a, 'formation-trips', { spots: null }),
       'coordinator or coach or charter',
     ],
     [
       'reading the book',
-      ['keeper', 'guest'],
+      ['admin', 'guest'],
       (a: Actor) => book.bookFor(a),
       'coordinator or coach or charter',
     ],
     [
       'reading the changes',
-      ['keeper', 'guest'],
+      ['admin', 'guest'],
       (a: Actor) => book.listChanges(a),
       'coordinator or coach or charter',
     ],
     [
       'looking before a split',
-      ['keeper', 'guest'],
+      ['admin', 'guest'],
       (a: Actor) => book.previewSplit(a, 'formation-trips', []),
       'coordinator or coach or charter',
     ],
     [
       'linking plays',
-      ['charter', 'keeper', 'guest'],
+      ['charter', 'admin', 'guest'],
       (a: Actor) => rows.setLinks(a, 'x', []),
       'coordinator or coach',
     ],
     [
       'reading the games',
-      ['keeper', 'guest'],
+      ['admin', 'guest'],
       (a: Actor) => games.listGames(a),
       'coordinator or coach or charter',
     ],
@@ -725,7 +725,7 @@ describe('who may do what with the book', () => {
       'changing the rules',
       ['coach', 'charter', 'guest'],
       (a: Actor) => members.setRules(a, null, NOW),
-      'keeper or coordinator',
+      'admin or coordinator',
     ],
   ] as const)('%s is refused to others, naming who could', async (_, roles, work, could) => {
     for (const role of roles) {
@@ -875,7 +875,7 @@ describe('the staff’s rules', () => {
       members.setRules(ours, { ...DEFAULT_RULES, zones: DEFAULT_RULES.zones.slice(1) }, NOW),
     ).rejects.toThrow('9 yards do not, the first is 91');
     await expect(members.setRules({ ...ours, roles: ['coach'] }, null, NOW)).rejects.toThrow(
-      'keeper or coordinator',
+      'admin or coordinator',
     );
     await members.setRules(ours, null, NOW);
   });
@@ -904,7 +904,7 @@ it('an older dump migrates forward: nothing lost, words learn what they mean, pl
   const orm = await getOrm(database.cluster.url(name));
   expect((await orm.schema.getUpdateSchemaSQL({ wrap: false })).trim()).toBe('');
   const actor = (await members.actorOf(
-    await members.signIn('keeper one', 'a long enough one', from(), NOW),
+    await members.signIn('kim one', 'a long enough one', from(), NOW),
     NOW,
   ))!;
   const older = await book.loadBook(actor);
@@ -972,17 +972,17 @@ describe('packages', () => {
     const demo = await openTestDatabase('demo');
     await loadDemo(NOW);
     expect(await loadDemo(NOW)).toBe(false);
-    const keeper = (await members.actorOf(
+    const admin = (await members.actorOf(
       await members.signInDemo((await members.demoMembers())[0]!.id, NOW),
       NOW,
     ))!;
-    const sheet = await rows.createSheet(keeper, { name: 'Week 9', opponent: 'STG' });
-    await rows.addCall(keeper, sheet, {
+    const sheet = await rows.createSheet(admin, { name: 'Week 9', opponent: 'STG' });
+    await rows.addCall(admin, sheet, {
       key: randomUUID(),
       section: 'first',
-      play: (await plans.listPlays(keeper))[0]!.id,
+      play: (await plans.listPlays(admin))[0]!.id,
     });
-    const zip = pack(await packages.exportFiles(keeper, NOW));
+    const zip = pack(await packages.exportFiles(admin, NOW));
     expect(await (await openEm()).count(SnapRow)).toBeGreaterThan(1500);
     await demo.close();
 

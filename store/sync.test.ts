@@ -24,7 +24,7 @@ const first = {
   season: 2026,
   teamKey: 'AAA',
   teamName: 'Alder',
-  memberName: 'Keeper One',
+  memberName: 'Kim One',
   password: 'a long enough one',
 };
 
@@ -129,7 +129,7 @@ describe('each operation by itself', () => {
     expect(answers[0]).toMatchObject({ reason: 'offense “XYZ” does not play in this game (AAA and CCC).' });
   });
 
-  it('a game closed meanwhile refuses each with its reason; opened again, the same are taken', async () => {
+  it('a game closed meanwhile refuses each with its reason; reopened, the same are taken', async () => {
     const game = await newGame();
     const charter: Actor = { ...ours, roles: ['charter'] };
     await games.closeGame(ours, game, true, NOW);
@@ -374,7 +374,7 @@ describe('imports', () => {
     ).toBe(true);
   });
 
-  it('a book is previewed, replaced when confirmed, taken back whole; an empty one is refused', async () => {
+  it('a book is previewed, replaced when confirmed, undone whole; an empty one is refused', async () => {
     const file = [
       {
         name: 'book.json',
@@ -555,7 +555,7 @@ describe('what goes out comes back', () => {
           team: { key: 'AAA', name: 'Alder' },
           demo: false,
           settings: { week: null, opponent: null },
-          member: { name, passwordHash: null, roles: ['keeper', 'coordinator'] },
+          member: { name, passwordHash: null, roles: ['admin', 'coordinator'] },
         },
         NOW,
       );
@@ -571,7 +571,7 @@ describe('what goes out comes back', () => {
           createdAt: NOW,
         });
       await tx.flush();
-      return { memberId, programId, name, roles: ['keeper', 'coordinator'] };
+      return { memberId, programId, name, roles: ['admin', 'coordinator'] };
     });
 
   it('over random histories: export, an empty program, import, export: the same bytes', async () => {
@@ -583,7 +583,7 @@ describe('what goes out comes back', () => {
         fc.array(fc.tuple(fc.nat(1), step), { minLength: 3, maxLength: 25 }),
         async (steps) => {
           histories++;
-          const a = await program('Keeper One', []);
+          const a = await program('Kim One', []);
           {
             await imports.importFiles(
               a,

@@ -29,7 +29,7 @@ export function FirstForm({
     <main className="page" style={{ maxWidth: 460, margin: '4vh auto' }}>
       <h1>Vobrik</h1>
       <p>
-        This database is empty. Say who you are; you become its keeper and coordinator and can add others
+        This database is empty. Say who you are; you become its admin and coordinator and can add others
         later.
       </p>
       <form className="card" action={action} style={{ display: 'grid', gap: 14 }}>

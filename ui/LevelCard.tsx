@@ -1,5 +1,5 @@
 'use client';
-/** The level profile: numbers and fouls as they ship, from memory, to be changed by the keeper. */
+/** The level profile: numbers and fouls as they ship, from memory, to be changed by an admin. */
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
@@ -67,7 +67,7 @@ export function LevelCard({ base, level, busy, mayKeep, onKeep }: LevelCardProps
         </h2>
         {mayKeep && (
           <Button onClick={() => setOpen(!open)} aria-expanded={open}>
-            {open ? 'Put away' : 'Change'}
+            {open ? 'Close' : 'Change'}
           </Button>
         )}
       </header>
@@ -151,10 +151,10 @@ export function LevelCard({ base, level, busy, mayKeep, onKeep }: LevelCardProps
           </table>
           <div style={{ display: 'flex', gap: 8 }}>
             <Button type="submit" variant="contained" disabled={busy}>
-              Keep
+              Save
             </Button>
             <Button disabled={busy} onClick={() => onKeep(null)}>
-              As it ships
+              Reset to defaults
             </Button>
           </div>
         </form>

@@ -1,5 +1,5 @@
 'use client';
-/** The staff's rules of counting. What depends on them is computed anew everywhere. */
+/** The staff's counting rules. What depends on them is computed anew everywhere. */
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
@@ -73,16 +73,16 @@ export function RulesCard({
     .map((t) => techniqueName(t, school))
     .join(', ');
   return (
-    <section className="card" aria-label="Rules of counting">
+    <section className="card" aria-label="Counting rules">
       <header>
-        <h2>Rules of counting</h2>
+        <h2>Counting rules</h2>
         {mayKeep && (
           <Button
             onClick={() => setOpen(!open)}
             aria-expanded={open}
             aria-label={open ? 'Put the rules away' : 'Change the rules'}
           >
-            {open ? 'Put away' : 'Change'}
+            {open ? 'Close' : 'Change'}
           </Button>
         )}
       </header>
@@ -196,7 +196,7 @@ export function RulesCard({
               }
             >
               <MenuItem value="a">medium 3–6, extra long 11+</MenuItem>
-              <MenuItem value="b">medium 4–6, fresh first folded in</MenuItem>
+              <MenuItem value="b">medium 4–6, the first play of a drive folded in</MenuItem>
               <MenuItem value="own">own edges</MenuItem>
             </TextField>
             {edge('secondMedium', '2nd medium from')}
@@ -223,7 +223,7 @@ export function RulesCard({
                 onChange={(e) => setBuckets({ ...buckets, freshFirst: e.target.checked })}
               />
             }
-            label="fresh first down is a situation of its own"
+            label="the first play of a drive is a situation of its own"
           />
           <table className="rows tight">
             <thead>
@@ -274,11 +274,11 @@ export function RulesCard({
             </tbody>
           </table>
           <div style={{ display: 'flex', gap: 8 }}>
-            <Button type="submit" variant="contained" disabled={busy} aria-label="Keep the rules">
-              Keep
+            <Button type="submit" variant="contained" disabled={busy} aria-label="Save the rules">
+              Save
             </Button>
             <Button disabled={busy} onClick={() => onKeep(null)}>
-              As they ship
+              Reset to defaults
             </Button>
           </div>
         </form>

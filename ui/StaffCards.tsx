@@ -28,7 +28,7 @@ export function RolesForm({
   const [roles, setRoles] = useState<readonly Role[]>(ROLES.filter((r) => member.roles.includes(r)));
   return (
     <form
-      className="slices"
+      className="toolbar"
       aria-label={`Roles of ${member.name}`}
       onSubmit={(e) => {
         e.preventDefault();

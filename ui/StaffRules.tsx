@@ -1,5 +1,5 @@
 'use client';
-/** The staff's rules of counting, for every screen below: change one and all that depends on it is computed anew. */
+/** The staff's counting rules, for every screen below: change one and all that depends on it is computed anew. */
 import { createContext, useContext } from 'react';
 import { DEFAULT_RULES, type StaffRules } from '@/core/read/staff-rules';
 

@@ -206,7 +206,7 @@ export function StaffScreen(props: StaffScreenProps) {
                 ))}
               </TextField>
               <Button type="submit" variant="contained" disabled={busy}>
-                Keep
+                Save
               </Button>
             </form>
           )}
@@ -227,7 +227,7 @@ export function StaffScreen(props: StaffScreenProps) {
           />
           {mayExport && (
             <section className="card">
-              <h2>All of it, to take along</h2>
+              <h2>Export everything</h2>
               <p className="small quiet">
                 Tables that any spreadsheet opens, with their description, in one zip.
               </p>

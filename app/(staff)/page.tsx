@@ -20,7 +20,7 @@ export default async function Week() {
         You are signed in as {actor.roles.join(' and ')}. A coordinator, coach or charter sees the week;{' '}
         {may(actor.roles, 'member.read') ? (
           <>
-            a keeper finds members and backup under <Link href="/staff">Staff</Link>.
+            an admin finds members and backup under <Link href="/staff">Staff</Link>.
           </>
         ) : (
           'a guest sees what is shared by link.'
@@ -55,7 +55,7 @@ export default async function Week() {
       </header>
       {list.length === 0 ? (
         <p className="quiet">
-          None yet. <Link href="/log">Open a game</Link> or <Link href="/log/import">bring a file</Link>.
+          None yet. <Link href="/log">Start a game</Link> or <Link href="/log/import">import a file</Link>.
         </p>
       ) : (
         <table className="rows">
@@ -65,14 +65,14 @@ export default async function Week() {
               <th>Game</th>
               <th className="n">Snaps</th>
               <th>Log</th>
-              <th className="n">To mend</th>
+              <th className="n">To fix</th>
             </tr>
           </thead>
           <tbody>
             {list.map((g) => {
               const last = g.rows[g.rows.length - 1];
               const state = logState(g);
-              const mend = g.findings.filter((f) => f.level === 'finding').length;
+              const toFix = g.findings.filter((f) => f.level === 'finding').length;
               return (
                 <tr key={g.game.key}>
                   <td>{g.game.week ?? ''}</td>
@@ -93,13 +93,13 @@ export default async function Week() {
                         : `stops in the ${downWord(last!.before.quarter ?? 1)} quarter${last!.before.clock === null ? '' : `, ${formatClock(last!.before.clock)}`}`}
                   </td>
                   <td className="n">
-                    {mend === 0 ? (
+                    {toFix === 0 ? (
                       ''
                     ) : (
                       <Link
                         href={`/log/${g.game.key}?snap=${g.findings.find((f) => f.level === 'finding')!.snapId}`}
                       >
-                        {mend}
+                        {toFix}
                       </Link>
                     )}
                   </td>
@@ -133,7 +133,7 @@ export default async function Week() {
               )}
               {games.length === 0 && (
                 <li>
-                  There is no film yet. <Link href="/log">Open a game</Link> or{' '}
+                  There is no film yet. <Link href="/log">Start a game</Link> or{' '}
                   <Link href="/log/import">bring a snap table</Link>.
                 </li>
               )}
@@ -181,7 +181,7 @@ export default async function Week() {
           </section>
           <section className="card">
             <header>
-              <h2>What does not follow</h2>
+              <h2>Needs review</h2>
               <span className="small">{wrong.length} to look at</span>
             </header>
             {wrong.length === 0 ? (

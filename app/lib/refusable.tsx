@@ -21,7 +21,7 @@ export const pageFor =
           <h1>Not for your roles</h1>
           <p>
             {error.message.charAt(0).toUpperCase()}
-            {error.message.slice(1)}. A keeper gives roles under Staff. <Link href="/">To the week</Link>
+            {error.message.slice(1)}. An admin gives roles under Staff. <Link href="/">To the week</Link>
           </p>
         </section>
       );

@@ -1,4 +1,4 @@
-/** `program.json`: the settings of a program as they travel: the week, the rules of counting, changes of the level. */
+/** `program.json`: the settings of a program as they travel: the week, the counting rules, changes of the level. */
 import { programSchema, type ProgramJson } from './schema';
 import type { ProgramSettings } from './types';
 

@@ -59,7 +59,7 @@ export const newPlay = z.object({
   kind: z.enum(['run', 'pass', 'rpo', 'other']),
   personnel: z
     .string()
-    .regex(/^[0-5][0-5]$/, 'people are two digits, such as 11')
+    .regex(/^[0-5][0-5]$/, 'personnel is two digits, such as 11')
     .nullable(),
   formation: word.nullable(),
   formationSide: side,

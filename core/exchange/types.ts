@@ -16,7 +16,7 @@ export interface Actor {
 
 export const CHARTING_KINDS = ['official', 'blind'] as const;
 
-/** What a merge or split needs to be taken back. */
+/** What a merge or split needs to be undone. */
 export interface BookChangeDetail {
   readonly kind: 'merge' | 'split' | 'replace';
   /** The book as it was before it was replaced. */

@@ -25,7 +25,7 @@ export const DEFAULT_BUCKETS: BucketSet = {
   thirdExtraLong: 11,
 };
 
-/** Other school: fresh first down folded into 1st & 10; medium starts at 4, long at 7. */
+/** Other school: the first play of a drive folded into 1st & 10; medium starts at 4, long at 7. */
 export const OTHER_BUCKETS: BucketSet = {
   freshFirst: false,
   secondMedium: 4,
@@ -36,7 +36,7 @@ export const OTHER_BUCKETS: BucketSet = {
 };
 
 export const BUCKET_ROWS = [
-  { key: 'fresh', label: 'fresh first down' },
+  { key: 'fresh', label: 'first play of a drive' },
   { key: '1-10', label: '1st & 10' },
   { key: '1-11+', label: '1st & 11+' },
   { key: '1-under', label: '1st & under 10' },

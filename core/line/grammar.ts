@@ -85,7 +85,7 @@ export const HELP: readonly (readonly [written: string, means: string])[] = [
   ['2&7  1&g', 'down and distance, when it is not carried'],
   ['@o35l  @t12m  @50', 'spot before the snap: own 35 left hash, their 12 middle'],
   ['q3  8:41', 'quarter, clock'],
-  ['11  12  20', 'people: backs, tight ends'],
+  ['11  12  20', 'personnel: backs, tight ends'],
   ['trips r  power l', 'a word of your book, then a side'],
   ['h jet', 'a letter beside a motion: who moves'],
   ['stick/snag', 'strong side concept / weak side concept'],
@@ -100,5 +100,5 @@ export const HELP: readonly (readonly [written: string, means: string])[] = [
   ],
   ['#22  #7>#81  by#54#9', 'carrier or target; passer > target; tacklers'],
   ['quarters?  cov=??  mo=-', 'not sure; not visible on this film; none'],
-  ['..  !  "corner 12 off"', 'same people and look as last snap; keep the clip; a note'],
+  ['..  !  "corner 12 off"', 'same personnel and look as the last snap; save the clip; a note'],
 ];

@@ -142,11 +142,11 @@ describe('the examples of the snap line', () => {
     expect(p).toMatchObject({ code: 'unknown-word', start: 0, end: 5 });
     expect(p?.candidates[0]?.text).toBe('power');
   });
-  it('asks whether 12 is people or a gain', () => {
-    expect(problems('power r 12')).toEqual([['ambiguous', '12', ['people=12', '+12']]]);
+  it('asks whether 12 is personnel or a gain', () => {
+    expect(problems('power r 12')).toEqual([['ambiguous', '12', ['pers=12', '+12']]]);
     expect(
       problems('.. 12', context(state(1, 10, 65), { ...blankSnap('a', 'g', 1), personnel: '11' })),
-    ).toEqual([['ambiguous', '12', ['people=12', '+12']]]);
+    ).toEqual([['ambiguous', '12', ['pers=12', '+12']]]);
   });
   it('tells jet the motion from jet the run by what touches it', () => {
     expect(parseLine('h jet', first).fields).toMatchObject({ motion: 'jet', motionBy: 'H' });

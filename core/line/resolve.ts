@@ -371,7 +371,7 @@ function shape(r: Resolver, value: Shape, range: Range, unsure: boolean): void {
     case 'people':
       if (r.playTermSeen || (r.fields.personnel ?? null) !== null) {
         return r.problem('ambiguous', range, {}, [
-          { text: `people=${value.people}`, label: `${value.people} people` },
+          { text: `pers=${value.people}`, label: `${value.people} personnel` },
           { text: `+${value.people}`, label: `+${value.people}` },
         ]);
       }

@@ -126,7 +126,7 @@ describe('the box', () => {
       true,
     );
   });
-  it('seven is even against 11 people and light against 22 (common practice)', () => {
+  it('seven is even against 11 personnel and light against 22 (common practice)', () => {
     const eleven = stand('trey');
     const heavy = stand('heavy', 'i');
     const seven = placeFront(front('4-3 over'), 'R');

@@ -229,7 +229,7 @@ const snap: fc.Arbitrary<SnapFields> = fc.record({
 });
 
 describe('any look of the default book', () => {
-  it('has a ledger of twenty-two, each once, and a margin that adds up', () => {
+  it('has everyone’s job, each once, and a margin that adds up', () => {
     fc.assert(
       fc.property(snap, (f) => {
         const look = lookOf(DEFAULT_BOOK, f, COLLEGE)!;

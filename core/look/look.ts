@@ -321,7 +321,7 @@ export function lookSentences(
       .filter(Boolean)
       .join(', ');
     out.push(
-      `${cap(countWord(ledger.hats))} hats for ${countWord(ledger.there)} to the ${SIDE_WORD[ledger.to]}${held ? `, ${held}` : ''}${ledger.force ? `, the force defender (${defenderWords(ledger.force, settings.school)}) counted` : ''}: ${VERDICT_WORD[ledger.verdict]}.`,
+      `${cap(countWord(ledger.hats))} blockers for ${countWord(ledger.there)} to the ${SIDE_WORD[ledger.to]}${held ? `, ${held}` : ''}${ledger.force ? `, the force defender (${defenderWords(ledger.force, settings.school)}) counted` : ''}: ${VERDICT_WORD[ledger.verdict]}.`,
     );
     if (ledger.missing.length > 0) out.push(`Nobody stands where he could ${ledger.missing.join(' or ')}.`);
     const free = ledger.free.filter((d) => ledger.defense.find((e) => e.man === d)?.there);

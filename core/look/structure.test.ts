@@ -169,9 +169,9 @@ describe('people and picture', () => {
       peopleNote('?', of('ace')),
     ]).toEqual([null, null, null, null, null, null]);
     expect(peopleNote('11', of('ace'))).toBe(
-      '11 people hold 1 tight end, the picture shows 2 attached to the line.',
+      '11 personnel has 1 tight end, the formation shows 2 attached to the line.',
     );
-    expect(peopleNote('11', of('pro', 'i'))).toBe('11 people hold 1 back, the picture shows 2.');
+    expect(peopleNote('11', of('pro', 'i'))).toBe('11 personnel has 1 back, the formation shows 2.');
   });
   it('every formation of the book stands with the fewest people that fit it', () => {
     for (const f of formations)

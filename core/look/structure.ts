@@ -327,9 +327,9 @@ export function peopleNote(personnel: string | null | undefined, s: Structure): 
   const [backs, ends] = [Number(personnel[0]), Number(personnel[1])];
   const attached = s.left.attached.length + s.right.attached.length;
   if (s.backfield.backs.length > backs)
-    return `${personnel} people hold ${backs} ${backs === 1 ? 'back' : 'backs'}, the picture shows ${s.backfield.backs.length}.`;
+    return `${personnel} personnel has ${backs} ${backs === 1 ? 'back' : 'backs'}, the formation shows ${s.backfield.backs.length}.`;
   return attached > ends
-    ? `${personnel} people hold ${ends} ${ends === 1 ? 'tight end' : 'tight ends'}, the picture shows ${attached} attached to the line.`
+    ? `${personnel} personnel has ${ends} ${ends === 1 ? 'tight end' : 'tight ends'}, the formation shows ${attached} attached to the line.`
     : null;
 }
 

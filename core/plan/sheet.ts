@@ -1,6 +1,6 @@
 /** The call sheet: sections by situation, numbered calls, what to expect, what to suggest. */
 import { BUCKET_ROWS, type BucketKey } from '../field/situation';
-import { FIRST_VALUE, select, type Columns, type Slice } from '../read/columns';
+import { FIRST_VALUE, select, type Columns, type Filter } from '../read/columns';
 import { meanPerGame, wilson, type Mean, type Rate } from '../read/rates';
 import type { SnapFields } from '../snap/snap';
 
@@ -118,7 +118,7 @@ const successRate = (columns: Columns, rows: Uint32Array): Rate => {
   return wilson(k, rows.length);
 };
 
-export function sectionRows(columns: Columns, section: SectionSpec, slice: Slice = {}): Uint32Array {
+export function sectionRows(columns: Columns, section: SectionSpec, slice: Filter = {}): Uint32Array {
   return select(
     columns,
     section.buckets.length > 0 ? { ...slice, bucket: section.buckets } : slice,

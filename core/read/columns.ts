@@ -4,7 +4,7 @@
  */
 import { NONE, UNSEEN } from '../snap/snap';
 import { isTendency, type CountedSnap } from './counted';
-import { SLICE_FIELDS, sliceValue, type SliceField } from './slices';
+import { FILTER_FIELDS, filterValue, type FilterField } from './filters';
 import { isSuccess, SUCCESS_40_60_100, type SuccessRule } from './success';
 
 export const BLANK = 0;
@@ -22,7 +22,7 @@ export interface Column {
 export interface Columns {
   readonly n: number;
   readonly ids: readonly string[];
-  readonly text: Readonly<Record<SliceField, Column>>;
+  readonly text: Readonly<Record<FilterField, Column>>;
   /** −1: unknown. */
   readonly toGoal: Int16Array;
   /** −999: unknown. */
@@ -36,8 +36,8 @@ export interface Columns {
 /** Builds the columns. Linear in snaps; throws when a field has more than 65 000 different words. */
 export function buildColumns(snaps: readonly CountedSnap[], rule: SuccessRule = SUCCESS_40_60_100): Columns {
   const n = snaps.length;
-  const text = {} as Record<SliceField, Column>;
-  for (const field of SLICE_FIELDS) {
+  const text = {} as Record<FilterField, Column>;
+  for (const field of FILTER_FIELDS) {
     const codes = new Uint16Array(n);
     const words = ['', NONE, UNSEEN];
     const codeOf = new Map<string, number>([
@@ -45,7 +45,7 @@ export function buildColumns(snaps: readonly CountedSnap[], rule: SuccessRule = 
       [UNSEEN, CODE_UNSEEN],
     ]);
     for (let i = 0; i < n; i++) {
-      const value = sliceValue(snaps[i]!, field);
+      const value = filterValue(snaps[i]!, field);
       if (value === null) continue;
       let code = codeOf.get(value);
       if (code === undefined) {
@@ -75,18 +75,18 @@ export function buildColumns(snaps: readonly CountedSnap[], rule: SuccessRule = 
 }
 
 /** Field → wanted words. Words of one field are alternatives, fields must all hold. */
-export type Slice = Readonly<Partial<Record<SliceField, readonly string[]>>>;
+export type Filter = Readonly<Partial<Record<FilterField, readonly string[]>>>;
 
 /** Row numbers that fit a slice and count in tendencies, ascending. */
 export function select(
   columns: Columns,
-  slice: Slice,
+  slice: Filter,
   yards: { readonly from: number; readonly to: number } | null = null,
 ): Uint32Array {
   const tests = Object.entries(slice)
     .filter(([, words]) => words && words.length > 0)
     .map(([field, words]) => {
-      const { codes, codeOf, words: all } = columns.text[field as SliceField];
+      const { codes, codeOf, words: all } = columns.text[field as FilterField];
       const wanted = new Uint8Array(all.length);
       for (const w of words!) {
         const code = codeOf.get(w);
@@ -114,7 +114,7 @@ export interface Coverage {
 }
 
 /** How many of the selected snaps carry a value in a field ("tagged on 91 of 128"). */
-export function coverageOf(columns: Columns, rows: Uint32Array, field: SliceField): Coverage {
+export function coverageOf(columns: Columns, rows: Uint32Array, field: FilterField): Coverage {
   const { codes } = columns.text[field];
   let tagged = 0;
   for (const i of rows) if (codes[i]! >= FIRST_VALUE) tagged++;
@@ -130,7 +130,7 @@ export interface Group {
 export function groupBy(
   columns: Columns,
   rows: Uint32Array,
-  fields: readonly SliceField[],
+  fields: readonly FilterField[],
   keepAbsent = false,
 ): Group[] {
   const cols = fields.map((f) => columns.text[f]);

@@ -178,7 +178,7 @@ describe('remedies', () => {
     expect(finding!.remedies.map((r) => r.label)).not.toContain('the gain before was -30');
   });
 
-  it('clear what they mend wherever they carry a patch', () => {
+  it('clear what they fix wherever they carry a patch', () => {
     for (const code of FINDING_CODES) {
       const snaps = game(...CASES[code].snaps);
       const finding = checkGame(snaps, COLLEGE).find((f) => f.code === code);

@@ -35,7 +35,7 @@ export const FINDING_CODES = [
 export type FindingCode = (typeof FINDING_CODES)[number];
 export type FindingLevel = 'finding' | 'note' | 'cannot_know';
 
-/** What one key mends. `insertBefore`: a snap is missing before this one. */
+/** What one key fixes. `insertBefore`: a snap is missing before this one. */
 export interface Remedy {
   readonly label: string;
   readonly patches: readonly { readonly snapId: string; readonly fields: SnapFields }[];
@@ -70,7 +70,7 @@ const alikeWords = (words: (s: GameState) => string, logged: GameState, expected
     : words(expected);
 
 /** The gain that would make the snap before lead to what is logged now; null when none would. */
-function mendedGain(previous: WalkedSnap, now: Snap): number | null {
+function fixedGain(previous: WalkedSnap, now: Snap): number | null {
   const { snap, before } = previous;
   if (
     snap.gain === null ||
@@ -148,7 +148,7 @@ function compareState(row: WalkedSnap, previous: WalkedSnap): Finding | null {
     if (snap.toGoal !== null && expected.toGoal !== null) fields.toGoal = expected.toGoal;
   }
   remedies.push(patch(`this is ${alikeWords(words, logged, expected)}`, snap.snapId, fields as SnapFields));
-  const gain = code === 'possession' || code === 'unit' ? null : mendedGain(previous, snap);
+  const gain = code === 'possession' || code === 'unit' ? null : fixedGain(previous, snap);
   // A gain nobody loses is no remedy: the spot is wrong instead.
   if (gain !== null && gain !== previous.snap.gain && gain >= -20 && gain <= 99) {
     const still = previous.snap.result === 'incomplete' || previous.snap.result === 'spike';
@@ -352,7 +352,7 @@ function checkInside(row: WalkedSnap): Finding[] {
       'people',
       snap.personnel,
       'five at most',
-      `${snap.personnel} people is ${Number(snap.personnel[0]) + Number(snap.personnel[1])} backs and tight ends; there are five.`,
+      `${snap.personnel} personnel is ${Number(snap.personnel[0]) + Number(snap.personnel[1])} backs and tight ends; there are five.`,
       [],
     );
   }

@@ -210,17 +210,17 @@ describe('the checker', () => {
     }
     expect(made).toBe(30);
   });
-  it('mends what it names: a remedy of each finding clears it', () => {
+  it('fixes what it names: a remedy of each finding clears it', () => {
     const mistaken = makeMistake(games[0]!, 'gain', seededRandom(5))!;
     const finding = checkGame(mistaken.snaps, COLLEGE)[0]!;
     const cleared = finding.remedies
       .filter((r) => r.patches.length > 0)
       .some((remedy) => {
-        const mended = mistaken.snaps.map((s) => ({
+        const fixed = mistaken.snaps.map((s) => ({
           ...s,
           ...remedy.patches.find((p) => p.snapId === s.snapId)?.fields,
         }));
-        return checkGame(mended, COLLEGE).length < checkGame(mistaken.snaps, COLLEGE).length;
+        return checkGame(fixed, COLLEGE).length < checkGame(mistaken.snaps, COLLEGE).length;
       });
     expect(cleared).toBe(true);
   });

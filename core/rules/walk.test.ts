@@ -169,7 +169,7 @@ describe('possession and series', () => {
     expect(rows.map((r) => r.snapInPossession)).toEqual([0, 1, 2, 3, 4, 5, 6, 1]);
   });
 
-  it('give buckets, fresh first down first', () => {
+  it('give buckets, the first play of a drive first', () => {
     expect(drive().map((r) => r.bucket)).toEqual([
       null,
       'fresh',

@@ -2,12 +2,12 @@
  * Who may do what: the one table. Store functions, pages, route handlers, server actions and buttons all
  * ask it, so that what a button offers and what the store refuses cannot drift apart.
  */
-export const ROLES = ['keeper', 'coordinator', 'coach', 'charter', 'guest'] as const;
+export const ROLES = ['admin', 'coordinator', 'coach', 'charter', 'guest'] as const;
 export type Role = (typeof ROLES)[number];
 
 const FOOTBALL = ['coordinator', 'coach', 'charter'] as const;
 const PLANNERS = ['coordinator', 'coach'] as const;
-const STAFF = ['keeper', 'coordinator', 'coach', 'charter'] as const;
+const STAFF = ['admin', 'coordinator', 'coach', 'charter'] as const;
 
 interface Permission {
   /** What is done, as a refusal says it: "closing a game is for a coordinator". */
@@ -52,12 +52,12 @@ export const PERMISSIONS = {
   'program.read': to(STAFF, 'reading the program’s settings'),
   'program.export': to(FOOTBALL, 'exporting the program'),
   'program.import': to(FOOTBALL, 'importing files'),
-  'rules.set': to(['keeper', 'coordinator'], 'changing the staff’s rules'),
-  'level.set': to(['keeper'], 'changing the level'),
+  'rules.set': to(['admin', 'coordinator'], 'changing the staff’s rules'),
+  'level.set': to(['admin'], 'changing the level'),
   'member.read': to(STAFF, 'reading the members'),
-  'member.change': to(['keeper'], 'changing the members'),
-  'backup.read': to(['keeper'], 'reading the state of the backups'),
-  'audit.read': to(['keeper'], 'reading the audit trail'),
+  'member.change': to(['admin'], 'changing the members'),
+  'backup.read': to(['admin'], 'reading the state of the backups'),
+  'audit.read': to(['admin'], 'reading the audit trail'),
   'session.own': to(ROLES, 'managing one’s own sessions'),
 } as const satisfies Record<string, Permission>;
 
@@ -67,3 +67,7 @@ export const ACTIONS = Object.keys(PERMISSIONS) as Action[];
 /** True when one of the roles may do it. */
 export const may = (roles: readonly string[], action: Action): boolean =>
   PERMISSIONS[action].roles.some((r) => roles.includes(r));
+
+/** Roles as a sentence names them: "an admin or coordinator". */
+export const rolesWords = (roles: readonly Role[]): string =>
+  `${/^[aeiou]/.test(roles[0] ?? '') ? 'an' : 'a'} ${roles.join(' or ')}`;

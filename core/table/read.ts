@@ -309,7 +309,7 @@ export function readPackage(
             column: ref.column,
             value: String(value),
             code: 'unknown-ref',
-            remedy: `is not in ${ref.resource}.csv; add it there or mend the spelling`,
+            remedy: `is not in ${ref.resource}.csv; add it there or fix the spelling`,
           });
         }
       }

@@ -146,7 +146,7 @@ export function snapWriter(
     async apply(op: Operation): Promise<Outcome> {
       if (op.kind !== 'snap') throw new RefusedOperation('shape', 'A game holds snaps only.');
       if (game.closed && !may(actor.roles, 'snap.log-closed'))
-        throw new RefusedOperation('closed', 'The game was closed; a coordinator can open it again.');
+        throw new RefusedOperation('closed', 'The game was closed; a coordinator can reopen it.');
       const row = await find(op.row);
       if (op.do === 'put') {
         const fields = Object.fromEntries(

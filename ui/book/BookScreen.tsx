@@ -127,13 +127,13 @@ export function BookScreen(props: BookScreenProps) {
 
   return (
     <>
-      <div className="slices">
+      <div className="toolbar">
         <h1>Book</h1>
         <span className="small quiet">
           {book.name}: {book.terms.length} words, {plays.length} plays
         </span>
         <TextField
-          label="find a word"
+          label="find a term"
           value={url.get('find') ?? ''}
           onChange={(e) => setUrl({ find: e.target.value || null })}
         />
@@ -150,7 +150,7 @@ export function BookScreen(props: BookScreenProps) {
           {props.mayImport && (
             <>
               <Button onClick={() => file.current?.click()} disabled={busy}>
-                Bring book.json
+                Import book.json
               </Button>
               <input
                 ref={file}
@@ -171,7 +171,7 @@ export function BookScreen(props: BookScreenProps) {
           )}
         </span>
       </div>
-      <div className="slices" role="group" aria-label="Kinds of words" style={{ gap: 2 }}>
+      <div className="toolbar" role="group" aria-label="Kinds of terms" style={{ gap: 2 }}>
         {TERM_KINDS.map((k) => (
           <Button
             key={k}
@@ -236,8 +236,8 @@ export function BookScreen(props: BookScreenProps) {
             {terms.length === 0 && (
               <p className="quiet">
                 {find === ''
-                  ? 'No word of this kind yet. Add one at the right.'
-                  : `No word of the book fits “${find}”.`}
+                  ? 'No term of this kind yet. Add one at the right.'
+                  : `No term of the book fits “${find}”.`}
               </p>
             )}
           </section>
@@ -289,7 +289,7 @@ export function BookScreen(props: BookScreenProps) {
                         {c.by}, {c.at.slice(0, 10)}
                       </span>{' '}
                       {c.undone ? (
-                        <span className="small quiet">taken back</span>
+                        <span className="small quiet">undone</span>
                       ) : (
                         mayMerge && (
                           <button
@@ -297,9 +297,9 @@ export function BookScreen(props: BookScreenProps) {
                             className="plain small"
                             disabled={busy}
                             onClick={() => run({ op: 'undo', id: c.id })}
-                            aria-label={`take back: ${c.words}`}
+                            aria-label={`undo: ${c.words}`}
                           >
-                            take back
+                            undo
                           </button>
                         )
                       )}
@@ -415,7 +415,7 @@ function AddTerm({
       )}
       {(kind === 'formation' || kind === 'backfield') && (
         <p className="small quiet">
-          A word alone is not drawn. <Link href="/book/draw">Draw a formation</Link> gives it its points.
+          A name alone is not drawn. <Link href="/book/draw">Draw a formation</Link> gives it its points.
         </p>
       )}
       <Button type="submit" variant="contained" disabled={busy || (read !== null && !read.ok)}>

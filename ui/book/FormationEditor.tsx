@@ -272,7 +272,7 @@ export function FormationEditor({
 
   return (
     <>
-      <div className="slices">
+      <div className="toolbar">
         <h1>{edit ? `Draw “${source?.word ?? ''}”` : 'Draw a formation'}</h1>
         <Button onClick={undo} disabled={past.length === 0}>
           Undo
@@ -395,7 +395,7 @@ export function FormationEditor({
           <p className="small quiet">
             Drag a man; he snaps to the line and the landmarks (Alt leaves him where you put him). By keys:
             Tab to him, arrows move half a yard, Shift with left and right goes from landmark to landmark.
-            Ctrl Z takes back. <span role="status">{said}</span>
+            Ctrl Z undoes. <span role="status">{said}</span>
           </p>
         </section>
         <div style={{ display: 'grid', gap: 10, alignContent: 'start' }}>
@@ -521,7 +521,7 @@ export function FormationEditor({
               {formatSpots(asBackfield ? backfieldSpots(men) : formationSpots(men, profile))}
             </p>
             <Button type="submit" variant="contained" disabled={busy || !mayAdd || word.trim() === ''}>
-              {edit ? 'Keep the drawing' : 'Keep it in the Book'}
+              {edit ? 'Save the drawing' : 'Save in the Book'}
             </Button>
           </form>
         </div>

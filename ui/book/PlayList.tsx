@@ -155,11 +155,11 @@ function PlayPanel({
         {drawn.look ? structureWords(drawn.look.offense.set) : 'No formation the book can draw.'}
         {known ? '' : ' The book does not say what this concept means, so nobody’s job is known.'}
       </p>
-      <div className="slices">
+      <div className="toolbar">
         <Button variant="outlined" onClick={() => setCard(true)}>
           Look card
         </Button>
-        <Button onClick={onClose}>Put away</Button>
+        <Button onClick={onClose}>Close</Button>
       </div>
       <h2>Set-ups and complements</h2>
       <ul className="todo">
@@ -195,7 +195,7 @@ function PlayPanel({
                   run({ op: 'links', play: play.id, links: play.links.filter((x) => x !== l.link) })
                 }
               >
-                take off
+                remove
               </button>
             )}
           </li>
@@ -288,7 +288,7 @@ function PlayPanel({
 const pictureName = (shown: NamedPresentation, base: NamedPresentation): string =>
   `${shown.formationWord} ${shown.side === 'L' ? 'left' : 'right'}, ${shown.backfieldWord}${shown.motionWord && shown.motion !== base.motion ? `, ${shown.motionBy} ${shown.motionWord}` : ''}`;
 
-/** Other pictures for the same jobs: most different to a defense for fewest new jobs first. */
+/** Other ways to show the same jobs: most different to a defense for fewest new jobs first. */
 function Pictures({ play, book, profile }: PlayListProps & { play: PlayCard }) {
   const [all, setAll] = useState(12);
   const [open, setOpen] = useState<number | null>(null);
@@ -301,12 +301,12 @@ function Pictures({ play, book, profile }: PlayListProps & { play: PlayCard }) {
   );
   if (!known) return null;
   return (
-    <section aria-label="Other pictures" style={{ marginTop: 14 }}>
+    <section aria-label="Other ways to show it" style={{ marginTop: 14 }}>
       <div className="cardhead">
-        <h2>Other pictures for {play.name}</h2>
+        <h2>Other ways to show {play.name}</h2>
         <span className="small">
-          {ranked.length} can be shown{play.personnel ? ` with ${play.personnel} people` : ''}; most different
-          for fewest new jobs first
+          {ranked.length} can be shown{play.personnel ? ` with ${play.personnel} personnel` : ''}; most
+          different for fewest new jobs first
         </span>
       </div>
       <table className="rows tight">
@@ -462,7 +462,7 @@ function AddPlay({
       <h2>Add a play</h2>
       <TextField label="Name" required {...field('name')} slotProps={{ htmlInput: { maxLength: 80 } }} />
       <TextField
-        label="People"
+        label="Personnel"
         placeholder="11"
         {...field('personnel')}
         error={play.personnel !== '' && !/^[0-5][0-5]$/.test(play.personnel)}

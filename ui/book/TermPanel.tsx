@@ -87,10 +87,10 @@ export function TermPanel(props: TermPanelProps) {
       ) : (
         <p className="quiet">
           {term.kind === 'formation' || term.kind === 'backfield'
-            ? 'Not drawn yet: without points nothing follows from this word.'
+            ? 'Not drawn yet: without points nothing follows from this term.'
             : isDefined(term.kind)
-              ? 'Only a word yet; type below what it means.'
-              : 'A word without a picture.'}
+              ? 'Only a name yet; type below what it means.'
+              : 'A term without a drawing.'}
         </p>
       )}
       <div className="small" aria-live="polite">
@@ -99,7 +99,7 @@ export function TermPanel(props: TermPanelProps) {
         ))}
       </div>
       {drawn && (
-        <div className="slices">
+        <div className="toolbar">
           <Button onClick={() => props.onSide(side === 'R' ? 'L' : 'R')}>Mirror</Button>
           <Button onClick={() => saveSvg(drawn.drawing, title)}>SVG</Button>
           <Button onClick={() => void savePng(drawn.drawing, title)}>PNG</Button>
@@ -118,7 +118,7 @@ export function TermPanel(props: TermPanelProps) {
         </Link>
         {term.notes ? ` · ${term.notes}` : ''}
       </p>
-      <div className="slices">
+      <div className="toolbar">
         {mayAdd && (
           <Button variant="outlined" onClick={props.onAliases} aria-label={`aliases of ${term.word}`}>
             Aliases
@@ -158,7 +158,7 @@ export function TermPanel(props: TermPanelProps) {
             Remove
           </Button>
         )}
-        <Button onClick={props.onClose}>Put away</Button>
+        <Button onClick={props.onClose}>Close</Button>
       </div>
       {isDefined(term.kind) && (
         <form
@@ -180,7 +180,7 @@ export function TermPanel(props: TermPanelProps) {
           />
           {typed?.ok && (
             <Button type="submit" variant="contained" disabled={busy}>
-              Keep this meaning
+              Save this meaning
             </Button>
           )}
         </form>
@@ -201,7 +201,7 @@ export function TermPanel(props: TermPanelProps) {
 /** Read, sliced to the snaps of a word. */
 function readLink(term: Term): string {
   const field = term.kind === 'run' || term.kind === 'pass' ? 'concept' : term.kind;
-  return `/read?slice=${encodeURIComponent(`${field}:${storedValue(term)}`)}&reel=all`;
+  return `/read?filter=${encodeURIComponent(`${field}:${storedValue(term)}`)}&reel=all`;
 }
 
 /** What follows from a word, as sentences. */

@@ -41,8 +41,8 @@ export function MergeDialog({
       <DialogTitle id="merge-title">Merge “{term.word}” into another word</DialogTitle>
       <DialogContent style={{ display: 'grid', gap: 12 }}>
         <p>
-          {count} logged {count === 1 ? 'snap' : 'snaps'} and the play list will say the kept word instead; “
-          {term.word}” becomes one of its aliases, so typing it still works. It can be taken back.
+          {count} logged {count === 1 ? 'snap' : 'snaps'} and the play list will say the other term instead; “
+          {term.word}” becomes one of its aliases, so typing it still works. It can be undone.
         </p>
         <TextField select label="Keep" value={keep} onChange={(e) => setKeep(e.target.value)}>
           {book.terms
@@ -106,7 +106,7 @@ export function AliasDialog({
           disabled={busy}
           onClick={() => onKeep(listOf(text), notes.trim() || null)}
         >
-          Keep
+          Save
         </Button>
       </DialogActions>
     </Dialog>
@@ -154,7 +154,7 @@ export function SplitDialog({ book, term, busy, preview, onSplit, onClose }: Spl
       <DialogContent style={{ display: 'grid', gap: 12, paddingTop: 8 }}>
         <p>
           Snaps of “{term.word}” that fit the condition will say another word; the others stay. It can be
-          taken back.
+          undone.
         </p>
         {problem && (
           <p className="flag" role="alert">
@@ -196,7 +196,7 @@ export function SplitDialog({ book, term, busy, preview, onSplit, onClose }: Spl
           </div>
         )}
         <TextField select label="They say" value={to} onChange={(e) => setTo(e.target.value)}>
-          <MenuItem value="new">a new word …</MenuItem>
+          <MenuItem value="new">a new term …</MenuItem>
           {book.terms
             .filter((t) => t.kind === term.kind && t.id !== term.id)
             .map((t) => (
@@ -207,7 +207,7 @@ export function SplitDialog({ book, term, busy, preview, onSplit, onClose }: Spl
         </TextField>
         {to === 'new' && (
           <TextField
-            label="New word"
+            label="New term"
             value={word}
             onChange={(e) => setWord(e.target.value)}
             slotProps={{ htmlInput: { maxLength: 60 } }}

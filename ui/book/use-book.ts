@@ -124,7 +124,7 @@ function operationOf(
       return {
         scope: PLAYS_SCOPE,
         op: o.patch(PLAYS_SCOPE, 'play', c.play, { links: c.links }),
-        words: 'links kept',
+        words: 'links saved',
       };
   }
 }
@@ -179,7 +179,7 @@ export function useBook(base: Book, terms: Pulled, plays: Pulled = NO_PLAYS): Bo
           words:
             e instanceof Unfit
               ? e.message
-              : `This browser could not keep it (${(e as Error).message}); nothing was changed.`,
+              : `This browser could not store it (${(e as Error).message}); nothing was changed.`,
           id: null,
         };
       }

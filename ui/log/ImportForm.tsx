@@ -231,7 +231,7 @@ function BookQuestion({
       <h2>The file brings another book</h2>
       <p>
         Replacing yours would add {preview.added.length}, change {preview.changed.length} and drop{' '}
-        {preview.dropped.length} words. Nothing is imported yet. It can be taken back in the Book.
+        {preview.dropped.length} words. Nothing is imported yet. It can be undone in the Book.
       </p>
       {preview.added.length > 0 && (
         <p className="small">

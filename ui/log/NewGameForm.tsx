@@ -33,7 +33,7 @@ export function NewGameForm({
   });
   return (
     <form action={action} className="card" style={{ display: 'grid', gap: 12, alignContent: 'start' }}>
-      <h2>Open a game</h2>
+      <h2>Start a game</h2>
       {problem && (
         <Alert severity="error" variant="outlined">
           {problem}
@@ -84,7 +84,7 @@ export function NewGameForm({
         ))}
       </TextField>
       <Button type="submit" variant="contained" disabled={busy}>
-        Open it
+        Start game
       </Button>
     </form>
   );

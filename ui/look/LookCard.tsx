@@ -126,13 +126,13 @@ export function LookCard({ book, profile, fields, hash, answers = [], onClose }:
         </span>
       </DialogTitle>
       <DialogContent>
-        <div className="slices" style={{ padding: '6px 0 10px' }}>
+        <div className="toolbar" style={{ padding: '6px 0 10px' }}>
           {choose('front', 'front', front, setFront)}
           {choose('coverage', 'coverage', coverage, setCoverage)}
           {choose('pressure', 'pressure', pressure, setPressure)}
           <TextField
             select
-            label="hats for"
+            label="blocking count at"
             value={run}
             onChange={(e) => setRun(e.target.value)}
             sx={{ minWidth: 150 }}
@@ -219,7 +219,7 @@ export function LookCard({ book, profile, fields, hash, answers = [], onClose }:
                     <tbody>
                       <tr>
                         {margins.map((m) => (
-                          <td key={m.to + m.point} className="n" title={`${m.hats} hats for ${m.there}`}>
+                          <td key={m.to + m.point} className="n" title={`${m.hats} blockers for ${m.there}`}>
                             {m.margin > 0 ? `+${m.margin}` : m.margin < 0 ? `−${-m.margin}` : '0'}
                             <span className="quiet">
                               {' '}
@@ -255,7 +255,7 @@ function LedgerTable({ ledger, school }: { ledger: Ledger; school: 'A' | 'B' | '
   return (
     <details open>
       <summary>
-        <strong>All twenty-two</strong>
+        <strong>Everyone’s job</strong>
       </summary>
       <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 12 }}>
         <table className="rows tight">

@@ -130,7 +130,7 @@ export function PlanScreen(props: PlanScreenProps) {
       setTrouble('');
       if (back) undo.current.push(back);
     } catch (e) {
-      setTrouble(`This browser could not keep the change (${(e as Error).message}); nothing was changed.`);
+      setTrouble(`This browser could not store the change (${(e as Error).message}); nothing was changed.`);
     }
   };
   const inSection = (section: string): readonly SheetCall[] =>
@@ -232,7 +232,7 @@ export function PlanScreen(props: PlanScreenProps) {
   return (
     <DndContext id="plan" sensors={sensors} onDragEnd={dropped}>
       <div
-        className="slices"
+        className="toolbar"
         onKeyDown={(e) => {
           if ((e.ctrlKey || e.metaKey) && e.key === 'z') {
             e.preventDefault();
@@ -473,7 +473,7 @@ function SuggestionRow({
         )}
       </div>
       {s.here.n > 0 ? (
-        <RateBar rate={s.here} label="good" onOpen={() => onReel('here')} />
+        <RateBar rate={s.here} label="success" onOpen={() => onReel('here')} />
       ) : (
         <span className="small quiet">not run in this situation</span>
       )}
@@ -552,7 +552,7 @@ function CallRow({
       className="call"
       data-testid="call"
       tabIndex={0}
-      aria-label={`call ${number}: ${playLook(call.play)}, ${playCall(call.play)}${mayEdit ? '. Alt with up and down moves it, Delete takes it off' : ''}`}
+      aria-label={`call ${number}: ${playLook(call.play)}, ${playCall(call.play)}${mayEdit ? '. Alt with up and down moves it, Delete removes it' : ''}`}
       ref={(node) => {
         drag.setNodeRef(node);
         drop.setNodeRef(node);
@@ -612,7 +612,7 @@ function CallRow({
             className="plain noprint"
             style={{ padding: '0 8px' }}
             onClick={onRemove}
-            aria-label={`take call ${number} off`}
+            aria-label={`remove call ${number}`}
           >
             ×
           </button>

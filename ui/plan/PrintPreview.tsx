@@ -61,7 +61,7 @@ export function PrintPreview({ sheet, prints }: PrintPreviewProps) {
   const print = prints[paper];
   return (
     <>
-      <div className="slices noprint">
+      <div className="toolbar noprint">
         <h1>Print preview: {sheet.name}</h1>
         {(Object.keys(PAPERS) as Paper[]).map((p) => (
           <Button

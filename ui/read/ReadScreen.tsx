@@ -24,13 +24,13 @@ import {
   ownFilm,
   select,
   situationBoard,
-  isSliceField,
-  SLICE_MENU,
-  sliceLabel,
+  isFilterField,
+  FILTER_MENU,
+  filterLabel,
   type CountedSnap,
   type FilmKind,
-  type Slice,
-  type SliceField,
+  type Filter,
+  type FilterField,
 } from '@/core/read';
 import { fullSnap, type SlimSnap } from '@/core/snap';
 import type { GameInfo, TeamInfo } from '@/core/exchange/types';
@@ -55,15 +55,15 @@ export interface ReadScreenProps {
 const wordOf = (w: string): string => w.replace(/_/g, ' ');
 
 /** "personnel:11,12;hash:L" in the address. */
-function readSlice(text: string | null): Slice {
-  const out: Partial<Record<SliceField, string[]>> = {};
+function readFilter(text: string | null): Filter {
+  const out: Partial<Record<FilterField, string[]>> = {};
   for (const part of (text ?? '').split(';')) {
     const [field, words] = part.split(':');
-    if (field && words && isSliceField(field)) out[field] = words.split(',').filter(Boolean);
+    if (field && words && isFilterField(field)) out[field] = words.split(',').filter(Boolean);
   }
   return out;
 }
-const writeSlice = (slice: Slice): string | null =>
+const writeFilter = (slice: Filter): string | null =>
   Object.entries(slice)
     .filter(([, w]) => w && w.length > 0)
     .map(([f, w]) => `${f}:${w!.join(',')}`)
@@ -99,7 +99,7 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
     ];
   const team = url.get('team') ?? opponent ?? teams[0]?.key ?? '';
   const last = url.get('last');
-  const slice = readSlice(url.get('slice'));
+  const slice = readFilter(url.get('filter'));
   const theirs = useMemo(
     () =>
       games
@@ -113,8 +113,8 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
     [chosen, profiles, book, rules],
   );
   const columns = useMemo(() => buildColumns(counted, rules.success), [counted, rules]);
-  const key = writeSlice(slice);
-  const rows = useMemo(() => select(columns, { ...readSlice(key), offense: [team] }), [columns, key, team]);
+  const key = writeFilter(slice);
+  const rows = useMemo(() => select(columns, { ...readFilter(key), offense: [team] }), [columns, key, team]);
   const board = useMemo(() => situationBoard(columns, rows), [columns, rows]);
   const cellText = url.get('cell');
   const cell: Cell | null = cellText
@@ -127,7 +127,7 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
       bucket !== null
         ? select(
             columns,
-            { ...readSlice(key), offense: [team], bucket: [bucket] },
+            { ...readFilter(key), offense: [team], bucket: [bucket] },
             zone ? { from: zone.from, to: zone.to } : null,
           )
         : rows,
@@ -137,14 +137,14 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
   const tagged = coverageOf(columns, rows, 'formation');
   const played = coverageOf(columns, rows, 'play');
   const [card, setCard] = useState<number | null>(null);
-  const [menu, setMenu] = useState<{ anchor: HTMLElement; field: SliceField | null } | null>(null);
+  const [menu, setMenu] = useState<{ anchor: HTMLElement; field: FilterField | null } | null>(null);
 
   const nameOf = (k: string) => teams.find((t) => t.key === k)?.name ?? k;
   const gameName = (k: string) => {
     const g = games.find((x) => x.info.key === k)?.info;
     return g ? `${g.week === null ? '' : `Week ${g.week}, `}${nameOf(g.away)} at ${nameOf(g.home)}` : k;
   };
-  const setSlice = (next: Slice) => setUrl({ slice: writeSlice(next), reel: null });
+  const setFilter = (next: Filter) => setUrl({ filter: writeFilter(next), reel: null });
   const reel = url.get('reel');
   const reelRows = reel === null ? null : reelOf(reel);
   const cellTitle = cell
@@ -195,12 +195,12 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
   return (
     <>
       <h1 className="hide">Read: {nameOf(team)}</h1>
-      <div className="slices" role="toolbar" aria-label="Slices">
+      <div className="toolbar" role="toolbar" aria-label="Filters">
         <TextField
           select
           label="whose offense"
           value={team}
-          onChange={(e) => setUrl({ team: e.target.value, cell: null, reel: null, slice: null })}
+          onChange={(e) => setUrl({ team: e.target.value, cell: null, reel: null, filter: null })}
           sx={{ minWidth: 190 }}
         >
           {teams.map((t) => (
@@ -240,7 +240,7 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
                 last: null,
                 cell: null,
                 reel: null,
-                slice: null,
+                filter: null,
               })
             }
             sx={{ minWidth: 150 }}
@@ -255,8 +255,8 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
         {Object.entries(slice).map(([f, words]) => (
           <Chip
             key={f}
-            label={`${sliceLabel(f as SliceField)}: ${words!.map(wordOf).join(' or ')}`}
-            onDelete={() => setSlice({ ...slice, [f]: [] })}
+            label={`${filterLabel(f as FilterField)}: ${words!.map(wordOf).join(' or ')}`}
+            onDelete={() => setFilter({ ...slice, [f]: [] })}
             variant="outlined"
           />
         ))}
@@ -265,7 +265,7 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
           onClick={(e) => setMenu({ anchor: e.currentTarget, field: null })}
           aria-haspopup="menu"
         >
-          add a slice
+          add a filter
         </Button>
         <span className="small quiet" style={{ marginLeft: 'auto' }}>
           <button type="button" className="plain" onClick={() => setUrl({ reel: 'all' }, true)}>
@@ -296,16 +296,16 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
         </span>
         <Menu open={menu !== null} anchorEl={menu?.anchor ?? null} onClose={() => setMenu(null)}>
           {menu?.field == null
-            ? SLICE_MENU.map((f) => (
+            ? FILTER_MENU.map((f) => (
                 <MenuItem key={f} onClick={() => setMenu((m) => m && { ...m, field: f })}>
-                  {sliceLabel(f)}
+                  {filterLabel(f)}
                 </MenuItem>
               ))
             : groupBy(columns, rows, [menu.field]).map((g) => (
                 <MenuItem
                   key={g.words[0]}
                   onClick={() => {
-                    setSlice({
+                    setFilter({
                       ...slice,
                       [menu.field!]: [...new Set([...(slice[menu.field!] ?? []), g.words[0]!])],
                     });

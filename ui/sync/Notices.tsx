@@ -35,8 +35,8 @@ export function Notices({ epoch }: { epoch: string }) {
       )}
       {broken && (
         <div className="card flag" role="alert">
-          <strong>This browser keeps nothing.</strong> {broken} Lines stay where they are typed until it does:
-          leave private browsing, or free space on this disk, and load the page again.
+          <strong>This browser stores nothing.</strong> {broken} Lines stay where they are typed until it
+          does: leave private browsing, or free space on this disk, and load the page again.
         </div>
       )}
       {waiting > 0 && state.kind === 'away' && (

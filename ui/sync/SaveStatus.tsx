@@ -18,7 +18,7 @@ export function SaveStatus() {
   const waiting = queue.filter((q) => q.state === 'waiting').length;
   const unsettled = queue.filter((q) => q.state === 'refused' || q.state === 'conflict');
   const words = broken
-    ? 'this browser keeps nothing'
+    ? 'this browser stores nothing'
     : waiting === 0
       ? state.at
         ? `saved ${state.at}`

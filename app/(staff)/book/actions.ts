@@ -15,7 +15,7 @@ export const act = action('book.read', bookChange, async (actor, c): Promise<str
   switch (c.op) {
     case 'merge': {
       const done = await mergeTerms(actor, c.keep, c.drop, clock());
-      words = `merged; ${some(done.snaps, 'snap')} and ${some(done.plays, 'play')} now say the kept word`;
+      words = `merged; ${some(done.snaps, 'snap')} and ${some(done.plays, 'play')} now say the other term`;
       break;
     }
     case 'split': {
@@ -25,7 +25,7 @@ export const act = action('book.read', bookChange, async (actor, c): Promise<str
     }
     case 'undo': {
       const done = await undoChange(actor, c.id, clock());
-      words = `taken back; ${some(done.snaps, 'snap')} ${done.snaps === 1 ? 'says' : 'say'} again what ${done.snaps === 1 ? 'it' : 'they'} said${done.left > 0 ? `, ${done.left} changed since and stay` : ''}`;
+      words = `undone; ${some(done.snaps, 'snap')} ${done.snaps === 1 ? 'says' : 'say'} again what ${done.snaps === 1 ? 'it' : 'they'} said${done.left > 0 ? `, ${done.left} changed since and stay` : ''}`;
       break;
     }
     case 'import': {

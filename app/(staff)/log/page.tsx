@@ -20,7 +20,7 @@ export default pageFor('game.read', async function Log(actor) {
       <section className="card">
         <header>
           <h1>Film to log</h1>
-          <Link href="/log/import">bring a file</Link>
+          <Link href="/log/import">import a file</Link>
         </header>
         {games.length === 0 ? (
           <p>No games yet. Open one at the right, or bring a snap table.</p>
@@ -64,7 +64,7 @@ export default pageFor('game.read', async function Log(actor) {
                           type="submit"
                           aria-label={`${g.closed ? 'open' : 'close'} ${g.key}`}
                         >
-                          {g.closed ? 'open again' : 'close'}
+                          {g.closed ? 'reopen' : 'close'}
                         </button>
                       </form>
                     )}

@@ -10,7 +10,7 @@ export const AFTER = {
     kind: 'enum',
     values: RESULTS,
     echo: 'with',
-    slice: true,
+    filter: true,
   },
   incompleteCause: {
     label: 'why incomplete',

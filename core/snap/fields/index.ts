@@ -17,7 +17,7 @@ export const SNAP_FIELDS: Readonly<Record<SnapField, FieldSpec>> = TABLE;
 type Flagged<F extends keyof FieldSpec> = {
   [K in SnapField]: (typeof TABLE)[K] extends Readonly<Record<F, unknown>> ? K : never;
 }[SnapField];
-export type SlicedField = Flagged<'slice'>;
+export type FilteredField = Flagged<'filter'>;
 export type SplitField = Flagged<'split'>;
 
 export const SNAP_FIELD_NAMES = Object.keys(SNAP_FIELDS) as SnapField[];

@@ -5,7 +5,7 @@ import { type FieldSpec } from './spec';
 
 export const SITUATION = {
   snapId: { label: 'snap id', group: 'identity', kind: 'text', most: 120, titled: true },
-  game: { label: 'game', group: 'identity', kind: 'text', most: 120, titled: true, slice: true },
+  game: { label: 'game', group: 'identity', kind: 'text', most: 120, titled: true, filter: true },
   order: { label: 'order', group: 'identity', kind: 'decimal', titled: true },
   film: { label: 'film', group: 'identity', kind: 'text', unsaid: true },
   filmIn: {
@@ -26,9 +26,9 @@ export const SITUATION = {
     unit: 'seconds',
     unsaid: true,
   },
-  offense: { label: 'offense', group: 'situation', kind: 'text', slice: true, split: true },
-  defense: { label: 'defense', group: 'situation', kind: 'text', slice: true },
-  unit: { label: 'unit', group: 'situation', kind: 'enum', values: UNITS, echo: 'never', slice: true },
+  offense: { label: 'offense', group: 'situation', kind: 'text', filter: true, split: true },
+  defense: { label: 'defense', group: 'situation', kind: 'text', filter: true },
+  unit: { label: 'unit', group: 'situation', kind: 'enum', values: UNITS, echo: 'never', filter: true },
   quarter: {
     label: 'quarter',
     group: 'situation',
@@ -36,7 +36,7 @@ export const SITUATION = {
     min: 1,
     max: 12,
     titled: true,
-    slice: true,
+    filter: true,
     menu: 120,
   },
   clock: {
@@ -66,9 +66,9 @@ export const SITUATION = {
     unsaid: true,
     titled: true,
   },
-  timeoutsFor: { label: 'time-outs for', group: 'situation', kind: 'integer', min: 0, max: 3, unsaid: true },
+  timeoutsFor: { label: 'timeouts for', group: 'situation', kind: 'integer', min: 0, max: 3, unsaid: true },
   timeoutsAgainst: {
-    label: 'time-outs against',
+    label: 'timeouts against',
     group: 'situation',
     kind: 'integer',
     min: 0,
@@ -91,10 +91,10 @@ export const SITUATION = {
     values: HASHES,
     echo: 'never',
     look: true,
-    slice: true,
+    filter: true,
     menu: 110,
   },
-  down: { label: 'down', group: 'situation', kind: 'integer', min: 1, max: 4, titled: true, slice: true },
+  down: { label: 'down', group: 'situation', kind: 'integer', min: 1, max: 4, titled: true, filter: true },
   distance: {
     label: 'distance',
     group: 'situation',

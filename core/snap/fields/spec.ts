@@ -52,7 +52,7 @@ export interface FieldSpec {
 
   // -- counted
   /** Counts may be filtered and grouped by it. */
-  readonly slice?: boolean;
+  readonly filter?: boolean;
   /** Its place in the menu of filters; none: only by its address and the command line. */
   readonly menu?: number;
   /** A look is drawn and measured from it. */

@@ -4,13 +4,13 @@ import { pageFor } from '@/app/lib/refusable';
 import { may } from '@/core/staff';
 import { ImportForm } from '@/ui/log/ImportForm';
 
-export const metadata: Metadata = { title: 'Bring a file' };
+export const metadata: Metadata = { title: 'Import a file' };
 
 export default pageFor('program.import', async function Import(actor) {
   return (
     <section className="card" style={{ maxWidth: 900 }}>
       <header>
-        <h1>Bring a file</h1>
+        <h1>Import a file</h1>
         <Link href="/log">back to the film</Link>
       </header>
       <p>

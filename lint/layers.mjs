@@ -1,5 +1,5 @@
 /**
- * The one-way stairs: app → ui, store, workers → core; inside core field → snap → rules; field → look
+ * The one-way layers: app → ui, store, workers → core; inside core field → snap → rules; field → look
  * → book → line, table → read, plan on top. An import that climbs is an error.
  */
 import path from 'node:path';
@@ -46,7 +46,7 @@ export function climb(from, to) {
   )
     return null;
   if (!HOUSE[room].includes(target))
-    return `${room}/ may not import from ${target}/; the stairs lead from app down to core`;
+    return `${room}/ may not import from ${target}/; the layers lead from app down to core`;
   if (
     room === 'core' &&
     target === 'core' &&

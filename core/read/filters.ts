@@ -1,9 +1,9 @@
 /** What counts may be filtered and grouped by: flagged fields of a snap, facts of its look, and what the walk of its game derives. */
 import { LOOK_FACTS, LOOK_FACT_NAMES, type LookFact } from '../book/facts';
-import { fieldsWith, SNAP_FIELDS, type SlicedField } from '../snap/fields';
+import { fieldsWith, SNAP_FIELDS, type FilteredField } from '../snap/fields';
 import type { CountedSnap } from './counted';
 
-interface SliceSpec {
+interface FilterSpec {
   readonly label: string;
   /** Its place in the menu of filters; none: by address and command line only. */
   readonly menu?: number;
@@ -14,32 +14,32 @@ const WALKED = {
   zone: { label: 'zone' },
   clockMode: { label: 'clock', menu: 130 },
   afterEvent: { label: 'just after', menu: 140 },
-} as const satisfies Readonly<Record<string, SliceSpec>>;
+} as const satisfies Readonly<Record<string, FilterSpec>>;
 type Walked = keyof typeof WALKED;
 
-export type SliceField = SlicedField | Walked | LookFact;
+export type FilterField = FilteredField | Walked | LookFact;
 const SPECS = {
-  ...Object.fromEntries(fieldsWith('slice').map((f) => [f, SNAP_FIELDS[f]])),
+  ...Object.fromEntries(fieldsWith('filter').map((f) => [f, SNAP_FIELDS[f]])),
   ...WALKED,
   ...LOOK_FACTS,
-} as Readonly<Record<SliceField, SliceSpec>>;
+} as Readonly<Record<FilterField, FilterSpec>>;
 
-export const SLICE_FIELDS = Object.keys(SPECS) as SliceField[];
-export const isSliceField = (name: string): name is SliceField => Object.hasOwn(SPECS, name);
-export const sliceLabel = (field: SliceField): string => SPECS[field].label;
+export const FILTER_FIELDS = Object.keys(SPECS) as FilterField[];
+export const isFilterField = (name: string): name is FilterField => Object.hasOwn(SPECS, name);
+export const filterLabel = (field: FilterField): string => SPECS[field].label;
 /** In the order of the menu. */
-export const SLICE_MENU: readonly SliceField[] = SLICE_FIELDS.filter((f) => SPECS[f].menu !== undefined).sort(
-  (a, b) => SPECS[a].menu! - SPECS[b].menu!,
-);
+export const FILTER_MENU: readonly FilterField[] = FILTER_FIELDS.filter(
+  (f) => SPECS[f].menu !== undefined,
+).sort((a, b) => SPECS[a].menu! - SPECS[b].menu!);
 
 const FROM_LOOK: ReadonlySet<string> = new Set(LOOK_FACT_NAMES);
 
 /** A counted snap's word of a field; null: blank. */
-export function sliceValue(s: CountedSnap, field: SliceField): string | null {
+export function filterValue(s: CountedSnap, field: FilterField): string | null {
   const value = FROM_LOOK.has(field)
     ? s.look?.[field as LookFact]
     : Object.hasOwn(WALKED, field)
       ? s[field as Walked]
-      : s.snap[field as SlicedField];
+      : s.snap[field as FilteredField];
   return value === null || value === undefined ? null : String(value);
 }

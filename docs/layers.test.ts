@@ -1,15 +1,16 @@
 /** Fitness: the lint rule bites, and the lock file and the fonts keep their promises. */
 import { ESLint } from 'eslint';
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { expect, it } from 'vitest';
+import { wrongWords } from '../lint/words.mjs';
 
 const root = path.resolve(import.meta.dirname, '..');
 const lint = async (file: string, code: string): Promise<string[]> => {
   const eslint = new ESLint({ cwd: root });
   const [result] = await eslint.lintText(code, { filePath: path.join(root, file) });
   return result!.messages
-    .filter((m) => m.ruleId === 'house/stairs' || m.ruleId?.startsWith('no-restricted'))
+    .filter((m) => m.ruleId === 'house/layers' || m.ruleId?.startsWith('no-restricted'))
     .map((m) => m.message);
 };
 
@@ -39,6 +40,32 @@ it('leaves the way down free', async () => {
   expect(await lint('core/plan/x.ts', "export * from '../read/rates';\n")).toEqual([]);
   expect(await lint('core/read/schema.ts', "import { z } from 'zod';\nvoid z;\n")).toEqual([]);
   expect(await lint('app/x.ts', "import { openEm } from '@/store/orm';\nvoid openEm;\n")).toEqual([]);
+});
+
+it('words that confuse a coach are errors, in code and in docs', async () => {
+  const said = async (code: string): Promise<string[]> => {
+    const [result] = await new ESLint({ cwd: root }).lintText(code, {
+      filePath: path.join(root, 'ui/x.tsx'),
+    });
+    return result!.messages.filter((m) => m.ruleId === 'house/words').map((m) => m.message);
+  };
+  expect(await said('export const a = <p>Rules of\n counting</p>;\n')).toEqual([
+    'Not “rules of counting”, but “counting rules”.',
+  ]);
+  expect(await said("export const a = 'Put away';\n")).toHaveLength(1);
+  // Ordinary English stays.
+  expect(await said("export const a = 'opened items, keepers of the ball, people';\n")).toEqual([]);
+  const docs = [
+    'README.md',
+    ...readdirSync(path.join(root, 'docs'))
+      .filter((f) => f.endsWith('.md'))
+      .map((f) => `docs/${f}`),
+  ];
+  expect(docs.length).toBeGreaterThan(4);
+  for (const file of docs) {
+    if (file === 'docs/glossary.md') continue;
+    expect(wrongWords(readFileSync(path.join(root, file), 'utf8')), file).toEqual([]);
+  }
 });
 
 it('the lock file holds no registry address', () => {

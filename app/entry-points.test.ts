@@ -53,7 +53,7 @@ let sheet = '';
 let outsider: { token: string; actor: Actor };
 
 beforeAll(async () => {
-  database = await openTestDatabase('doors');
+  database = await openTestDatabase('entry_points');
   const members = await import('../store/members');
   const { openEm } = await import('../store/orm');
   const rows = await import('../store/rows.testing');
@@ -102,13 +102,13 @@ beforeAll(async () => {
         team: { key: 'BBB', name: 'Birch' },
         demo: true,
         settings: { week: null, opponent: null },
-        member: { name: 'Outsider', passwordHash: null, roles: ['keeper', 'coordinator'] },
+        member: { name: 'Outsider', passwordHash: null, roles: ['admin', 'coordinator'] },
       },
       rows.NOW,
     );
     outsider = {
       token: '',
-      actor: { memberId, programId, name: 'Outsider', roles: ['keeper', 'coordinator'] },
+      actor: { memberId, programId, name: 'Outsider', roles: ['admin', 'coordinator'] },
     };
   });
   outsider.token = await members.signInDemo(outsider.actor.memberId, new Date());
