@@ -124,7 +124,7 @@ function coreRows(): Row[] {
   const fast = situationBoard(columns, select(columns, { personnel: ['11'] }));
   const slow = plainBoard(counted);
   for (const r of fast)
-    if (slow.get(r.key)?.runs !== r.runs.length || slow.get(r.key)?.n !== r.rows.length)
+    if (slow.get(r.key)?.runs !== r.calls.byKind.run.length || slow.get(r.key)?.n !== r.calls.rows.length)
       throw new Error(`the board and the plain loop do not agree on ${r.key}`);
   rows.push(time('columns from 100 000 snaps', 'ms', 5, () => buildColumns(counted)));
   const game100 = [...byGame.values()].slice(0, 100);

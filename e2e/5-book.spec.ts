@@ -12,7 +12,7 @@ const choose = async (page: Page, label: string | RegExp, option: string | RegEx
     .click();
 };
 const snapsIn = async (page: Page): Promise<number> => {
-  const button = page.locator('.slices').getByRole('button', { name: /^\d+ snaps$/ });
+  const button = page.locator('.toolbar').getByRole('button', { name: /^\d+ snaps$/ });
   await expect(button).toBeVisible();
   return Number((await button.textContent())!.split(' ')[0]);
 };

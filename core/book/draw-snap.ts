@@ -24,7 +24,7 @@ import { conceptOf, lookInput, presentationOf, sideOf, spotsOf, taggedWord } fro
 import type { Book, Term } from './term';
 
 export interface Arrow {
-  readonly kind: 'run' | 'pass';
+  readonly kind: 'run' | 'pass' | 'rpo';
   readonly side: Side;
   /** Snaps behind it; null for a single call. */
   readonly n: number | null;
@@ -138,7 +138,7 @@ export function drawSnap(
           kind: a.kind,
           n: a.n,
           share: (a.n ?? 1) / most,
-          points: a.kind === 'run' ? runPath(men, a.side) : passPath(men, a.side),
+          points: a.kind === 'pass' ? passPath(men, a.side) : runPath(men, a.side),
         }))
         .filter((a) => a.points.length > 1),
     }),

@@ -77,7 +77,8 @@ export interface DrawInput {
   readonly drops?: readonly CoverDrop[];
   /** Arrows sized by use. */
   readonly arrows?: readonly {
-    readonly kind: 'run' | 'pass';
+    /** An option is drawn as a run that is dotted: it may become a pass. */
+    readonly kind: 'run' | 'pass' | 'rpo';
     readonly points: readonly Point[];
     readonly n: number | null;
     readonly share: number;
@@ -264,19 +265,20 @@ export function draw(input: DrawInput): Drawing {
   for (const a of input.arrows ?? []) {
     const d = a.points.map(flip);
     const w = a.n === null ? 0.3 : 0.16 + 0.36 * a.share;
-    line(d, a.kind, w, a.kind === 'pass' ? [0.8, 0.5] : undefined);
+    const ink = a.kind === 'pass' ? 'pass' : 'run';
+    line(d, ink, w, a.kind === 'pass' ? [0.8, 0.5] : a.kind === 'rpo' ? [0.3, 0.4] : undefined);
     const [p, q] = [d[d.length - 2]!, d[d.length - 1]!];
     const at = Math.atan2(q[1] - p[1], q[0] - p[0]);
-    out.push(head(q, at, 0.7 + w * 1.4, a.kind));
+    out.push(head(q, at, 0.7 + w * 1.4, ink));
     if (a.n !== null) {
       const s = q[0] < 0 ? -1 : 1;
       out.push({
         mark: 'text',
-        x: q[0] + (a.kind === 'pass' ? 0 : s * 1.5),
+        x: q[0] + (a.kind === 'pass' ? 0 : s * (a.kind === 'rpo' ? 3.4 : 1.5)),
         y: q[1] + (a.kind === 'pass' ? -1 : 0.2),
         size: 1.5,
         text: String(a.n),
-        ink: a.kind,
+        ink,
         bold: true,
         anchor: 'middle',
       });

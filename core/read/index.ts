@@ -3,6 +3,7 @@ export * from './success';
 export * from './counted';
 export * from './filters';
 export * from './columns';
+export * from './calls';
 export * from './board';
 export * from './film';
 export * from './staff-rules';

@@ -19,7 +19,11 @@ import {
   intervalText,
   isSuccess,
   isTendency,
+  CALL_KINDS,
+  FIRST_VALUE,
   looksOf,
+  splitCalls,
+  type Calls,
   meanPerGame,
   select,
   situationBoard,
@@ -206,7 +210,7 @@ describe('the situation board', () => {
   const board = situationBoard(columns, all);
   it('shows every snap once, as a mark where it was played or as unmarked', () => {
     expect(board.reduce((n, r) => n + r.marks.length + r.unmarked, 0)).toBe(
-      board.reduce((n, r) => n + r.rows.length, 0),
+      board.reduce((n, r) => n + r.calls.rows.length, 0),
     );
     const stacked = new Set(board.flatMap((r) => r.marks.map((m) => `${r.key} ${m.column} ${m.level}`)));
     expect(stacked.size).toBe(board.reduce((n, r) => n + r.marks.length, 0));
@@ -214,15 +218,54 @@ describe('the situation board', () => {
   it('counts runs by call, with the rate of what is tagged', () => {
     const row = board.find((r) => r.key === '1-10')!;
     const here = all.filter((i) => counted[i]!.bucket === '1-10');
-    expect([row.run.k, row.run.n]).toEqual([
+    expect([row.calls.run.k, row.calls.run.n]).toEqual([
       here.filter((i) => counted[i]!.snap.play === 'run').length,
       here.filter((i) => ['run', 'pass', 'rpo'].includes(counted[i]!.snap.play as string)).length,
     ]);
   });
   it('opens a cell into formations with arrows by side', () => {
     const looks = looksOf(columns, all);
-    expect(looks[0]!.rows.length).toBeGreaterThanOrEqual(looks[1]!.rows.length);
-    for (const look of looks)
-      expect(look.arrows.reduce((n, a) => n + a.rows.length, 0)).toBeLessThanOrEqual(look.rows.length);
+    expect(looks[0]!.calls.rows.length).toBeGreaterThanOrEqual(looks[1]!.calls.rows.length);
+  });
+});
+
+describe('parts sum to wholes, on every board and in every selection', () => {
+  const sums = (calls: Calls): void => {
+    const { rows, byKind, untagged, run, bySide } = calls;
+    const kinds = CALL_KINDS.map((k) => byKind[k].length);
+    expect(kinds.reduce((a, b) => a + b, untagged.length)).toBe(rows.length);
+    expect([run.k, run.n]).toEqual([byKind.run.length, rows.length - untagged.length]);
+    for (const kind of CALL_KINDS) {
+      const sides = bySide.filter((p) => p.kind === kind);
+      expect(sides.reduce((n, p) => n + p.rows.length, 0)).toBe(byKind[kind].length);
+      expect(new Set(sides.map((p) => p.side)).size).toBe(sides.length);
+    }
+    expect(new Set([...bySide.flatMap((p) => [...p.rows]), ...untagged])).toEqual(new Set(rows));
+  };
+  it('whatever the offense and the filter', () => {
+    let boards = 0;
+    let options = 0;
+    for (const offense of ['STG', 'HER', 'WRE', 'LAN'])
+      for (const personnel of [undefined, '11', '12', '21']) {
+        const rows = select(columns, {
+          offense: [offense],
+          ...(personnel ? { personnel: [personnel] } : {}),
+        });
+        const board = situationBoard(columns, rows);
+        const looks = looksOf(columns, rows);
+        for (const r of board) sums(r.calls);
+        for (const l of looks) sums(l.calls);
+        sums(splitCalls(columns, rows));
+        // Two boards of the same snaps: what is in no bucket or has no formation is the difference.
+        const inBucket = rows.filter((i) => columns.text.bucket.codes[i]! >= FIRST_VALUE).length;
+        const withFormation = rows.filter((i) => columns.text.formation.codes[i]! >= FIRST_VALUE).length;
+        expect(board.reduce((n, r) => n + r.calls.rows.length, 0)).toBe(inBucket);
+        expect(looks.reduce((n, l) => n + l.calls.rows.length, 0)).toBe(withFormation);
+        boards += board.length + looks.length;
+        options += looks.reduce((n, l) => n + l.calls.byKind.rpo.length, 0);
+      }
+    expect(boards).toBeGreaterThan(60);
+    // The convention is put to the test: there are run-pass options among them.
+    expect(options).toBeGreaterThan(20);
   });
 });

@@ -85,9 +85,7 @@ export function Board({ board, cell, zones: set, onCell, onReel }: BoardProps) {
                 >
                   {r.label}
                 </button>
-                <div className="small quiet">
-                  {r.rows.length === r.marks.length ? '' : `${r.unmarked} not tagged`}
-                </div>
+                <div className="small quiet">{r.unmarked === 0 ? '' : `${r.unmarked} not tagged`}</div>
               </td>
               <td style={{ padding: 0 }}>
                 <svg
@@ -95,7 +93,7 @@ export function Board({ board, cell, zones: set, onCell, onReel }: BoardProps) {
                   width="100%"
                   style={{ display: 'block' }}
                   role="group"
-                  aria-label={`${r.label}: ${r.runs.length} runs, ${r.passes.length} passes, ${r.rpos.length} run-pass options`}
+                  aria-label={`${r.label}: ${r.calls.byKind.run.length} runs, ${r.calls.byKind.pass.length} passes, ${r.calls.byKind.rpo.length} run-pass options`}
                 >
                   <defs>
                     <pattern
@@ -151,7 +149,7 @@ export function Board({ board, cell, zones: set, onCell, onReel }: BoardProps) {
                 </svg>
               </td>
               <td>
-                <RateBar rate={r.run} label="run" onOpen={() => onReel(r.key, 'runs')} />
+                <RateBar rate={r.calls.run} label="run" onOpen={() => onReel(r.key, 'runs')} />
               </td>
             </tr>
           );

@@ -24,6 +24,7 @@ import {
   ownFilm,
   select,
   situationBoard,
+  callsWords,
   isFilterField,
   FILTER_MENU,
   filterLabel,
@@ -157,17 +158,21 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
     if (what === 'row') {
       const r = board.find((x) => x.key === a);
       return {
-        rows: (b === 'runs' ? r?.runs : b === 'all' ? r?.rows : undefined) ?? new Uint32Array(0),
+        rows:
+          (b === 'runs' ? r?.calls.byKind.run : b === 'all' ? r?.calls.rows : undefined) ??
+          new Uint32Array(0),
         title: `${r?.label ?? a}, ${b === 'runs' ? 'called run' : 'all'}`,
       };
     }
     if (what === 'look') {
       const l = looks[Number(a)];
-      const arrow = l?.arrows.find((x) => `${x.kind}${x.side}` === b);
+      const part = l?.calls.bySide.find((x) => `${x.kind}${x.side ?? ''}` === b);
       return {
-        rows: (b === 'all' ? l?.rows : arrow?.rows) ?? new Uint32Array(0),
+        rows:
+          (b === 'all' ? l?.calls.rows : b === 'runs' ? l?.calls.byKind.run : part?.rows) ??
+          new Uint32Array(0),
         title: l
-          ? `${l.formation}${l.side ? ` ${l.side}` : ''}${l.backfield ? `, ${l.backfield}` : ''}${arrow ? `, ${arrow.kind} ${arrow.side === 'L' ? 'left' : 'right'}` : ''}`
+          ? `${l.formation}${l.side ? ` ${l.side}` : ''}${l.backfield ? `, ${l.backfield}` : ''}${part ? `, ${callsWords(part)}` : b === 'runs' ? ', called run' : ''}`
           : '',
       };
     }
@@ -180,7 +185,7 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
     }
     if (what === 'answer') {
       const l = looks[Number(a)];
-      const answer = l && answersIn(columns, l.rows)[Number(b)];
+      const answer = l && answersIn(columns, l.calls.rows)[Number(b)];
       return {
         rows: answer?.rows ?? new Uint32Array(0),
         title: answer
@@ -289,7 +294,7 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
           >
             formation on {tagged.tagged} of {tagged.of}
           </button>{' '}
-          · kneels, spikes and no-plays left out ·{' '}
+          · kneels, spikes and no-plays left out; a run-pass option is a call of its own ·{' '}
           <a className="door" href={`/api/book/cards?team=${team}`}>
             formation sheet
           </a>
@@ -375,14 +380,20 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
                     {l.side ? (l.side === 'L' ? ' left' : ' right') : ''}
                     {l.backfield ? `, ${l.backfield}` : ''}
                   </h2>
-                  <RateBar rate={l.run} label="run" onOpen={() => setUrl({ reel: `look.${i}.all` }, true)} />
+                  <RateBar
+                    rate={l.calls.run}
+                    label="run"
+                    onOpen={() => setUrl({ reel: `look.${i}.runs` }, true)}
+                  />
                 </div>
                 <Chalk
                   book={book}
                   profile={profile}
                   fields={{ formation: l.formation, formationSide: l.side, backfield: l.backfield }}
                   hash={null}
-                  arrows={l.arrows.map((a) => ({ kind: a.kind, side: a.side, n: a.rows.length }))}
+                  arrows={l.calls.bySide.flatMap(({ kind, side, rows: to }) =>
+                    side === null ? [] : [{ kind, side, n: to.length }],
+                  )}
                   height={120}
                   caption={false}
                 />
@@ -395,23 +406,30 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
                   >
                     look card
                   </button>
-                  {l.arrows.map((a) => (
+                  {l.calls.bySide.map((part) => (
                     <button
-                      key={`${a.kind}${a.side}`}
+                      key={callsWords(part)}
                       type="button"
                       className="plain"
-                      onClick={() => setUrl({ reel: `look.${i}.${a.kind}${a.side}` }, true)}
+                      onClick={() => setUrl({ reel: `look.${i}.${part.kind}${part.side ?? ''}` }, true)}
                     >
-                      {a.kind} {a.side === 'L' ? 'left' : 'right'} {a.rows.length} of {l.rows.length}
+                      {callsWords(part)} {part.rows.length} of {l.calls.run.n}
                     </button>
                   ))}
+                  <button
+                    type="button"
+                    className="plain quiet"
+                    onClick={() => setUrl({ reel: `look.${i}.all` }, true)}
+                  >
+                    all {l.calls.rows.length}
+                  </button>
                 </div>
               </div>
             ))}
             {looks.length > 8 && (
               <p className="small quiet">
-                {looks.length - 8} further looks, none seen more than {looks[8]!.rows.length}{' '}
-                {looks[8]!.rows.length === 1 ? 'time' : 'times'}
+                {looks.length - 8} further looks, none seen more than {looks[8]!.calls.rows.length}{' '}
+                {looks[8]!.calls.rows.length === 1 ? 'time' : 'times'}
               </p>
             )}
             {looks.length === 0 && <p className="quiet">No formation is tagged here.</p>}
@@ -428,7 +446,7 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
             backfield: looks[card].backfield,
           }}
           hash={null}
-          answers={answersIn(columns, looks[card].rows).map((a, i) => ({
+          answers={answersIn(columns, looks[card].calls.rows).map((a, i) => ({
             ...a,
             onOpen: () => setUrl({ reel: `answer.${card}.${i}` }, true),
           }))}
