@@ -16,7 +16,8 @@ export function proxy(request: NextRequest): NextResponse {
   const nonce = Buffer.from(crypto.randomUUID()).toString('base64');
   const policy = [
     "default-src 'self'",
-    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'`,
+    // React's development build evaluates text; what is served to members does not.
+    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${process.env.NODE_ENV === 'development' ? " 'unsafe-eval'" : ''}`,
     // Emotion writes style elements as components mount.
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' data: blob:",

@@ -3,7 +3,9 @@ import { Plain } from './paths';
 
 const HELP = `usage: ./vobrik COMMAND
 
-  demo                       the application with demo data, on loopback; sets up all that is missing
+  demo [--port N] [--reset] [--dev]
+                             the application with demo data, on loopback; sets up all that is missing;
+                             --reset: as on its first day; --dev: pages from their sources, with hot reload
   start [--port N] [--backup-every 24h [--keep 14] [--backup-to FOLDER]]
                              the application with the staff's own data, with backups by the clock
   stop                       stops what demo and start left running

@@ -4,7 +4,7 @@ import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'no
 import path from 'node:path';
 import { scheduleBackups } from './backup';
 import { ensureBuild, SERVER_PROGRAM } from './build';
-import { clusterRuns, clusterUsers, startCluster, stopCluster } from './cluster';
+import { clusterRuns, clusterUsers, dropDatabase, openCluster, startCluster, stopCluster } from './cluster';
 import { CLUSTER, DATABASES, openDatabase, type Mode, type OpenDatabase } from './database';
 import { readOptions } from './options';
 import { Plain, ROOT, workFolder } from './paths';
@@ -86,13 +86,16 @@ function watchCluster(open: OpenDatabase, mode: Mode, tell: (url: string) => voi
 }
 
 async function serve(mode: Mode, args: string[]): Promise<number> {
-  const { values } = readOptions(
+  const { values, flags } = readOptions(
     args,
     mode === 'start' ? ['port', 'backup-every', 'keep', 'backup-to'] : ['port'],
+    mode === 'demo' ? ['reset', 'dev'] : [],
   );
   const wanted = values.port === undefined ? PORTS[mode] : Number(values.port);
   if (!Number.isInteger(wanted) || wanted < 1024 || wanted > 65535)
     throw new Plain(`--port ${values.port} is not a number from 1024 to 65535`);
+  if (flags.has('reset')) await forgetDemo();
+  const dev = flags.has('dev');
   const open = await openDatabase(mode);
   const running = path.join(workFolder('run'), `${process.pid}.json`);
   let child: ChildProcess | null = null;
@@ -120,14 +123,14 @@ async function serve(mode: Mode, args: string[]): Promise<number> {
       await forgetOperations(new Date(Date.now() - 90 * 24 * 3_600_000));
     }
     await (await import('../store/orm')).closeOrm();
-    locked('build', () => ensureBuild(), 600);
+    if (!dev) locked('build', () => ensureBuild(), 600);
     if (stopping) return 0;
     unschedule = scheduleBackups(open, values);
     for (let again = 0; !stopping; again++) {
       const port = await freePort(wanted);
       const address = `http://127.0.0.1:${port}`;
       writeFileSync(running, JSON.stringify({ mode, port, process: self() }));
-      const server = spawnServer(port, open.url);
+      const server = dev ? spawnPages(port, open.url) : spawnServer(port, open.url);
       child = server;
       const ended = new Promise<void>((resolve) => server.on('exit', () => resolve()));
       await waitUntilUp(address, server);
@@ -152,6 +155,29 @@ async function serve(mode: Mode, args: string[]): Promise<number> {
   } finally {
     shut();
   }
+}
+
+/** The pages from their sources, with hot reload. */
+function spawnPages(port: number, databaseUrl: string): ChildProcess {
+  const next = path.join(ROOT, 'node_modules/next/dist/bin/next');
+  return spawn(process.execPath, [next, 'dev', '-H', '127.0.0.1', '-p', String(port)], {
+    cwd: ROOT,
+    env: { ...process.env, DATABASE_URL: databaseUrl, NEXT_TELEMETRY_DISABLED: '1' },
+    stdio: ['pipe', 'pipe', 'pipe'],
+  });
+}
+
+/** The demo begins anew with the next start. */
+async function forgetDemo(): Promise<void> {
+  const folder = workFolder('run');
+  for (const file of readdirSync(folder)) {
+    const note = readNote(path.join(folder, file));
+    if (note?.mode === 'demo' && runs(note.process))
+      throw new Plain(`the demo runs at http://127.0.0.1:${note.port}; stop it first: ./vobrik stop`);
+  }
+  const { cluster, leave } = await openCluster(CLUSTER, true);
+  await dropDatabase(cluster, DATABASES.demo);
+  leave();
 }
 
 interface Note {

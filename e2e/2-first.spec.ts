@@ -26,7 +26,9 @@ test('the first visit asks who you are, refuses what is wrong, keeps what was ty
   await expect(page.getByLabel('Program')).toHaveValue('Alder staff');
   await page.getByLabel('Password').fill('a good long password');
   await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(page.getByText('There is no film yet.')).toBeVisible();
+  const steps = page.getByRole('region', { name: 'First steps' }).getByRole('listitem');
+  await expect(steps).toHaveCount(4);
+  await expect(steps.first()).toContainText('Start one with two teams, or import a file of an earlier game.');
   await page.goto(`${SITE()}/first`);
   await expect(page).not.toHaveURL(/first/);
 });

@@ -5,6 +5,7 @@ import { logState, walkedGames } from '@/app/lib/week';
 import { requireActor } from '@/app/lib/session';
 import { may } from '@/core/staff';
 import { gameScope } from '@/core/sync';
+import { FirstSteps } from '@/ui/FirstSteps';
 import { Waiting } from '@/ui/sync/Waiting';
 import { listTeams } from '@/store/games';
 import { programOf } from '@/store/members';
@@ -43,6 +44,7 @@ export default async function Week() {
   const open = games.filter((g) => logState(g) === 'partial');
   const wrong = games.flatMap((g) => g.findings.filter((f) => f.level !== 'note').map((f) => ({ g, f })));
   const sheet = sheets.find((s) => s.opponent === opponent);
+  const logged = games.reduce((n, g) => n + g.rows.length, 0);
 
   const table = (list: typeof games, caption: string) => (
     <section className="card">
@@ -121,20 +123,20 @@ export default async function Week() {
           {table(others, 'Other film')}
         </div>
         <div style={{ display: 'grid', gap: 12, alignContent: 'start' }}>
+          {logged === 0 && (
+            <FirstSteps
+              game={games[0] ? { key: games[0].game.key, home: games[0].game.home.toLowerCase() } : null}
+              opponent={opponent !== null}
+            />
+          )}
           <section className="card">
             <header>
               <h2>What is next</h2>
             </header>
             <ul className="todo">
-              {opponent === null && (
+              {opponent === null && logged > 0 && (
                 <li>
                   No opponent is chosen for this week. <Link href="/staff">Choose one</Link>.
-                </li>
-              )}
-              {games.length === 0 && (
-                <li>
-                  There is no film yet. <Link href="/log">Start a game</Link> or{' '}
-                  <Link href="/log/import">bring a snap table</Link>.
                 </li>
               )}
               {open.map((g) => (
@@ -185,7 +187,9 @@ export default async function Week() {
               <span className="small">{wrong.length} to look at</span>
             </header>
             {wrong.length === 0 ? (
-              <p className="quiet">Every logged snap follows from the one before.</p>
+              <p className="quiet">
+                {logged === 0 ? 'Nothing is logged yet.' : 'Every logged snap adds up with the one before.'}
+              </p>
             ) : (
               <ul className="todo">
                 {wrong.slice(0, 8).map(({ g, f }) => (

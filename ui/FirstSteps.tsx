@@ -1,0 +1,70 @@
+import Link from 'next/link';
+
+interface FirstStepsProps {
+  /** The first game there is, and the key that its home team is typed by. */
+  readonly game: { readonly key: string; readonly home: string } | null;
+  readonly opponent: boolean;
+}
+
+/** From an empty program to a first logged drive: what is done is checked off, what is next is a link. */
+export function FirstSteps({ game, opponent }: FirstStepsProps) {
+  const steps = [
+    {
+      done: game !== null,
+      title: 'A game',
+      what: game ? (
+        'is started.'
+      ) : (
+        <>
+          <Link href="/log">Start one</Link> with two teams, or <Link href="/log/import">import a file</Link>{' '}
+          of an earlier game.
+        </>
+      ),
+    },
+    {
+      done: opponent,
+      title: 'The opponent of the week',
+      what: opponent ? (
+        'is chosen.'
+      ) : (
+        <>
+          is chosen under <Link href="/staff">Staff</Link>, once its team is in a game.
+        </>
+      ),
+    },
+    {
+      done: false,
+      title: 'The first drive',
+      what: game ? (
+        <>
+          <Link href={`/log/${game.key}`}>Log it</Link>: the first line says who kicks, such as{' '}
+          <span className="mono">{game.home} kickoff &gt;o25</span>; then a line a snap, such as{' '}
+          <span className="mono">11 trips r power r #22 +4</span>. Down, distance and spot are carried.
+        </>
+      ) : (
+        'is typed, a line a snap, the way a coach says it.'
+      ),
+    },
+    { done: false, title: 'Read', what: 'shows what they call, by situation, as soon as a drive is logged.' },
+  ];
+  return (
+    <section className="card" aria-label="First steps">
+      <header>
+        <h2>First steps</h2>
+      </header>
+      <ol className="todo steps">
+        {steps.map((s) => (
+          <li key={s.title} className={s.done ? 'quiet' : undefined}>
+            <span aria-hidden="true">{s.done ? '✓ ' : ''}</span>
+            <strong>{s.title}</strong> {s.what}
+            {s.done && <span className="hide"> (done)</span>}
+          </li>
+        ))}
+      </ol>
+      <p className="small quiet">
+        A whole invented season to try things on: <span className="mono">./vobrik demo</span>, in a database
+        of its own.
+      </p>
+    </section>
+  );
+}
