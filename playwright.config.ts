@@ -35,6 +35,7 @@ export default defineConfig<object, PlaceOptions>({
     viewport: { width: 1280, height: 800 },
     // Journeys that go offline allow it; the others need not fill a cache each.
     serviceWorkers: 'block',
+    actionTimeout: 60_000,
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

@@ -285,7 +285,9 @@ export function definitionFiles(): Map<string, string> {
       d.fields.formation === undefined
         ? null
         : lookOf(DEFAULT_BOOK, { ...d.fields, hash: d.hash ?? null }, COLLEGE);
-    const said = look ? lookSentences(look, DEFAULT_LOOK_SETTINGS, fieldSides(COLLEGE, d.hash ?? null)) : [];
+    const said = look
+      ? lookSentences(look, DEFAULT_LOOK_SETTINGS, fieldSides(COLLEGE, d.hash ?? null)).map((s) => s.text)
+      : [];
     lines.push(
       `## ${d.title}`,
       '',

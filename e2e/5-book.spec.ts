@@ -159,13 +159,13 @@ test('one word into two by a condition with its count, and undone', async ({ pag
   await signIn(page);
   await page.goto(`${SITE()}/book?term=formation-trey`);
   await page.getByRole('button', { name: 'split trey' }).click();
-  await choose(page, 'When', 'people');
+  await choose(page, 'When', 'personnel');
   const twelve = page.getByRole('checkbox', { name: /^12 \(\d+\)$/ });
   const n = Number(/\((\d+)\)/.exec((await page.getByText(/^12 \(\d+\)$/).textContent())!)![1]);
   await twelve.check();
   await expect(page.getByTestId('split-count')).toHaveText(new RegExp(`^${n} of \\d+ snaps$`));
   await choose(page, 'They say', 'a new term …');
-  await page.getByRole('textbox', { name: 'New word' }).fill('trey heavy');
+  await page.getByRole('textbox', { name: 'New term' }).fill('trey heavy');
   await page.getByRole('button', { name: 'Split', exact: true }).click();
   await expect(page.getByText(`split; ${n} snaps now say the other word`)).toBeVisible();
   await page.goto(`${SITE()}/book?find=trey heavy`);
@@ -242,7 +242,7 @@ test('a play: other ways to show it with the jobs they change, a set-up that the
   );
   await page.goto(`${SITE()}/book?kind=plays&play=play-power-left`);
   const pictures = page.getByRole('region', { name: 'Other ways to show it' });
-  await expect(pictures).toContainText(/\d+ can be shown with 12 people/);
+  await expect(pictures).toContainText(/\d+ can be shown with 12 personnel/);
   const first = pictures.getByRole('row').nth(1);
   await expect(first).toContainText(/new for (nobody|\d+ of 11)/);
   await first.getByRole('button').click();

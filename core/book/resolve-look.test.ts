@@ -31,7 +31,11 @@ describe('blank, none and not visible', () => {
     for (const coverage of [null, UNSEEN, NONE, 'no such word']) {
       const l = look({ coverage })!;
       expect([l.defense!.front!.family, l.defense!.coverage]).toEqual(['4-2', null]);
-      expect(lookSentences(l, DEFAULT_LOOK_SETTINGS).join(' ')).not.toMatch(/deep,|middle/);
+      expect(
+        lookSentences(l, DEFAULT_LOOK_SETTINGS)
+          .map((s) => s.text)
+          .join(' '),
+      ).not.toMatch(/deep,|middle/);
     }
   });
   it('neither front nor coverage: no defense is drawn, no box counted', () => {
@@ -100,7 +104,7 @@ describe('meaning governs', () => {
       lookSentences(lookOf(DEFAULT_BOOK, SNAP, profile)!, DEFAULT_LOOK_SETTINGS, {
         field: 'R',
         boundaryYards: profile.hashToSideline,
-      }).at(-1);
+      }).at(-1)?.text;
     expect([said(HIGH_SCHOOL), said(COLLEGE)]).toEqual([
       'Short side left, 17.8 yards.',
       'Short side left, 20.0 yards.',

@@ -172,7 +172,11 @@ describe('down schemes: first man inside, kick the end man, wrap to the backer (
       COLLEGE,
     )!;
     expect(l.ledger!.missing).toEqual(['kick']);
-    expect(lookSentences(l, DEFAULT_LOOK_SETTINGS).join(' ')).toContain('Nobody stands where he could kick.');
+    expect(
+      lookSentences(l, DEFAULT_LOOK_SETTINGS)
+        .map((s) => s.text)
+        .join(' '),
+    ).toContain('Nobody stands where he could kick.');
   });
 });
 
@@ -241,7 +245,9 @@ describe('any look of the default book', () => {
         expect(l.offense.filter((e) => e.duty === 'carries').length).toBe(1);
         expect(look.protection!.left.margin + look.protection!.right.margin).toBe(look.protection!.margin);
         expect(
-          lookSentences(look, DEFAULT_LOOK_SETTINGS, fieldSides(COLLEGE, f.hash ?? null)).join(' '),
+          lookSentences(look, DEFAULT_LOOK_SETTINGS, fieldSides(COLLEGE, f.hash ?? null))
+            .map((s) => s.text)
+            .join(' '),
         ).not.toMatch(/undefined|NaN|null/);
       }),
       { numRuns: 600, seed: 7 },

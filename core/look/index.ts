@@ -6,6 +6,7 @@ export * from './coverage';
 export * from './pressure';
 export * from './hats';
 export * from './look';
+export * from './messages';
 export * from './routes';
 export * from './drawing';
 export * from './landmarks';

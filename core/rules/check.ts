@@ -65,9 +65,7 @@ const missing = (snapId: string): Remedy => ({
 });
 
 const alikeWords = (words: (s: GameState) => string, logged: GameState, expected: GameState): string =>
-  words(logged) === words(expected)
-    ? describeState(expected).replace('goal', String(expected.distance))
-    : words(expected);
+  words(logged) === words(expected) ? describeState(expected, 'in yards') : words(expected);
 
 /** The gain that would make the snap before lead to what is logged now; null when none would. */
 function fixedGain(previous: WalkedSnap, now: Snap): number | null {

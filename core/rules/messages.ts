@@ -134,16 +134,31 @@ export function stepSentence(step: RuleStep): string {
 /** The rule in words: "gain of 6; reaches the line to gain: first down". */
 export const explain = (steps: readonly RuleStep[]): string => steps.map(stepSentence).join('; ');
 
-/** A situation in words: "2nd & 4, own 41, left hash". */
-export function describeState(state: GameState): string {
-  const spot = state.toGoal === null ? 'spot not known' : formatSpot(state.toGoal);
-  const hash = state.hash ? `, ${hashWord(state.hash)}` : '';
-  if (state.unit === 'try' || state.unit === 'kickoff' || state.unit === 'free_kick') {
-    return `${{ try: 'try', kickoff: 'kickoff', free_kick: 'free kick' }[state.unit]}${state.toGoal === null ? '' : `, ${spot}`}`;
-  }
-  if (state.down === null || state.distance === null)
-    return state.unit === null ? 'cannot know' : `down not known, ${spot}${hash}`;
-  return `${formatDownDistance(state.down, state.distance, state.toGoal)}, ${spot}${hash}`;
+/** A situation in words: what is played, and where; "2nd & 4", then "own 41" and "left hash". */
+export function situationWords(
+  state: GameState,
+  goal: 'goal' | 'in yards' = 'goal',
+): {
+  readonly what: string;
+  readonly where: readonly string[];
+} {
+  const { unit, down, distance, toGoal } = state;
+  const spot = toGoal === null ? 'spot not known' : formatSpot(toGoal);
+  const where = state.hash ? [spot, hashWord(state.hash)] : [spot];
+  if (unit === 'try' || unit === 'kickoff' || unit === 'free_kick')
+    return {
+      what: { try: 'try', kickoff: 'kickoff', free_kick: 'free kick' }[unit],
+      where: toGoal === null ? [] : [spot],
+    };
+  if (down === null || distance === null)
+    return unit === null ? { what: 'cannot know', where: [] } : { what: 'down not known', where };
+  return { what: formatDownDistance(down, distance, goal === 'goal' ? toGoal : null), where };
+}
+
+/** "2nd & 4, own 41, left hash"; in yards, "& goal" is a number too. */
+export function describeState(state: GameState, goal: 'goal' | 'in yards' = 'goal'): string {
+  const { what, where } = situationWords(state, goal);
+  return [what, ...where].join(', ');
 }
 
 /** Down and distance alone, for a finding's sentence. */

@@ -2,10 +2,9 @@
 /** The cards beside the line: what the rules make of it, who has the ball first, what needs review. */
 import Button from '@mui/material/Button';
 import { STARTS, type Event, type LineView, type LoggedGame } from '@/core/log';
-import { describeState, explain, type GameState } from '@/core/rules';
+import { explain, situationWords, type GameState } from '@/core/rules';
 
-const short = (s: GameState): string => describeState(s).split(',')[0]!;
-const rest = (s: GameState): string => describeState(s).split(', ').slice(1).join(', ');
+const rest = (s: GameState): string => situationWords(s).where.join(', ');
 
 export function Arithmetic({ view }: { readonly view: LineView }) {
   const { before, after } = view.follows;
@@ -20,7 +19,7 @@ export function Arithmetic({ view }: { readonly view: LineView }) {
       <div>
         <span className="small quiet">before{ball ? `, ${ball} has the ball` : ''}</span>
         <div className="big" data-testid="before">
-          {short(before)}
+          {situationWords(before).what}
         </div>
         <span className="small">{rest(before)}</span>
       </div>
@@ -30,7 +29,7 @@ export function Arithmetic({ view }: { readonly view: LineView }) {
       <div>
         <span className="small quiet">{open ? 'no result yet' : explain(after.steps) || 'after'}</span>
         <div className="big" data-testid="after">
-          {open ? '…' : short(after.state)}
+          {open ? '…' : situationWords(after.state).what}
         </div>
         <span className="small">
           {open ? '' : `${rest(after.state)}${turned ? `, ${after.state.offense} ball` : ''}`}

@@ -3,7 +3,7 @@
 import { useMemo, useRef } from 'react';
 import { useRouter } from 'next/navigation';
 import { lookOf, type Book } from '@/core/book';
-import { lookSentences, peopleNote } from '@/core/look';
+import { lookSentences, peopleNote, type LookCode } from '@/core/look';
 import type { LevelProfile } from '@/core/field/profile';
 import type { FrequencyRow } from '@/core/line';
 import { enterHint, lineLabel, LOG_COMMANDS, statusSentence, type LoggedGame } from '@/core/log';
@@ -79,7 +79,17 @@ function useLoggedGame(
   );
 }
 
-/** What the drawing says in words: people that do not fit, then the box and the hats. */
+/** What is worth a word while a line is typed: numbers, and who is free. */
+const WHILE_TYPING: ReadonlySet<LookCode> = new Set<LookCode>([
+  'box',
+  'count',
+  'missing',
+  'unblocked',
+  'quick',
+  'protection',
+]);
+
+/** What the drawing says in words: people that do not fit, then the numbers. */
 function useLookWords(game: LoggedGame, drawn: SnapFields, hash: 'L' | 'M' | 'R' | null): string {
   const alive = useAlive();
   const rules = useStaffRules();
@@ -89,10 +99,8 @@ function useLookWords(game: LoggedGame, drawn: SnapFields, hash: 'L' | 'M' | 'R'
     const look = lookOf(book, { ...drawn, hash }, profile, rules.look);
     if (!look) return '';
     const people = peopleNote(typeof drawn.personnel === 'string' ? drawn.personnel : null, look.offense.set);
-    const said = look.defense
-      ? lookSentences(look, rules.look).filter((t) => /box|hats|receivers|to block|Unblocked|Nobody/.test(t))
-      : [];
-    return [people, ...said.slice(0, people ? 2 : 3)].filter(Boolean).join(' ');
+    const said = look.defense ? lookSentences(look, rules.look).filter((s) => WHILE_TYPING.has(s.code)) : [];
+    return [people, ...said.slice(0, people ? 2 : 3).map((s) => s.text)].filter(Boolean).join(' ');
   }, [alive, book, drawn, hash, profile, rules]);
 }
 

@@ -190,8 +190,8 @@ export function LookCard({ book, profile, fields, hash, answers = [], onClose }:
             {look ? (
               <>
                 <ul className="plainlist saids" aria-label="What it says">
-                  {lookSentences(look, settings, sides).map((t) => (
-                    <li key={t}>{t}</li>
+                  {lookSentences(look, settings, sides).map((s) => (
+                    <li key={s.text}>{s.text}</li>
                   ))}
                   {people && <li className="flag">{people}</li>}
                   {constraintsFor(look, concept, book).map((c) => (

@@ -1,0 +1,169 @@
+/** What a look says: the only home of its sentences. */
+import { otherSide, type Side } from '../field/spot';
+import { nearestTechnique, techniqueName, type Defender, type School } from './front';
+import { optionOpen, type Ledger } from './hats';
+import type { FullLook, LookSettings } from './look';
+import { structureWords, type Structure } from './structure';
+
+const cap = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+const sign = (n: number): string => (n > 0 ? `+${n}` : n === 0 ? 'even' : `−${-n}`);
+const SIDE_WORD: Readonly<Record<Side, string>> = { L: 'left', R: 'right' };
+const VERDICT_WORD: Readonly<Record<Ledger['verdict'], string>> = {
+  sound: 'sound',
+  unblocked: 'enough by count',
+  'one free': 'one too many',
+  'not there': 'not there',
+};
+const COUNT = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven'];
+const countWord = (n: number): string => COUNT[n] ?? String(n);
+
+/** A defender as a staff says him: a man on the line by his technique, others by letter and side. */
+export function defenderWords(d: Defender, school: School): string {
+  const side = Math.abs(d.x) <= 0.3 ? '' : d.x < 0 ? ' left' : ' right';
+  if (d.level === 'down' || d.level === 'edge')
+    return `${techniqueName(nearestTechnique(Math.abs(d.x)), school)} technique${side}`;
+  const name = { corner: 'corner', safety: 'safety', nickel: 'nickel', backer: `${d.letter} backer` }[
+    d.level
+  ];
+  return `${name}${side}`;
+}
+
+export const LOOK_CODES = [
+  'structure',
+  'motion',
+  'box',
+  'overhang',
+  'count',
+  'missing',
+  'unblocked',
+  'read',
+  'covered',
+  'quick',
+  'protection',
+  'coverage',
+  'rush',
+  'corners',
+  'safeties',
+  'sides',
+] as const;
+export type LookCode = (typeof LOOK_CODES)[number];
+
+/** A fact of a look: what it is about, and the sentence fit to read aloud. */
+export interface LookSentence {
+  readonly code: LookCode;
+  readonly text: string;
+}
+
+/** The facts of a look in words, in the order a coach asks for them. */
+export function lookSentences(
+  look: FullLook,
+  settings: LookSettings,
+  fieldYards: { readonly field: Side | null; readonly boundaryYards: number } | null = null,
+): LookSentence[] {
+  const out: LookSentence[] = [];
+  const say = (code: LookCode, text: string): void => void out.push({ code, text });
+  const { offense, defense, ledger, protection, perimeter } = look;
+  say('structure', `${cap(structureWords(offense.set))}.`);
+  if (
+    offense.change &&
+    (offense.change.before !== offense.change.after || offense.change.numbers.length > 0)
+  ) {
+    const c = offense.change;
+    say(
+      'motion',
+      c.before === c.after && c.strengthBefore === c.strengthAfter
+        ? `The motion leaves ${c.after}; ${c.numbers.map((n) => `${n.letter} is ${n.after ?? 'in the backfield'}`).join(', ')}.`
+        : `The motion makes ${c.before} into ${c.after}${c.strengthAfter ? ` to the ${SIDE_WORD[c.strengthAfter]}` : ', even'}; ${c.numbers.map((n) => `${n.letter} is ${n.after ?? 'in the backfield'}`).join(', ')}.`,
+    );
+  }
+  if (defense?.front) {
+    const f = defense.front;
+    say(
+      'box',
+      `${cap(countWord(f.box.length))} in the box against ${countWord(f.blockers)} blockers: ${f.verdict}${f.verdict === 'even' ? ' when one is read' : ''} (${f.family}, ${f.shade}).`,
+    );
+  }
+  if (defense?.front) {
+    const hang = (['left', 'right'] as const).map((side) =>
+      defense.front!.overhang[side] ? `${side} ${defense.front!.overhang[side]!.where}` : `none ${side}`,
+    );
+    say('overhang', `Overhang ${hang.join(', ')}.`);
+  }
+  if (ledger) {
+    const held = [
+      ledger.heldByRead ? 'one held by the read' : '',
+      ledger.heldByOption ? 'one held by the option' : '',
+    ]
+      .filter(Boolean)
+      .join(', ');
+    say(
+      'count',
+      `${cap(countWord(ledger.hats))} blockers for ${countWord(ledger.there)} to the ${SIDE_WORD[ledger.to]}${held ? `, ${held}` : ''}${ledger.force ? `, the force defender (${defenderWords(ledger.force, settings.school)}) counted` : ''}: ${VERDICT_WORD[ledger.verdict]}.`,
+    );
+    if (ledger.missing.length > 0)
+      say('missing', `Nobody stands where he could ${ledger.missing.join(' or ')}.`);
+    const free = ledger.free.filter((d) => ledger.defense.find((e) => e.man === d)?.there);
+    if (free.length > 0)
+      say(
+        'unblocked',
+        `Unblocked at the point: ${free.map((d) => defenderWords(d, settings.school)).join(', ')}.`,
+      );
+    const read = ledger.defense.find((e) => e.by === 'read');
+    if (read) say('read', `The ${defenderWords(read.man, settings.school)} is read.`);
+    if (look.covered.length > 0) say('covered', `Covered for this run: ${look.covered.join(', ')}.`);
+  }
+  if (perimeter) {
+    for (const side of ['L', 'R'] as const) {
+      const p = side === 'L' ? perimeter.left : perimeter.right;
+      if (p.receivers < 2) continue;
+      say(
+        'quick',
+        `${cap(SIDE_WORD[side])}: ${countWord(p.receivers)} receivers, ${countWord(p.over.length)} over them; the quick throw outside ${optionOpen(p) ? 'is there' : 'is not there'}.`,
+      );
+    }
+  }
+  if (protection) {
+    const p = protection;
+    say(
+      'protection',
+      `${cap(countWord(p.blockers))} to block ${countWord(p.rushers)}: ${sign(p.margin)}${p.short ? `, but ${SIDE_WORD[p.short]} ${countWord(p.short === 'L' ? p.left.blockers : p.right.blockers)} for ${countWord(p.short === 'L' ? p.left.rushers : p.right.rushers)}` : ''}.`,
+    );
+  }
+  if (defense?.coverage) {
+    const c = defense.coverage;
+    say(
+      'coverage',
+      `${c.style === 'match' ? 'Match' : cap(c.style)} coverage, middle ${c.middle === 'none' ? 'without a deep man' : c.middle}: ${c.deep} deep, ${c.under} under, ${defense.rush.count} rush (${defense.rush.kind})${c.rotationWords ? `; rotated ${c.rotationWords}` : ''}.`,
+    );
+  }
+  if (defense && defense.rush.sources.length > 0)
+    say('rush', `Added to the rush: ${defense.rush.sources.join('; ')}.`);
+  if (defense?.coverage) {
+    const corners = defense.men.filter((d) => d.level === 'corner').sort((a, b) => a.x - b.x);
+    if (corners.length > 0)
+      say(
+        'corners',
+        `Corners ${corners.map((d) => `${d.x < 0 ? 'left' : 'right'} ${d.depth <= 2 ? 'pressed' : `${d.depth} yards off`}${leverage(d, offense.snap)}`).join(', ')}.`,
+      );
+    const safeties = defense.men.filter((d) => d.level === 'safety').sort((a, b) => a.x - b.x);
+    if (safeties.length === 2)
+      say(
+        'safeties',
+        `Safeties ${safeties[0]!.depth} and ${safeties[1]!.depth} yards deep, ${Math.round(safeties[1]!.x - safeties[0]!.x)} apart.`,
+      );
+  }
+  if (fieldYards?.field)
+    say(
+      'sides',
+      `Short side ${SIDE_WORD[otherSide(fieldYards.field)]}, ${fieldYards.boundaryYards.toFixed(1)} yards.`,
+    );
+  return out;
+}
+
+/** Where a corner stands to the widest receiver of his side. */
+function leverage(d: Defender, s: Structure): string {
+  const one = (d.x < 0 ? s.left : s.right).receivers[0];
+  if (!one) return '';
+  const out = (d.x - one.x) * (d.x < 0 ? -1 : 1);
+  return out > 0.3 ? ', outside' : out < -0.3 ? ', inside' : ', head-up';
+}
