@@ -61,7 +61,7 @@ beforeAll(async () => {
   const visitor = { address: '10.0.0.1', agent: null, pause: async () => undefined };
   const first = await members.createFirstProgram(
     {
-      program: 'Doors',
+      program: 'Entry points',
       level: 'college',
       season: 2026,
       teamKey: 'AAA',
@@ -202,6 +202,13 @@ const HANDLERS: readonly Handler[] = [
     action: 'game.read',
     outside: 'through',
     call: (h) => h(request('/api/film'), undefined as never),
+  },
+  {
+    file: 'app/api/places/route.ts',
+    method: 'GET',
+    action: 'week.read',
+    outside: 'through',
+    call: (h) => h(request('/api/places'), undefined as never),
   },
   {
     file: 'app/api/import/route.ts',

@@ -319,3 +319,33 @@ test('nothing loads from another host', async ({ page }) => {
   for (const path of ['/log', '/read', '/plan', '/book', '/staff']) await page.goto(SITE() + path);
   expect([...hosts]).toEqual([new URL(SITE()).host]);
 });
+
+test('the command palette goes to a play, a game and a term, and runs a command of the screen', async ({
+  page,
+}) => {
+  await signIn(page);
+  const ask = async (words: string): Promise<void> => {
+    await page.keyboard.press('Control+KeyK');
+    const dialog = page.getByRole('dialog', { name: 'Go to or do' });
+    await expect(dialog.getByText('Games', { exact: true })).toBeVisible();
+    await page.keyboard.type(words);
+    await page.keyboard.press('Enter');
+    await expect(dialog).toHaveCount(0);
+  };
+  await ask('stags at hollowquay');
+  await expect(page).toHaveURL(new RegExp(`/log/${HALF_GAME}`));
+  await expect(line(page)).toBeFocused();
+  // Typed lines stay where they are; the screen's own commands are listed with their keys.
+  await page.keyboard.type('trips r');
+  await ask('look card');
+  await expect(page.getByRole('dialog')).toContainText('trips right');
+  await page.keyboard.press('Escape');
+  await expect(line(page)).toHaveValue('trips r');
+  await ask('play angle');
+  await expect(page.getByRole('region', { name: 'The play Angle' })).toBeVisible();
+  await ask('term quarters coverage');
+  await expect(page.getByRole('region', { name: 'The word quarters' })).toBeVisible();
+  await page.getByRole('button', { name: 'Go to or do, Ctrl K' }).click();
+  await page.keyboard.type('nothing is called so');
+  await expect(page.getByText('Nothing of that name.')).toBeVisible();
+});

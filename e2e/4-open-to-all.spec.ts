@@ -41,6 +41,12 @@ for (const scheme of ['light', 'dark'] as const) {
       .click();
     await expect(page.getByTestId('call')).toHaveCount(1);
     await look(page, 'sheet');
+    await page.keyboard.press('Control+KeyK');
+    await expect(
+      page.getByRole('dialog', { name: 'Go to or do' }).getByText('Games', { exact: true }),
+    ).toBeVisible();
+    await look(page, 'command palette');
+    await page.keyboard.press('Escape');
     for (const path of [
       '/log',
       '/log/import',

@@ -680,7 +680,7 @@ describe('who may do what with the book', () => {
       'coordinator',
     ],
     [
-      'adding a word',
+      'adding a term',
       ['admin', 'guest'],
       (a: Actor) => rows.addTerm(a, { kind: 'tag', word: 'x', aliases: [], notes: null }),
       'coordinator or coach or charter',

@@ -367,7 +367,7 @@ describe('imports', () => {
     ]);
     expect(
       await refused('games.csv', 'game,home,away,level,phase,closed\ng9,AAA,CCC,college,regular,true\n'),
-    ).toEqual([expect.stringContaining('closing a game')]);
+    ).toEqual([expect.stringContaining('closing or reopening a game')]);
     expect(JSON.stringify(await packages.exportTables(ours))).toBe(before);
     expect(
       (await imports.importFiles(charter(), [{ name: 'snaps.csv', text: csv('by-charter') }], NOW)).imported,

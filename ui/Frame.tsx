@@ -4,6 +4,8 @@ import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
 import type { StaffRules } from '@/core/read/staff-rules';
 import { SyncProvider } from '@/client/SyncProvider';
+import { CommandsProvider } from './shared/commands';
+import { PaletteKey } from './shared/PaletteKey';
 import { StaffRulesContext } from './StaffRules';
 import { Notices } from './sync/Notices';
 import { SaveStatus } from './sync/SaveStatus';
@@ -18,6 +20,13 @@ const VERBS = [
 const ROOMS = [
   { href: '/book', label: 'Book' },
   { href: '/staff', label: 'Staff' },
+] as const;
+
+/** Places without a link of their own in the frame. */
+const MORE = [
+  { href: '/log/import', label: 'Import a file' },
+  { href: '/book/draw', label: 'Draw a formation' },
+  { href: '/book?kind=plays', label: 'Play list' },
 ] as const;
 
 export interface FrameProps {
@@ -43,39 +52,47 @@ export function Frame({ owner, epoch, may, opponent, week, member, rules, signOu
       {label}
     </Link>
   );
+  const rooms = ROOMS.filter((v) => (v.href === '/book' ? may.football : may.staff));
+  const screens = [
+    { href: '/', label: 'The week' },
+    ...(may.football ? VERBS : []),
+    ...rooms,
+    ...(may.football ? MORE : []),
+  ];
   return (
     <SyncProvider owner={owner} epoch={epoch} football={may.football}>
-      <div className="frame">
-        <a className="skip" href="#main">
-          to the page
-        </a>
-        <header className="top">
-          <Link
-            href="/"
-            className="week"
-            aria-label={`The week: ${opponent ?? 'no opponent chosen'}, ${week}`}
-          >
-            <strong>{opponent ?? 'No opponent chosen'}</strong>
-            <span className="small quiet">{week}</span>
-          </Link>
-          <nav aria-label="Work">
-            {may.football && VERBS.map((v) => link(v.href, v.label))}
-            <span className="gap" aria-hidden="true" />
-            {ROOMS.filter((v) => (v.href === '/book' ? may.football : may.staff)).map((v) =>
-              link(v.href, v.label),
-            )}
-          </nav>
-          <div className="right">
-            <SaveStatus />
-            <span>{member}</span>
-            <SignOut signOut={signOut} />
-          </div>
-        </header>
-        <main id="main" className="page">
-          <Notices epoch={epoch} />
-          <StaffRulesContext.Provider value={rules}>{children}</StaffRulesContext.Provider>
-        </main>
-      </div>
+      <CommandsProvider>
+        <div className="frame">
+          <a className="skip" href="#main">
+            to the page
+          </a>
+          <header className="top">
+            <Link
+              href="/"
+              className="week"
+              aria-label={`The week: ${opponent ?? 'no opponent chosen'}, ${week}`}
+            >
+              <strong>{opponent ?? 'No opponent chosen'}</strong>
+              <span className="small quiet">{week}</span>
+            </Link>
+            <nav aria-label="Work">
+              {may.football && VERBS.map((v) => link(v.href, v.label))}
+              <span className="gap" aria-hidden="true" />
+              {rooms.map((v) => link(v.href, v.label))}
+            </nav>
+            <div className="right">
+              <SaveStatus />
+              <PaletteKey screens={screens} football={may.football} />
+              <span>{member}</span>
+              <SignOut signOut={signOut} />
+            </div>
+          </header>
+          <main id="main" className="page">
+            <Notices epoch={epoch} />
+            <StaffRulesContext.Provider value={rules}>{children}</StaffRulesContext.Provider>
+          </main>
+        </div>
+      </CommandsProvider>
     </SyncProvider>
   );
 }

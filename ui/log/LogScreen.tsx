@@ -15,7 +15,8 @@ import type { GameInfo, TeamInfo } from '@/core/exchange/types';
 import { useScope, useSync } from '@/client/SyncProvider';
 import { Chalk } from '../chalk/Chalk';
 import { LookCard } from '../look/LookCard';
-import { chordOf } from '../shared/keys';
+import { useScreenCommands, type ScreenCommand } from '../shared/commands';
+import { chordOf, chordWords } from '../shared/keys';
 import { useStaffRules } from '../StaffRules';
 import { useAlive } from '../useAlive';
 import { FieldStrip } from './FieldStrip';
@@ -125,6 +126,24 @@ export function LogScreen(props: LogScreenProps) {
   const says = useLookWords(game, view.drawn, hash);
   const nameOf = (key: string): string => teams.find((t) => t.key === key)?.name ?? key;
   const marked = useMemo(() => new Set(view.todo.map((f) => f.snapId)), [view.todo]);
+
+  const now = useRef({ session, view });
+  now.current = { session, view };
+  useScreenCommands(
+    useMemo(
+      (): ScreenCommand[] =>
+        LOG_COMMANDS.filter((c) => c.id !== 'accept').map((c) => ({
+          id: c.id,
+          label: c.label,
+          keys: chordWords(c.keys[0]!),
+          run: () => {
+            const event = c.event(now.current.session, now.current.view, [info.home, info.away]);
+            if (event) send(event);
+          },
+        })),
+      [send, info.home, info.away],
+    ),
+  );
 
   /** An unknown word may be a formation nobody has drawn: the line waits as a draft while it is. */
   const drawStranger = (): void => {
