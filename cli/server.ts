@@ -4,10 +4,11 @@
  */
 import { createServer } from 'node:http';
 import next from 'next';
+import { environment } from '../store/environment';
 
-const port = Number(process.env.PORT);
+const { PORT: port = 0, VOBRIK_TRUST_PROXY, VOBRIK_LEASH } = environment();
 const app = next({ dev: false, dir: process.cwd(), hostname: '127.0.0.1', port });
-const behindProxy = process.env.VOBRIK_TRUST_PROXY === '1';
+const behindProxy = VOBRIK_TRUST_PROXY === '1';
 
 await app.prepare();
 const handle = app.getRequestHandler();
@@ -35,7 +36,7 @@ const end = (): void => {
 process.on('SIGTERM', end);
 process.on('SIGINT', end);
 // The launcher holds this pipe open; when it is killed, nothing is left behind.
-if (process.env.VOBRIK_LEASH === '1') {
+if (VOBRIK_LEASH === '1') {
   let said = '';
   process.stdin.setEncoding('utf8');
   process.stdin.on('data', (d: string) => {

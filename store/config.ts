@@ -2,20 +2,8 @@
 import { defineConfig, UnderscoreNamingStrategy } from '@mikro-orm/postgresql';
 import { Migrator } from '@mikro-orm/migrations';
 import path from 'node:path';
-import { z } from 'zod';
 import { ENTITIES } from './entities';
 import { MIGRATIONS } from './migrations/list';
-
-const environment = z.object({
-  DATABASE_URL: z.string().regex(/^postgresql:\/\//, 'must be a postgresql:// address'),
-});
-
-/** Reads the environment once; throws a sentence that names the variable. */
-export function databaseUrl(env: Record<string, string | undefined> = process.env): string {
-  const read = environment.safeParse(env);
-  if (!read.success) throw new Error('DATABASE_URL is not set; start the application with ./vobrik');
-  return read.data.DATABASE_URL;
-}
 
 export const ormConfig = (clientUrl: string) =>
   defineConfig({

@@ -3,7 +3,7 @@
  * away readers are told, and poll.
  */
 import { Client } from 'pg';
-import { databaseUrl } from './config';
+import { databaseUrl } from './environment';
 import { CHANNEL, type News } from './sync/scope';
 
 type Reader = {

@@ -1,6 +1,7 @@
 import { MikroORM, type EntityManager } from '@mikro-orm/postgresql';
 import { Client } from 'pg';
-import { databaseUrl, ormConfig } from './config';
+import { ormConfig } from './config';
+import { databaseUrl } from './environment';
 
 export type Em = EntityManager;
 

@@ -1,3 +1,5 @@
+import { environment } from '@/store/environment';
+
 /**
  * A request of another site is refused: the cookie alone is not enough to write (OWASP CSRF, Fetch Metadata).
  * `Origin: null` is another site: a sandboxed frame or a file sends it.
@@ -15,8 +17,8 @@ export function sameOrigin(headers: Headers): boolean {
 }
 
 /** Names this server is reached under besides loopback, set by the operator. */
-export const HOSTS = (process.env.VOBRIK_HOSTS ?? '')
-  .split(',')
+export const HOSTS = environment()
+  .VOBRIK_HOSTS.split(',')
   .map((h) => h.trim().toLowerCase())
   .filter(Boolean);
 

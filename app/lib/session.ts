@@ -2,6 +2,7 @@ import 'server-only';
 import { cookies, headers } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { cache } from 'react';
+import { environment } from '@/store/environment';
 import { actorOf, programCount, type Visitor } from '@/store/members';
 import type { Actor } from '@/core/exchange/types';
 
@@ -38,7 +39,7 @@ export async function setSession(token: string): Promise<void> {
     path: '/',
     maxAge: 14 * 24 * 3600,
     // Served on loopback without TLS; behind a TLS proxy the operator says so (docs/security.md).
-    secure: process.env.VOBRIK_TLS === '1',
+    secure: environment().VOBRIK_TLS === '1',
   });
 }
 

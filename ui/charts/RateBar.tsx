@@ -1,6 +1,6 @@
 'use client';
 /** A rate as the doubt it carries: the interval as a line, the point faint below the floor. */
-import { scaleLinear } from 'd3';
+import { scaleLinear } from 'd3-scale';
 import { countText, FEW, intervalText, type Rate } from '@/core/read';
 
 const WIDTH = 96;
