@@ -472,7 +472,7 @@ const ACTIONS_WALKED: readonly Door[] = [
   },
 ];
 
-const REFUSAL = / is for a /;
+const REFUSAL = / is for an? /;
 /** An action's answer or what it throws, as a verdict. */
 async function walk(door: Door, act: (...args: unknown[]) => Promise<unknown>): Promise<Verdict> {
   let said: string;
