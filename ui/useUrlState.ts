@@ -16,6 +16,11 @@ export function useUrlState(): UrlState {
     window.addEventListener('popstate', back);
     return () => window.removeEventListener('popstate', back);
   }, []);
+  // A link to another view of the same screen.
+  useEffect(() => {
+    const now = new URLSearchParams(window.location.search);
+    setParams((before) => (before.toString() === now.toString() ? before : now));
+  }, [fromServer]);
   const set = useCallback((changes: Readonly<Record<string, string | null>>, push = false) => {
     const next = new URLSearchParams(window.location.search);
     for (const [key, value] of Object.entries(changes)) {

@@ -21,6 +21,15 @@ const GROUPS: readonly (readonly [Place['kind'], string])[] = [
   ['term', 'Terms of the book'],
 ];
 
+/** Every word typed stands somewhere in the name, in any order: nothing is guessed. */
+const holdsEachWord = (value: string, search: string): number =>
+  search
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => value.toLowerCase().includes(word))
+    ? 1
+    : 0;
+
 export default function Palette({ screens, football, onClose }: PaletteProps) {
   const router = useRouter();
   const commands = useCommands();
@@ -43,8 +52,14 @@ export default function Palette({ screens, football, onClose }: PaletteProps) {
     router.push(href);
   };
   return (
-    <Dialog open onClose={onClose} aria-label="Go to or do" maxWidth="sm" fullWidth>
-      <Command label="Go to or do" loop className="palette">
+    <Dialog
+      open
+      onClose={onClose}
+      maxWidth="sm"
+      fullWidth
+      slotProps={{ paper: { 'aria-label': 'Go to or do' } }}
+    >
+      <Command label="Go to or do" loop className="palette" filter={holdsEachWord}>
         <Command.Input autoFocus placeholder="a game, a play, a term, a screen, a command" />
         <Command.List aria-label="What can be opened or done" tabIndex={-1}>
           <Command.Empty>{places === null ? 'Looking …' : 'Nothing of that name.'}</Command.Empty>
