@@ -130,7 +130,7 @@ export function BookScreen(props: BookScreenProps) {
       <div className="toolbar">
         <h1>Book</h1>
         <span className="small quiet">
-          {book.name}: {book.terms.length} words, {plays.length} plays
+          {book.name}: {book.terms.length} terms, {plays.length} plays
         </span>
         <TextField
           label="find a term"

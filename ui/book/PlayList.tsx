@@ -312,7 +312,7 @@ function Pictures({ play, book, profile }: PlayListProps & { play: PlayCard }) {
       <table className="rows tight">
         <thead>
           <tr>
-            <th>picture</th>
+            <th>look</th>
             <th>structure</th>
             <th className="n">looks new</th>
             <th>new jobs</th>
