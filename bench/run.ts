@@ -204,6 +204,8 @@ export async function bench(args: string[]): Promise<number> {
       );
       const { logAtOnce } = await import('./rounds');
       said('two members at once', await logAtOnce({ rounds: 500, seed: 20261126 }));
+      const { uploadsAtLimits } = await import('./uploads');
+      said('uploads at the limits', await uploadsAtLimits());
       said('random lines', fuzzLine(1_000_000, 1));
       said('random tables', fuzzTable(10_000, 1));
     }
