@@ -16,6 +16,7 @@ import {
   type FullLook,
   type LookSettings,
   type Man,
+  type Point,
   type RunAim,
 } from '../look';
 import type { SnapFields } from '../snap/snap';
@@ -138,11 +139,19 @@ export function drawSnap(
           kind: a.kind,
           n: a.n,
           share: (a.n ?? 1) / most,
-          points: a.kind === 'pass' ? passPath(men, a.side) : runPath(men, a.side),
+          points: pathOf(men, a),
         }))
         .filter((a) => a.points.length > 1),
     }),
   };
+}
+
+/** An option runs beside the run of its side, so that neither lies over the other. */
+function pathOf(men: readonly Man[], { kind, side }: Arrow): readonly Point[] {
+  if (kind === 'pass') return passPath(men, side);
+  const path = runPath(men, side);
+  const out = side === 'L' ? -1.8 : 1.8;
+  return kind === 'run' ? path : path.map(([x, y], i): Point => (i === 0 ? [x, y] : [x + out, y]));
 }
 
 /** What a term of the book is drawn on when it says nothing of the rest. */

@@ -274,7 +274,7 @@ export function draw(input: DrawInput): Drawing {
       const s = q[0] < 0 ? -1 : 1;
       out.push({
         mark: 'text',
-        x: q[0] + (a.kind === 'pass' ? 0 : s * (a.kind === 'rpo' ? 3.4 : 1.5)),
+        x: q[0] + (a.kind === 'pass' ? 0 : s * 1.5),
         y: q[1] + (a.kind === 'pass' ? -1 : 0.2),
         size: 1.5,
         text: String(a.n),
