@@ -28,7 +28,7 @@ export interface LineContext {
   readonly state: GameState | null;
   /** The last scrimmage snap of the same offense in this game, for "..". */
   readonly previous: Snap | null;
-  /** The keys of the two teams: typed first, a key says who has the ball. */
+  /** The keys of the two teams: a key typed as a word says who has the ball. A term of the book goes before it. */
   readonly teams?: readonly [string, string];
 }
 
@@ -186,7 +186,7 @@ function resolve(text: string, items: readonly Item[], context: LineContext): Pa
         return r.piece(item, null, 'sign');
       }
       case 'unknown': {
-        const team = at === 0 ? context.teams?.findIndex((k) => k.toLowerCase() === item.word) : -1;
+        const team = context.teams?.findIndex((k) => k.toLowerCase() === item.word);
         if (context.teams && (team === 0 || team === 1)) {
           r.fields.defense = context.teams[1 - team]!;
           if (r.set('offense', context.teams[team]!, item)) r.piece(item, 'offense', 'situation');

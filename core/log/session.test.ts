@@ -116,9 +116,35 @@ describe('who has the ball first', () => {
     expect(t.view.context.state).toMatchObject({ offense: 'HER', down: 1, distance: 10, toGoal: 75 });
   });
 
-  it.each(['mir kickoff 60 tb', 'MIR kickoff 60 tb'])('the key typed in the line says it: %s', (text) => {
+  it.each([
+    'mir kickoff 60 tb',
+    'MIR kickoff 60 tb',
+    'kickoff 60 tb mir',
+    'q1 mir kickoff 60 tb',
+    'offense=MIR kickoff 60 tb',
+  ])('the key typed in the line says it: %s', (text) => {
     const t = new Table().line(text);
     expect(t.snaps).toMatchObject([{ offense: 'MIR', defense: 'HER', unit: 'kickoff', toGoal: 65 }]);
+  });
+
+  it('the third quarter begins by a key in the line too, and a note names nobody', () => {
+    expect(started().line('q3 mir kickoff 60 tb').snaps[3]).toMatchObject({
+      offense: 'MIR',
+      quarter: 3,
+      toGoal: 65,
+    });
+    expect(new Table().line('kickoff 60 tb "mir late"').snaps).toEqual([]);
+  });
+
+  it('film that begins in the middle is given no spot that nobody typed', () => {
+    const t = new Table().line('mir trips power r +4');
+    expect(t.snaps).toMatchObject([{ offense: 'MIR', defense: 'HER', toGoal: null, gain: 4 }]);
+    expect(new Table().line('mir fg 34 good').snaps).toMatchObject([{ kickYards: 34, toGoal: null }]);
+    expect(new Table().type('mir trips').view.follows.before).toMatchObject({
+      unit: 'scrimmage',
+      toGoal: null,
+    });
+    expect(new Table().line('mir 2&7 @o35 trips power r +4').snaps).toMatchObject([{ toGoal: 65, down: 2 }]);
   });
 
   it('a half begins the same way; within a half it is carried', () => {

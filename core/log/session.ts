@@ -271,11 +271,12 @@ function entered(session: Session, snapId: string, game: LoggedGame, view: LineV
 function startFields({ parsed, context, starts, start }: LineView, game: LoggedGame): SnapFields {
   if (starts === null || start === null || context.state?.offense !== start) return {};
   const { fields } = parsed;
+  const { quarter, toGoal } = context.state;
   return {
     offense: fields.offense ?? start,
     defense: fields.defense ?? opponentOf(game, start),
-    quarter: fields.quarter ?? context.state.quarter,
-    toGoal: fields.toGoal ?? context.state.toGoal,
+    quarter: fields.quarter ?? quarter,
+    toGoal: fields.toGoal ?? toGoal,
   };
 }
 

@@ -49,11 +49,26 @@ export function editState({ before, expected }: WalkedSnap): GameState {
   };
 }
 
-const firstWord = (text: string): string => /^\s*(\S+)/.exec(text)?.[1]?.toUpperCase() ?? '';
+/** The team a line names by its key, alone or as its offense; words of a note name none. */
+function teamIn(text: string, game: LoggedGame): string | null {
+  const words = text
+    .replace(/"[^"]*"?/g, ' ')
+    .toUpperCase()
+    .split(/\s+/);
+  const named = words.map((w) => w.replace(/^OFFENSE=/, ''));
+  return [game.home, game.away].find((k) => named.includes(k.toUpperCase())) ?? null;
+}
 const quarterIn = (text: string): number | null => {
   const typed = /(?:^|\s)q(\d{1,2})(?=\s|$)/i.exec(text);
   return typed ? Number(typed[1]) : null;
 };
+
+const ABOUT: ReadonlySet<string> = new Set(['offense', 'defense', 'quarter', 'clock', 'note', 'notSure']);
+/** The line says more than when and who. */
+const tellsOfPlay = (line: ParsedLine): boolean => Object.keys(line.fields).some((f) => !ABOUT.has(f));
+
+const otherUnit = ({ fields: { unit } }: ParsedLine): GameState['unit'] =>
+  unit === 'try' || unit === 'free_kick' ? unit : 'scrimmage';
 
 function placeOf(mode: Mode, game: LoggedGame, fixing: RefusedSnap | null): number {
   if (mode.kind === 'edit' || mode.kind === 'insert')
@@ -118,21 +133,26 @@ export function viewLine(session: Session, game: LoggedGame): LineView {
   const at = placeOf(mode, game, fixing);
   const row = mode.kind === 'edit' ? (game.rows[at] ?? null) : null;
   const previous = game.rows[at - 1] ?? null;
-  const typed = [game.home, game.away].find((k) => k.toUpperCase() === firstWord(text)) ?? null;
-  const start = mode.kind === 'edit' ? null : (typed ?? session.start);
+  const start = mode.kind === 'edit' ? null : (teamIn(text, game) ?? session.start);
   const { state, anchored } = row
     ? { state: editState(row), anchored: false }
     : stateFor(previous, quarterIn(text), start, game);
-  const context: LineContext = {
+  const typedIn = (state: GameState): LineContext => ({
     book: game.book,
     profile: game.profile,
     state,
     previous: previousLook(game, at, state.offense),
     teams: [game.home, game.away],
-  };
-  const parsed = parseLine(text, context);
+  });
+  const assumed = typedIn(state);
+  const first = parseLine(text, assumed);
+  // Film that begins in the middle: the kickoff was a guess, and its spot with it.
+  const kicks =
+    state.unit !== 'kickoff' || !anchored || first.fields.unit === 'kickoff' || !tellsOfPlay(first);
+  const context = kicks ? assumed : typedIn({ ...state, unit: otherUnit(first), toGoal: null });
+  const parsed = kicks ? first : parseLine(text, context);
   const follows = stateAfter(parsed, context);
-  const offers = offersFor(session, game, state, parsed, follows.before);
+  const offers = offersFor(session, game, context.state!, parsed, follows.before);
   const selected = mode.kind === 'edit' || mode.kind === 'insert' ? mode.snapId : null;
   const todo = game.findings.filter((f) => f.level !== 'note');
   const problems = parsed.problems.filter(

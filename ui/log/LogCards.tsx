@@ -51,8 +51,7 @@ export function StartCard({ view, game, nameOf, send }: StartProps) {
   const { ask, why } = STARTS[view.starts];
   return (
     <section className="card flag" aria-label="Who has the ball first">
-      <strong>{ask}</strong> {why} Choose, or begin the line with{' '}
-      <span className="mono">{game.home.toLowerCase()}</span> or{' '}
+      <strong>{ask}</strong> {why} Choose, or type <span className="mono">{game.home.toLowerCase()}</span> or{' '}
       <span className="mono">{game.away.toLowerCase()}</span>.
       <span className="remedies">
         {[game.home, game.away].map((team, i) => (
