@@ -1,4 +1,5 @@
 /** What a defense answers a structure with, and what a play has been set up with: against a plain loop. */
+import { aPlay } from './plays.fixture';
 import { describe, expect, it } from 'vitest';
 import { DEMO_SEED, simulateSeason } from '../../demo/league';
 import { DEFAULT_BOOK } from '../book/default-book';
@@ -11,22 +12,8 @@ const counted = simulateSeason(DEMO_SEED, { tells: true, weeks: 4 })
   .filter((g) => g.home === 'STG' || g.away === 'STG' || g.home === 'HER' || g.away === 'HER')
   .flatMap((g) => countGame(g.snaps, COLLEGE, DEFAULT_BOOK));
 const columns = buildColumns(counted);
-const play = (id: string, concept: string, more: Partial<PlayCard> = {}): PlayCard => ({
-  id,
-  name: concept,
-  kind: 'pass',
-  personnel: '11',
-  formation: 'trips',
-  formationSide: 'R',
-  motion: null,
-  motionBy: null,
-  backfield: null,
-  links: [],
-  concept,
-  conceptWeak: null,
-  direction: null,
-  ...more,
-});
+const play = (id: string, concept: string, more: Partial<PlayCard> = {}): PlayCard =>
+  aPlay(id, concept, { kind: 'pass', ...more });
 const link = (more: Partial<PlayLink>): PlayLink => ({
   kind: 'set-up',
   play: 'b',

@@ -2,25 +2,11 @@
 import { describe, expect, it } from 'vitest';
 import { layoutSheet, MARGIN, PAPERS, type Paper } from './layout';
 import { LEAST_SIZE, sheetPages, type Measure, type PageMark } from './print';
-import { numberSheet, SECTIONS, type PlayCard, type SheetCall } from './sheet';
+import { aPlay } from './plays.fixture';
+import { numberSheet, SECTIONS, type SheetCall } from './sheet';
 
 /** A narrow face, roughly. */
 const measure: Measure = (text, size, bold) => text.length * size * (bold ? 0.46 : 0.42);
-const play = (concept: string): PlayCard => ({
-  id: concept,
-  name: concept,
-  kind: 'run',
-  personnel: '11',
-  formation: 'trips',
-  formationSide: 'R',
-  motion: null,
-  motionBy: null,
-  backfield: null,
-  links: [],
-  concept,
-  conceptWeak: null,
-  direction: null,
-});
 const sheetOf = (n: number, note: string | null = null) =>
   numberSheet(
     SECTIONS.flatMap((s) =>
@@ -28,7 +14,7 @@ const sheetOf = (n: number, note: string | null = null) =>
         id: `${s.key}${i}`,
         section: s.key,
         order: i,
-        play: play('power'),
+        play: aPlay('power', 'power'),
         hash: i % 3 === 0 ? 'L' : null,
         note,
       })),

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { DEMO_SEED, simulateSeason } from '../../demo/league';
 import { COLLEGE, BUCKET_ROWS } from '../field';
 import { buildColumns, countGame } from '../read';
+import { aPlay } from './plays.fixture';
 import {
   expectedUsage,
   findSection,
@@ -11,7 +12,6 @@ import {
   SECTIONS,
   sectionRows,
   suggestCalls,
-  type PlayCard,
   type SheetCall,
 } from './sheet';
 
@@ -19,22 +19,7 @@ const counted = simulateSeason(DEMO_SEED, { tells: true, weeks: 3 })
   .filter((g) => g.home === 'HER' || g.away === 'HER')
   .flatMap((g) => countGame(g.snaps, COLLEGE));
 const own = buildColumns(counted);
-const play = (id: string, concept: string, more: Partial<PlayCard> = {}): PlayCard => ({
-  id,
-  name: concept,
-  kind: 'run',
-  personnel: '11',
-  formation: 'trips',
-  formationSide: 'R',
-  motion: null,
-  motionBy: null,
-  backfield: null,
-  links: [],
-  concept,
-  conceptWeak: null,
-  direction: null,
-  ...more,
-});
+const play = aPlay;
 
 describe('suggestions', () => {
   const section = findSection('third-long')!;
