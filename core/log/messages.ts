@@ -15,7 +15,7 @@ const STATUS: Readonly<Record<Status, string>> = {
   'nothing-to-redo': 'nothing to redo',
   empty: 'the snap line is empty',
   confirm: 'Enter again saves it as it is; the words not understood go into the note',
-  'who-starts': 'Say who has the ball first: a key below, or the team’s short name in the line',
+  'who-starts': 'Say who has the ball first: F6 or F7, or the team’s short name in the line',
   gone: 'that snap is not there any more',
 };
 
