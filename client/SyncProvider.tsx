@@ -19,6 +19,7 @@ import {
   type Scope,
   type SyncRow,
 } from '@/core/sync';
+import { Opening } from './opening';
 import { Outbox, type SaveState, type View } from './outbox';
 import { erasePages } from './offline';
 import { browserWorld } from './world';
@@ -56,7 +57,7 @@ export function SyncProvider({
 }) {
   const [outbox, setOutbox] = useState<Outbox | null>(null);
   const [broken, setBroken] = useState<string | null>(null);
-  const waiters = useRef<((o: Outbox) => void)[]>([]);
+  const [opening] = useState(() => new Opening<Outbox>());
   useEffect(() => {
     let open: Outbox | null = null;
     let gone = false;
@@ -77,9 +78,13 @@ export function SyncProvider({
           void erasePages(owner);
         }
         setOutbox(o);
-        for (const w of waiters.current.splice(0)) w(o);
+        opening.open(o);
       },
-      (e: unknown) => setBroken((e as Error).message),
+      (e: unknown) => {
+        if (gone) return;
+        setBroken((e as Error).message);
+        opening.fail(e as Error);
+      },
     );
     const back = () => open?.retry();
     window.addEventListener('online', back);
@@ -87,23 +92,19 @@ export function SyncProvider({
       gone = true;
       window.removeEventListener('online', back);
       open?.close();
+      opening.close();
       setOutbox(null);
     };
-  }, [owner, epoch, football]);
+  }, [owner, epoch, football, opening]);
   const value = useMemo(
     (): Sync => ({
       owner,
       epoch,
       outbox,
       broken,
-      opened: () =>
-        outbox
-          ? Promise.resolve(outbox)
-          : broken
-            ? Promise.reject(new Error(broken))
-            : new Promise((resolve) => waiters.current.push(resolve)),
+      opened: opening.opened,
     }),
-    [owner, epoch, outbox, broken],
+    [owner, epoch, outbox, broken, opening],
   );
   return <SyncContext.Provider value={value}>{children}</SyncContext.Provider>;
 }
