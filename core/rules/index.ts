@@ -1,4 +1,5 @@
 export * from './state';
+export * from './arithmetic';
 export * from './messages';
 export * from './next-state';
 export * from './walk';
