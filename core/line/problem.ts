@@ -9,6 +9,7 @@ export const PROBLEM_CODES = [
   'no-letter',
   'no-motion',
   'gain-and-spot',
+  'return-and-spot',
   'gain-wiped-out',
   'past-goal',
   'nothing-to-carry',
@@ -56,6 +57,8 @@ export function problemSentence(p: Problem): string {
       return `Letter “${p.text}” stands beside no motion.`;
     case 'gain-and-spot':
       return `From ${f.from} a gain of ${f.gain} ends at ${f.follows}, not ${f.spot}.`;
+    case 'return-and-spot':
+      return `From ${f.from} a length of ${f.length} and a return of ${f.returned} end at ${f.follows}, not ${f.spot}.`;
     case 'gain-wiped-out':
       return 'The foul wipes the play out, so it has no gain; write end, foul or succ if the gain stands.';
     case 'past-goal':

@@ -2,11 +2,10 @@
 import { KIND_FIELD, storedValue, type Book, type Term } from '../book/term';
 import { editDistance, termIndex } from '../book/index-terms';
 import { findPenalty, type LevelProfile } from '../field/profile';
-import { formatSpot, decodeSpot } from '../field/spot';
+import { decodeSpot, encodeSpot, formatSpot } from '../field/spot';
 import { fieldOfColumn, sameValue, SNAP_FIELDS } from '../snap/fields';
 import { readFieldText, writeFieldText } from '../snap/text';
 import {
-  isTagged,
   type Penalty,
   type PenaltyTeam,
   type Play,
@@ -14,6 +13,8 @@ import {
   type SnapField,
   type SnapFields,
 } from '../snap/snap';
+import { FIELD_GOAL, onField, spotOnField } from '../rules/arithmetic';
+import { derivePlay, numberBelongsTo, playFollows, type Clash } from '../rules/derive';
 import { nextState } from '../rules/next-state';
 import { unknownState, type GameState } from '../rules/state';
 import { FIELD_WORDS, HEADS, KICK_WORDS, RESULT_WORDS, WORDS, type Head } from './grammar';
@@ -538,173 +539,89 @@ function penalty(r: Resolver, operands: readonly Token[], range: Range): void {
   r.piece(range, 'penalties', 'result');
 }
 
-/** What follows from the words together: play, result, gain and spot, who scored. */
+/** What follows from the words together. */
 function finish(r: Resolver): void {
-  const f = r.fields;
+  const { fields: draft } = r;
   const { state } = r.context;
-  /** Nothing typed for it, not even an explicit blank: it may be derived. */
-  const free = (field: SnapField): boolean => f[field] == null && !r.typed.has(field);
-  const toGoal = f.toGoal ?? state?.toGoal ?? null;
-  const offense = f.offense ?? state?.offense ?? null;
-  const defense = f.defense ?? state?.defense ?? null;
-  if (r.penalties.length > 0) f.penalties = r.penalties;
-  if (r.tags.length > 0) f.tags = r.tags;
+  if (r.penalties.length > 0) draft.penalties = r.penalties;
+  if (r.tags.length > 0) draft.tags = r.tags;
+  numberAlone(r);
+  const { fields, clashes } = derivePlay(draft, {
+    offense: draft.offense ?? state?.offense ?? null,
+    defense: draft.defense ?? state?.defense ?? null,
+    toGoal: draft.toGoal ?? state?.toGoal ?? null,
+    said: new Set(r.typed.keys()),
+  });
+  Object.assign(draft, fields);
+  for (const clash of clashes) clashProblem(r, clash);
+  if (r.notSure.size > 0) draft.notSure = [...r.notSure].sort();
+}
 
-  const kick =
-    f.unit === 'punt' ||
-    f.unit === 'kickoff' ||
-    f.unit === 'free_kick' ||
-    f.unit === 'field_goal' ||
-    (f.unit === 'try' && f.result === 'kick');
-  const taken = f.turnover === 'interception' || (f.turnover === 'fumble' && f.fumble !== 'kept');
-  const thrown =
-    f.result === 'incomplete' ||
-    f.result === 'complete' ||
-    f.result === 'sack' ||
-    f.result === 'scramble' ||
-    f.turnover === 'interception' ||
-    isTagged(f.target ?? null) ||
-    isTagged(f.passer ?? null);
-  if (free('play') && !r.explicitPlay && !kick) {
-    if (f.result === 'kneel' || f.result === 'spike') f.play = 'other';
-    else if (thrown) f.play = 'pass';
-  }
-  // "#22" alone: whose number it is follows from the play.
-  if (r.typed.has('carrier') && r.typed.get('carrier')?.startsWith('#')) {
-    const field: SnapField =
-      kick || (taken && r.typed.has('target'))
-        ? 'returner'
-        : f.play === 'pass' && f.result === 'sack'
-          ? 'passer'
-          : f.play === 'pass' && f.result !== 'scramble'
-            ? 'target'
-            : 'carrier';
-    if (field !== 'carrier') {
-      const number = f.carrier!;
-      delete f.carrier;
-      if (r.typed.has(field)) {
-        const piece = r.pieces.find((p) => p.field === 'carrier')!;
-        r.problem('twice', piece, { field: SNAP_FIELDS[field].label, first: r.typed.get(field)! });
-      } else f[field] = number;
+/** "#22" alone: whose number it is follows from the play. */
+function numberAlone(r: Resolver): void {
+  const { fields: draft, typed } = r;
+  if (!typed.get('carrier')?.startsWith('#')) return;
+  const play = draft.play ?? (typed.has('play') ? null : playFollows(draft));
+  const field = numberBelongsTo({ ...draft, play }, typed.has('target'));
+  if (field === 'carrier') return;
+  const number = draft.carrier!;
+  delete draft.carrier;
+  // The play follows from the throw, whoever it was.
+  if (play) draft.play = play;
+  if (!typed.has(field)) draft[field] = number;
+  else
+    r.problem(
+      'twice',
+      r.pieces.find((p) => p.field === 'carrier')!,
+      {
+        field: SNAP_FIELDS[field].label,
+        first: typed.get(field)!,
+      },
+    );
+}
+
+const spotWords = (toGoal: number): string => (onField(toGoal) ? formatSpot(toGoal) : 'past the goal line');
+
+/** A clash at the words it comes from. */
+function clashProblem(r: Resolver, clash: Clash): void {
+  const piece = (field: SnapField): Piece | undefined => r.pieces.find((p) => p.field === field);
+  switch (clash.code) {
+    case 'gain-wiped-out': {
+      const at = piece('gain') ?? piece('result');
+      return at && r.problem('gain-wiped-out', at);
     }
-  }
-
-  // A foul enforced from the previous spot wipes the play out.
-  const wiped = (f.penalties ?? []).some((p) => p.outcome === 'accepted' && p.from === 'prev') && !f.score;
-  const onlyFouls =
-    (f.penalties ?? []).length > 0 && free('result') && f.gain == null && f.deadToGoal == null && !taken;
-  if (wiped || (onlyFouls && !f.score)) {
-    if (r.typed.has('gain') && f.gain != null && wiped) {
-      const piece = r.pieces.find((p) => p.field === 'gain') ?? r.pieces.find((p) => p.field === 'result');
-      if (piece) r.problem('gain-wiped-out', piece);
+    case 'past-goal': {
+      const at = piece('gain') ?? r.pieces.find((p) => p.kind === 'result');
+      const facts = { gain: String(clash.gain), from: formatSpot(clash.toGoal) };
+      return at && r.problem('past-goal', at, facts);
     }
-    if (!r.typed.has('result') || wiped) f.result = 'no_play';
-    f.gain = null;
-  }
-
-  if (f.result === 'no_play') return settleSure(r);
-  const still = (f.result === 'incomplete' || f.result === 'spike') && !taken;
-  const passing =
-    f.play === 'pass' || (f.play === 'rpo' && (isTagged(f.target ?? null) || isTagged(f.passer ?? null)));
-  const ended =
-    f.gain != null ||
-    f.deadToGoal != null ||
-    f.score === 'touchdown' ||
-    f.score === 'safety' ||
-    f.fumble != null;
-  if (free('result') && !kick && (ended || (passing && isTagged(f.target ?? null))))
-    f.result = passing ? 'complete' : 'gain';
-  if (still && free('gain')) f.gain = 0;
-
-  const onField = !kick && !taken && f.unit !== 'try';
-  if (onField && f.deadToGoal != null) {
-    if (free('gain') && toGoal !== null) f.gain = toGoal - f.deadToGoal;
-    else if (f.gain != null && toGoal !== null && toGoal - f.gain !== f.deadToGoal && r.deadRange) {
-      r.problem(
-        'gain-and-spot',
-        r.deadRange,
-        {
-          from: formatSpot(toGoal),
-          gain: String(f.gain),
-          follows:
-            toGoal - f.gain > 0 && toGoal - f.gain < 100 ? formatSpot(toGoal - f.gain) : 'past the goal line',
-          spot: formatSpot(f.deadToGoal),
-        },
-        [{ text: `>${encodeDead(toGoal - f.gain)}`, label: 'take the gain' }],
-      );
+    case 'kick-length': {
+      const at = piece('result');
+      const facts = {
+        from: formatSpot(clash.toGoal),
+        least: String(clash.toGoal + FIELD_GOAL.least),
+        most: String(clash.toGoal + FIELD_GOAL.most),
+        value: String(clash.length),
+      };
+      return at && r.problem('kick-length', at, facts);
     }
-  }
-  if (f.score === 'touchdown' && onField && free('gain') && toGoal !== null) f.gain = toGoal;
-  if (f.score === 'safety' && onField && free('gain') && toGoal !== null) f.gain = toGoal - 100;
-  if (
-    onField &&
-    !f.score &&
-    f.gain != null &&
-    toGoal !== null &&
-    (toGoal - f.gain <= 0 || toGoal - f.gain >= 100)
-  ) {
-    const piece = r.pieces.find((p) => p.field === 'gain') ?? r.pieces.find((p) => p.kind === 'result');
-    if (piece) r.problem('past-goal', piece, { gain: String(f.gain), from: formatSpot(toGoal) });
-  }
-  // Kicks and turnovers: two of length, return and dead spot give the third.
-  if ((kick || taken) && f.deadToGoal != null && toGoal !== null) {
-    const length =
-      f.turnover === 'interception' ? f.turnoverYards : f.turnover === 'fumble' ? f.gain : f.kickYards;
-    if (length != null && free('returnYards') && f.kickEnd !== 'blocked' && f.kickEnd !== 'kept_by_kickers')
-      f.returnYards = 100 - toGoal + length - f.deadToGoal;
-    else if (
-      length != null &&
-      f.returnYards != null &&
-      100 - toGoal + length - f.returnYards !== f.deadToGoal &&
-      r.deadRange
-    ) {
-      const follows = 100 - toGoal + length - f.returnYards;
-      r.problem('gain-and-spot', r.deadRange, {
-        from: formatSpot(toGoal),
-        gain: `${length}, back ${f.returnYards},`,
-        follows: follows > 0 && follows < 100 ? formatSpot(follows) : 'past the goal line',
-        spot: formatSpot(f.deadToGoal),
+    case 'gain-and-spot':
+    case 'return-and-spot': {
+      const at = r.deadRange ?? piece('deadToGoal');
+      if (!at) return;
+      const from = formatSpot(clash.toGoal);
+      const places = { from, follows: spotWords(clash.follows), spot: formatSpot(clash.dead) };
+      if (clash.code === 'gain-and-spot')
+        return r.problem('gain-and-spot', at, { ...places, gain: String(clash.gain) }, [
+          { text: `>${encodeSpot(spotOnField(clash.follows), null)}`, label: 'take the gain' },
+        ]);
+      return r.problem('return-and-spot', at, {
+        ...places,
+        length: String(clash.length),
+        returned: String(clash.returned),
       });
     }
   }
-  if (f.deadToGoal != null && free('deadPossession')) {
-    const kickersHaveIt = f.kickEnd === 'kept_by_kickers';
-    f.deadPossession = kick || taken ? (kickersHaveIt ? offense : defense) : offense;
-  }
-  if (f.unit === 'field_goal') {
-    if (free('kickYards') && toGoal !== null) f.kickYards = toGoal + 17;
-    else if (
-      f.kickYards != null &&
-      toGoal !== null &&
-      f.kickEnd !== 'blocked' &&
-      (f.kickYards < toGoal + 16 || f.kickYards > toGoal + 19)
-    ) {
-      const piece = r.pieces.find((p) => p.field === 'result');
-      if (piece)
-        r.problem('kick-length', piece, {
-          from: formatSpot(toGoal),
-          least: String(toGoal + 16),
-          most: String(toGoal + 19),
-          value: String(f.kickYards),
-        });
-    }
-  }
-  if (
-    (f.unit === 'punt' || f.unit === 'kickoff' || f.unit === 'free_kick') &&
-    free('kickEnd') &&
-    (f.returnYards != null || f.deadToGoal != null)
-  )
-    f.kickEnd = 'returned';
-  if (f.score && free('scoredBy')) {
-    const theirs =
-      f.score === 'safety' ||
-      f.score === 'defensive_try' ||
-      (f.score === 'touchdown' &&
-        (taken || f.unit === 'kickoff' || f.unit === 'free_kick' || f.unit === 'punt') &&
-        f.kickEnd !== 'kept_by_kickers');
-    f.scoredBy = theirs ? defense : offense;
-  }
-  settleSure(r);
 }
 
 /** Every value, typed or derived, is one the field table takes: what the store would refuse is said here, and left out. */
@@ -727,13 +644,6 @@ function checkLimits(r: Resolver): void {
       });
   }
 }
-
-function settleSure(r: Resolver): void {
-  if (r.notSure.size > 0) r.fields.notSure = [...r.notSure].sort();
-}
-
-const encodeDead = (toGoal: number): string =>
-  toGoal === 50 ? '50' : toGoal > 50 ? `o${100 - toGoal}` : `t${Math.max(1, toGoal)}`;
 
 /** What follows a parsed line, for the echo and the command line. */
 export function stateAfter(parsed: ParsedLine, context: LineContext) {

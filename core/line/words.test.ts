@@ -138,6 +138,10 @@ describe('every problem there is', () => {
     'no-letter': ['', /is not a letter/],
     'no-motion': ['h power r', /stands beside no motion/],
     'gain-and-spot': ['+6 >o45', /a gain of 6 ends at own 41, not own 45/],
+    'return-and-spot': [
+      '@o35 punt 40 ret 10 >o30',
+      /a length of 40 and a return of 10 end at own 35, not own 30/,
+    ],
     'gain-wiped-out': ['+6 pen o holding 10', /wipes the play out/],
     'past-goal': ['@t4 +9', /passes the goal line/],
     'nothing-to-carry': ['..', /no earlier scrimmage snap/],

@@ -26,7 +26,7 @@ export const returnTo = (toGoal: number, length: number, dead: number): number =
 /** Yards from the spot to the goal posts: end zone and hold; holders stand seven or eight back, six or nine at most. */
 export const FIELD_GOAL = { least: 16, usual: 17, most: 19, hold: 7 } as const;
 export const fieldGoalFits = (toGoal: number, length: number): boolean =>
-  length >= toGoal + FIELD_GOAL.least && length <= toGoal + FIELD_GOAL.most;
+  !(length < toGoal + FIELD_GOAL.least || length > toGoal + FIELD_GOAL.most);
 
 /** Kicked away: not run or thrown from scrimmage. */
 export const isKick = ({ unit, result }: PlayFacts): boolean =>
