@@ -4,7 +4,16 @@ import type { Book } from '../core/book/term';
 import { readBook } from '../core/book/book-json';
 import { LEVEL_PROFILES, type LevelKey } from '../core/field/profile';
 import { parseLine, problemSentence, stateAfter } from '../core/line';
-import { explain, describeState, unknownState, checkRows, walkGame, type GameState } from '../core/rules';
+import {
+  explain,
+  describeState,
+  findingWords,
+  remedyLabel,
+  unknownState,
+  checkRows,
+  walkGame,
+  type GameState,
+} from '../core/rules';
 import {
   buildColumns,
   countGame,
@@ -142,10 +151,8 @@ export async function check(args: string[]): Promise<number> {
       order: bySnap.get(f.snapId)!.snap.order,
       level: f.level,
       rule: f.code,
-      logged: f.logged,
-      follows: f.follows,
-      sentence: f.sentence,
-      remedies: f.remedies.map((r) => r.label),
+      ...findingWords(f),
+      remedies: f.remedies.map(remedyLabel),
     }));
   });
   print({ games: games.size, snaps: [...games.values()].reduce((n, s) => n + s.length, 0), findings });

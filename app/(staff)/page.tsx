@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { formatClock, downWord } from '@/core/field';
-import { describeState } from '@/core/rules';
+import { describeState, findingWords } from '@/core/rules';
 import { logState, walkedGames } from '@/app/lib/week';
 import { requireActor } from '@/app/lib/session';
 import { may } from '@/core/staff';
@@ -197,7 +197,7 @@ export default async function Week() {
                     <Link href={`/log/${g.game.key}?snap=${f.snapId}`}>
                       {g.game.away} at {g.game.home}, snap {f.number}
                     </Link>
-                    : {f.sentence}
+                    : {findingWords(f).sentence}
                   </li>
                 ))}
                 {wrong.length > 8 && <li className="quiet">and {wrong.length - 8} more in the games</li>}

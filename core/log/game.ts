@@ -3,7 +3,7 @@ import type { BucketSet } from '../field/situation';
 import type { LevelProfile } from '../field/profile';
 import type { Book } from '../book/term';
 import type { FrequencyRow } from '../line/complete';
-import type { Finding } from '../rules/check';
+import type { Finding } from '../rules/finding';
 import type { WalkedSnap } from '../rules/walk';
 import type { SnapFields } from '../snap/snap';
 

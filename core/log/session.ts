@@ -6,7 +6,7 @@ import { changedFields, editLine } from '../line/edit';
 import { formatLine } from '../line/format';
 import { sameValue } from '../snap/fields';
 import type { Snap, SnapField, SnapFields } from '../snap/snap';
-import type { Remedy } from '../rules/check';
+import type { Remedy } from '../rules/finding';
 import { opponentOf, type LoggedGame } from './game';
 import type { Change, Effect, Event, Mode, Pending, Session, Status, Step } from './types';
 import { editState, viewLine, type LineView } from './view';

@@ -1,5 +1,5 @@
 /** The state of a charting session, what may happen to it, and what it asks to be done. */
-import type { Remedy } from '../rules/check';
+import type { Remedy } from '../rules/finding';
 import type { SnapFields } from '../snap/snap';
 
 export type Mode =

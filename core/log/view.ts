@@ -3,7 +3,7 @@ import { bucketOf } from '../field/situation';
 import { complete, frequenciesOf, type Completion } from '../line/complete';
 import type { Problem } from '../line/problem';
 import { parseLine, stateAfter, type LineContext, type ParsedLine } from '../line/resolve';
-import type { Finding } from '../rules/check';
+import type { Finding } from '../rules/finding';
 import type { GameState } from '../rules/state';
 import { carryInto, type WalkedSnap } from '../rules/walk';
 import type { Snap, SnapField, SnapFields } from '../snap/snap';

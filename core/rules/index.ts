@@ -4,5 +4,7 @@ export * from './derive';
 export * from './messages';
 export * from './next-state';
 export * from './walk';
+export * from './finding';
+export * from './finding-words';
 export * from './check';
 export * from './strip';

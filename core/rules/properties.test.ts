@@ -5,7 +5,7 @@ import { makeMistake, MISTAKES } from '../../demo/mistakes';
 import { DEMO_SEED, simulateSeason } from '../../demo/league';
 import { COLLEGE, LEVEL_PROFILES, LEVEL_KEYS, mirrorHash, type Hash } from '../field';
 import { blankSnap, type Snap } from '../snap';
-import { checkGame, nextState, unknownState, walkGame, walkOff, type GameState } from './index';
+import { checkGame, findingWords, nextState, unknownState, walkGame, walkOff, type GameState } from './index';
 
 const season = simulateSeason(DEMO_SEED, { tells: true, weeks: 4 });
 const games = season.map((g) => g.snaps);
@@ -178,7 +178,7 @@ it('never throws, whatever is blank, at any level', () => {
         if (down !== null) expect(down >= 1 && down <= 4).toBe(true);
       }
       for (const f of checkGame(snaps, LEVEL_PROFILES[level]))
-        expect(f.sentence).not.toMatch(/undefined|null|NaN/);
+        expect(findingWords(f).sentence).not.toMatch(/undefined|null|NaN/);
     }),
     { numRuns: 1500, seed: 8 },
   );
@@ -244,7 +244,9 @@ describe('the checker', () => {
       checkGame([first, snap(2, { down: 2, distance: 5, result: 'gain', gain: 1 })], COLLEGE),
     ).toMatchObject([{ level: 'note', code: 'distance' }]);
     expect(
-      checkGame([first, snap(2, { down: 2, distance: 7, result: 'gain', gain: 1 })], COLLEGE)[0]?.sentence,
+      findingWords(
+        checkGame([first, snap(2, { down: 2, distance: 7, result: 'gain', gain: 1 })], COLLEGE)[0]!,
+      ).sentence,
     ).toBe('2nd & 7 was logged; gain of 6 on 1st & 10 leaves 2nd & 4.');
   });
   it('says cannot know where film is missing, and anchors again at the next typed state', () => {

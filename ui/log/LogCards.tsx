@@ -2,7 +2,7 @@
 /** The cards beside the line: what the rules make of it, who has the ball first, what needs review. */
 import Button from '@mui/material/Button';
 import { STARTS, type Event, type LineView, type LoggedGame } from '@/core/log';
-import { explain, situationWords, type GameState } from '@/core/rules';
+import { explain, findingWords, remedyLabel, situationWords, type GameState } from '@/core/rules';
 
 const rest = (s: GameState): string => situationWords(s).where.join(', ');
 
@@ -96,16 +96,16 @@ export function ReviewCard({ view: { finding, todo }, snaps, send }: ReviewProps
           {LEVEL_WORDS[finding.level]}.
         </strong>
       </button>{' '}
-      {finding.sentence}
+      {findingWords(finding).sentence}
       <span className="remedies">
         {finding.remedies.slice(0, 3).map((r, i) => (
           <button
-            key={r.label}
+            key={remedyLabel(r)}
             type="button"
             className="plain"
             onClick={() => send({ type: 'remedy', remedy: r })}
           >
-            <kbd>F{i + 1}</kbd> {r.label}
+            <kbd>F{i + 1}</kbd> {remedyLabel(r)}
           </button>
         ))}
         {todo.length > 1 && (
