@@ -1,3 +1,4 @@
+import { gameName } from '@/core/exchange/names';
 import Link from 'next/link';
 import { formatClock, downWord } from '@/core/field';
 import { describeState, findingWords } from '@/core/rules';
@@ -79,9 +80,7 @@ export default async function Week() {
                 <tr key={g.game.key}>
                   <td>{g.game.week ?? ''}</td>
                   <td>
-                    <Link href={`/log/${g.game.key}`}>
-                      {name(g.game.away)} at {name(g.game.home)}
-                    </Link>
+                    <Link href={`/log/${g.game.key}`}>{gameName(g.game, name)}</Link>
                   </td>
                   <td className="n">
                     {g.rows.length}
@@ -142,9 +141,7 @@ export default async function Week() {
               {open.map((g) => (
                 <li key={g.game.key}>
                   <Link href={`/log/${g.game.key}`}>
-                    <strong>
-                      Continue {name(g.game.away)} at {name(g.game.home)}
-                    </strong>
+                    <strong>Continue {gameName(g.game, name)}</strong>
                   </Link>
                   <br />
                   <span className="quiet">
@@ -195,7 +192,7 @@ export default async function Week() {
                 {wrong.slice(0, 8).map(({ g, f }) => (
                   <li key={`${f.snapId}${f.code}`} className="flag">
                     <Link href={`/log/${g.game.key}?snap=${f.snapId}`}>
-                      {g.game.away} at {g.game.home}, snap {f.number}
+                      {gameName(g.game)}, snap {f.number}
                     </Link>
                     : {findingWords(f).sentence}
                   </li>

@@ -8,6 +8,9 @@ export type Hash = (typeof HASHES)[number];
 export const SIDES = ['L', 'R'] as const;
 export type Side = (typeof SIDES)[number];
 
+/** A side as a word. */
+export const sideWord = (side: Side): 'left' | 'right' => (side === 'L' ? 'left' : 'right');
+
 export const otherSide = (side: Side): Side => (side === 'L' ? 'R' : 'L');
 
 /** The same hash seen by the other team (possession changed). */

@@ -17,6 +17,13 @@ export interface Man extends Spot {
 
 /** Yards between neighbors of an even line. */
 export const SPLIT = 1.6;
+
+/** Gaps outward: A between center and guard. */
+export const GAPS = ['A', 'B', 'C', 'D'] as const;
+export type Gap = (typeof GAPS)[number];
+/** Lateral yards from the ball to the middle of a gap. */
+export const gapAt = (gap: Gap): number => (GAPS.indexOf(gap) + 0.5) * SPLIT;
+
 export const LINE: readonly Man[] = [
   { letter: 'LT', x: -2 * SPLIT, depth: 0.4, onLine: true, role: 'line' },
   { letter: 'LG', x: -SPLIT, depth: 0.4, onLine: true, role: 'line' },

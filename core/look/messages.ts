@@ -1,5 +1,5 @@
 /** What a look says: the only home of its sentences. */
-import { otherSide, type Side } from '../field/spot';
+import { otherSide, type Side, sideWord } from '../field/spot';
 import { nearestTechnique, techniqueName, type Defender, type School } from './front';
 import { optionOpen, type Ledger } from './hats';
 import type { FullLook, LookSettings } from './look';
@@ -7,7 +7,6 @@ import { structureWords, type Structure } from './structure';
 
 const cap = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 const sign = (n: number): string => (n > 0 ? `+${n}` : n === 0 ? 'even' : `−${-n}`);
-const SIDE_WORD: Readonly<Record<Side, string>> = { L: 'left', R: 'right' };
 const VERDICT_WORD: Readonly<Record<Ledger['verdict'], string>> = {
   sound: 'sound',
   unblocked: 'enough by count',
@@ -73,7 +72,7 @@ export function lookSentences(
       'motion',
       c.before === c.after && c.strengthBefore === c.strengthAfter
         ? `The motion leaves ${c.after}; ${c.numbers.map((n) => `${n.letter} is ${n.after ?? 'in the backfield'}`).join(', ')}.`
-        : `The motion makes ${c.before} into ${c.after}${c.strengthAfter ? ` to the ${SIDE_WORD[c.strengthAfter]}` : ', even'}; ${c.numbers.map((n) => `${n.letter} is ${n.after ?? 'in the backfield'}`).join(', ')}.`,
+        : `The motion makes ${c.before} into ${c.after}${c.strengthAfter ? ` to the ${sideWord(c.strengthAfter)}` : ', even'}; ${c.numbers.map((n) => `${n.letter} is ${n.after ?? 'in the backfield'}`).join(', ')}.`,
     );
   }
   if (defense?.front) {
@@ -98,7 +97,7 @@ export function lookSentences(
       .join(', ');
     say(
       'count',
-      `${cap(countWord(ledger.hats))} blockers for ${countWord(ledger.there)} to the ${SIDE_WORD[ledger.to]}${held ? `, ${held}` : ''}${ledger.force ? `, the force defender (${defenderWords(ledger.force, settings.school)}) counted` : ''}: ${VERDICT_WORD[ledger.verdict]}.`,
+      `${cap(countWord(ledger.hats))} blockers for ${countWord(ledger.there)} to the ${sideWord(ledger.to)}${held ? `, ${held}` : ''}${ledger.force ? `, the force defender (${defenderWords(ledger.force, settings.school)}) counted` : ''}: ${VERDICT_WORD[ledger.verdict]}.`,
     );
     if (ledger.missing.length > 0)
       say('missing', `Nobody stands where he could ${ledger.missing.join(' or ')}.`);
@@ -118,7 +117,7 @@ export function lookSentences(
       if (p.receivers < 2) continue;
       say(
         'quick',
-        `${cap(SIDE_WORD[side])}: ${countWord(p.receivers)} receivers, ${countWord(p.over.length)} over them; the quick throw outside ${optionOpen(p) ? 'is there' : 'is not there'}.`,
+        `${cap(sideWord(side))}: ${countWord(p.receivers)} receivers, ${countWord(p.over.length)} over them; the quick throw outside ${optionOpen(p) ? 'is there' : 'is not there'}.`,
       );
     }
   }
@@ -126,7 +125,7 @@ export function lookSentences(
     const p = protection;
     say(
       'protection',
-      `${cap(countWord(p.blockers))} to block ${countWord(p.rushers)}: ${sign(p.margin)}${p.short ? `, but ${SIDE_WORD[p.short]} ${countWord(p.short === 'L' ? p.left.blockers : p.right.blockers)} for ${countWord(p.short === 'L' ? p.left.rushers : p.right.rushers)}` : ''}.`,
+      `${cap(countWord(p.blockers))} to block ${countWord(p.rushers)}: ${sign(p.margin)}${p.short ? `, but ${sideWord(p.short)} ${countWord(p.short === 'L' ? p.left.blockers : p.right.blockers)} for ${countWord(p.short === 'L' ? p.left.rushers : p.right.rushers)}` : ''}.`,
     );
   }
   if (defense?.coverage) {
@@ -155,7 +154,7 @@ export function lookSentences(
   if (fieldYards?.field)
     say(
       'sides',
-      `Short side ${SIDE_WORD[otherSide(fieldYards.field)]}, ${fieldYards.boundaryYards.toFixed(1)} yards.`,
+      `Short side ${sideWord(otherSide(fieldYards.field))}, ${fieldYards.boundaryYards.toFixed(1)} yards.`,
     );
   return out;
 }

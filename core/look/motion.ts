@@ -1,5 +1,5 @@
 /** Motion and shift: one man's path, what kind it is, and what it changes. */
-import { otherSide, type Side } from '../field/spot';
+import { otherSide, sideWord, type Side } from '../field/spot';
 import { isBack, receivers, type Man } from './formation';
 import { structureOf } from './structure';
 
@@ -89,7 +89,7 @@ export function motionPath(
 }
 
 const wideOf = (men: readonly Man[], side: Side): number => {
-  const list = receivers(men)[side === 'L' ? 'left' : 'right'];
+  const list = receivers(men)[sideWord(side)];
   return Math.min(22, Math.abs(list[0]?.x ?? 12) + 2.5);
 };
 

@@ -2,13 +2,13 @@
 import type { Side } from '../field/spot';
 import type { PlacedDefender } from './coverage';
 import type { Structure } from './structure';
-import { SPLIT } from './formation';
+import { GAPS, gapAt, type Gap } from './formation';
 
 export const RUSH_SIDES = ['s', 'w', 'f', 'b', 'back', 'away', 'te', 'open'] as const;
 /** Strong, weak, field, boundary, to the back, away from him, to the tight end, to the open side. */
 export type RushSide = (typeof RUSH_SIDES)[number];
-export const RUSH_GAPS = ['A', 'B', 'C', 'D'] as const;
-export type RushGap = (typeof RUSH_GAPS)[number];
+export const RUSH_GAPS = GAPS;
+export type RushGap = Gap;
 export const RUSH_MEN = ['backer', 'middle', 'edge', 'nickel', 'corner', 'safety'] as const;
 export type RushMan = (typeof RUSH_MEN)[number];
 
@@ -86,9 +86,6 @@ export function rushSide(side: RushSide, s: Structure): Side | null {
       return other(s.strengths.tight_end);
   }
 }
-
-/** Lateral place of a gap on a side: A between center and guard, then outward. */
-export const gapAt = (gap: RushGap): number => (RUSH_GAPS.indexOf(gap) + 0.5) * SPLIT;
 
 export interface RushPath {
   readonly man: PlacedDefender;

@@ -1,6 +1,6 @@
 /** Routes and run jobs: their names, and how each is drawn from where a man stands. Points are lateral yards, then yards forward of the line. */
 import type { Side } from '../field/spot';
-import type { Man } from './formation';
+import { gapAt, type Gap, type Man } from './formation';
 import type { Point } from './motion';
 
 export const ROUTES = [
@@ -272,20 +272,18 @@ export function routePath(man: Man, route: Route, to: Side = 'R'): DrawnPath {
   };
 }
 
-const GAP_AT: Readonly<Record<'A' | 'B' | 'C' | 'D', number>> = { A: 0.8, B: 2.4, C: 4.1, D: 7 };
-
 /** A run job from where a man stands. `to`: where the run goes; `point`: the gap it aims at; `target`: the man it is for, when he is known. */
 export function jobPath(
   man: Man,
   job: Job,
   to: Side,
-  point: 'A' | 'B' | 'C' | 'D',
+  point: Gap,
   endOfLine: number,
   target: Point | null = null,
 ): DrawnPath | null {
   const s = to === 'L' ? -1 : 1;
   const start: Point = [man.x, -man.depth];
-  const hole = s * Math.max(GAP_AT[point], point === 'D' ? Math.abs(endOfLine) + 2 : 0);
+  const hole = s * Math.max(gapAt(point), point === 'D' ? Math.abs(endOfLine) + 2 : 0);
   const path = (kind: DrawnPath['kind'], end: PathEnd, ...points: Point[]): DrawnPath => ({
     kind,
     points: [start, ...points],

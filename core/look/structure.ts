@@ -2,6 +2,7 @@
  * Structure: what follows from where the offense stands. Counts, surfaces, gaps, strength, the
  * names of a side, the backfield, field and boundary, and what the rulebook would say.
  */
+import { sideWord } from '../field/spot';
 import type { LevelProfile } from '../field/profile';
 import type { Side } from '../field/spot';
 import { intoBoundary, isBack, receivers, type Man } from './formation';
@@ -333,13 +334,12 @@ export function peopleNote(personnel: string | null | undefined, s: Structure): 
     : null;
 }
 
-const SIDE_WORD: Readonly<Record<Side, string>> = { L: 'left', R: 'right' };
 /** A structure as a coach says it: "3x1 to the right, nub left, gun, back away from the tight end". */
 export function structureWords(s: Structure): string {
-  const out = [s.side ? `${s.label} to the ${SIDE_WORD[s.side]}` : `${s.label}, even`];
+  const out = [s.side ? `${s.label} to the ${sideWord(s.side)}` : `${s.label}, even`];
   for (const side of ['L', 'R'] as const) {
     const names = sideStructure(s, side).names.filter((n) => n !== 'slot');
-    if (names.length > 0) out.push(`${names.join(' ')} ${SIDE_WORD[side]}`);
+    if (names.length > 0) out.push(`${names.join(' ')} ${sideWord(side)}`);
   }
   if (!s.balancedLine) out.push('unbalanced line');
   if (s.covered.length > 0) out.push(`${s.covered.join(' and ')} covered`);
@@ -353,7 +353,7 @@ export function structureWords(s: Structure): string {
     const where =
       s.back.toTightEnd === null
         ? s.back.toStrength === null
-          ? SIDE_WORD[b.backSide]
+          ? sideWord(b.backSide)
           : s.back.toStrength
             ? 'to strength'
             : 'away from strength'

@@ -17,7 +17,7 @@ import {
   type Book,
 } from '@/core/book';
 import type { BookAnswer } from '@/core/exchange/types';
-import { fieldSides, LEVEL_KEYS, type Hash, type LevelKey, type Profiles } from '@/core/field';
+import { fieldSides, LEVEL_KEYS, sideWord, type Hash, type LevelKey, type Profiles } from '@/core/field';
 import {
   atSnap,
   draw,
@@ -243,7 +243,7 @@ export function FormationEditor({
     };
   }, [trail, men, book]);
   const best = near[0];
-  const bestWords = best ? `${best.term.word} ${best.side === 'L' ? 'left' : 'right'}` : '';
+  const bestWords = best ? `${best.term.word} ${sideWord(best.side)}` : '';
   const same = best !== undefined && best.distance < SAME_FORMATION;
 
   const take = (text: string) => {
@@ -406,7 +406,7 @@ export function FormationEditor({
                 ? `Surface ${s.left.surface} left, ${s.right.surface} right; gaps ${s.left.gaps} and ${s.right.gaps}. `
                 : ''}
               {sides.field
-                ? `Field ${sides.field === 'L' ? 'left' : 'right'} ${sides.fieldYards.toFixed(1)}, short side ${sides.boundaryYards.toFixed(1)} yards.`
+                ? `Field ${sideWord(sides.field)} ${sides.fieldYards.toFixed(1)}, short side ${sides.boundaryYards.toFixed(1)} yards.`
                 : ''}
             </p>
             {!asBackfield && best && (
@@ -432,9 +432,7 @@ export function FormationEditor({
                     </strong>
                     {motion.term ? `, “${motion.term.word}” in this book` : ''}. {motion.change.before}{' '}
                     becomes {motion.change.after}
-                    {motion.change.strengthAfter
-                      ? ` to the ${motion.change.strengthAfter === 'L' ? 'left' : 'right'}`
-                      : ''}
+                    {motion.change.strengthAfter ? ` to the ${sideWord(motion.change.strengthAfter)}` : ''}
                     {motion.change.numbers.length > 0
                       ? `; ${motion.change.numbers.map((c) => `${c.letter} ${c.before ?? 'backfield'} → ${c.after ?? 'backfield'}`).join(', ')}`
                       : ''}

@@ -1,5 +1,6 @@
 'use client';
 /** The play list: each play drawn with every man's job, the other pictures it can be shown from and what they cost, its set-ups and complements. */
+import { gameNames } from '@/core/exchange/names';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -13,7 +14,7 @@ import {
   type Book,
   type NamedPresentation,
 } from '@/core/book';
-import type { LevelProfile } from '@/core/field';
+import { sideWord, type LevelProfile } from '@/core/field';
 import { structureWords } from '@/core/look';
 import {
   countLinks,
@@ -140,10 +141,7 @@ function PlayPanel({
   const known = playOf(book, playFields(play));
   const reel = url.get('reel');
   const shown = reel === null ? null : links.find((l) => l.link.play === reel);
-  const gameName = (k: string) => {
-    const g = own.find((x) => x.info.key === k)?.info;
-    return g ? `${g.week === null ? '' : `Week ${g.week}, `}${g.away} at ${g.home}` : k;
-  };
+  const nameOfGame = gameNames(own.map((g) => g.info));
   return (
     <section className="card termpanel" aria-label={`The play ${play.name}`}>
       <header>
@@ -277,7 +275,7 @@ function PlayPanel({
           snaps={[...shown.rows].map((i) => counted[i]!)}
           book={book}
           profile={profile}
-          gameName={gameName}
+          gameName={nameOfGame}
           onClose={() => setUrl({ reel: null })}
         />
       )}
@@ -286,7 +284,7 @@ function PlayPanel({
 }
 
 const pictureName = (shown: NamedPresentation, base: NamedPresentation): string =>
-  `${shown.formationWord} ${shown.side === 'L' ? 'left' : 'right'}, ${shown.backfieldWord}${shown.motionWord && shown.motion !== base.motion ? `, ${shown.motionBy} ${shown.motionWord}` : ''}`;
+  `${shown.formationWord}${shown.side ? ` ${sideWord(shown.side)}` : ''}, ${shown.backfieldWord}${shown.motionWord && shown.motion !== base.motion ? `, ${shown.motionBy} ${shown.motionWord}` : ''}`;
 
 /** Other ways to show the same jobs: most different to a defense for fewest new jobs first. */
 function Pictures({ play, book, profile }: PlayListProps & { play: PlayCard }) {

@@ -20,7 +20,7 @@ import {
   type DefinedKind,
   type Term,
 } from '@/core/book';
-import type { LevelProfile, Side } from '@/core/field';
+import { sideWord, type LevelProfile, type Side } from '@/core/field';
 import { legality, lineUp, shapeOf, structureWords, techniqueName } from '@/core/look';
 import { Picture } from '../chalk/Chalk';
 import { savePng, saveSvg } from '../chalk/save';
@@ -62,7 +62,7 @@ export function TermPanel(props: TermPanelProps) {
     [book, shown, term],
   );
   const drawn = isDrawn(shown) ? drawTerm(inBook, shown, side, profile, settings) : null;
-  const title = `${term.word}${term.spots ? ` ${side === 'L' ? 'left' : 'right'}` : ''}`;
+  const title = `${term.word}${term.spots ? ` ${sideWord(side)}` : ''}`;
   return (
     <section className="card termpanel" aria-label={`The word ${term.word}`}>
       <header>

@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import { drawSnap, drawTerm, type Arrow, type Book, type SnapDrawing, type Term } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
-import { fieldSides, type Hash, type Side } from '@/core/field/spot';
+import { fieldSides, sideWord, type Hash, type Side } from '@/core/field/spot';
 import type { SnapFields } from '@/core/snap/snap';
 import { useStaffRules } from '../StaffRules';
 import { Marks } from './Marks';
@@ -94,7 +94,7 @@ export function Picture({
           <h2>{drawn.words}</h2>
           <span className="small" style={{ whiteSpace: 'nowrap' }}>
             {sides.field
-              ? `field ${sides.field === 'L' ? 'left' : 'right'}, ${sides.fieldYards.toFixed(1)} yd`
+              ? `field ${sideWord(sides.field)}, ${sides.fieldYards.toFixed(1)} yd`
               : hash === 'M'
                 ? 'middle'
                 : ''}

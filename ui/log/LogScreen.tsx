@@ -1,5 +1,6 @@
 'use client';
 /** Log: the strip, the line, the drawing, the arithmetic. All of it by keyboard. */
+import { gameName } from '@/core/exchange/names';
 import { useMemo, useRef } from 'react';
 import { useRouter } from 'next/navigation';
 import { lookOf, type Book } from '@/core/book';
@@ -163,9 +164,7 @@ export function LogScreen(props: LogScreenProps) {
 
   return (
     <>
-      <h1 className="hide">
-        Log: {nameOf(game.away)} at {nameOf(game.home)}
-      </h1>
+      <h1 className="hide">Log: {gameName(info, nameOf)}</h1>
       {session.trouble && (
         <div className="card flag" role="alert">
           <strong>Not saved.</strong> This browser could not store it ({session.trouble}). The line stays;

@@ -8,7 +8,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
 import { constraintsFor, drawSnap, storedValue, type Book, type TermKind } from '@/core/book';
-import { fieldSides, type Hash, type LevelProfile } from '@/core/field';
+import { fieldSides, sideWord, type Hash, type LevelProfile } from '@/core/field';
 import {
   defenderWords,
   lookSentences,
@@ -211,7 +211,7 @@ export function LookCard({ book, profile, fields, hash, answers = [], onClose }:
                       <tr>
                         {margins.map((m) => (
                           <th key={m.to + m.point} className="n">
-                            {m.to === 'L' ? 'left' : 'right'} {m.point}
+                            {sideWord(m.to)} {m.point}
                           </th>
                         ))}
                       </tr>

@@ -1,5 +1,6 @@
 'use client';
 /** Plan: suggestions by own success in the chosen situation at the left, the sheet as it prints at the right. */
+import { gameNames } from '@/core/exchange/names';
 import {
   DndContext,
   PointerSensor,
@@ -223,10 +224,7 @@ export function PlanScreen(props: PlanScreenProps) {
     };
   };
   const shown = reel ? reelSnaps(reel) : null;
-  const gameName = (k: string) => {
-    const g = props.games.find((x) => x.info.key === k)?.info;
-    return g ? `${g.week === null ? '' : `Week ${g.week}, `}${g.away} at ${g.home}` : k;
-  };
+  const nameOfGame = gameNames(props.games.map((g) => g.info));
   const never = suggestions.filter((s) => s.all.n === 0);
 
   return (
@@ -420,7 +418,7 @@ export function PlanScreen(props: PlanScreenProps) {
           snaps={[...shown.rows].map((i) => counted[i]!)}
           book={book}
           profile={profile}
-          gameName={gameName}
+          gameName={nameOfGame}
           onClose={() => setUrl({ reel: null })}
         />
       )}

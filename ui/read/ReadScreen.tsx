@@ -1,5 +1,6 @@
 'use client';
 /** Read: slice bar, situation board, formations of the chosen cell, the reel behind every number. */
+import { gameNames } from '@/core/exchange/names';
 import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
 import Menu from '@mui/material/Menu';
@@ -141,10 +142,10 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
   const [menu, setMenu] = useState<{ anchor: HTMLElement; field: FilterField | null } | null>(null);
 
   const nameOf = (k: string) => teams.find((t) => t.key === k)?.name ?? k;
-  const gameName = (k: string) => {
-    const g = games.find((x) => x.info.key === k)?.info;
-    return g ? `${g.week === null ? '' : `Week ${g.week}, `}${nameOf(g.away)} at ${nameOf(g.home)}` : k;
-  };
+  const nameOfGame = gameNames(
+    games.map((g) => g.info),
+    nameOf,
+  );
   const setFilter = (next: Filter) => setUrl({ filter: writeFilter(next), reel: null });
   const reel = url.get('reel');
   const reelRows = reel === null ? null : reelOf(reel);
@@ -459,7 +460,7 @@ export function ReadScreen({ games, teams, book, level, profiles, opponent }: Re
           snaps={[...reelRows.rows].map((i) => counted[i]!)}
           book={book}
           profile={profile}
-          gameName={gameName}
+          gameName={nameOfGame}
           onClose={() => setUrl({ reel: null })}
         />
       )}

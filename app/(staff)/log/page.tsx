@@ -1,3 +1,4 @@
+import { gameName } from '@/core/exchange/names';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { pageFor } from '@/app/lib/refusable';
@@ -43,9 +44,7 @@ export default pageFor('game.read', async function Log(actor) {
                   <td>{g.week ?? ''}</td>
                   <td>{g.date ?? ''}</td>
                   <td>
-                    <Link href={`/log/${encodeURIComponent(g.key)}`}>
-                      {name(g.away)} at {name(g.home)}
-                    </Link>
+                    <Link href={`/log/${encodeURIComponent(g.key)}`}>{gameName(g, name)}</Link>
                     {g.phase === 'regular' ? '' : ` · ${g.phase.replace(/_/g, ' ')}`}
                     {LEVEL_PROFILES[g.level].players === 11 ? '' : ` · ${LEVEL_PROFILES[g.level].name}`}
                     {g.closed ? ' · closed' : ''}

@@ -1,3 +1,4 @@
+import { gameName } from '@/core/exchange/names';
 import { handle } from '@/app/lib/respond';
 import type { Place } from '@/core/exchange/places';
 import { bookFor } from '@/store/book';
@@ -19,7 +20,7 @@ export async function GET(request: Request): Promise<Response> {
       ...games.map((g): Place => ({
         kind: 'game',
         key: g.key,
-        name: `${name(g.away)} at ${name(g.home)}`,
+        name: gameName(g, name),
         what: g.week === null ? (g.date ?? '') : `week ${g.week}`,
       })),
       ...sheets.map((s): Place => ({ kind: 'sheet', key: s.key, name: s.name, what: name(s.opponent) })),

@@ -1,3 +1,4 @@
+import { sideWord } from '@/core/field';
 import { z } from 'zod';
 import { cardsPdf, type Card } from '@/render/drawing-pdf';
 import { handle } from '@/app/lib/respond';
@@ -33,7 +34,7 @@ export async function GET(request: Request): Promise<Response> {
     const profile = profiles[program.level];
     const rules = rulesOf(program.settings.rules);
     const cardOf = (t: Term): Card => ({
-      title: `${t.word}${t.spots ? ` ${q.side === 'L' ? 'left' : 'right'}` : ''}`,
+      title: `${t.word}${t.spots ? ` ${sideWord(q.side)}` : ''}`,
       lines: [
         t.kind === 'formation' && t.spots
           ? structureWords(formationStructure(book, t, q.side, profile))
