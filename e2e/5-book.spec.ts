@@ -300,7 +300,10 @@ test('a word’s meaning is typed, refused by name when it cannot be read, and d
   await page.goto(`${SITE()}/book?kind=front`);
   await page.getByRole('textbox', { name: 'Word', exact: true }).fill('wide even');
   await page.getByRole('textbox', { name: 'Means' }).fill('w9 w3 s3 x9 | M0');
-  await expect(page.getByText('front man "x9" is not a side and a number')).toBeVisible();
+  await expect(page.locator('.notationmarks mark')).toHaveText('x9');
+  await page.getByRole('button', { name: /“x9” is not a side .* and a number/ }).click();
+  await expect(page.getByRole('textbox', { name: 'Means' })).toBeFocused();
+  expect(await page.evaluate(() => String(getSelection()))).toBe('x9');
   await expect(page.getByRole('button', { name: 'Add', exact: true })).toBeDisabled();
   await page.getByRole('textbox', { name: 'Means' }).fill('w9 w3 s3 s9 | M0');
   await page.getByRole('button', { name: 'Add', exact: true }).click();

@@ -1,5 +1,6 @@
 /** A starting book in general football terms (common practice). Every word can be renamed by the staff. */
-import { parseDefinition, type DefinedKind } from './definition';
+import { mustRead } from '../look';
+import { readDefinition, type DefinedKind } from './definition';
 import { parseSpots } from './spots';
 import type { Book, Term, TermKind } from './term';
 
@@ -357,7 +358,7 @@ const terms: Term[] = [
       kind: kind as TermKind,
       word,
       aliases,
-      definition: parseDefinition(kind as DefinedKind, definition),
+      definition: mustRead(readDefinition(kind as DefinedKind, definition)),
     })),
   ),
   ...Object.entries(PLAIN).flatMap(([kind, words]) =>

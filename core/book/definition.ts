@@ -3,18 +3,22 @@ import {
   formatCoverage,
   formatFront,
   formatPressure,
+  formatProtection,
   MOTION_KINDS,
-  parseCoverage,
-  parseFront,
-  parsePressure,
-  SLIDES,
+  readCoverage,
+  readFront,
+  readMotion,
+  readPressure,
+  readProtection,
   type CoverageDef,
   type FrontDef,
   type MotionKind,
+  type NotationRead,
   type PressureDef,
   type ProtectionDef,
 } from '../look';
-import { formatPass, formatRun, parsePass, parseRun, type PassDef, type RunDef } from './play';
+import type { PassDef, RunDef } from './play';
+import { formatPass, formatRun, readPass, readRun } from './play-notation';
 
 export type Definition =
   | { readonly kind: 'motion'; readonly motion: MotionKind }
@@ -48,36 +52,27 @@ export const DEFINITION_HINT: Readonly<Record<DefinedKind, string>> = {
   pass: 'type and steps | strong-side routes, outside in | weak-side routes | back',
 };
 
-function parseProtection(text: string): ProtectionDef {
-  const match = /^(half|full|man) (\d)( scan)?$/.exec(text.trim());
-  if (!match || Number(match[2]) > 3)
-    throw new Error(`“${text}” is not a slide (${SLIDES.join(', ')}) and how many stay`);
-  return { slide: match[1] as 'half', kept: Number(match[2]), scan: match[3] !== undefined };
-}
+export type DefinitionRead = NotationRead<Definition>;
 
-function parseMotion(text: string): MotionKind {
-  const kind = MOTION_KINDS.find((k) => k === text.trim());
-  if (!kind) throw new Error(`“${text}” is none of ${MOTION_KINDS.join(', ')}`);
-  return kind;
-}
-
-/** Reads a definition's text. Throws a sentence that names the part it cannot read. */
-export function parseDefinition(kind: DefinedKind, text: string): Definition {
+/** Reads a definition's text: what it means, or every part that it cannot read. */
+export function readDefinition(kind: DefinedKind, text: string): DefinitionRead {
+  const as = <T>(read: NotationRead<T>, make: (value: T) => Definition): DefinitionRead =>
+    read.ok ? { ok: true, value: make(read.value) } : read;
   switch (kind) {
     case 'motion':
-      return { kind, motion: parseMotion(text) };
+      return as(readMotion(text), (motion) => ({ kind, motion }));
     case 'front':
-      return { kind, front: parseFront(text) };
+      return as(readFront(text), (front) => ({ kind, front }));
     case 'coverage':
-      return { kind, coverage: parseCoverage(text) };
+      return as(readCoverage(text), (coverage) => ({ kind, coverage }));
     case 'pressure':
-      return { kind, pressure: parsePressure(text) };
+      return as(readPressure(text), (pressure) => ({ kind, pressure }));
     case 'protection':
-      return { kind, protection: parseProtection(text) };
+      return as(readProtection(text), (protection) => ({ kind, protection }));
     case 'run':
-      return { kind, run: parseRun(text) };
+      return as(readRun(text), (run) => ({ kind, run }));
     case 'pass':
-      return { kind, pass: parsePass(text) };
+      return as(readPass(text), (pass) => ({ kind, pass }));
   }
 }
 
@@ -92,21 +87,11 @@ export function formatDefinition(d: Definition): string {
     case 'pressure':
       return formatPressure(d.pressure);
     case 'protection':
-      return `${d.protection.slide} ${d.protection.kept}${d.protection.scan ? ' scan' : ''}`;
+      return formatProtection(d.protection);
     case 'run':
       return formatRun(d.run);
     case 'pass':
       return formatPass(d.pass);
-  }
-}
-
-export type DefinitionRead =
-  { readonly ok: true; readonly definition: Definition } | { readonly ok: false; readonly remedy: string };
-export function readDefinition(kind: DefinedKind, text: string): DefinitionRead {
-  try {
-    return { ok: true, definition: parseDefinition(kind, text) };
-  } catch (error) {
-    return { ok: false, remedy: `${(error as Error).message}; ${DEFINITION_HINT[kind]}` };
   }
 }
 

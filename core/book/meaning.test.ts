@@ -6,7 +6,17 @@ import path from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { COLLEGE, SEVEN_ON_SEVEN } from '../field';
 import { blankSnap, type Snap } from '../snap';
-import { DEFAULT_LOOK_SETTINGS, drawingSvg, fullLook, JOBS, lineUp, ROUTES, structureKey } from '../look';
+import {
+  DEFAULT_LOOK_SETTINGS,
+  drawingSvg,
+  fullLook,
+  JOBS,
+  lineUp,
+  mustRead,
+  notationSentence,
+  ROUTES,
+  structureKey,
+} from '../look';
 import {
   aimOf,
   assignPass,
@@ -27,7 +37,6 @@ import {
   lookInput,
   lookOf,
   nearestFormations,
-  parseDefinition,
   parseSpots,
   pictureDistance,
   presentable,
@@ -131,34 +140,81 @@ describe('a meaning as text', () => {
   it('reads back as it was written, for every term', () => {
     for (const t of DEFAULT_BOOK.terms)
       if (t.definition)
-        expect(parseDefinition(t.definition.kind, formatDefinition(t.definition))).toEqual(t.definition);
+        expect(mustRead(readDefinition(t.definition.kind, formatDefinition(t.definition)))).toEqual(
+          t.definition,
+        );
     for (const t of DEFAULT_BOOK.terms)
       if (t.spots) expect(parseSpots(formatSpots(t.spots))).toEqual(t.spots);
   });
   it.each([
-    ['run', 'gap E back', /“gap E back” is not blocking/],
-    ['run', 'gap C back | BG:fly', /“BG:fly” is not role:job/],
-    ['run', 'gap C back | | kick=ZZ', /“kick=ZZ”/],
-    ['run', 'gap C back | | | read nobody', /“read nobody”/],
-    ['pass', 'quick 3 | hitch, spiral', /“spiral” is not a route/],
-    ['pass', 'slow 3', /“slow 3” is not a type/],
-    ['front', 'w5 q3', /"q3"/],
-    ['coverage', 'zone sideways | | | 2 | 5 inside', /cannot be read/],
-    ['pressure', 'mike:A:s', /"mike:A:s"/],
-    ['protection', 'half nine', /is not a slide/],
-    ['motion', 'sideways', /is none of/],
-  ] as const)('%s “%s” is refused with the part that cannot be read', (kind, text, remedy) => {
+    ['run', '[gap E back]', ['run-head']],
+    ['run', 'gap C back | Q:give [BG:fly] [ZZ:pull]', ['job', 'job']],
+    ['run', 'gap C back | | [kick=ZZ]', ['job-choice']],
+    ['run', 'gap C back | | | [read nobody]', ['read']],
+    ['pass', 'quick 3 | hitch, [spiral] | [twirl]', ['route', 'route']],
+    ['pass', '[slow 3] | hitch', ['pass-head']],
+    ['pass', 'quick 3 | hitch | slant | block | [extra]', ['too-many-parts']],
+    ['front', 'w5 [q3] s5 | W-2 [mike]', ['front-man', 'backer']],
+    [
+      'coverage',
+      '[zone sideways] | cs:third@1 [fs:middle] | ss:curl:s | 1 | 7 outside',
+      ['style', 'deep-man'],
+    ],
+    [
+      'coverage',
+      'zone closed | cs:third@1 | [n:flat:q] | [five] | [5 somewhere]',
+      ['duty', 'shell', 'corner'],
+    ],
+    [
+      'pressure',
+      '[mike:A:s] nickel:D:s | [drop many] | threat 6 | [sideways]',
+      ['rusher', 'drop', 'line-move'],
+    ],
+    ['pressure', ' | | [threat 40]', ['threat']],
+    ['protection', '[half nine]', ['slide']],
+    ['motion', '[sideways]', ['motion']],
+  ] as const)('%s “%s” is refused at just the marked places', (kind, marked, codes) => {
+    const places: [number, number][] = [];
+    let text = '';
+    for (const piece of marked.split(/(\[[^\]]*\])/)) {
+      const bare = piece.replace(/^\[|\]$/g, '');
+      if (piece.startsWith('[')) places.push([text.length, text.length + bare.length]);
+      text += bare;
+    }
     const read = readDefinition(kind, text);
-    expect(read.ok).toBe(false);
-    if (!read.ok) expect(read.remedy).toMatch(remedy);
+    const found = read.ok ? [] : read.problems;
+    expect(found.map((p) => p.code)).toEqual(codes);
+    expect(found.map((p) => [p.start, p.end])).toEqual(places);
+    for (const p of found) {
+      expect(text.slice(p.start, p.end)).toBe(p.text);
+      expect(notationSentence(p)).toMatch(
+        p.code === 'too-many-parts' ? /one bar too many/ : / is (not|none|neither) /,
+      );
+    }
   });
-  it('never throws but with a sentence, whatever is typed', () => {
+  it('never throws, and names ranges inside the text, in order and apart, whatever is typed', () => {
+    const text = fc.oneof(
+      fc.string({ maxLength: 60 }),
+      fc
+        .array(
+          fc.constantFrom('|', ' ', ',', 'zone', 'gap C back', 'w5', 'cs:third@1', 'quick 3', 'hitch', 'x'),
+        )
+        .map((words) => words.join(' ')),
+    );
     fc.assert(
-      fc.property(fc.constantFrom(...DEFINED_KINDS), fc.string({ maxLength: 60 }), (kind, text) => {
-        const read = readDefinition(kind, text);
-        if (!read.ok) expect(read.remedy.length).toBeGreaterThan(5);
+      fc.property(fc.constantFrom(...DEFINED_KINDS), text, (kind, typed) => {
+        const read = readDefinition(kind, typed);
+        if (read.ok) return;
+        let at = 0;
+        for (const p of read.problems) {
+          expect(p.start).toBeGreaterThanOrEqual(at);
+          expect(typed.slice(p.start, p.end)).toBe(p.text);
+          expect(notationSentence(p)).not.toMatch(/undefined/);
+          at = p.end;
+        }
+        expect(at).toBeLessThanOrEqual(typed.length);
       }),
-      { numRuns: 500, seed: 2 },
+      { numRuns: 2000, seed: 2 },
     );
   });
 });

@@ -7,7 +7,6 @@ import type { LevelProfile } from '../field/profile';
 import {
   atSnap,
   jobPath,
-  JOBS,
   legality,
   lineUp,
   motionPath,
@@ -113,69 +112,7 @@ const BASE_REST: Readonly<Partial<Record<RunRole, Job>>> = {
   B3: 'stalk',
 };
 
-/**
- * "gap C back | BG:wrap Q:give | kick=PW,LEAD,BW,BY | read end man" → a run. Throws with the part it
- * cannot read.
- */
-export function parseRun(text: string): RunDef {
-  const [head = '', jobs = '', flex = '', read = ''] = text.split('|').map((p) => p.trim());
-  const [blocking, point, carrier] = head.split(' ') as [Blocking, PointOfAttack, RunDef['carrier']];
-  if (!(blocking in BASE_JOBS) || !['A', 'B', 'C', 'D'].includes(point) || !CARRIERS.includes(carrier))
-    throw new Error(
-      `“${head}” is not blocking (zone, gap, man), gap (A to D) and carrier (${CARRIERS.join(', ')})`,
-    );
-  const readWords = read.replace(/^read /, '');
-  if (readWords !== '' && readWords !== 'end man' && readWords !== 'back-side end')
-    throw new Error(`“${read}” is neither read end man nor read back-side end`);
-  return {
-    blocking,
-    point,
-    carrier,
-    read: readWords === '' ? null : (readWords as 'end man'),
-    jobs: Object.fromEntries(
-      jobs
-        .split(' ')
-        .filter(Boolean)
-        .map((p) => {
-          const [role, job] = p.split(':');
-          const name = (job ?? '').replace(/_/g, ' ');
-          if (
-            !(RUN_ROLES as readonly string[]).includes(role!) ||
-            !(JOBS as readonly string[]).includes(name)
-          )
-            throw new Error(`“${p}” is not role:job`);
-          return [role, name];
-        }),
-    ) as RunDef['jobs'],
-    flex: flex
-      .split(' ')
-      .filter(Boolean)
-      .map((p) => {
-        const [job, by] = p.split('=');
-        const name = (job ?? '').replace(/_/g, ' ');
-        const roles = (by ?? '').split(',');
-        if (
-          !(JOBS as readonly string[]).includes(name) ||
-          !roles.every((r) => (RUN_ROLES as readonly string[]).includes(r))
-        )
-          throw new Error(`“${p}” is not job=role,role`);
-        return { job: name as Job, by: roles as RunRole[] };
-      }),
-  };
-}
-export function formatRun(d: RunDef): string {
-  const join = (job: string) => job.replace(/ /g, '_');
-  return [
-    `${d.blocking} ${d.point} ${d.carrier}`,
-    Object.entries(d.jobs)
-      .map(([r, j]) => `${r}:${join(j)}`)
-      .join(' '),
-    d.flex.map((f) => `${join(f.job)}=${f.by.join(',')}`).join(' '),
-    d.read ? `read ${d.read}` : '',
-  ]
-    .join(' | ')
-    .replace(/[ |]+$/, '');
-}
+export const isBlocking = (word: string): word is Blocking => Object.hasOwn(BASE_JOBS, word);
 
 export const PASS_TYPES = ['quick', 'drop-back', 'play action', 'boot', 'sprint', 'screen', 'shot'] as const;
 export interface PassDef {
@@ -187,32 +124,6 @@ export interface PassDef {
   readonly weak: readonly Route[];
   readonly back: Route;
 }
-
-/** "quick 3 | hitch, corner | slant, flat | check down" → a pass: strong side, weak side, back. Throws with the part it cannot read. */
-export function parsePass(text: string): PassDef {
-  const [head = '', strong = '', weak = '', back = 'block'] = text.split('|').map((p) => p.trim());
-  const match = /^(.+) (\d)$/.exec(head);
-  const routes = (part: string): Route[] =>
-    part
-      .split(',')
-      .map((r) => r.trim())
-      .filter(Boolean)
-      .map((r) => {
-        if (!(ROUTES as readonly string[]).includes(r)) throw new Error(`“${r}” is not a route`);
-        return r as Route;
-      });
-  if (!match || !(PASS_TYPES as readonly string[]).includes(match[1]!))
-    throw new Error(`“${head}” is not a type (${PASS_TYPES.join(', ')}) and the steps of the drop`);
-  return {
-    type: match[1] as PassDef['type'],
-    drop: Number(match[2]),
-    strong: routes(strong),
-    weak: routes(weak),
-    back: routes(back || 'block')[0] ?? 'block',
-  };
-}
-export const formatPass = (d: PassDef): string =>
-  `${d.type} ${d.drop} | ${d.strong.join(', ')} | ${d.weak.join(', ')} | ${d.back}`;
 
 export type PlayDef =
   { readonly kind: 'run'; readonly run: RunDef } | { readonly kind: 'pass'; readonly pass: PassDef };

@@ -44,49 +44,6 @@ export interface CoverageDef {
   };
 }
 
-/**
- * "zone closed | cs:third@1 fs:middle@0 cw:third@-1 | ss:curl:s | shell 1 | 7 outside" → a coverage.
- * Throws on what it cannot read: definitions are data of the program.
- */
-export function parseCoverage(text: string): CoverageDef {
-  const [kind = '', deep = '', under = '', shell = '', corner = ''] = text.split('|').map((p) => p.trim());
-  const [style, middle] = kind.split(' ') as [CoverageDef['style'], CoverageDef['middle']];
-  const [depth, leverage, press] = corner.split(' ');
-  const result: CoverageDef = {
-    style,
-    middle,
-    deep: deep
-      .split(' ')
-      .filter(Boolean)
-      .map((p) => {
-        const match = /^(\w+):(\w+)@(-?[\d.]+)$/.exec(p);
-        if (!match) throw new Error(`deep man "${p}" is not role:zone@place`);
-        return { role: match[1] as CoverRole, zone: match[2] as DeepZone, at: Number(match[3]) };
-      }),
-    under: under
-      .split(' ')
-      .filter(Boolean)
-      .map((p) => {
-        const [role, zone, side] = p.split(':');
-        return { role: role as CoverRole, zone: zone as UnderZone, side: (side ?? 'm') as 's' };
-      }),
-    shell: Number(shell) as 0,
-    corner: { depth: Number(depth), leverage: leverage as 'inside', press: press === 'press' },
-  };
-  const bad =
-    !COVERAGE_STYLES.includes(style) ||
-    !MIDDLES.includes(middle) ||
-    !(result.shell >= 0 && result.shell <= 4) ||
-    !Number.isFinite(result.corner.depth) ||
-    !['inside', 'outside', 'head-up'].includes(result.corner.leverage) ||
-    result.deep.some((d) => !COVER_ROLES.includes(d.role) || !DEEP_ZONES.includes(d.zone)) ||
-    result.under.some(
-      (u) => !([...COVER_ROLES, 'lb'] as string[]).includes(u.role) || !UNDER_ZONES.includes(u.zone),
-    );
-  if (bad) throw new Error(`coverage "${text}" cannot be read`);
-  return result;
-}
-
 export type Rotated = 'strong' | 'weak' | 'field' | 'boundary' | 'motion' | null;
 
 export interface CoverageLook {
@@ -364,13 +321,3 @@ export function coverDrops(
   });
   return out;
 }
-
-/** The text of a coverage; `parseCoverage` of it gives the coverage back. */
-export const formatCoverage = (d: CoverageDef): string =>
-  [
-    `${d.style} ${d.middle}`,
-    d.deep.map((m) => `${m.role}:${m.zone}@${m.at}`).join(' '),
-    d.under.map((u) => `${u.role}:${u.zone}:${u.side}`).join(' '),
-    String(d.shell),
-    `${d.corner.depth} ${d.corner.leverage}${d.corner.press ? ' press' : ''}`,
-  ].join(' | ');

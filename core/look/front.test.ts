@@ -12,7 +12,8 @@ import {
   inBox,
   lineUp,
   nearestTechnique,
-  parseFront,
+  mustRead,
+  readFront,
   placeDefense,
   placeFront,
   readTechnique,
@@ -71,11 +72,11 @@ describe('fronts', () => {
   it('read back what they write', () => {
     for (const t of DEFAULT_BOOK.terms)
       if (t.definition?.kind === 'front')
-        expect(parseFront(formatFront(t.definition.front))).toEqual(t.definition.front);
+        expect(mustRead(readFront(formatFront(t.definition.front)))).toEqual(t.definition.front);
   });
   it('say which part they cannot read', () => {
-    expect(() => parseFront('w5 x3')).toThrow('"x3"');
-    expect(() => parseFront('w5 | mike')).toThrow('"mike"');
+    expect(() => mustRead(readFront('w5 x3'))).toThrow('“x3”');
+    expect(() => mustRead(readFront('w5 | mike'))).toThrow('“mike”');
   });
   it.each([
     ['4-2 over', 'over', '4-2'],

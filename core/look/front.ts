@@ -101,63 +101,6 @@ export interface FrontDef {
   readonly backers: readonly FrontBacker[];
 }
 
-const FRONT_LETTERS: Readonly<Record<string, string>> = {
-  '0': 'N',
-  '1': 'N',
-  '2i': 'T',
-  '2': 'T',
-  '3': 'T',
-  '4i': 'E',
-  '4': 'E',
-};
-
-/**
- * "w5 w1 s3 s5 | W-2.5 M2.5" → a front. Left of the bar men on the line by side and number (school A),
- * `+` after a number: standing; right of it backers by letter and yards from the ball, strong
- * positive, `@d` another depth than 4.5. Throws on what it cannot read: fronts are data of the program.
- */
-export function parseFront(text: string): FrontDef {
-  const [line = '', backers = ''] = text.split('|');
-  return {
-    line: line
-      .trim()
-      .split(/\s+/)
-      .filter(Boolean)
-      .map((part): FrontMan => {
-        const match = /^([sw]?)(0|1|2i|2|3|4i|4|5|7|6|9|wide9)(\+?)$/.exec(part);
-        const technique = match && readTechnique(match[2] === 'wide9' ? 'wide 9' : match[2]!, 'A');
-        if (!match || !technique) throw new Error(`front man "${part}" is not a side and a number`);
-        return {
-          letter: FRONT_LETTERS[match[2]!] ?? 'E',
-          side: match[1] === '' ? 'm' : (match[1] as 's' | 'w'),
-          technique,
-          standing: match[3] === '+',
-        };
-      }),
-    backers: backers
-      .trim()
-      .split(/\s+/)
-      .filter(Boolean)
-      .map((part): FrontBacker => {
-        const match = /^([A-Z]+)(-?\d+(?:\.\d+)?)(?:@(\d+(?:\.\d+)?))?$/.exec(part);
-        if (!match) throw new Error(`backer "${part}" is not a letter and yards`);
-        return { letter: match[1]!, x: Number(match[2]), depth: Number(match[3] ?? 4.5) };
-      }),
-  };
-}
-
-/** The text of a front; `parseFront` of it gives the front back. */
-export function formatFront(f: FrontDef): string {
-  const line = f.line
-    .map(
-      (m) =>
-        `${m.side === 'm' ? '' : m.side}${techniqueName(m.technique, 'A').replace(' ', '')}${m.standing ? '+' : ''}`,
-    )
-    .join(' ');
-  const backers = f.backers.map((b) => `${b.letter}${b.x}${b.depth === 4.5 ? '' : `@${b.depth}`}`).join(' ');
-  return `${line} | ${backers}`;
-}
-
 const placedFronts = new WeakMap<
   FrontDef,
   { left?: readonly Defender[]; right?: readonly Defender[]; shade?: ShadeName }

@@ -11,7 +11,8 @@ import {
   mirrorLineUp,
   mirrorMen,
   optionOpen,
-  parseFront,
+  mustRead,
+  readFront,
   perimeterLook,
   placeFront,
   protectionLook,
@@ -48,7 +49,7 @@ describe('wide zone, the handbook’s worked checks (common practice)', () => {
   const s = structure(men);
   it('head-up end on Y, 3-technique right, shade and 5-technique left, three backers', () => {
     const defense = [
-      ...placeFront(parseFront('w5 w1 s3 s6 | W-3.5 M0 S4'), 'R'),
+      ...placeFront(mustRead(readFront('w5 w1 s3 s6 | W-3.5 M0 S4')), 'R'),
       corner(16),
       corner(-16),
       safety(-5, 13),
@@ -69,7 +70,7 @@ describe('wide zone, the handbook’s worked checks (common practice)', () => {
   });
   it('a keep or boot holds the back-side end', () => {
     const defense = [
-      ...placeFront(parseFront('w5 w1 s3 s6 | W-3.5 M0 S4'), 'R'),
+      ...placeFront(mustRead(readFront('w5 w1 s3 s6 | W-3.5 M0 S4')), 'R'),
       corner(16),
       corner(-16),
       safety(-5, 13),
@@ -81,7 +82,7 @@ describe('wide zone, the handbook’s worked checks (common practice)', () => {
   });
   it('odd front, overhang shaded on Y, 4-technique on RT, nose head-up', () => {
     const defense = [
-      ...placeFront(parseFront('w4 0 s4 s9+ | W-3 M0 S3'), 'R'),
+      ...placeFront(mustRead(readFront('w4 0 s4 s9+ | W-3 M0 S3')), 'R'),
       corner(16),
       corner(-16),
       safety(-6, 13),
@@ -99,7 +100,7 @@ describe('wide zone, the handbook’s worked checks (common practice)', () => {
   });
   it('outside against a 4-3 with a safety rolled down: five for six, every man placed (common practice)', () => {
     const defense = [
-      ...placeFront(parseFront('w5 w1 s3 s6 | W-3.5 M0 S4'), 'R'),
+      ...placeFront(mustRead(readFront('w5 w1 s3 s6 | W-3.5 M0 S4')), 'R'),
       corner(15),
       corner(-16),
       safety(-2, 13),
@@ -143,7 +144,7 @@ describe('down schemes: first man inside, kick the end man, wrap to the backer (
       Y: 'down',
     });
     const defense = [
-      ...placeFront(parseFront('w5 w1 s3 s6 | W-3.5 M0 S4'), 'R'),
+      ...placeFront(mustRead(readFront('w5 w1 s3 s6 | W-3.5 M0 S4')), 'R'),
       corner(16),
       corner(-16),
       safety(-6, 13),
@@ -300,7 +301,7 @@ describe('any look of the default book', () => {
 it('a ledger of mirrored men to the other side is the ledger mirrored', () => {
   const men: Man[] = stand('wing pro', 'i');
   const defense = [
-    ...placeFront(parseFront('w5 w1 s3 s9 | W-3.5 M0 S4'), 'R'),
+    ...placeFront(mustRead(readFront('w5 w1 s3 s9 | W-3.5 M0 S4')), 'R'),
     corner(16),
     corner(-16),
     safety(-6, 13),

@@ -11,3 +11,4 @@ export * from './routes';
 export * from './drawing';
 export * from './landmarks';
 export * from './paths';
+export * from './notation';

@@ -31,39 +31,6 @@ export interface PressureDef {
   readonly threat: number;
 }
 
-/** "middle:A:s nickel:D:s | drop 1 w | threat 6 | slant weak" → a pressure. Throws on what it cannot read. */
-export function parsePressure(text: string): PressureDef {
-  const [men = '', drop = '', threat = '', move = ''] = text.split('|').map((p) => p.trim());
-  const [, drops = '0', side] = drop.split(' ');
-  const def: PressureDef = {
-    rushers: men
-      .split(' ')
-      .filter(Boolean)
-      .map((p) => {
-        const [man, gap, where] = p.split(':');
-        if (
-          !(RUSH_MEN as readonly string[]).includes(man!) ||
-          !(RUSH_GAPS as readonly string[]).includes(gap!) ||
-          !(RUSH_SIDES as readonly string[]).includes(where!)
-        )
-          throw new Error(`rusher "${p}" is not man:gap:side`);
-        return { man: man as RushMan, gap: gap as RushGap, side: where as RushSide };
-      }),
-    drops: Number(drops),
-    dropSide: (side as RushSide | undefined) ?? null,
-    lineMove: (move || 'none') as PressureDef['lineMove'],
-    threat: Number(threat.split(' ')[1] ?? 4),
-  };
-  if (
-    !Number.isInteger(def.drops) ||
-    !Number.isInteger(def.threat) ||
-    !LINE_MOVES.includes(def.lineMove) ||
-    (def.dropSide !== null && !RUSH_SIDES.includes(def.dropSide))
-  )
-    throw new Error(`pressure "${text}" cannot be read`);
-  return def;
-}
-
 /** The offense's side a rush side means here; null where it means nothing (no tight end, middle hash). */
 export function rushSide(side: RushSide, s: Structure): Side | null {
   const other = (x: Side | null): Side | null => (x === null ? null : x === 'L' ? 'R' : 'L');
@@ -192,14 +159,3 @@ export function pressureLook(
   else kind = 'four-man';
   return { rush, dropped, count, kind, sources };
 }
-
-/** The text of a pressure; `parsePressure` of it gives the pressure back. */
-export const formatPressure = (d: PressureDef): string =>
-  [
-    d.rushers.map((r) => `${r.man}:${r.gap}:${r.side}`).join(' '),
-    `drop ${d.drops}${d.dropSide ? ` ${d.dropSide}` : ''}`,
-    `threat ${d.threat}`,
-    d.lineMove === 'none' ? '' : d.lineMove,
-  ]
-    .join(' | ')
-    .replace(/[ |]+$/, '');

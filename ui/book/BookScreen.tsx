@@ -7,7 +7,6 @@ import Link from 'next/link';
 import { useMemo, useRef, useState, useTransition } from 'react';
 import {
   DEFINED_KINDS,
-  DEFINITION_HINT,
   formationStructure,
   isDrawn,
   normalizePhrase,
@@ -32,6 +31,7 @@ import { filmPath, WithFilm } from '../film/WithFilm';
 import { useUrlState } from '../useUrlState';
 import { Unsettled } from '../sync/SaveStatus';
 import { PlayList } from './PlayList';
+import { NotationField } from './NotationField';
 import { TermPanel } from './TermPanel';
 import { isRowChange, useBook, type RowChange } from './use-book';
 import { AliasDialog, listOf, MergeDialog, SplitDialog } from './WordDialogs';
@@ -403,14 +403,12 @@ function AddTerm({
         helperText="commas between"
       />
       {isDefined(kind) && (
-        <TextField
-          label="Means"
-          multiline
-          value={definition}
-          onChange={(e) => setDefinition(e.target.value)}
-          error={read !== null && !read.ok}
-          helperText={read && !read.ok ? read.remedy : `may stay empty; ${DEFINITION_HINT[kind]}`}
-          slotProps={{ htmlInput: { className: 'mono', maxLength: 2000 } }}
+        <NotationField
+          kind={kind}
+          text={definition}
+          read={read}
+          note="may stay empty"
+          onText={setDefinition}
         />
       )}
       {(kind === 'formation' || kind === 'backfield') && (

@@ -1,13 +1,11 @@
 'use client';
 /** One word of the book: what it means, drawn; what may be done with it. */
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import {
   CONSTRAINTS,
   DEFINED_KINDS,
-  DEFINITION_HINT,
   drawTerm,
   formatDefinition,
   formationStructure,
@@ -25,6 +23,7 @@ import { legality, lineUp, shapeOf, structureWords, techniqueName } from '@/core
 import { Picture } from '../chalk/Chalk';
 import { savePng, saveSvg } from '../chalk/save';
 import { LookCard } from '../look/LookCard';
+import { NotationField } from './NotationField';
 import { useStaffRules } from '../StaffRules';
 
 export interface TermPanelProps {
@@ -55,7 +54,7 @@ export function TermPanel(props: TermPanelProps) {
   const typed = text === null || !isDefined(term.kind) ? null : readDefinition(term.kind, text);
   const shown: Term = useMemo(() => {
     const read = text !== null && isDefined(term.kind) ? readDefinition(term.kind, text) : null;
-    return read?.ok ? { ...term, definition: read.definition } : term;
+    return read?.ok ? { ...term, definition: read.value } : term;
   }, [text, term]);
   const inBook = useMemo(
     () => (shown === term ? book : { ...book, terms: book.terms.map((t) => (t.id === term.id ? shown : t)) }),
@@ -168,15 +167,12 @@ export function TermPanel(props: TermPanelProps) {
           }}
           style={{ display: 'grid', gap: 6 }}
         >
-          <TextField
-            label="Means"
-            multiline
-            value={text ?? (term.definition ? formatDefinition(term.definition) : '')}
+          <NotationField
+            kind={term.kind}
+            text={text ?? (term.definition ? formatDefinition(term.definition) : '')}
+            read={typed}
             disabled={!mayAdd}
-            onChange={(e) => setText(e.target.value)}
-            error={typed !== null && !typed.ok}
-            helperText={typed && !typed.ok ? typed.remedy : DEFINITION_HINT[term.kind]}
-            slotProps={{ htmlInput: { className: 'mono', maxLength: 2000 } }}
+            onText={setText}
           />
           {typed?.ok && (
             <Button type="submit" variant="contained" disabled={busy}>

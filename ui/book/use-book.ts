@@ -11,6 +11,7 @@ import {
   type Spot,
   type TermKind,
 } from '@/core/book';
+import { notationSentence } from '@/core/look';
 import { playOfRow, termOfRow } from '@/core/exchange/from-rows';
 import type { BookAnswer } from '@/core/exchange/types';
 import type { PlayCard, PlayLink } from '@/core/plan';
@@ -54,8 +55,8 @@ function definitionOf(kind: TermKind, text: string | null | undefined): unknown 
   if (text === undefined || !isDefined(kind)) return undefined;
   if (text === null || text.trim() === '') return null;
   const read = readDefinition(kind, text);
-  if (!read.ok) throw new Unfit(`${read.remedy}.`);
-  return read.definition;
+  if (!read.ok) throw new Unfit(`${notationSentence(read.problems[0]!)}.`);
+  return read.value;
 }
 
 function checkWords(book: Book, kind: TermKind, words: readonly string[], except: string | null): void {

@@ -1,0 +1,4 @@
+export * from './defense';
+export * from './offense';
+export * from './reader';
+export * from './words';
