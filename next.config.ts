@@ -15,6 +15,7 @@ const config: NextConfig = {
     '@node-rs/argon2',
     'busboy',
     'exceljs',
+    'pino',
   ],
   experimental: { serverActions: { bodySizeLimit: '1mb' } },
   headers: async () => [

@@ -71,3 +71,15 @@ it('words that confuse a coach are errors, in code and in docs', async () => {
 it('the lock file holds no registry address', () => {
   expect(readFileSync(path.join(root, 'package-lock.json'), 'utf8')).not.toMatch(/"resolved":\s*"https?:/);
 });
+
+it('every module of the store is for the server only, so that none is ever sent to a browser', () => {
+  const store = path.join(root, 'store');
+  const modules = readdirSync(store, { recursive: true, encoding: 'utf8' }).filter(
+    (f) => /\.ts$/.test(f) && !/test|empty|migrations/.test(f),
+  );
+  expect(modules.length).toBeGreaterThan(25);
+  const open = modules.filter(
+    (f) => !readFileSync(path.join(store, f), 'utf8').includes("import 'server-only';"),
+  );
+  expect(open).toEqual([]);
+});

@@ -1,3 +1,4 @@
+import 'server-only';
 import { may, PERMISSIONS, type Action } from '../core/staff';
 import type { Actor } from '../core/exchange/types';
 import { Refused } from './errors';

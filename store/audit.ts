@@ -1,4 +1,5 @@
 /** The audit trail: who did what, when; written in the same transaction as what it tells of. */
+import 'server-only';
 import { randomUUID } from 'node:crypto';
 import type { Action } from '../core/staff';
 import type { Actor, AuditInfo } from '../core/exchange/types';

@@ -1,4 +1,5 @@
 /** What is known of the backups: the launcher makes them, the staff page shows when the last good one was. */
+import 'server-only';
 import { randomUUID } from 'node:crypto';
 import { permit } from './access';
 import { BackupRun } from './entities';

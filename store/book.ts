@@ -1,4 +1,5 @@
 /** The staff's book: words and aliases, added, changed and merged; a merge rewrites logged snaps. */
+import 'server-only';
 import type { InferEntity } from '@mikro-orm/core';
 import { randomUUID } from 'node:crypto';
 import { readBook } from '../core/book/book-json';

@@ -1,4 +1,5 @@
 /** Database configuration, shared by the server, the migrations and the command line. */
+import 'server-only';
 import { defineConfig, UnderscoreNamingStrategy } from '@mikro-orm/postgresql';
 import { Migrator } from '@mikro-orm/migrations';
 import path from 'node:path';

@@ -2,6 +2,7 @@
  * What is kept. Entities and domain values are different types; mapping.ts stands between them.
  * Every row below a program carries `program`, so that no question can cross programs.
  */
+import 'server-only';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { TERM_KINDS, type Spot } from '../core/book/term';
 import type { Definition } from '../core/book/definition';

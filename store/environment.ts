@@ -1,4 +1,5 @@
 /** Every variable of the environment that the application reads, in one schema. */
+import 'server-only';
 import { z } from 'zod';
 
 const flag = z.enum(['0', '1'], 'is 0 or 1').default('0');
@@ -20,6 +21,10 @@ export const ENVIRONMENT = z.object({
   /** The port of the web server, and whether it ends with its launcher; set by the launcher. */
   PORT: z.coerce.number('is a port').int('is a port').min(1, 'is a port').max(65535, 'is a port').optional(),
   VOBRIK_LEASH: flag,
+  /** What is worth a line in the log. */
+  VOBRIK_LOG: z
+    .enum(['debug', 'info', 'warn', 'error', 'silent'], 'is none of debug, info, warn, error, silent')
+    .default('info'),
 });
 export type Environment = z.infer<typeof ENVIRONMENT>;
 

@@ -1,4 +1,5 @@
 /** Expected failures of the store, by meaning. Conversion to HTTP happens once, in app/api/respond.ts. */
+import 'server-only';
 import { rolesWords, type Role } from '../core/staff';
 
 export class Refused extends Error {

@@ -1,4 +1,5 @@
 /** An export in a process of its own: members are answered while a large program is written. One JSON request on standard input; the file where it says, or why not as a JSON line. */
+import 'server-only';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { z } from 'zod';
 import { ROLES } from '../core/staff';

@@ -2,6 +2,7 @@
  * The film that a screen counts: games with their snaps, each game's made once a revision and kept in this
  * process, so that twenty readers cost one and a snap that is saved costs its own game only.
  */
+import 'server-only';
 import { slimSnap } from '../core/snap/fields';
 import type { Snap } from '../core/snap/snap';
 import { permit } from './access';

@@ -1,4 +1,5 @@
 /** Teams, games and their chartings. */
+import 'server-only';
 import { LockMode, type InferEntity } from '@mikro-orm/core';
 import { randomUUID } from 'node:crypto';
 import { profilesFor, type LevelKey, type Profiles } from '../core/field/profile';

@@ -3,12 +3,14 @@
  * not the application, and members are answered meanwhile. One JSON request on standard input; steps and the
  * outcome as JSON lines on standard output. Killed in the middle, the database takes nothing.
  */
+import 'server-only';
 import { readFileSync } from 'node:fs';
 import { z } from 'zod';
 import { LIMITS, unpack, type NamedFile } from '../core/table';
 import { ROLES } from '../core/staff';
 import { Invalid, NotFound, outage, Refused } from './errors';
 import { importFiles } from './imports';
+import { serverLog } from './log';
 import { closeOrm } from './orm';
 import { isWorkbook, readWorkbook } from './xlsx';
 
@@ -51,7 +53,7 @@ try {
     say({ error: error.message });
   else if (away !== null) say({ error: `${away}; nothing was imported`, down: true });
   else {
-    console.error(error);
+    serverLog().error({ err: error }, 'the files could not be read');
     say({ error: 'the files could not be imported; nothing was' });
   }
 } finally {

@@ -1,4 +1,5 @@
 /** Data packages in: everything is read first, then written whole or not at all. */
+import 'server-only';
 import { randomUUID } from 'node:crypto';
 import { readBook } from '../core/book/book-json';
 import type { Book } from '../core/book/term';

@@ -1,4 +1,5 @@
 /** Values kept in this process by what they were made from. */
+import 'server-only';
 
 /** The newest stand last, the oldest go. */
 export class Kept<T> {

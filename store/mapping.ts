@@ -1,4 +1,5 @@
 /** Rows ↔ snaps: the one place where columns, states and provenance become a domain snap and back. */
+import 'server-only';
 import { emptyValue, SNAP_FACTS, SNAP_FIELDS } from '../core/snap/fields';
 import { NONE, UNSEEN, type Snap, type SnapFact } from '../core/snap/snap';
 import type { InferEntity } from '@mikro-orm/core';

@@ -1,4 +1,5 @@
 /** People: the first program, sign-in and sessions, members and their roles. */
+import 'server-only';
 import { LockMode, type InferEntity } from '@mikro-orm/core';
 import { hash, verify } from '@node-rs/argon2';
 import { createHash, randomBytes, randomUUID } from 'node:crypto';

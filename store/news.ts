@@ -2,6 +2,7 @@
  * Notices of changed scopes over LISTEN/NOTIFY: one connection a process, shared by all readers. While it is
  * away readers are told, and poll.
  */
+import 'server-only';
 import { Client } from 'pg';
 import { databaseUrl } from './environment';
 import { CHANNEL, type News } from './sync/scope';

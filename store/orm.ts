@@ -1,3 +1,4 @@
+import 'server-only';
 import { MikroORM, type EntityManager } from '@mikro-orm/postgresql';
 import { Client } from 'pg';
 import { ormConfig } from './config';

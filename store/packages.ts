@@ -1,4 +1,5 @@
 /** Data packages out: the whole program as tables that import to the same state. */
+import 'server-only';
 import { writeBook } from '../core/book/term';
 import type { Book } from '../core/book/term';
 import { writeProgram } from '../core/exchange/program-json';

@@ -1,4 +1,5 @@
 /** The play list and call sheets, to read and to copy. Written they are as operations (store/sync). */
+import 'server-only';
 import type { InferEntity } from '@mikro-orm/core';
 import { randomUUID } from 'node:crypto';
 import type { PlayCard, SheetCall } from '../core/plan/sheet';

@@ -1,4 +1,5 @@
 /** Snaps to read: all of several games at once. Written they are as operations (store/sync). */
+import 'server-only';
 import { byOrder } from '../core/snap/order';
 import type { Snap } from '../core/snap/snap';
 import { permit } from './access';

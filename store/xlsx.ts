@@ -1,4 +1,5 @@
 /** Workbooks in and out: a sheet a table, cells as the texts of the open format. */
+import 'server-only';
 import ExcelJS from 'exceljs';
 import { Readable } from 'node:stream';
 import Papa from 'papaparse';

@@ -2,6 +2,7 @@ import 'server-only';
 import { spawn } from 'node:child_process';
 import path from 'node:path';
 import { LIMITS } from '@/core/table';
+import { serverLog } from '@/store/log';
 
 export interface Ended {
   /** Null: it was killed. */
@@ -50,7 +51,10 @@ export function startChild(
       clearTimeout(timer);
       signal.removeEventListener('abort', stop);
       if (code !== 0 && !signal.aborted)
-        console.error(`${program} ended with ${code ?? killed}: ${said.split('\n').slice(-6).join(' ')}`);
+        serverLog().error(
+          { program, code, killed, said: said.split('\n').slice(-6) },
+          'a child process failed',
+        );
       resolve({
         code,
         memory: code === 134 || killed === 'SIGABRT' || /heap out of memory/i.test(said),

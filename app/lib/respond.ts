@@ -3,6 +3,7 @@ import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { may, PERMISSIONS, type Action } from '@/core/staff';
 import { Busy, Invalid, NotFound, outage, Refused } from '@/store/errors';
+import { serverLog } from '@/store/log';
 import type { Actor } from '@/core/exchange/types';
 import { HOSTS, isOurHost, sameOrigin } from './origin';
 import { currentActor } from './session';
@@ -14,7 +15,10 @@ const say = (status: number, error: string): NextResponse =>
 class OtherMember extends Error {}
 
 /** Store failures by meaning to HTTP, once, here. */
-export function failure(error: unknown): NextResponse {
+export function failure(
+  error: unknown,
+  at: { readonly method?: string; readonly path?: string } = {},
+): NextResponse {
   if (error instanceof Refused) return say(403, `${error.message}.`);
   if (error instanceof OtherMember)
     return say(
@@ -27,8 +31,9 @@ export function failure(error: unknown): NextResponse {
   if (error instanceof z.ZodError)
     return say(422, error.issues.map((i) => `${i.path.join('.')}: ${i.message}`).join('; '));
   const away = outage(error);
+  if (away !== null) serverLog().warn({ away, ...at }, 'the database is away');
   if (away !== null) return say(503, `${away}. What you typed is kept here and saved when that is over.`);
-  console.error(error);
+  serverLog().error({ err: error, ...at }, 'a request failed');
   return say(500, 'Something went wrong on the server; nothing was saved.');
 }
 
@@ -57,7 +62,7 @@ export async function handle(
       ? value
       : NextResponse.json(value ?? { ok: true }, { headers: { 'Cache-Control': 'no-store' } });
   } catch (error) {
-    return failure(error);
+    return failure(error, { method: request.method, path: new URL(request.url).pathname });
   }
 }
 

@@ -1,4 +1,5 @@
 /** Words of the book and plays of the list. */
+import 'server-only';
 import type { InferEntity } from '@mikro-orm/core';
 import { randomUUID } from 'node:crypto';
 import type { z } from 'zod';

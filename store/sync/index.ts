@@ -2,6 +2,7 @@
  * The store's side of synchronizing: operations of one scope in one transaction, each answered by itself.
  * A refused operation takes no other with it; an outage decides nothing and is thrown.
  */
+import 'server-only';
 import {
   BOOK_SCOPE,
   holdsUnfitText,

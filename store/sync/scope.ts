@@ -1,4 +1,5 @@
 /** Revisions, notices and the epoch: what every change of rows shares, operations or not. */
+import 'server-only';
 import type { Scope } from '../../core/sync';
 import { Installation } from '../entities';
 import { openEm, type Em } from '../orm';

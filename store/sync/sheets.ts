@@ -1,4 +1,5 @@
 /** A call sheet and its calls. */
+import 'server-only';
 import type { InferEntity } from '@mikro-orm/core';
 import { randomUUID } from 'node:crypto';
 import { SECTION_KEYS } from '../../core/plan/sheet';

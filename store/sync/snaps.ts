@@ -1,4 +1,5 @@
 /** Snaps of a game's official charting: placed by the database, patched by field, never dropped. */
+import 'server-only';
 import { randomUUID } from 'node:crypto';
 import { SNAP_FIELDS } from '../../core/snap/fields';
 import { readFieldText, writeFieldText } from '../../core/snap/text';

@@ -1,4 +1,5 @@
 /** What every kind of row shares while operations are applied: versions, places, refusals. */
+import 'server-only';
 import { orderBetween } from '../../core/snap/order';
 import { sameValue } from '../../core/snap/fields';
 import type { Conflict, FieldPatch, Operation, Over, Refusal, Versions } from '../../core/sync';
