@@ -4,13 +4,22 @@ import path from 'node:path';
 import { HELP } from '../core/line';
 import { LOG_COMMANDS } from '../core/log';
 import { chordWords } from '../ui/shared/keys';
+import { FRAME_COMMANDS, SCREEN_COMMANDS, type CommandSpec } from '../ui/shared/screen-commands';
+
+const table = (list: readonly CommandSpec[]): string[] => [
+  '| key | does |',
+  '|---|---|',
+  ...list.map((c) => `| ${c.chords.map((k) => `<kbd>${chordWords(k)}</kbd>`).join(' ')} | ${c.label} |`),
+];
 
 export function keysPage(): string {
   const cell = (text: string): string => text.replace(/\|/g, '\\|');
   return `${[
     '# Keys',
     '',
-    'Everywhere: <kbd>Ctrl K</kbd> opens the command palette: type a part of the name of a screen, game, call sheet, play, term, or a command of the screen that is shown.',
+    '## Everywhere',
+    '',
+    ...table(FRAME_COMMANDS),
     '',
     '## Log',
     '',
@@ -23,6 +32,7 @@ export function keysPage(): string {
     '| <kbd>Alt D</kbd> | draws the word nobody knows as a formation |',
     '| <kbd>?</kbd> | in an empty line: this, and the language below |',
     '',
+    ...Object.entries(SCREEN_COMMANDS).flatMap(([screen, list]) => [`## ${screen}`, '', ...table(list), '']),
     '## The snap line',
     '',
     '| written | means |',

@@ -28,6 +28,7 @@ import { Invalid, NotFound } from './errors';
 import { termOf } from './mapping';
 import { openEm, type Em } from './orm';
 import { record } from './audit';
+import { keptInProcess } from './process';
 import { Kept } from './kept';
 import { announce, touchScope } from './sync/scope';
 import { BOOK_SCOPE, gameScope, PLAYS_SCOPE } from '../core/sync';
@@ -55,17 +56,15 @@ export async function bookFor(actor: Actor): Promise<Book> {
     'select (select epoch from installation) || coalesce((select revision from sync_scope where program_id = ? and scope = ?), 0) as stamp',
     [actor.programId, BOOK_SCOPE],
   )) as [{ stamp: string }];
-  return (shared.vobrikBooks ??= new Kept(8)).get(`${actor.programId} ${stamp}`, () => loadBook(actor));
+  return caches().books.get(`${actor.programId} ${stamp}`, () => loadBook(actor));
 }
-const shared = globalThis as typeof globalThis & {
-  vobrikBooks?: Kept<Book>;
-  vobrikBookTexts?: WeakMap<Book, string>;
-};
+const caches = (): { readonly books: Kept<Book>; readonly texts: WeakMap<Book, string> } =>
+  keptInProcess('books', () => ({ books: new Kept(8), texts: new WeakMap() }));
 
 /** The book as JSON: pages send it as one text, written once a revision. */
 export async function bookTextFor(actor: Actor): Promise<string> {
   const book = await bookFor(actor);
-  const texts = (shared.vobrikBookTexts ??= new WeakMap());
+  const texts = caches().texts;
   const text = texts.get(book) ?? JSON.stringify(book);
   texts.set(book, text);
   return text;

@@ -9,6 +9,7 @@ import { permit } from './access';
 import { listGames } from './games';
 import { Kept } from './kept';
 import { openEm } from './orm';
+import { keptInProcess } from './process';
 import { loadGames } from './snaps';
 import { epochOf } from './sync/scope';
 import type { Actor, GameInfo } from '../core/exchange/types';
@@ -17,8 +18,7 @@ interface Caches {
   readonly json: Kept<string>;
   readonly snaps: Kept<readonly Snap[]>;
 }
-const shared = globalThis as typeof globalThis & { vobrikFilm?: Caches };
-const caches = (): Caches => (shared.vobrikFilm ??= { json: new Kept(150), snaps: new Kept(24) });
+const caches = (): Caches => keptInProcess('film', () => ({ json: new Kept(150), snaps: new Kept(24) }));
 
 /** A game and the stamp of its snaps: restore epoch and revision. The same stamp, the same snaps. */
 export interface StampedGame {

@@ -2,6 +2,7 @@
 import 'server-only';
 import pino, { type Logger } from 'pino';
 import { environment } from './environment';
+import { keptInProcess } from './process';
 
 export type { Logger };
 
@@ -21,5 +22,4 @@ const SECRET = [
 export const openLog = (write: pino.DestinationStream = pino.destination({ dest: 2, sync: true })): Logger =>
   pino({ base: null, level: environment().VOBRIK_LOG, redact: SECRET }, write);
 
-let log: Logger | null = null;
-export const serverLog = (): Logger => (log ??= openLog());
+export const serverLog = (): Logger => keptInProcess('log', () => openLog());

@@ -10,6 +10,7 @@ import { permit } from './access';
 import { record } from './audit';
 import { BookTerm, Member, Program, Season, Session, SignInAttempt, Team } from './entities';
 import { Invalid, NotFound, SignInRefused } from './errors';
+import { keptInProcess } from './process';
 import { openEm, type Em } from './orm';
 import { may, type Role } from '../core/staff';
 import type { Actor, MemberInfo, ProgramInfo, ProgramSettings, SessionInfo } from '../core/exchange/types';
@@ -252,9 +253,9 @@ export async function signIn(name: string, password: string, visitor: Visitor, n
   });
 }
 
-let unusable: Promise<string> | undefined;
 /** A hash of nothing anybody knows: a missing name takes as long as a wrong password. */
-const unusableHash = (): Promise<string> => (unusable ??= hash(randomBytes(24).toString('hex'), ARGON));
+const unusableHash = (): Promise<string> =>
+  keptInProcess('unusable hash', () => hash(randomBytes(24).toString('hex'), ARGON));
 
 /** Signs in as a member of the demo by his button. Only in the demo database. */
 export async function signInDemo(memberId: string, now: Date, agent: string | null = null): Promise<string> {

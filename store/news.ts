@@ -5,6 +5,7 @@
 import 'server-only';
 import { Client } from 'pg';
 import { databaseUrl } from './environment';
+import { keptInProcess } from './process';
 import { CHANNEL, type News } from './sync/scope';
 
 type Reader = {
@@ -19,8 +20,7 @@ interface Hub {
   timer: ReturnType<typeof setTimeout> | null;
 }
 
-const shared = globalThis as typeof globalThis & { vobrikNews?: Hub };
-const hub = (): Hub => (shared.vobrikNews ??= { readers: new Set(), client: null, timer: null });
+const hub = (): Hub => keptInProcess('news', () => ({ readers: new Set(), client: null, timer: null }));
 const AGAIN_MS = 1000;
 
 async function connect(h: Hub): Promise<void> {

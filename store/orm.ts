@@ -3,31 +3,35 @@ import { MikroORM, type EntityManager } from '@mikro-orm/postgresql';
 import { Client } from 'pg';
 import { ormConfig } from './config';
 import { databaseUrl } from './environment';
+import { keptInProcess } from './process';
 
 export type Em = EntityManager;
 
 /** One ORM a process, kept across hot reloads and server bundles. A failed start is not kept. */
-const shared = globalThis as typeof globalThis & { vobrikOrm?: { url: string; promise: Promise<MikroORM> } };
+const kept = (): { orm: { url: string; promise: Promise<MikroORM> } | null } =>
+  keptInProcess('orm', () => ({ orm: null }));
 
 export function getOrm(url: string = databaseUrl()): Promise<MikroORM> {
-  if (shared.vobrikOrm?.url !== url) {
+  const shared = kept();
+  if (shared.orm?.url !== url) {
     // The database moved: what is asked on the old connections ends by itself.
-    void shared.vobrikOrm?.promise.then((o) => o.close(true)).catch(() => undefined);
+    void shared.orm?.promise.then((o) => o.close(true)).catch(() => undefined);
     const promise = MikroORM.init(ormConfig(url));
-    shared.vobrikOrm = { url, promise };
+    shared.orm = { url, promise };
     promise.catch(() => {
-      if (shared.vobrikOrm?.promise === promise) delete shared.vobrikOrm;
+      if (shared.orm?.promise === promise) shared.orm = null;
     });
   }
-  return shared.vobrikOrm!.promise;
+  return shared.orm!.promise;
 }
 
 /** A fresh unit of work. */
 export const openEm = async (): Promise<Em> => (await getOrm()).em.fork();
 
 export async function closeOrm(): Promise<void> {
-  const open = shared.vobrikOrm;
-  delete shared.vobrikOrm;
+  const shared = kept();
+  const open = shared.orm;
+  shared.orm = null;
   if (open) await (await open.promise).close(true);
 }
 

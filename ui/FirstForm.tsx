@@ -1,10 +1,9 @@
 'use client';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import { useActionState, useState } from 'react';
 import { LEVEL_KEYS, LEVEL_PROFILES } from '@/core/field/profile';
+import { TextBox } from './shared/TextBox';
 
 /** The first visit to an empty database. What was typed survives a refusal. */
 export function FirstForm({
@@ -38,28 +37,28 @@ export function FirstForm({
             {problem}
           </Alert>
         )}
-        <TextField label="Program" {...field('program')} />
-        <TextField
+        <TextBox label="Program" {...field('program')} />
+        <TextBox
           label="Level"
           select
           {...field('level')}
           helperText="Decides hashes, kickoffs and penalties; from memory, the rulebook governs."
         >
           {LEVEL_KEYS.map((k) => (
-            <MenuItem key={k} value={k}>
+            <option key={k} value={k}>
               {LEVEL_PROFILES[k].name}
-            </MenuItem>
+            </option>
           ))}
-        </TextField>
-        <TextField label="Season" {...field('season')} />
-        <TextField label="Team" {...field('teamName')} />
-        <TextField
+        </TextBox>
+        <TextBox label="Season" {...field('season')} />
+        <TextBox label="Team" {...field('teamName')} />
+        <TextBox
           label="Short key of the team"
           {...field('teamKey')}
           helperText="Up to twelve letters, such as HER: it stands in tables."
         />
-        <TextField label="Your name" autoComplete="username" {...field('memberName')} />
-        <TextField
+        <TextBox label="Your name" autoComplete="username" {...field('memberName')} />
+        <TextBox
           label="Password"
           type="password"
           autoComplete="new-password"

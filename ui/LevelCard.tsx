@@ -1,9 +1,9 @@
 'use client';
 /** The level profile: numbers and fouls as they ship, from memory, to be changed by an admin. */
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { PROFILE_NUMBERS, type LevelProfile, type ProfileChanges } from '@/core/field/profile';
+import { TextBox } from './shared/TextBox';
 
 const SIDES = ['offense', 'defense'] as const;
 
@@ -87,12 +87,12 @@ export function LevelCard({ base, level, busy, mayKeep, onKeep }: LevelCardProps
         >
           <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 10 }}>
             {PROFILE_NUMBERS.map((n) => (
-              <TextField
+              <TextBox
                 key={n.key}
                 type="number"
                 label={n.label}
                 value={numbers[n.key] ?? ''}
-                slotProps={{ htmlInput: { step: 'any' } }}
+                htmlInput={{ step: 'any' }}
                 onChange={(e) => setNumbers({ ...numbers, [n.key]: e.target.value })}
               />
             ))}

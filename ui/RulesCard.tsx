@@ -4,13 +4,12 @@ import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { DEFAULT_BUCKETS, OTHER_BUCKETS } from '@/core/field/situation';
 import { STRENGTH_RULES, TECHNIQUES, techniqueName, TIGHT_END_SCHOOLS, type StrengthRule } from '@/core/look';
 import { DEFAULT_RULES, SUCCESS_RULES, type StaffRules } from '@/core/read/staff-rules';
 import { readRules } from '@/core/read/read-rules';
+import { TextBox } from './shared/TextBox';
 
 const STRENGTH_WORD: Readonly<Record<StrengthRule, string>> = {
   receivers: 'more receivers',
@@ -62,7 +61,7 @@ export function RulesCard({
     if (read.ok) onKeep(read.rules);
   };
   const edge = (key: 'secondMedium' | 'secondLong' | 'thirdMedium' | 'thirdLong', label: string) => (
-    <TextField
+    <TextBox
       type="number"
       label={label}
       value={buckets[key]}
@@ -109,7 +108,7 @@ export function RulesCard({
           )}
           <div style={{ display: 'grid', gridTemplateColumns: 'repeat(2, 1fr)', gap: 10 }}>
             {order.map((r, i) => (
-              <TextField
+              <TextBox
                 key={i}
                 select
                 label={i === 0 ? 'strength by' : 'then by'}
@@ -118,15 +117,15 @@ export function RulesCard({
                   setOrder(order.map((x, j) => (j === i ? (e.target.value as StrengthRule | '') : x)))
                 }
               >
-                <MenuItem value="">nothing</MenuItem>
+                <option value="">nothing</option>
                 {STRENGTH_RULES.map((s) => (
-                  <MenuItem key={s} value={s}>
+                  <option key={s} value={s}>
                     {STRENGTH_WORD[s]}
-                  </MenuItem>
+                  </option>
                 ))}
-              </TextField>
+              </TextBox>
             ))}
-            <TextField
+            <TextBox
               select
               label="tight end numbers"
               value={school}
@@ -134,12 +133,12 @@ export function RulesCard({
               helperText={`inside out: ${end}`}
             >
               {TIGHT_END_SCHOOLS.map((s) => (
-                <MenuItem key={s} value={s}>
+                <option key={s} value={s}>
                   school {s}
-                </MenuItem>
+                </option>
               ))}
-            </TextField>
-            <TextField
+            </TextBox>
+            <TextBox
               select
               label="success"
               value={known?.name ?? 'own'}
@@ -150,14 +149,14 @@ export function RulesCard({
               helperText="percent of the distance on 1st, 2nd, 3rd and 4th"
             >
               {SUCCESS_RULES.map((r) => (
-                <MenuItem key={r.name} value={r.name}>
+                <option key={r.name} value={r.name}>
                   {r.name}
-                </MenuItem>
+                </option>
               ))}
-              <MenuItem value="own">own numbers</MenuItem>
-            </TextField>
+              <option value="own">own numbers</option>
+            </TextBox>
             {percent.map((p, i) => (
-              <TextField
+              <TextBox
                 key={i}
                 type="number"
                 label={`success ${['1st', '2nd', '3rd and 4th'][i]}, %`}
@@ -165,21 +164,21 @@ export function RulesCard({
                 onChange={(e) => setPercent(percent.map((x, j) => (j === i ? e.target.value : x)))}
               />
             ))}
-            <TextField
+            <TextBox
               type="number"
               label="box: yards outside the end man"
               value={box.lateral}
               onChange={(e) => setBox({ ...box, lateral: e.target.value })}
-              slotProps={{ htmlInput: { step: 0.5 } }}
+              htmlInput={{ step: 0.5 }}
             />
-            <TextField
+            <TextBox
               type="number"
               label="box: yards deep"
               value={box.depth}
               onChange={(e) => setBox({ ...box, depth: e.target.value })}
-              slotProps={{ htmlInput: { step: 0.5 } }}
+              htmlInput={{ step: 0.5 }}
             />
-            <TextField
+            <TextBox
               select
               label="situations"
               value={
@@ -195,15 +194,15 @@ export function RulesCard({
                 )
               }
             >
-              <MenuItem value="a">medium 3–6, extra long 11+</MenuItem>
-              <MenuItem value="b">medium 4–6, the first play of a drive folded in</MenuItem>
-              <MenuItem value="own">own edges</MenuItem>
-            </TextField>
+              <option value="a">medium 3–6, extra long 11+</option>
+              <option value="b">medium 4–6, the first play of a drive folded in</option>
+              <option value="own">own edges</option>
+            </TextBox>
             {edge('secondMedium', '2nd medium from')}
             {edge('secondLong', '2nd long from')}
             {edge('thirdMedium', '3rd medium from')}
             {edge('thirdLong', '3rd long from')}
-            <TextField
+            <TextBox
               type="number"
               label="3rd extra long from"
               value={buckets.thirdExtraLong ?? ''}

@@ -1,10 +1,10 @@
 'use client';
 import Button from '@mui/material/Button';
 import Alert from '@mui/material/Alert';
-import TextField from '@mui/material/TextField';
 import { useActionState, useEffect, useState } from 'react';
 import { restoredEpoch } from '@/client/SyncProvider';
 import { eraseReadings } from '@/client/offline';
+import { TextBox } from './shared/TextBox';
 
 export interface SignInFormProps {
   readonly enter: (before: string | null, form: FormData) => Promise<string | null>;
@@ -62,20 +62,14 @@ export function SignInForm({ enter, enterDemo, demo }: SignInFormProps) {
             {problem}
           </Alert>
         )}
-        <TextField
-          name="name"
-          label="Name"
-          autoComplete="username"
-          required
-          slotProps={{ htmlInput: { maxLength: 200 } }}
-        />
-        <TextField
+        <TextBox name="name" label="Name" autoComplete="username" required htmlInput={{ maxLength: 200 }} />
+        <TextBox
           name="password"
           label="Password"
           type="password"
           autoComplete="current-password"
           required
-          slotProps={{ htmlInput: { maxLength: 500 } }}
+          htmlInput={{ maxLength: 500 }}
         />
         <Button type="submit" variant="contained" disabled={busy}>
           Sign in

@@ -3,10 +3,10 @@
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { AuditInfo, BackupInfo, MemberInfo, SessionInfo } from '@/core/exchange/types';
 import { ROLES, type Role } from '@/core/staff';
+import { TextBox } from './shared/TextBox';
 
 export type RunChange = (
   change: { readonly op: string; readonly [field: string]: unknown },
@@ -128,7 +128,7 @@ export function OwnCard({
             });
           }}
         >
-          <TextField
+          <TextBox
             label="Current password"
             type="password"
             required
@@ -136,7 +136,7 @@ export function OwnCard({
             value={current}
             onChange={(e) => setCurrent(e.target.value)}
           />
-          <TextField
+          <TextBox
             label="New password"
             type="password"
             required

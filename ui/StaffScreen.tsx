@@ -3,8 +3,6 @@ import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import { useState, useTransition } from 'react';
 import type {
   AuditInfo,
@@ -20,6 +18,7 @@ import { LevelCard } from './LevelCard';
 import { RulesCard } from './RulesCard';
 import { AuditCard, BackupCard, OwnCard, RolesForm, type RunChange } from './StaffCards';
 import { useStaffRules } from './StaffRules';
+import { TextBox } from './shared/TextBox';
 
 export interface StaffScreenProps {
   readonly members: readonly MemberInfo[];
@@ -141,14 +140,14 @@ export function StaffScreen(props: StaffScreenProps) {
               }}
             >
               <h2>Add a member</h2>
-              <TextField
+              <TextBox
                 label="Name"
                 required
                 value={name}
                 autoComplete="off"
                 onChange={(e) => setName(e.target.value)}
               />
-              <TextField
+              <TextBox
                 label="First password"
                 type="password"
                 required
@@ -191,20 +190,15 @@ export function StaffScreen(props: StaffScreenProps) {
               }}
             >
               <h2>This week</h2>
-              <TextField label="Week" value={week} onChange={(e) => setWeek(e.target.value)} />
-              <TextField
-                select
-                label="Opponent"
-                value={opponent}
-                onChange={(e) => setOpponent(e.target.value)}
-              >
-                <MenuItem value="">none yet</MenuItem>
+              <TextBox label="Week" value={week} onChange={(e) => setWeek(e.target.value)} />
+              <TextBox select label="Opponent" value={opponent} onChange={(e) => setOpponent(e.target.value)}>
+                <option value="">none yet</option>
                 {teams.map((t) => (
-                  <MenuItem key={t.key} value={t.key}>
+                  <option key={t.key} value={t.key}>
                     {t.name}
-                  </MenuItem>
+                  </option>
                 ))}
-              </TextField>
+              </TextBox>
               <Button type="submit" variant="contained" disabled={busy}>
                 Save
               </Button>

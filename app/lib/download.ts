@@ -5,10 +5,12 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { Readable } from 'node:stream';
 import { Busy, Invalid } from '@/store/errors';
+import { keptInProcess } from '@/store/process';
 import type { Actor } from '@/core/exchange/types';
 import { startChild } from './child';
 
-let running = 0;
+/** Processes at work now, in all bundles of the server together. */
+const turns = (): { running: number } => keptInProcess('exports', () => ({ running: 0 }));
 const MOST_AT_ONCE = 2;
 
 /** The program as a file, written by a process of its own and sent from the disk. */
@@ -18,8 +20,9 @@ export async function exportInChild(
   now: Date,
   signal: AbortSignal,
 ): Promise<{ readonly body: ReadableStream; readonly bytes: number }> {
-  if (running >= MOST_AT_ONCE) throw new Busy('two exports are running already; try again in a moment');
-  running++;
+  if (turns().running >= MOST_AT_ONCE)
+    throw new Busy('two exports are running already; try again in a moment');
+  turns().running++;
   const folder = await mkdtemp(path.join(tmpdir(), 'vobrik-export-'));
   const file = path.join(folder, 'program');
   const remove = (): void => void rm(folder, { recursive: true, force: true });
@@ -47,6 +50,6 @@ export async function exportInChild(
     remove();
     throw error;
   } finally {
-    running--;
+    turns().running--;
   }
 }

@@ -9,6 +9,7 @@ import type { ReadableStream as NodeStream } from 'node:stream/web';
 import busboy from 'busboy';
 import { LIMITS } from '@/core/table';
 import { Busy, Invalid } from '@/store/errors';
+import { keptInProcess } from '@/store/process';
 import type { Actor, BookChoice } from '@/core/exchange/types';
 import { startChild } from './child';
 
@@ -68,7 +69,8 @@ export async function receive(request: Request): Promise<Upload> {
   return { folder, files, remove };
 }
 
-let running = 0;
+/** Processes at work now, in all bundles of the server together. */
+const turns = (): { running: number } => keptInProcess('imports', () => ({ running: 0 }));
 const MOST_AT_ONCE = 2;
 
 /** Imports in a child process; gives its steps and the outcome as JSON lines. Ends with the request: canceled, nothing is imported. */
@@ -79,11 +81,11 @@ export function importInChild(
   book: BookChoice,
   signal: AbortSignal,
 ): ReadableStream<Uint8Array> {
-  if (running >= MOST_AT_ONCE) {
+  if (turns().running >= MOST_AT_ONCE) {
     void upload.remove();
     throw new Busy('two imports are running already; try again in a moment');
   }
-  running++;
+  turns().running++;
   const encoder = new TextEncoder();
   let answered = false;
   let open = true;
@@ -104,7 +106,7 @@ export function importInChild(
       );
       stop = child.stop;
       void child.ended.then(({ code, memory }) => {
-        running--;
+        turns().running--;
         void upload.remove();
         if (!answered && !signal.aborted)
           write(

@@ -3,6 +3,7 @@ import { rulesOf } from '@/core/read/read-rules';
 import { checkRows, walkGame, type Finding, type WalkedSnap } from '@/core/rules';
 import { snapsOf, stampedGames } from '@/store/film';
 import { Kept } from '@/store/kept';
+import { keptInProcess } from '@/store/process';
 import { profilesOf } from '@/store/games';
 import { programOf } from '@/store/members';
 import type { Actor, GameInfo } from '@/core/exchange/types';
@@ -17,7 +18,6 @@ interface Walked {
   readonly rows: readonly WalkedSnap[];
   readonly findings: readonly Finding[];
 }
-const shared = globalThis as typeof globalThis & { vobrikWalked?: Kept<Walked> };
 
 /** Games of the program, walked and checked: all, or those a filter keeps. A game is walked once a revision and set of rules. */
 export async function walkedGames(
@@ -31,7 +31,7 @@ export async function walkedGames(
   ]);
   const rules = rulesOf(program.settings.rules);
   const settings = JSON.stringify([program.settings.profile ?? null, program.settings.rules ?? null]);
-  const kept = (shared.vobrikWalked ??= new Kept(60));
+  const kept = keptInProcess('walked', () => new Kept<Walked>(60));
   return Promise.all(
     all
       .filter((g) => wanted(g.info))

@@ -4,8 +4,8 @@ import { describe, expect, it } from 'vitest';
 import { DEMO_SEED, simulateSeason } from '../../demo/league';
 import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE } from '../field';
-import { buildColumns, countGame, isTendency, wilson } from '../read';
-import { answersIn, answersTo, countLinks } from './answers';
+import { answersIn, buildColumns, countGame, isTendency, wilson } from '../read';
+import { answersTo, countLinks } from './answers';
 import type { PlayCard, PlayLink } from './sheet';
 
 const counted = simulateSeason(DEMO_SEED, { tells: true, weeks: 4 })

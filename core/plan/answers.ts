@@ -1,31 +1,11 @@
 /** "Against this structure they play this": what a defense answered a structure with, counted. And what a play has been set up with. */
-import { FIRST_VALUE, groupBy, select, type Columns } from '../read/columns';
-import { wilson, type Rate } from '../read/rates';
-import type { PlayCard, PlayLink } from './sheet';
-
-export interface Answered {
-  readonly front: string | null;
-  readonly coverage: string | null;
-  readonly rate: Rate;
-  readonly rows: Uint32Array;
-}
+import { answersIn, type Answered } from '../read/answers';
+import { select, type Columns } from '../read/columns';
+import type { PlayCard, PlayLink, SheetCall } from './sheet';
 
 /** Fronts with their coverages that a team's defense showed against a structure at the snap. */
 export const answersTo = (columns: Columns, defense: string, structure: string): Answered[] =>
   answersIn(columns, select(columns, { defense: [defense], structureSnap: [structure] }));
-
-/** Fronts with their coverages among some snaps, most used first. Snaps without a tagged front are left out of n. */
-export function answersIn(columns: Columns, rows: Uint32Array, most = 4): Answered[] {
-  const tagged = rows.filter((i) => columns.text.front.codes[i]! >= FIRST_VALUE);
-  return groupBy(columns, tagged, ['front', 'coverage'], true)
-    .slice(0, most)
-    .map((g): Answered => ({
-      front: g.words[0] ?? null,
-      coverage: g.words[1] === '' || g.words[1] === '-' || g.words[1] === '?' ? null : (g.words[1] ?? null),
-      rate: wilson(g.rows.length, tagged.length),
-      rows: g.rows,
-    }));
-}
 
 export interface LinkCount {
   readonly link: PlayLink;
@@ -55,4 +35,28 @@ export function countLinks(
       : new Uint32Array(0);
     return { link, play: other, rows, ready: link.kind === 'complement' || rows.length >= link.least };
   });
+}
+
+export interface MissingSetup {
+  readonly call: SheetCall;
+  readonly link: LinkCount;
+}
+
+/** Set-ups that stand neither on the film nor before their play on this sheet. `numbers`: of calls, by id. */
+export function missingSetups(
+  calls: readonly SheetCall[],
+  numbers: ReadonlyMap<string, number>,
+  plays: readonly PlayCard[],
+  own: Columns,
+  team: string,
+): MissingSetup[] {
+  const numberOf = (call: SheetCall): number => numbers.get(call.id) ?? 0;
+  return calls.flatMap((call) =>
+    countLinks(call.play, plays, own, team)
+      .filter(({ link, ready }) => {
+        const before = calls.some((other) => other.play.id === link.play && numberOf(other) < numberOf(call));
+        return link.kind === 'set-up' && !ready && !before;
+      })
+      .map((link) => ({ call, link })),
+  );
 }

@@ -2,3 +2,4 @@ export * from './sheet';
 export * from './layout';
 export * from './print';
 export * from './answers';
+export * from './editing';

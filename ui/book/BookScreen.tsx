@@ -2,7 +2,6 @@
 /** The staff's words, each drawn from what it means: look one up, add, draw, merge, split; and the play list. */
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useMemo, useRef, useState, useTransition } from 'react';
 import {
@@ -29,12 +28,13 @@ import { TermChalk } from '../chalk/Chalk';
 import type { View } from '@/client/outbox';
 import { filmPath, WithFilm } from '../film/WithFilm';
 import { useUrlState } from '../useUrlState';
-import { Unsettled } from '../sync/SaveStatus';
+import { Unsettled } from '../sync/Unsettled';
 import { PlayList } from './PlayList';
 import { NotationField } from './NotationField';
 import { TermPanel } from './TermPanel';
 import { isRowChange, useBook, type RowChange } from './use-book';
 import { AliasDialog, listOf, MergeDialog, SplitDialog } from './WordDialogs';
+import { TextBox } from '../shared/TextBox';
 
 export interface BookScreenProps {
   /** Name and letters; the words are rows. */
@@ -132,7 +132,7 @@ export function BookScreen(props: BookScreenProps) {
         <span className="small quiet">
           {book.name}: {book.terms.length} terms, {plays.length} plays
         </span>
-        <TextField
+        <TextBox
           label="find a term"
           value={url.get('find') ?? ''}
           onChange={(e) => setUrl({ find: e.target.value || null })}
@@ -388,14 +388,14 @@ function AddTerm({
       }}
     >
       <h2>Add to {TERM_KIND_LABEL[kind]}</h2>
-      <TextField
+      <TextBox
         label="Word"
         required
         value={word}
         onChange={(e) => setWord(e.target.value)}
-        slotProps={{ htmlInput: { maxLength: 60 } }}
+        htmlInput={{ maxLength: 60 }}
       />
-      <TextField
+      <TextBox
         label="Also said"
         placeholder="tight trips, tt"
         value={aliases}

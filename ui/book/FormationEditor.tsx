@@ -2,8 +2,6 @@
 /** A formation made by hand: eleven points on a field to scale, dragged or moved by keys, typed, or begun from another. */
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, useState, useTransition } from 'react';
@@ -41,6 +39,7 @@ import { useBook } from './use-book';
 import { listOf } from './WordDialogs';
 import type { Pulled } from '@/core/sync';
 import type { View } from '@/client/outbox';
+import { TextBox } from '../shared/TextBox';
 
 export interface FormationEditorProps {
   readonly base: Book;
@@ -292,12 +291,12 @@ export function FormationEditor({
         >
           Try a motion
         </Button>
-        <TextField select label="ball on" value={hash} onChange={(e) => setHash(e.target.value as Hash)}>
-          <MenuItem value="L">left hash</MenuItem>
-          <MenuItem value="M">middle</MenuItem>
-          <MenuItem value="R">right hash</MenuItem>
-        </TextField>
-        <TextField
+        <TextBox select label="ball on" value={hash} onChange={(e) => setHash(e.target.value as Hash)}>
+          <option value="L">left hash</option>
+          <option value="M">middle</option>
+          <option value="R">right hash</option>
+        </TextBox>
+        <TextBox
           select
           label="game"
           value={levelKey}
@@ -308,11 +307,11 @@ export function FormationEditor({
           }}
         >
           {LEVEL_KEYS.map((k) => (
-            <MenuItem key={k} value={k}>
+            <option key={k} value={k}>
               {profiles[k].name}
-            </MenuItem>
+            </option>
           ))}
-        </TextField>
+        </TextBox>
         <span style={{ marginLeft: 'auto', display: 'flex', gap: 8 }}>
           <Button onClick={() => saveSvg(drawing, word || 'formation')}>SVG</Button>
           <Button onClick={() => void savePng(drawing, word || 'formation')}>PNG</Button>
@@ -458,18 +457,18 @@ export function FormationEditor({
                 take(typed);
               }}
             >
-              <TextField
+              <TextBox
                 label="By words"
                 placeholder="trips r h tight"
                 value={typed}
                 onChange={(e) => setTyped(e.target.value)}
                 helperText="a formation and its side, then letter and landmark (tight, wing, slot, hash, numbers, wide, split, stack, on, off), or points such as X-16 H+6o1"
-                slotProps={{ htmlInput: { className: 'mono', maxLength: 200 } }}
+                htmlInput={{ className: 'mono', maxLength: 200 }}
               />
               <Button type="submit" variant="outlined">
                 Place them
               </Button>
-              <TextField
+              <TextBox
                 select
                 label="Begin from"
                 value=""
@@ -481,11 +480,11 @@ export function FormationEditor({
                 {book.terms
                   .filter((t) => t.kind === 'formation' && t.spots)
                   .map((t) => (
-                    <MenuItem key={t.id} value={t.id}>
+                    <option key={t.id} value={t.id}>
                       {t.word}
-                    </MenuItem>
+                    </option>
                   ))}
-              </TextField>
+              </TextBox>
             </form>
           )}
           <form
@@ -496,7 +495,7 @@ export function FormationEditor({
               keep();
             }}
           >
-            <TextField
+            <TextBox
               label="Name"
               required
               value={word}
@@ -507,9 +506,9 @@ export function FormationEditor({
                   ? 'the word stays; logged snaps are written with it'
                   : `kept strong right${s.side === 'L' ? ' (turned round)' : ''}; say l or r after the word`
               }
-              slotProps={{ htmlInput: { maxLength: 60 } }}
+              htmlInput={{ maxLength: 60 }}
             />
-            <TextField
+            <TextBox
               label="Also said"
               value={aliases}
               onChange={(e) => setAliases(e.target.value)}

@@ -1,10 +1,10 @@
 'use client';
 /** A meaning as text: each part that cannot be read is underlined where it stands and named below, a click away. */
-import TextField from '@mui/material/TextField';
 import TextareaAutosize from '@mui/material/TextareaAutosize';
 import { createContext, forwardRef, use, useRef, type ComponentProps } from 'react';
 import { DEFINITION_HINT, type DefinedKind, type DefinitionRead } from '@/core/book';
 import { notationSentence, type NotationProblem } from '@/core/look';
+import { TextBox } from '../shared/TextBox';
 
 /** Problems named at once; the others follow as these are mended. */
 const MOST_NAMED = 4;
@@ -57,7 +57,7 @@ export function NotationField({ kind, text, read, disabled, note, onText }: Nota
   };
   return (
     <Marks value={{ text, problems }}>
-      <TextField
+      <TextBox
         label="Means"
         multiline
         value={text}
@@ -66,10 +66,8 @@ export function NotationField({ kind, text, read, disabled, note, onText }: Nota
         error={problems.length > 0}
         helperText={note ? `${note}; ${DEFINITION_HINT[kind]}` : DEFINITION_HINT[kind]}
         onChange={(e) => onText(e.target.value)}
-        slotProps={{
-          input: { inputComponent: MarkedTextarea as never },
-          htmlInput: { className: 'mono', maxLength: 2000, spellCheck: false },
-        }}
+        inputComponent={MarkedTextarea as never}
+        htmlInput={{ className: 'mono', maxLength: 2000, spellCheck: false }}
       />
       {problems.length > 0 && (
         <ul className="todo small" aria-label="What cannot be read" aria-live="polite">

@@ -2,8 +2,6 @@
 /** The play list: each play drawn with every man's job, the other pictures it can be shown from and what they cost, its set-ups and complements. */
 import { gameNames } from '@/core/exchange/names';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import { Fragment, useMemo, useState } from 'react';
 import {
   drawSnap,
@@ -34,6 +32,7 @@ import { useStaffRules } from '../StaffRules';
 import { useUrlState } from '../useUrlState';
 import type { BookScreenProps, Run } from './BookScreen';
 import type { RowChange } from './use-book';
+import { TextBox } from '../shared/TextBox';
 
 interface PlayListProps extends Omit<BookScreenProps, 'base' | 'terms' | 'plays'> {
   readonly book: Book;
@@ -211,19 +210,19 @@ function PlayPanel({
           }}
         >
           <div style={{ display: 'grid', gridTemplateColumns: '1fr 1.4fr', gap: 8 }}>
-            <TextField
+            <TextBox
               select
               label="Link"
               value={draft.kind}
               onChange={(e) => setDraft({ ...draft, kind: e.target.value as PlayLink['kind'] })}
             >
               {LINK_KINDS.map((k) => (
-                <MenuItem key={k} value={k}>
+                <option key={k} value={k}>
                   {k}
-                </MenuItem>
+                </option>
               ))}
-            </TextField>
-            <TextField
+            </TextBox>
+            <TextBox
               select
               label="Play"
               value={draft.play}
@@ -232,34 +231,34 @@ function PlayPanel({
               {plays
                 .filter((p) => p.id !== play.id)
                 .map((p) => (
-                  <MenuItem key={p.id} value={p.id}>
+                  <option key={p.id} value={p.id}>
                     {p.name}
-                  </MenuItem>
+                  </option>
                 ))}
-            </TextField>
+            </TextBox>
           </div>
           {draft.kind === 'set-up' ? (
-            <TextField
+            <TextBox
               label="Shown at least"
               type="number"
               value={draft.least}
               onChange={(e) => setDraft({ ...draft, least: Number(e.target.value) })}
-              slotProps={{ htmlInput: { min: 1, max: 99 } }}
+              htmlInput={{ min: 1, max: 99 }}
             />
           ) : (
-            <TextField
+            <TextBox
               select
               label="When"
               value={draft.trigger ?? ''}
               onChange={(e) => setDraft({ ...draft, trigger: e.target.value || null })}
             >
-              <MenuItem value="">any time</MenuItem>
+              <option value="">any time</option>
               {Object.values(TRIGGERS).map((t) => (
-                <MenuItem key={t} value={t}>
+                <option key={t} value={t}>
                   {t}
-                </MenuItem>
+                </option>
               ))}
-            </TextField>
+            </TextBox>
           )}
           <Button type="submit" variant="outlined" disabled={busy || draft.play === ''}>
             Link it
@@ -430,9 +429,9 @@ function AddPlay({
     book.terms
       .filter((t) => t.kind === kind)
       .map((t) => (
-        <MenuItem key={t.id} value={storedValue(t)}>
+        <option key={t.id} value={storedValue(t)}>
           {t.word}
-        </MenuItem>
+        </option>
       ));
   const noRun = profile.players !== 11 && chosen?.kind === 'run';
   return (
@@ -458,42 +457,42 @@ function AddPlay({
       }}
     >
       <h2>Add a play</h2>
-      <TextField label="Name" required {...field('name')} slotProps={{ htmlInput: { maxLength: 80 } }} />
-      <TextField
+      <TextBox label="Name" required {...field('name')} htmlInput={{ maxLength: 80 }} />
+      <TextBox
         label="Personnel"
         placeholder="11"
         {...field('personnel')}
         error={play.personnel !== '' && !/^[0-5][0-5]$/.test(play.personnel)}
         helperText="two digits: backs, tight ends"
       />
-      <TextField select label="Formation" {...field('formation')}>
-        <MenuItem value="">any</MenuItem>
+      <TextBox select label="Formation" {...field('formation')}>
+        <option value="">any</option>
         {words('formation')}
-      </TextField>
+      </TextBox>
       <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 8 }}>
-        <TextField select label="Strong side" {...field('formationSide')}>
-          <MenuItem value="">either</MenuItem>
-          <MenuItem value="L">left</MenuItem>
-          <MenuItem value="R">right</MenuItem>
-        </TextField>
-        <TextField select label="Backfield" {...field('backfield')}>
-          <MenuItem value="">any</MenuItem>
+        <TextBox select label="Strong side" {...field('formationSide')}>
+          <option value="">either</option>
+          <option value="L">left</option>
+          <option value="R">right</option>
+        </TextBox>
+        <TextBox select label="Backfield" {...field('backfield')}>
+          <option value="">any</option>
           {words('backfield')}
-        </TextField>
-        <TextField select label="Motion" {...field('motion')}>
-          <MenuItem value="">none</MenuItem>
+        </TextBox>
+        <TextBox select label="Motion" {...field('motion')}>
+          <option value="">none</option>
           {words('motion')}
-        </TextField>
-        <TextField select label="by" {...field('motionBy')} disabled={play.motion === ''}>
-          <MenuItem value="">nobody</MenuItem>
+        </TextBox>
+        <TextBox select label="by" {...field('motionBy')} disabled={play.motion === ''}>
+          <option value="">nobody</option>
           {book.letters.map((l) => (
-            <MenuItem key={l} value={l}>
+            <option key={l} value={l}>
               {l}
-            </MenuItem>
+            </option>
           ))}
-        </TextField>
+        </TextBox>
       </div>
-      <TextField
+      <TextBox
         select
         required
         label="Concept"
@@ -502,16 +501,16 @@ function AddPlay({
         helperText={noRun ? `${profile.name} has no runs from scrimmage; check your organizer’s rules` : ''}
       >
         {concepts.map((t) => (
-          <MenuItem key={t.id} value={`${t.kind}|${storedValue(t)}`}>
+          <option key={t.id} value={`${t.kind}|${storedValue(t)}`}>
             {t.word}, {t.kind}
-          </MenuItem>
+          </option>
         ))}
-      </TextField>
-      <TextField select label="Direction" {...field('direction')}>
-        <MenuItem value="">either</MenuItem>
-        <MenuItem value="L">left</MenuItem>
-        <MenuItem value="R">right</MenuItem>
-      </TextField>
+      </TextBox>
+      <TextBox select label="Direction" {...field('direction')}>
+        <option value="">either</option>
+        <option value="L">left</option>
+        <option value="R">right</option>
+      </TextBox>
       <Button type="submit" variant="contained" disabled={busy || !chosen}>
         Add
       </Button>

@@ -7,12 +7,11 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import { useEffect, useState } from 'react';
 import type { Book, Term } from '@/core/book';
 import type { SplitPreview } from '@/core/exchange/types';
 import { SNAP_FIELDS, type SnapField } from '@/core/snap';
+import { TextBox } from '../shared/TextBox';
 
 export const listOf = (text: string): string[] =>
   text
@@ -44,15 +43,15 @@ export function MergeDialog({
           {count} logged {count === 1 ? 'snap' : 'snaps'} and the play list will say the other term instead; “
           {term.word}” becomes one of its aliases, so typing it still works. It can be undone.
         </p>
-        <TextField select label="Keep" value={keep} onChange={(e) => setKeep(e.target.value)}>
+        <TextBox select label="Keep" value={keep} onChange={(e) => setKeep(e.target.value)}>
           {book.terms
             .filter((t) => t.kind === term.kind && t.id !== term.id)
             .map((t) => (
-              <MenuItem key={t.id} value={t.id}>
+              <option key={t.id} value={t.id}>
                 {t.word}
-              </MenuItem>
+              </option>
             ))}
-        </TextField>
+        </TextBox>
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Leave as it is</Button>
@@ -81,22 +80,22 @@ export function AliasDialog({
     <Dialog open onClose={onClose} aria-labelledby="alias-title" fullWidth maxWidth="sm">
       <DialogTitle id="alias-title">Other words for “{term.word}”</DialogTitle>
       <DialogContent>
-        <TextField
+        <TextBox
           fullWidth
-          margin="dense"
+          sx={{ my: 1 }}
           label="Also said"
           value={text}
           onChange={(e) => setText(e.target.value)}
           helperText="commas between"
         />
-        <TextField
+        <TextBox
           fullWidth
           multiline
-          margin="dense"
+          sx={{ my: 1 }}
           label="Notes"
           value={notes}
           onChange={(e) => setNotes(e.target.value)}
-          slotProps={{ htmlInput: { maxLength: 2000 } }}
+          htmlInput={{ maxLength: 2000 }}
         />
       </DialogContent>
       <DialogActions>
@@ -161,7 +160,7 @@ export function SplitDialog({ book, term, busy, preview, onSplit, onClose }: Spl
             {problem}
           </p>
         )}
-        <TextField
+        <TextBox
           select
           label="When"
           value={field}
@@ -171,11 +170,11 @@ export function SplitDialog({ book, term, busy, preview, onSplit, onClose }: Spl
           }}
         >
           {Object.keys(seen?.choices ?? {}).map((f) => (
-            <MenuItem key={f} value={f}>
+            <option key={f} value={f}>
               {SNAP_FIELDS[f as SnapField]?.label ?? f}
-            </MenuItem>
+            </option>
           ))}
-        </TextField>
+        </TextBox>
         {field && (
           <div role="group" aria-label="is one of">
             {(seen?.choices[field] ?? []).map(([v, n]) => (
@@ -195,22 +194,22 @@ export function SplitDialog({ book, term, busy, preview, onSplit, onClose }: Spl
             ))}
           </div>
         )}
-        <TextField select label="They say" value={to} onChange={(e) => setTo(e.target.value)}>
-          <MenuItem value="new">a new term …</MenuItem>
+        <TextBox select label="They say" value={to} onChange={(e) => setTo(e.target.value)}>
+          <option value="new">a new term …</option>
           {book.terms
             .filter((t) => t.kind === term.kind && t.id !== term.id)
             .map((t) => (
-              <MenuItem key={t.id} value={t.id}>
+              <option key={t.id} value={t.id}>
                 {t.word}
-              </MenuItem>
+              </option>
             ))}
-        </TextField>
+        </TextBox>
         {to === 'new' && (
-          <TextField
+          <TextBox
             label="New term"
             value={word}
             onChange={(e) => setWord(e.target.value)}
-            slotProps={{ htmlInput: { maxLength: 60 } }}
+            htmlInput={{ maxLength: 60 }}
             helperText="begins with the same picture; draw it anew afterwards"
           />
         )}

@@ -1,5 +1,5 @@
 'use client';
-/** What can be typed and pressed here: the line of hints below the snap line, and the help behind "?". */
+/** What can be typed and pressed here: the help behind "?". */
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
@@ -7,24 +7,9 @@ import { HELP } from '@/core/line';
 import { LOG_COMMANDS } from '@/core/log';
 import { chordWords } from '../shared/keys';
 
-export function HintLine({ status }: { readonly status: string }) {
+export default function LogHelp({ onClose }: { readonly onClose: () => void }) {
   return (
-    <p className="small quiet hints">
-      <span role="status" data-testid="said">
-        {status}
-      </span>
-      {LOG_COMMANDS.filter((c) => c.hint).map((c) => (
-        <span key={c.id}>
-          <kbd>{chordWords(c.keys[0]!)}</kbd> {c.label}
-        </span>
-      ))}
-    </p>
-  );
-}
-
-export function LogHelp({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
-  return (
-    <Dialog open={open} onClose={onClose} aria-labelledby="help-title" maxWidth="md">
+    <Dialog open onClose={onClose} aria-labelledby="help-title" maxWidth="md">
       <DialogTitle id="help-title">The snap line</DialogTitle>
       <DialogContent>
         <table className="rows">

@@ -2,6 +2,7 @@
 /** Log: the strip, the line, the drawing, the arithmetic. All of it by keyboard. */
 import { gameName } from '@/core/exchange/names';
 import { useMemo, useRef } from 'react';
+import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { lookOf, type Book } from '@/core/book';
 import { lookSentences, peopleNote, type LookCode } from '@/core/look';
@@ -16,16 +17,18 @@ import type { GameInfo, TeamInfo } from '@/core/exchange/types';
 import { useScope, useSync } from '@/client/SyncProvider';
 import { Chalk } from '../chalk/Chalk';
 import { LookCard } from '../look/LookCard';
-import { useScreenCommands, type ScreenCommand } from '../shared/commands';
-import { chordOf, chordWords } from '../shared/keys';
+import { useCommandList, type ScreenCommand } from '../shared/commands';
+import { chordOf } from '../shared/keys';
 import { useStaffRules } from '../StaffRules';
 import { useAlive } from '../useAlive';
 import { FieldStrip } from './FieldStrip';
 import { Arithmetic, ReviewCard, StartCard } from './LogCards';
-import { HintLine, LogHelp } from './LogHelp';
+import { HintLine } from './HintLine';
 import { SnapLine } from './SnapLine';
 import { ToSettle } from './ToSettle';
 import { useLogSession } from './useLogSession';
+
+const LogHelp = dynamic(() => import('./LogHelp'), { ssr: false });
 
 export interface LogScreenProps {
   readonly game: GameInfo;
@@ -130,13 +133,14 @@ export function LogScreen(props: LogScreenProps) {
 
   const now = useRef({ session, view });
   now.current = { session, view };
-  useScreenCommands(
+  useCommandList(
     useMemo(
       (): ScreenCommand[] =>
         LOG_COMMANDS.filter((c) => c.id !== 'accept').map((c) => ({
           id: c.id,
           label: c.label,
-          keys: chordWords(c.keys[0]!),
+          chords: c.keys,
+          own: true,
           run: () => {
             const event = c.event(now.current.session, now.current.view, [info.home, info.away]);
             if (event) send(event);
@@ -230,7 +234,7 @@ export function LogScreen(props: LogScreenProps) {
           onClose={() => send({ type: 'panel', panel: null })}
         />
       )}
-      <LogHelp open={session.panel === 'help'} onClose={() => send({ type: 'panel', panel: null })} />
+      {session.panel === 'help' && <LogHelp onClose={() => send({ type: 'panel', panel: null })} />}
     </>
   );
 }

@@ -1,12 +1,11 @@
 'use client';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import { useActionState, useState } from 'react';
 import { LEVEL_KEYS, LEVEL_PROFILES } from '@/core/field/profile';
 import { PHASES } from '@/core/table/schema';
 import type { TeamInfo } from '@/core/exchange/types';
+import { TextBox } from '../shared/TextBox';
 
 export function NewGameForm({
   open,
@@ -41,48 +40,48 @@ export function NewGameForm({
       )}
       {(['away', 'home'] as const).map((side) => (
         <div key={side} style={{ display: 'grid', gap: 8 }}>
-          <TextField select required label={side === 'away' ? 'Away' : 'Home'} {...field(side)}>
+          <TextBox select required label={side === 'away' ? 'Away' : 'Home'} {...field(side)}>
             {teams.map((t) => (
-              <MenuItem key={t.key} value={t.key}>
+              <option key={t.key} value={t.key}>
                 {t.name}
-              </MenuItem>
+              </option>
             ))}
-            <MenuItem value="new">a new team …</MenuItem>
-          </TextField>
+            <option value="new">a new team …</option>
+          </TextBox>
           {typed[side] === 'new' ? (
-            <TextField label={`Name of the ${side} team`} {...field(`${side}Name`)} />
+            <TextBox label={`Name of the ${side} team`} {...field(`${side}Name`)} />
           ) : (
             <input type="hidden" name={`${side}Name`} value="" />
           )}
         </div>
       ))}
-      <TextField label="Date" placeholder="2026-10-31" {...field('date')} />
-      <TextField label="Week" {...field('week')} />
-      <TextField
+      <TextBox label="Date" placeholder="2026-10-31" {...field('date')} />
+      <TextBox label="Week" {...field('week')} />
+      <TextBox
         select
         label="Kind of film"
         {...field('phase')}
         helperText="practice and borrowed film never counts as what a team does in games"
       >
         {PHASES.map((p) => (
-          <MenuItem key={p} value={p}>
+          <option key={p} value={p}>
             {p.replace(/_/g, ' ')}
-          </MenuItem>
+          </option>
         ))}
-      </TextField>
-      <TextField
+      </TextBox>
+      <TextBox
         select
         label="Level"
         {...field('level')}
         helperText="7-on-7 and flag have their own field and are counted apart"
       >
-        <MenuItem value="">as the program</MenuItem>
+        <option value="">as the program</option>
         {LEVEL_KEYS.map((k) => (
-          <MenuItem key={k} value={k}>
+          <option key={k} value={k}>
             {LEVEL_PROFILES[k].name}
-          </MenuItem>
+          </option>
         ))}
-      </TextField>
+      </TextBox>
       <Button type="submit" variant="contained" disabled={busy}>
         Start game
       </Button>

@@ -4,7 +4,7 @@ import { formatLine } from '@/core/line';
 import { placeAfter, type Event, type LoggedGame } from '@/core/log';
 import type { SnapFields } from '@/core/snap';
 import type { Queued } from '@/core/sync';
-import { Unsettled } from '../sync/SaveStatus';
+import { Unsettled } from '../sync/Unsettled';
 
 interface ToSettleProps {
   readonly game: LoggedGame;

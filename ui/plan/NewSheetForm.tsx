@@ -1,10 +1,9 @@
 'use client';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import { useActionState, useState } from 'react';
 import type { TeamInfo } from '@/core/exchange/types';
+import { TextBox } from '../shared/TextBox';
 
 export function NewSheetForm({
   start,
@@ -28,8 +27,8 @@ export function NewSheetForm({
           {problem}
         </Alert>
       )}
-      <TextField name="name" label="Name" value={name} onChange={(e) => setName(e.target.value)} />
-      <TextField
+      <TextBox name="name" label="Name" value={name} onChange={(e) => setName(e.target.value)} />
+      <TextBox
         name="opponent"
         label="Against"
         select
@@ -38,11 +37,11 @@ export function NewSheetForm({
         onChange={(e) => setAgainst(e.target.value)}
       >
         {teams.map((t) => (
-          <MenuItem key={t.key} value={t.key}>
+          <option key={t.key} value={t.key}>
             {t.name}
-          </MenuItem>
+          </option>
         ))}
-      </TextField>
+      </TextBox>
       {teams.length === 0 && <p className="small quiet">There is no other team yet; open a game first.</p>}
       <Button type="submit" variant="contained" disabled={busy || against === ''}>
         Start

@@ -1,7 +1,7 @@
 'use client';
 /** The sheet's own name in the page's heading: pressed, it is typed anew. */
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { TextBox } from '../shared/TextBox';
 
 export function SheetName({
   name,
@@ -41,13 +41,13 @@ export function SheetName({
       <h1 className="hide">
         {name}: {rest}
       </h1>
-      <TextField
+      <TextBox
         autoFocus
         label="name of the sheet"
         value={typed}
         onChange={(e) => setTyped(e.target.value)}
         onBlur={done}
-        slotProps={{ htmlInput: { maxLength: 120 } }}
+        htmlInput={{ maxLength: 120 }}
         onKeyDown={(e) => {
           e.stopPropagation();
           if (e.key === 'Enter') done();

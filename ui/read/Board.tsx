@@ -2,7 +2,7 @@
 /** The situation board: a row a bucket, a mark a snap where it was played; bars only when there are too many to see. */
 import { useId } from 'react';
 import type { Zone } from '@/core/field/situation';
-import { MARK_YARDS, type BoardRow } from '@/core/read';
+import { MARK_YARDS, type BoardRow, type Cell } from '@/core/read';
 import { RateBar } from '../charts/RateBar';
 
 const WIDTH = 620;
@@ -12,11 +12,6 @@ const MARK_TALL = 6.4;
 const MOST_MARKS = 9;
 const BAR_TALL = 58;
 const x = (column: number): number => (column * MARK_YARDS * WIDTH) / 100;
-
-export interface Cell {
-  readonly bucket: string;
-  readonly zone: string | null;
-}
 
 export interface BoardProps {
   readonly board: readonly BoardRow[];

@@ -1,18 +1,9 @@
 'use client';
-/** The snaps behind a number, one after another: drawing, situation, tags. */
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
-import Link from 'next/link';
-import { useEffect, useRef, useState } from 'react';
+/** The reel behind a number; its code comes when it is first asked for. */
+import dynamic from 'next/dynamic';
 import type { Book } from '@/core/book';
-import { formatClock, formatDownDistance, formatSpot, hashWord, type LevelProfile } from '@/core/field';
-import { echoOf } from '@/core/line';
+import type { LevelProfile } from '@/core/field';
 import type { CountedSnap } from '@/core/read';
-import { SNAP_FIELDS, type Snap } from '@/core/snap';
-import { Chalk } from '../chalk/Chalk';
-import { LookCard } from '../look/LookCard';
 
 export interface ReelProps {
   readonly title: string;
@@ -23,118 +14,4 @@ export interface ReelProps {
   readonly onClose: () => void;
 }
 
-const situation = (s: Snap): string =>
-  s.down === null || s.distance === null
-    ? (s.unit ?? '')
-    : `${formatDownDistance(s.down, s.distance, s.toGoal)}${s.toGoal === null ? '' : `, ${formatSpot(s.toGoal)}`}`;
-const called = (s: Snap): string =>
-  `${s.concept && s.concept !== '-' && s.concept !== '?' ? s.concept : (s.play ?? 'not tagged')}${s.gain === null ? '' : ` ${s.gain > 0 ? '+' : ''}${s.gain}`}`;
-
-export function Reel({ title, snaps, book, profile, gameName, onClose }: ReelProps) {
-  const [at, setAt] = useState(0);
-  const [card, setCard] = useState(false);
-  const list = useRef<HTMLOListElement>(null);
-  const current = snaps[Math.min(at, snaps.length - 1)];
-  useEffect(() => {
-    list.current?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: 'nearest' });
-  }, [at]);
-  const go = (by: number) => setAt((i) => Math.max(0, Math.min(snaps.length - 1, i + by)));
-  return (
-    <Dialog
-      open
-      onClose={onClose}
-      fullWidth
-      maxWidth="lg"
-      aria-labelledby="reel-title"
-      onKeyDown={(e) => {
-        if (e.key === 'ArrowDown' || e.key === 'ArrowRight') {
-          e.preventDefault();
-          go(1);
-        } else if (e.key === 'ArrowUp' || e.key === 'ArrowLeft') {
-          e.preventDefault();
-          go(-1);
-        }
-      }}
-    >
-      <DialogTitle id="reel-title" style={{ display: 'flex', justifyContent: 'space-between', gap: 12 }}>
-        <span>
-          {title}: {snaps.length} {snaps.length === 1 ? 'snap' : 'snaps'}
-        </span>
-        <Button onClick={onClose}>Close</Button>
-      </DialogTitle>
-      <DialogContent style={{ height: '70vh' }}>
-        {!current ? (
-          <p>No snaps stand behind this number.</p>
-        ) : (
-          <div className="reel">
-            <ol ref={list} aria-label="Snaps of the reel" tabIndex={0}>
-              {snaps.map((s, i) => (
-                <li key={s.snap.snapId}>
-                  <button
-                    type="button"
-                    className="plain"
-                    aria-current={i === at}
-                    onClick={() => setAt(i)}
-                    data-testid="reel-snap"
-                  >
-                    <strong>{situation(s.snap)}</strong>
-                    <br />
-                    <span className="small quiet">
-                      {called(s.snap)} · Q{s.snap.quarter ?? '?'}
-                      {s.snap.clock === null ? '' : ` ${formatClock(s.snap.clock)}`}
-                    </span>
-                  </button>
-                </li>
-              ))}
-            </ol>
-            <div style={{ minWidth: 0, overflowY: 'auto' }} tabIndex={0} role="group" aria-label="The snap">
-              <div className="cardhead">
-                <h2>
-                  {gameName(current.snap.game)}, snap {current.number}
-                </h2>
-                <span style={{ display: 'flex', gap: 12 }}>
-                  <button type="button" className="plain" onClick={() => setCard(true)}>
-                    look card
-                  </button>
-                  <Link href={`/log/${encodeURIComponent(current.snap.game)}?snap=${current.snap.snapId}`}>
-                    open in Log
-                  </Link>
-                </span>
-              </div>
-              <p style={{ fontSize: 17, fontWeight: 650 }}>
-                {situation(current.snap)}
-                {current.snap.hash ? `, ${hashWord(current.snap.hash)}` : ''}
-              </p>
-              <Chalk
-                book={book}
-                profile={profile}
-                fields={current.snap}
-                hash={current.snap.hash}
-                height={230}
-              />
-              <dl className="tagsheet">
-                {echoOf(current.snap)
-                  .filter((e) => !SNAP_FIELDS[e.field].titled && e.value !== 'false')
-                  .map((e) => (
-                    <div key={e.field}>
-                      <dt>{e.label}</dt>
-                      <dd>{e.value}</dd>
-                    </div>
-                  ))}
-              </dl>
-            </div>
-          </div>
-        )}
-        {card && current && (
-          <LookCard
-            book={book}
-            profile={profile}
-            fields={current.snap}
-            hash={current.snap.hash}
-            onClose={() => setCard(false)}
-          />
-        )}
-      </DialogContent>
-    </Dialog>
-  );
-}
+export const Reel = dynamic<ReelProps>(() => import('./ReelDialog'), { ssr: false });

@@ -6,6 +6,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { pathOf, type Place } from '@/core/exchange/places';
 import { useCommands } from './commands';
+import { chordWords } from './keys';
 
 export interface PaletteProps {
   readonly screens: readonly { readonly href: string; readonly label: string }[];
@@ -76,7 +77,7 @@ export default function Palette({ screens, football, onClose }: PaletteProps) {
                   }}
                 >
                   <span>{c.label}</span>
-                  {c.keys && <kbd>{c.keys}</kbd>}
+                  {c.chords[0] && <kbd>{chordWords(c.chords[0])}</kbd>}
                 </Command.Item>
               ))}
             </Command.Group>

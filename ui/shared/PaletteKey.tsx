@@ -1,19 +1,24 @@
 'use client';
-/** The way into the palette, by key and by button. Its code comes when it is first asked for. */
+/** The ways into the palette and the help, by key and by button. Their code comes when it is first asked for. */
 import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
 import { chordOf } from './keys';
 import type { PaletteProps } from './Palette';
 
 const Palette = dynamic(() => import('./Palette'), { ssr: false });
+const KeysHelp = dynamic(() => import('./KeysHelp'), { ssr: false });
+
+type Panel = 'palette' | 'keys';
+const PANELS: Readonly<Record<string, Panel>> = { 'Mod+K': 'palette', 'Mod+/': 'keys' };
 
 export function PaletteKey(props: Omit<PaletteProps, 'onClose'>) {
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useState<Panel | null>(null);
   useEffect(() => {
     const onKey = (e: KeyboardEvent): void => {
-      if (chordOf(e) !== 'Mod+K') return;
+      const panel = PANELS[chordOf(e)];
+      if (!panel) return;
       e.preventDefault();
-      setOpen((now) => !now);
+      setOpen((now) => (now === panel ? null : panel));
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
@@ -23,12 +28,21 @@ export function PaletteKey(props: Omit<PaletteProps, 'onClose'>) {
       <button
         type="button"
         className="plain small"
-        onClick={() => setOpen(true)}
+        onClick={() => setOpen('palette')}
         aria-label="Go to or do, Ctrl K"
       >
         go to <kbd>Ctrl K</kbd>
       </button>
-      {open && <Palette {...props} onClose={() => setOpen(false)} />}
+      <button
+        type="button"
+        className="plain small"
+        onClick={() => setOpen('keys')}
+        aria-label="Keys of this screen, Ctrl /"
+      >
+        keys
+      </button>
+      {open === 'palette' && <Palette {...props} onClose={() => setOpen(null)} />}
+      {open === 'keys' && <KeysHelp onClose={() => setOpen(null)} />}
     </>
   );
 }

@@ -1,13 +1,13 @@
 'use client';
-/** The commands of the screen that is shown: it says them, the palette lists them. */
-import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
+/** The commands of the screen that is shown: it says them, keys run them, the palette and the help list them. */
+import { createContext, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { chordOf } from './keys';
+import { SCREEN_COMMANDS, type CommandId, type CommandSpec, type ScreenName } from './screen-commands';
 
-export interface ScreenCommand {
-  readonly id: string;
-  readonly label: string;
-  /** As on key caps; none: by the palette only. */
-  readonly keys: string | null;
+export interface ScreenCommand extends CommandSpec {
   readonly run: () => void;
+  /** The screen hears its keys itself. */
+  readonly own?: boolean;
 }
 
 interface Commands {
@@ -16,18 +16,61 @@ interface Commands {
 }
 const Context = createContext<Commands>({ list: [], say: () => undefined });
 
+/** Undo and redo belong to a field while one types in it; so does every key of a dialog that is open. */
+function belongsElsewhere(event: KeyboardEvent, chord: string): boolean {
+  const field = (event.target as Element | null)?.closest('input, textarea, select, [contenteditable]');
+  return (
+    (field != null && /^Mod\+(Shift\+)?[ZY]$/.test(chord)) || document.querySelector('[role=dialog]') !== null
+  );
+}
+
 export function CommandsProvider({ children }: { readonly children: ReactNode }) {
   const [list, say] = useState<readonly ScreenCommand[]>([]);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.defaultPrevented) return;
+      const chord = chordOf(event);
+      const command = list.find((c) => !c.own && c.chords.includes(chord));
+      if (!command || belongsElsewhere(event, chord)) return;
+      event.preventDefault();
+      command.run();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [list]);
   return <Context.Provider value={{ list, say }}>{children}</Context.Provider>;
 }
 
 export const useCommands = (): readonly ScreenCommand[] => useContext(Context).list;
 
 /** `list` is the same object as long as nothing of it changes. */
-export function useScreenCommands(list: readonly ScreenCommand[]): void {
+export function useCommandList(list: readonly ScreenCommand[]): void {
   const { say } = useContext(Context);
   useEffect(() => {
     say(list);
     return () => say([]);
   }, [say, list]);
+}
+
+/** The commands of a screen that can be run now, by what runs them; what is undefined is not offered. */
+export function useScreenCommands<S extends ScreenName>(
+  screen: S,
+  runs: Readonly<Partial<Record<CommandId<S>, (() => void) | undefined>>>,
+): void {
+  const now = useRef(runs);
+  now.current = runs;
+  const specs: readonly CommandSpec[] = SCREEN_COMMANDS[screen];
+  const offered = specs
+    .filter((c) => runs[c.id as CommandId<S>])
+    .map((c) => c.id)
+    .join();
+  useCommandList(
+    useMemo(
+      () =>
+        specs
+          .filter((c) => offered.split(',').includes(c.id))
+          .map((c) => ({ ...c, run: () => now.current[c.id as CommandId<S>]?.() })),
+      [specs, offered],
+    ),
+  );
 }

@@ -1,13 +1,11 @@
 'use client';
 /** Signing out takes this member's data off the browser; what is not saved yet would go with it, so it asks first. */
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { eraseOffline } from '@/client/offline';
 import { useQueue, useSync } from '@/client/SyncProvider';
+
+const LeaveDialog = dynamic(() => import('./LeaveDialog'), { ssr: false });
 
 export function SignOut({ signOut }: { signOut: () => Promise<void> }) {
   const { outbox, owner } = useSync();
@@ -41,23 +39,9 @@ export function SignOut({ signOut }: { signOut: () => Promise<void> }) {
           {problem}
         </span>
       )}
-      <Dialog open={asking} onClose={() => setAsking(false)} aria-labelledby="leave-title">
-        <DialogTitle id="leave-title">
-          {unsaved} {unsaved === 1 ? 'change is' : 'changes are'} not saved
-        </DialogTitle>
-        <DialogContent>
-          <p>
-            Signing out takes your data off this browser, and what the database does not have yet would be
-            lost. Stay signed in until it is saved or settled.
-          </p>
-        </DialogContent>
-        <DialogActions>
-          <Button autoFocus variant="contained" onClick={() => setAsking(false)}>
-            Stay signed in
-          </Button>
-          <Button onClick={() => void leave()}>Sign out and lose {unsaved === 1 ? 'it' : 'them'}</Button>
-        </DialogActions>
-      </Dialog>
+      {asking && unsaved > 0 && (
+        <LeaveDialog unsaved={unsaved} onStay={() => setAsking(false)} onLeave={() => void leave()} />
+      )}
     </>
   );
 }

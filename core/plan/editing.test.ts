@@ -1,0 +1,137 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  addCall,
+  dropOn,
+  lockSheet,
+  moveCall,
+  nudgeCall,
+  preferHash,
+  removeCall,
+  renameSheet,
+  type SheetChange,
+  type SheetEdit,
+} from './editing';
+import { aPlay } from './plays.fixture';
+import { numberSheet, type SheetCall } from './sheet';
+
+const plays = ['p1', 'p2', 'p3'].map((id) => aPlay(id, id));
+
+/** A store of calls in order, as plain as can be: each change puts a call behind another of its section. */
+class Paper {
+  calls: SheetCall[] = [];
+  fields: Record<string, unknown> = { name: 'old', locked: false };
+
+  get printed() {
+    return numberSheet(this.calls);
+  }
+  apply(change: SheetChange): void {
+    const put = (call: SheetCall, after: string | null): void => {
+      const rest = this.calls.filter((c) => c.id !== call.id);
+      const at =
+        after === null
+          ? rest.findIndex((c) => c.section === call.section)
+          : rest.findIndex((c) => c.id === after) + 1;
+      rest.splice(at < 0 ? rest.length : at, 0, call);
+      this.calls = rest.map((c, i) => ({ ...c, order: i }));
+    };
+    const known = 'call' in change ? this.calls.find((c) => c.id === change.call) : undefined;
+    if (change.do === 'put') {
+      const play = plays.find((p) => p.id === change.fields.play)!;
+      put(
+        { order: 0, id: change.call, ...(change.fields as object), play } as unknown as SheetCall,
+        change.after,
+      );
+    } else if (change.do === 'move') put({ ...known!, section: change.section }, change.after);
+    else if (change.do === 'remove') this.calls = this.calls.filter((c) => c.id !== change.call);
+    else if (change.do === 'hash')
+      this.calls = this.calls.map((c) => (c === known ? { ...c, hash: change.hash } : c));
+    else this.fields = { ...this.fields, ...change.fields };
+  }
+  /** What a coach sees. */
+  get seen() {
+    return this.printed.map((p) => [p.section.key, p.calls.map((c) => [c.id, c.play.id, c.hash])]);
+  }
+}
+
+const filled = (): Paper => {
+  const paper = new Paper();
+  for (const id of ['a', 'b', 'c']) paper.apply(addCall(paper.printed, id, plays[0]!, 'first', null).redo);
+  paper.apply(addCall(paper.printed, 'd', plays[1]!, 'goal', null).redo);
+  return paper;
+};
+const order = (paper: Paper, section: string): string =>
+  (paper.printed.find((p) => p.section.key === section)?.calls ?? []).map((c) => c.id).join('');
+
+describe('edits of a sheet', () => {
+  it('put, move and nudge a call where they say', () => {
+    const paper = filled();
+    expect(order(paper, 'first')).toBe('abc');
+    const [a, , c] = paper.printed.find((p) => p.section.key === 'first')!.calls;
+    paper.apply(moveCall(paper.printed, c!, 'first', 'a')!.redo);
+    expect(order(paper, 'first')).toBe('cab');
+    paper.apply(nudgeCall(paper.printed, a!, 1)!.redo);
+    expect(order(paper, 'first')).toBe('cba');
+    paper.apply(nudgeCall(paper.printed, a!, -1)!.redo);
+    expect(order(paper, 'first')).toBe('cab');
+    paper.apply(moveCall(paper.printed, a!, 'goal', 'd')!.redo);
+    expect([order(paper, 'first'), order(paper, 'goal')]).toEqual(['cb', 'ad']);
+  });
+
+  it('say nothing to do at an end, on itself, and for what is not there', () => {
+    const paper = filled();
+    const [a, , c] = paper.printed.find((p) => p.section.key === 'first')!.calls;
+    expect(nudgeCall(paper.printed, a!, -1)).toBeNull();
+    expect(nudgeCall(paper.printed, c!, 1)).toBeNull();
+    expect(moveCall(paper.printed, a!, 'first', 'a')).toBeNull();
+    expect(dropOn(paper.printed, plays, 'play|gone', 'section|goal', 'x')).toBeNull();
+    expect(dropOn(paper.printed, plays, 'move|gone', 'section|goal', 'x')).toBeNull();
+  });
+
+  it('read what was dropped where', () => {
+    const paper = filled();
+    paper.apply(dropOn(paper.printed, plays, 'play|p3', 'call|b', 'x')!.redo);
+    paper.apply(dropOn(paper.printed, plays, 'move|a', 'section|goal', 'y')!.redo);
+    expect([order(paper, 'first'), order(paper, 'goal')]).toEqual(['xbc', 'da']);
+  });
+
+  it('lock without a way back by Undo, rename with one', () => {
+    expect(lockSheet(true).undo).toBeNull();
+    expect(renameSheet('old', 'new').undo).toEqual({ do: 'sheet', fields: { name: 'old' } });
+  });
+
+  it('undone in turn leave the sheet as it was, whatever was done', () => {
+    const pick = fc.nat({ max: 20 });
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.nat({ max: 5 }), pick, pick), { maxLength: 25 }), (steps) => {
+        const paper = filled();
+        const back: { seen: unknown; undo: SheetChange }[] = [];
+        steps.forEach(([what, m, n], i) => {
+          const call = paper.calls[m % Math.max(1, paper.calls.length)];
+          const section = ['first', 'goal', 'openers'][n % 3]!;
+          let edit: SheetEdit | null = null;
+          if (what === 0)
+            edit = addCall(
+              paper.printed,
+              `n${i}`,
+              plays[m % 3]!,
+              section,
+              call?.section === section ? call.id : null,
+            );
+          else if (call && what === 1) edit = removeCall(paper.printed, call);
+          else if (call && what === 2) edit = moveCall(paper.printed, call, section, null);
+          else if (call && what === 3) edit = nudgeCall(paper.printed, call, n % 2 ? 1 : -1);
+          else if (call && what === 4) edit = preferHash(call, 'L');
+          if (!edit) return;
+          back.push({ seen: paper.seen, undo: edit.undo! });
+          paper.apply(edit.redo);
+        });
+        for (const { seen, undo } of back.reverse()) {
+          paper.apply(undo);
+          expect(paper.seen).toEqual(seen);
+        }
+      }),
+      { numRuns: 300, seed: 5 },
+    );
+  });
+});

@@ -1,0 +1,59 @@
+/** The address of a view of Read: whose offense, which film, which filters, which cell, which reel. */
+import { FILM_KINDS, type FilmKind } from './film';
+import type { Filter } from './columns';
+import { isFilterField, type FilterField } from './filters';
+
+export interface Cell {
+  readonly bucket: string;
+  readonly zone: string | null;
+}
+
+export interface ReadAddress {
+  readonly team: string;
+  readonly film: FilmKind;
+  /** The last games only; null: all. */
+  readonly last: number | null;
+  readonly filter: Filter;
+  readonly cell: Cell | null;
+  readonly reel: string | null;
+}
+
+/** "personnel:11,12;hash:L" */
+export function readFilter(text: string | null): Filter {
+  const out: Partial<Record<FilterField, string[]>> = {};
+  for (const part of (text ?? '').split(';')) {
+    const [field, words] = part.split(':');
+    if (field && words && isFilterField(field)) out[field] = words.split(',').filter(Boolean);
+  }
+  return out;
+}
+export const writeFilter = (filter: Filter): string | null =>
+  Object.entries(filter)
+    .filter(([, words]) => words && words.length > 0)
+    .map(([field, words]) => `${field}:${words!.join(',')}`)
+    .join(';') || null;
+
+/** "1st_10.own" or "1st_10". */
+export function readCell(text: string | null): Cell | null {
+  if (!text) return null;
+  const [bucket, zone] = text.split('.');
+  return { bucket: bucket!, zone: zone ?? null };
+}
+export const writeCell = ({ bucket, zone }: Cell): string => (zone ? `${bucket}.${zone}` : bucket);
+
+/** What stands in the address; words that mean nothing are passed over. */
+export function readAddress(
+  params: { get(name: string): string | null },
+  usual: { readonly team: string; readonly film: FilmKind },
+): ReadAddress {
+  const film = FILM_KINDS.find((k) => k === params.get('film'));
+  const last = Number(params.get('last'));
+  return {
+    team: params.get('team') ?? usual.team,
+    film: film ?? usual.film,
+    last: Number.isInteger(last) && last > 0 ? last : null,
+    filter: readFilter(params.get('filter')),
+    cell: readCell(params.get('cell')),
+    reel: params.get('reel'),
+  };
+}

@@ -1,0 +1,23 @@
+/** What a defense answered with: fronts and coverages among some snaps. */
+import { FIRST_VALUE, groupBy, type Columns } from './columns';
+import { wilson, type Rate } from './rates';
+
+export interface Answered {
+  readonly front: string | null;
+  readonly coverage: string | null;
+  readonly rate: Rate;
+  readonly rows: Uint32Array;
+}
+
+/** Fronts with their coverages among some snaps, most used first. Snaps without a tagged front are left out of n. */
+export function answersIn(columns: Columns, rows: Uint32Array, most = 4): Answered[] {
+  const tagged = rows.filter((i) => columns.text.front.codes[i]! >= FIRST_VALUE);
+  return groupBy(columns, tagged, ['front', 'coverage'], true)
+    .slice(0, most)
+    .map((g): Answered => ({
+      front: g.words[0] ?? null,
+      coverage: g.words[1] === '' || g.words[1] === '-' || g.words[1] === '?' ? null : (g.words[1] ?? null),
+      rate: wilson(g.rows.length, tagged.length),
+      rows: g.rows,
+    }));
+}

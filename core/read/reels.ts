@@ -1,0 +1,96 @@
+/** The snaps behind each number of Read, by the name of the number in the address. */
+import { bucketLabel, type BucketKey } from '../field/situation';
+import { sideWord, type Side } from '../field/spot';
+import { answersIn, type Answered } from './answers';
+import type { Cell } from './address';
+import type { BoardRow, LookRow } from './board';
+import { callsWords } from './calls';
+import { FIRST_VALUE, type Columns } from './columns';
+
+export interface Counted {
+  readonly columns: Columns;
+  /** Snaps that fit the filters, and of them those of the chosen cell. */
+  readonly rows: Uint32Array;
+  readonly cellRows: Uint32Array;
+  readonly board: readonly BoardRow[];
+  readonly looks: readonly LookRow[];
+  /** What the whole is called, and what the cell is. */
+  readonly title: string;
+  readonly cellTitle: string;
+}
+
+export interface NamedRows {
+  readonly title: string;
+  readonly rows: Uint32Array;
+}
+const NONE = new Uint32Array(0);
+
+/** "trips left, gun". */
+export const lookName = ({
+  formation,
+  side,
+  backfield,
+}: {
+  readonly formation: string;
+  readonly side: Side | null;
+  readonly backfield: string | null;
+}): string => `${formation}${side ? ` ${sideWord(side)}` : ''}${backfield ? `, ${backfield}` : ''}`;
+
+/** "front, coverage" as a defense answered. */
+export const answerWords = ({ front, coverage }: Pick<Answered, 'front' | 'coverage'>): string =>
+  `${front ?? 'front not tagged'}${coverage ? `, ${coverage}` : ''}`;
+
+export const cellWords = (cell: Cell | null, zoneLabel: string | null): string =>
+  cell === null
+    ? 'All situations'
+    : `${bucketLabel(cell.bucket as BucketKey)}${zoneLabel ? `, ${zoneLabel}` : ''}`;
+
+/** A reel by name: "all", "cell", "row.<bucket>.<kind>", "look.<n>.<kind>", "blank.<field>", "answer.<look>.<n>". */
+export function reelOf(name: string, counted: Counted): NamedRows {
+  const [what, which = '', part = ''] = name.split('.');
+  switch (what) {
+    case 'row':
+      return rowReel(counted.board.find((row) => row.key === which), part);
+    case 'look':
+      return lookReel(counted.looks[Number(which)], part);
+    case 'answer':
+      return answerReel(counted, counted.looks[Number(which)], Number(part));
+    case 'blank':
+      return blankReel(counted, which === 'play' ? 'play' : 'formation');
+    case 'cell':
+      return { title: counted.cellTitle, rows: counted.cellRows };
+    default:
+      return { title: counted.title, rows: counted.rows };
+  }
+}
+
+function rowReel(row: BoardRow | undefined, part: string): NamedRows {
+  if (!row) return { title: '', rows: NONE };
+  return part === 'runs'
+    ? { title: `${row.label}, called run`, rows: row.calls.byKind.run }
+    : { title: `${row.label}, all`, rows: row.calls.rows };
+}
+
+function lookReel(look: LookRow | undefined, part: string): NamedRows {
+  if (!look) return { title: '', rows: NONE };
+  const name = lookName(look);
+  if (part === 'all') return { title: name, rows: look.calls.rows };
+  if (part === 'runs') return { title: `${name}, called run`, rows: look.calls.byKind.run };
+  const calls = look.calls.bySide.find((c) => `${c.kind}${c.side ?? ''}` === part);
+  return { title: calls ? `${name}, ${callsWords(calls)}` : name, rows: calls?.rows ?? NONE };
+}
+
+function answerReel({ columns }: Counted, look: LookRow | undefined, n: number): NamedRows {
+  const answer = look && answersIn(columns, look.calls.rows)[n];
+  return look && answer
+    ? { title: `${lookName(look)} against ${answerWords(answer)}`, rows: answer.rows }
+    : { title: '', rows: NONE };
+}
+
+function blankReel({ columns, rows }: Counted, field: 'play' | 'formation'): NamedRows {
+  const { codes } = columns.text[field];
+  return {
+    title: `${field === 'play' ? 'Call' : 'Formation'} not tagged`,
+    rows: rows.filter((i) => codes[i]! < FIRST_VALUE),
+  };
+}

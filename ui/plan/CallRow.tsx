@@ -1,0 +1,99 @@
+'use client';
+import { useDraggable, useDroppable } from '@dnd-kit/core';
+import { playCall, playLook, type SheetCall } from '@/core/plan';
+import { chordOf } from '../shared/keys';
+
+const HASH_STEPS: readonly SheetCall['hash'][] = [null, 'L', 'M', 'R'];
+
+/** A call of the sheet: moved by mouse or keys, with its hash and the way to its look. */
+export function CallRow({
+  call,
+  number,
+  mayEdit,
+  onRemove,
+  onNudge,
+  onLook,
+  onHash,
+}: {
+  call: SheetCall;
+  number: number;
+  mayEdit: boolean;
+  onRemove: () => void;
+  onNudge: (by: -1 | 1) => void;
+  onLook: () => void;
+  onHash: (hash: SheetCall['hash']) => void;
+}) {
+  const drag = useDraggable({ id: `move|${call.id}`, disabled: !mayEdit });
+  const drop = useDroppable({ id: `call|${call.id}` });
+  const keys: Readonly<Record<string, () => void>> = {
+    Delete: onRemove,
+    Backspace: onRemove,
+    'Alt+ArrowUp': () => onNudge(-1),
+    'Alt+ArrowDown': () => onNudge(1),
+  };
+  const next = HASH_STEPS[(HASH_STEPS.indexOf(call.hash) + 1) % HASH_STEPS.length] ?? null;
+  return (
+    <li
+      className="call"
+      data-testid="call"
+      tabIndex={0}
+      aria-label={`call ${number}: ${playLook(call.play)}, ${playCall(call.play)}${mayEdit ? '. Alt with up and down moves it, Delete removes it' : ''}`}
+      ref={(node) => {
+        drag.setNodeRef(node);
+        drop.setNodeRef(node);
+      }}
+      style={{
+        borderTop: drop.isOver ? '2px solid var(--us)' : undefined,
+        opacity: drag.isDragging ? 0.5 : 1,
+        transform: drag.transform ? `translate(${drag.transform.x}px, ${drag.transform.y}px)` : undefined,
+      }}
+      onKeyDown={(e) => {
+        const act = mayEdit && e.target === e.currentTarget ? keys[chordOf(e.nativeEvent)] : undefined;
+        if (!act) return;
+        e.preventDefault();
+        act();
+      }}
+    >
+      <span className="no">{number}</span>
+      <span
+        className="what"
+        onPointerDown={mayEdit ? (drag.listeners?.onPointerDown as React.PointerEventHandler) : undefined}
+        style={{ cursor: mayEdit ? 'grab' : undefined }}
+      >
+        {playLook(call.play)} · <strong>{playCall(call.play)}</strong>
+      </span>
+      <span style={{ display: 'flex' }}>
+        <button
+          type="button"
+          className="plain small quiet noprint"
+          style={{ padding: '0 4px' }}
+          onClick={onLook}
+          aria-label={`look card of call ${number}`}
+        >
+          look
+        </button>
+        <button
+          type="button"
+          className="plain"
+          style={{ padding: '0 8px' }}
+          disabled={!mayEdit}
+          onClick={() => onHash(next)}
+          aria-label={`hash of call ${number}: ${call.hash ?? 'any'}; press for ${next ?? 'any'}`}
+        >
+          {call.hash ?? '·'}
+        </button>
+        {mayEdit && (
+          <button
+            type="button"
+            className="plain noprint"
+            style={{ padding: '0 8px' }}
+            onClick={onRemove}
+            aria-label={`remove call ${number}`}
+          >
+            ×
+          </button>
+        )}
+      </span>
+    </li>
+  );
+}

@@ -1,0 +1,43 @@
+'use client';
+import { useDroppable } from '@dnd-kit/core';
+import type { SectionSpec } from '@/core/plan';
+
+/** A section of the sheet, with what to expect of it. */
+export function SheetSection({
+  section,
+  active,
+  filled,
+  usage,
+  onActivate,
+  children,
+}: {
+  section: SectionSpec;
+  active: boolean;
+  filled: boolean;
+  usage: string;
+  onActivate: () => void;
+  children: React.ReactNode;
+}) {
+  const drop = useDroppable({ id: `section|${section.key}` });
+  return (
+    <section
+      ref={drop.setNodeRef}
+      className={`section${active ? ' active' : ''}${filled ? ' filled' : ''}${drop.isOver ? ' over' : ''}`}
+      aria-label={section.label}
+    >
+      <header>
+        <button type="button" className="plain" onClick={onActivate} aria-pressed={active}>
+          <strong>{section.label}</strong>
+        </button>
+        <span className="small quiet">{usage}</span>
+      </header>
+      {filled ? (
+        <ol className="plainlist">{children}</ol>
+      ) : (
+        <p className="small quiet" style={{ padding: '4px 8px' }}>
+          no call yet
+        </p>
+      )}
+    </section>
+  );
+}

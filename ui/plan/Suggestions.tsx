@@ -1,0 +1,79 @@
+'use client';
+/** Plays for a section, ranked by own success there; plays without film apart. */
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { SECTIONS, type PlayCard, type SectionSpec, type SheetCall, type Suggestion } from '@/core/plan';
+import type { Mean } from '@/core/read';
+import { TextBox } from '../shared/TextBox';
+import { SuggestionRow } from './SuggestionRow';
+import { usageText } from './usage';
+
+interface SuggestionsProps {
+  readonly section: SectionSpec;
+  readonly usage: Mean | null;
+  readonly suggestions: readonly Suggestion[];
+  readonly calls: readonly SheetCall[];
+  readonly mayEdit: boolean;
+  readonly onSection: (key: string) => void;
+  readonly onAdd: (play: PlayCard) => void;
+  readonly onReel: (name: string) => void;
+}
+
+export function Suggestions(props: SuggestionsProps) {
+  const { section, usage, suggestions, calls, mayEdit, onSection, onAdd, onReel } = props;
+  const shown = suggestions.filter((s) => s.all.n > 0);
+  const never = suggestions.filter((s) => s.all.n === 0);
+  return (
+    <section className="card" aria-label="Suggestions">
+      <TextBox
+        select
+        fullWidth
+        label="plays for"
+        value={section.key}
+        onChange={(e) => onSection(e.target.value)}
+        helperText={`${usageText(usage)}; ranked by the low end of own success there`}
+      >
+        {SECTIONS.map((s) => (
+          <option key={s.key} value={s.key}>
+            {s.label}
+          </option>
+        ))}
+      </TextBox>
+      <ul className="plainlist suggest" tabIndex={0} aria-label={`Plays for ${section.label}`}>
+        {shown.map((s) => (
+          <SuggestionRow
+            key={s.play.id}
+            s={s}
+            section={section}
+            mayEdit={mayEdit}
+            on={calls.some((c) => c.section === section.key && c.play.id === s.play.id)}
+            onAdd={() => onAdd(s.play)}
+            onReel={(which) => onReel(`${s.play.id}|${which}`)}
+          />
+        ))}
+        {never.length > 0 && (
+          <li>
+            <span className="quiet small">
+              {never.length} {never.length === 1 ? 'play has' : 'plays have'} no own film:
+            </span>
+            {never.map((s) => (
+              <div key={s.play.id} className="apart">
+                <span>{s.play.name}</span>
+                {mayEdit && (
+                  <Button onClick={() => onAdd(s.play)} aria-label={`add ${s.play.name} to ${section.label}`}>
+                    add
+                  </Button>
+                )}
+              </div>
+            ))}
+          </li>
+        )}
+        {suggestions.length === 0 && (
+          <li className="quiet">
+            The play list is empty; add plays in the <Link href="/book?kind=plays">Book</Link>.
+          </li>
+        )}
+      </ul>
+    </section>
+  );
+}

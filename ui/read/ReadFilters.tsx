@@ -1,0 +1,126 @@
+'use client';
+/** Whose offense, which games, which film, and what is filtered by; with the doors to what is counted and what is not tagged. */
+import Button from '@mui/material/Button';
+import Chip from '@mui/material/Chip';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
+import type { LevelKey } from '@/core/field/profile';
+import type { GameInfo, TeamInfo } from '@/core/exchange/types';
+import {
+  coverageOf,
+  FILM_KINDS,
+  FILM_LABEL,
+  filmKind,
+  filterLabel,
+  ownFilm,
+  writeFilter,
+  type Filter,
+  type FilterField,
+} from '@/core/read';
+import { Choice } from '../shared/TextBox';
+import type { Reading } from './useReading';
+import { wordOf } from './words';
+
+const FilterMenu = dynamic(() => import('./FilterMenu'), { ssr: false });
+
+export type SetAddress = (changes: Readonly<Record<string, string | null>>, push?: boolean) => void;
+
+interface ReadFiltersProps {
+  readonly reading: Reading;
+  readonly games: readonly { readonly info: GameInfo }[];
+  readonly teams: readonly TeamInfo[];
+  readonly level: LevelKey;
+  readonly setUrl: SetAddress;
+}
+
+export function ReadFilters({ reading, games, teams, level, setUrl }: ReadFiltersProps) {
+  const { team, film, last, filter } = reading.address;
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const setFilter = (next: Filter): void => setUrl({ filter: writeFilter(next), reel: null });
+  const own = ownFilm(level);
+  const otherFilm = film !== own || games.some((g) => ![null, own].includes(filmKind(g.info)));
+  return (
+    <div className="toolbar" role="toolbar" aria-label="Filters">
+      <Choice
+        label="whose offense"
+        value={team}
+        width={190}
+        options={teams.map((t) => [t.key, t.name])}
+        onChange={(to) => setUrl({ team: to, cell: null, reel: null, filter: null })}
+      />
+      <Choice
+        label="games"
+        value={last === null ? 'all' : String(last)}
+        width={110}
+        options={[
+          ['all', `all ${reading.games}`],
+          ...[1, 2, 3, 4]
+            .filter((n) => n < reading.games)
+            .map((n): [string, string] => [String(n), `last ${n}`]),
+        ]}
+        onChange={(to) => setUrl({ last: to === 'all' ? null : to, reel: null })}
+      />
+      {otherFilm && (
+        <Choice
+          label="film"
+          value={film}
+          width={150}
+          options={FILM_KINDS.map((k) => [k, FILM_LABEL[k]])}
+          onChange={(to) =>
+            setUrl({ film: to === own ? null : to, last: null, cell: null, reel: null, filter: null })
+          }
+        />
+      )}
+      {Object.entries(filter).map(([field, words]) => (
+        <Chip
+          key={field}
+          label={`${filterLabel(field as FilterField)}: ${words!.map(wordOf).join(' or ')}`}
+          onDelete={() => setFilter({ ...filter, [field]: [] })}
+          variant="outlined"
+        />
+      ))}
+      <Button variant="outlined" onClick={(e) => setAnchor(e.currentTarget)} aria-haspopup="menu">
+        add a filter
+      </Button>
+      <Totals reading={reading} setUrl={setUrl} />
+      {anchor && (
+        <FilterMenu
+          anchor={anchor}
+          counted={reading.counted}
+          onClose={() => setAnchor(null)}
+          onAdd={(field, word) =>
+            setFilter({ ...filter, [field]: [...new Set([...(filter[field] ?? []), word])] })
+          }
+        />
+      )}
+    </div>
+  );
+}
+
+/** How many snaps, and on how many the call and the formation are tagged. */
+function Totals({ reading, setUrl }: Pick<ReadFiltersProps, 'reading' | 'setUrl'>) {
+  const { columns, rows } = reading.counted;
+  const door = (reel: string, words: string, label?: string) => (
+    <button type="button" className="plain" onClick={() => setUrl({ reel }, true)} aria-label={label}>
+      {words}
+    </button>
+  );
+  const blank = (field: 'play' | 'formation', name: string, short: string) => {
+    const { tagged, of } = coverageOf(columns, rows, field);
+    return door(
+      `blank.${field}`,
+      `${short} ${tagged} of ${of}`,
+      `${name} tagged on ${tagged} of ${of}, open those without`,
+    );
+  };
+  return (
+    <span className="small quiet totals">
+      {door('all', `${rows.length} snaps`)} · {blank('play', 'call', 'call tagged on')} ·{' '}
+      {blank('formation', 'formation', 'formation on')} · kneels, spikes and no-plays left out; a run-pass
+      option is a call of its own ·{' '}
+      <a className="door" href={`/api/book/cards?team=${reading.address.team}`}>
+        formation sheet
+      </a>
+    </span>
+  );
+}

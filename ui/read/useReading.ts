@@ -1,0 +1,102 @@
+'use client';
+/** What Read shows at an address: each step of the count anew only when something before it changed. */
+import { useMemo } from 'react';
+import type { Book } from '@/core/book';
+import type { LevelKey, LevelProfile, Profiles } from '@/core/field/profile';
+import type { GameInfo } from '@/core/exchange/types';
+import {
+  buildColumns,
+  cellWords,
+  countGame,
+  filmKind,
+  FILM_PLAYERS,
+  looksOf,
+  ownFilm,
+  readAddress,
+  readFilter,
+  select,
+  situationBoard,
+  writeFilter,
+  type Counted,
+  type CountedSnap,
+  type FilmKind,
+  type ReadAddress,
+} from '@/core/read';
+import { fullSnap, type SlimSnap } from '@/core/snap';
+import { useStaffRules } from '../StaffRules';
+
+export interface ReadFilm {
+  readonly games: readonly { readonly info: GameInfo; readonly snaps: readonly SlimSnap[] }[];
+  readonly book: Book;
+  readonly level: LevelKey;
+  readonly profiles: Profiles;
+}
+
+export interface Reading {
+  readonly address: ReadAddress;
+  /** The field that this film is drawn on. */
+  readonly profile: LevelProfile;
+  /** Games of the team in this film, before the last few are chosen. */
+  readonly games: number;
+  readonly snaps: readonly CountedSnap[];
+  readonly counted: Counted;
+}
+
+/** The program's own level, or that of seven or five men. */
+function levelOf(film: FilmKind, own: LevelKey, profiles: Profiles): LevelKey {
+  if (FILM_PLAYERS[film] === profiles[own].players) return own;
+  return film === 'seven' ? 'seven_on_seven' : film === 'five' ? 'flag_five' : 'college';
+}
+
+export function useReading(
+  { games, book, level, profiles }: ReadFilm,
+  params: URLSearchParams,
+  usualTeam: string,
+  title: (team: string) => string,
+): Reading {
+  const rules = useStaffRules();
+  const address = readAddress(params, { team: usualTeam, film: ownFilm(level) });
+  const { team, film, last, cell } = address;
+  const theirs = useMemo(
+    () =>
+      games
+        .filter((g) => (g.info.home === team || g.info.away === team) && filmKind(g.info) === film)
+        .sort((a, b) => (a.info.week ?? 0) - (b.info.week ?? 0)),
+    [games, team, film],
+  );
+  const chosen = useMemo(() => (last ? theirs.slice(-last) : theirs), [theirs, last]);
+  const snaps = useMemo(
+    () => chosen.flatMap((g) => countGame(g.snaps.map(fullSnap), profiles[g.info.level], book, rules)),
+    [chosen, profiles, book, rules],
+  );
+  const columns = useMemo(() => buildColumns(snaps, rules.success), [snaps, rules]);
+  const filter = writeFilter(address.filter);
+  const rows = useMemo(
+    () => select(columns, { ...readFilter(filter), offense: [team] }),
+    [columns, filter, team],
+  );
+  const board = useMemo(() => situationBoard(columns, rows), [columns, rows]);
+  const zone = rules.zones.find((z) => z.key === cell?.zone) ?? null;
+  const bucket = cell?.bucket ?? null;
+  const cellRows = useMemo(() => {
+    if (bucket === null) return rows;
+    const within = zone ? { from: zone.from, to: zone.to } : null;
+    return select(columns, { ...readFilter(filter), offense: [team], bucket: [bucket] }, within);
+  }, [columns, filter, team, bucket, zone, rows]);
+  const looks = useMemo(() => looksOf(columns, cellRows), [columns, cellRows]);
+  return {
+    address,
+    profile: profiles[levelOf(film, level, profiles)],
+    games: theirs.length,
+    snaps,
+    counted: {
+      columns,
+      rows,
+      cellRows,
+      board,
+      looks,
+      title: `${title(team)} offense`,
+      cellTitle: cellWords(cell, zone?.label ?? null),
+    },
+  };
+}

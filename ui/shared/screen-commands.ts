@@ -1,0 +1,41 @@
+/** What can be done on each screen besides Log, once: keys, help, palette and docs are made from it. Log's stand in core/log. */
+export interface CommandSpec {
+  readonly id: string;
+  readonly label: string;
+  /** Chords with + between keys; Mod is Ctrl, or Command on a Mac. None without Alt or Mod: a voice or a slip presses letters. */
+  readonly chords: readonly string[];
+}
+
+export const SCREEN_COMMANDS = {
+  Read: [
+    { id: 'reel', label: 'the reel of all snaps that fit', chords: ['Alt+A'] },
+    { id: 'whole', label: 'back to all situations', chords: ['Alt+W'] },
+    { id: 'unfilter', label: 'take all filters away', chords: ['Alt+U'] },
+  ],
+  Plan: [
+    { id: 'undo', label: 'undo the last change', chords: ['Mod+Z'] },
+    { id: 'next', label: 'next section', chords: ['Alt+J'] },
+    { id: 'previous', label: 'previous section', chords: ['Alt+K'] },
+    { id: 'print', label: 'print preview', chords: ['Alt+P'] },
+  ],
+  Book: [
+    { id: 'find', label: 'find a term', chords: ['Alt+B'] },
+    { id: 'draw', label: 'draw a formation', chords: ['Alt+N'] },
+    { id: 'mirror', label: 'mirror the term that is open', chords: ['Alt+M'] },
+    { id: 'close', label: 'close the term that is open', chords: ['Alt+W'] },
+  ],
+  Draw: [
+    { id: 'undo', label: 'undo', chords: ['Mod+Z'] },
+    { id: 'redo', label: 'redo', chords: ['Mod+Shift+Z', 'Mod+Y'] },
+    { id: 'mirror', label: 'mirror', chords: ['Alt+M'] },
+  ],
+} as const satisfies Readonly<Record<string, readonly CommandSpec[]>>;
+
+export type ScreenName = keyof typeof SCREEN_COMMANDS;
+export type CommandId<S extends ScreenName> = (typeof SCREEN_COMMANDS)[S][number]['id'];
+
+/** Chords that every screen answers. */
+export const FRAME_COMMANDS: readonly CommandSpec[] = [
+  { id: 'palette', label: 'go to a screen, game, sheet, play or term, or do something', chords: ['Mod+K'] },
+  { id: 'keys', label: 'the keys of this screen', chords: ['Mod+/'] },
+];

@@ -1,0 +1,68 @@
+'use client';
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { useSync } from '@/client/SyncProvider';
+import type { Queued } from '@/core/sync';
+import { fieldLabel, fieldWords, operationWords, scopeHref } from './words';
+
+/** One refused or conflicting change with its reason and the ways out. */
+export function Unsettled({
+  entry,
+  onLeave,
+  onFix,
+  place,
+  line,
+}: {
+  entry: Queued;
+  onLeave?: () => void;
+  onFix?: () => void;
+  place?: string;
+  line?: string;
+}) {
+  const { outbox } = useSync();
+  if (!outbox) return null;
+  const where = onFix ? null : (
+    <Link href={scopeHref(entry.scope)} onClick={onLeave}>
+      {entry.scope.replace(/^(game|sheet):/, '')}
+    </Link>
+  );
+  if (entry.state === 'conflict') {
+    return (
+      <>
+        {entry.conflicts?.map((c) => (
+          <li key={c.field} className="flag">
+            <strong>
+              {c.by || 'Somebody'} set {fieldLabel(c.field)} to “{fieldWords(c.field, c.theirs)}”
+            </strong>{' '}
+            {place} {where}; you typed “{fieldWords(c.field, c.yours)}”.
+            <span className="remedies">
+              <Button variant="outlined" onClick={() => void outbox.settle(entry, c.field, false)}>
+                keep theirs
+              </Button>
+              <Button variant="outlined" onClick={() => void outbox.settle(entry, c.field, true)}>
+                take mine
+              </Button>
+            </span>
+          </li>
+        ))}
+      </>
+    );
+  }
+  return (
+    <li className="flag">
+      <strong>Refused:</strong> {entry.reason}{' '}
+      <span className="mono small">{line ?? operationWords(entry)}</span> {place} {where}
+      <span className="remedies">
+        {onFix && (
+          <Button variant="outlined" onClick={onFix}>
+            fix it
+          </Button>
+        )}
+        <Button variant="outlined" onClick={() => void outbox.tryAgain(entry)}>
+          try again
+        </Button>
+        <Button onClick={() => void outbox.discard(entry)}>discard</Button>
+      </span>
+    </li>
+  );
+}
