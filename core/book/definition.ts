@@ -39,6 +39,9 @@ export const DEFINED_KINDS = [
   'pass',
 ] as const satisfies readonly DefinedKind[];
 
+export const isDefinedKind = (kind: string): kind is DefinedKind =>
+  (DEFINED_KINDS as readonly string[]).includes(kind);
+
 /** How the text of a kind is typed, for a hint beside the field. */
 export const DEFINITION_HINT: Readonly<Record<DefinedKind, string>> = {
   motion: `one of ${MOTION_KINDS.join(', ')}`,

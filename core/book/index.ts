@@ -8,3 +8,4 @@ export * from './presentations';
 export * from './nearest';
 export * from './draw-snap';
 export * from './facts';
+export * from './board';

@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import {
   CONSTRAINTS,
-  DEFINED_KINDS,
+  isDefinedKind,
   drawTerm,
   formatDefinition,
   formationStructure,
@@ -15,7 +15,6 @@ import {
   termFields,
   TRIGGERS,
   type Book,
-  type DefinedKind,
   type Term,
 } from '@/core/book';
 import { sideWord, type LevelProfile, type Side } from '@/core/field';
@@ -36,24 +35,20 @@ export interface TermPanelProps {
   readonly mayAdd: boolean;
   readonly mayMerge: boolean;
   readonly onSide: (side: Side) => void;
-  readonly onAliases: () => void;
-  readonly onMerge: () => void;
-  readonly onSplit: () => void;
+  readonly onDialog: (what: 'merge' | 'split' | 'aliases') => void;
   readonly onRemove: () => void;
   readonly onDefine: (text: string) => void;
   readonly onClose: () => void;
 }
-
-const isDefined = (kind: string): kind is DefinedKind => (DEFINED_KINDS as readonly string[]).includes(kind);
 
 export function TermPanel(props: TermPanelProps) {
   const { book, profile, term, count, side, busy, mayAdd, mayMerge } = props;
   const settings = useStaffRules().look;
   const [text, setText] = useState<string | null>(null);
   const [card, setCard] = useState(false);
-  const typed = text === null || !isDefined(term.kind) ? null : readDefinition(term.kind, text);
+  const typed = text === null || !isDefinedKind(term.kind) ? null : readDefinition(term.kind, text);
   const shown: Term = useMemo(() => {
-    const read = text !== null && isDefined(term.kind) ? readDefinition(term.kind, text) : null;
+    const read = text !== null && isDefinedKind(term.kind) ? readDefinition(term.kind, text) : null;
     return read?.ok ? { ...term, definition: read.value } : term;
   }, [text, term]);
   const inBook = useMemo(
@@ -87,7 +82,7 @@ export function TermPanel(props: TermPanelProps) {
         <p className="quiet">
           {term.kind === 'formation' || term.kind === 'backfield'
             ? 'Not drawn yet: without points nothing follows from this term.'
-            : isDefined(term.kind)
+            : isDefinedKind(term.kind)
               ? 'Only a name yet; type below what it means.'
               : 'A term without a drawing.'}
         </p>
@@ -119,7 +114,11 @@ export function TermPanel(props: TermPanelProps) {
       </p>
       <div className="toolbar">
         {mayAdd && (
-          <Button variant="outlined" onClick={props.onAliases} aria-label={`aliases of ${term.word}`}>
+          <Button
+            variant="outlined"
+            onClick={() => props.onDialog('aliases')}
+            aria-label={`aliases of ${term.word}`}
+          >
             Aliases
           </Button>
         )}
@@ -136,14 +135,18 @@ export function TermPanel(props: TermPanelProps) {
         {mayMerge && (
           <Button
             variant="outlined"
-            onClick={props.onMerge}
+            onClick={() => props.onDialog('merge')}
             aria-label={`merge ${term.word} into another word`}
           >
             Merge
           </Button>
         )}
         {mayMerge && (
-          <Button variant="outlined" onClick={props.onSplit} aria-label={`split ${term.word}`}>
+          <Button
+            variant="outlined"
+            onClick={() => props.onDialog('split')}
+            aria-label={`split ${term.word}`}
+          >
             Split
           </Button>
         )}
@@ -159,7 +162,7 @@ export function TermPanel(props: TermPanelProps) {
         )}
         <Button onClick={props.onClose}>Close</Button>
       </div>
-      {isDefined(term.kind) && (
+      {isDefinedKind(term.kind) && (
         <form
           onSubmit={(e) => {
             e.preventDefault();

@@ -11,13 +11,8 @@ import { useEffect, useState } from 'react';
 import type { Book, Term } from '@/core/book';
 import type { SplitPreview } from '@/core/exchange/types';
 import { SNAP_FIELDS, type SnapField } from '@/core/snap';
+import { listOf } from './words';
 import { TextBox } from '../shared/TextBox';
-
-export const listOf = (text: string): string[] =>
-  text
-    .split(',')
-    .map((a) => a.trim())
-    .filter(Boolean);
 
 export function MergeDialog({
   book,

@@ -3,11 +3,10 @@
 import { useMemo } from 'react';
 import {
   bookFaultSentence,
-  DEFINED_KINDS,
+  isDefinedKind,
   phraseFault,
   readDefinition,
   type Book,
-  type DefinedKind,
   type Spot,
   type TermKind,
 } from '@/core/book';
@@ -45,14 +44,13 @@ export type RowChange =
 
 const ROW_OPS = new Set(['add', 'change', 'remove', 'play', 'links']);
 export const isRowChange = (change: { readonly op: string }): change is RowChange => ROW_OPS.has(change.op);
-const isDefined = (kind: string): kind is DefinedKind => (DEFINED_KINDS as readonly string[]).includes(kind);
 /** How long the screen waits for the store before it says that the change is kept in the browser. */
 const PATIENCE_MS = 4000;
 
 class Unfit extends Error {}
 
 function definitionOf(kind: TermKind, text: string | null | undefined): unknown {
-  if (text === undefined || !isDefined(kind)) return undefined;
+  if (text === undefined || !isDefinedKind(kind)) return undefined;
   if (text === null || text.trim() === '') return null;
   const read = readDefinition(kind, text);
   if (!read.ok) throw new Unfit(`${notationSentence(read.problems[0]!)}.`);

@@ -11,7 +11,6 @@ import {
   addCall,
   dropOn,
   missingSetups,
-  moveCall,
   nudgeCall,
   playFields,
   preferHash,

@@ -9,7 +9,15 @@ import InputLabel from '@mui/material/InputLabel';
 import NativeSelect from '@mui/material/NativeSelect';
 import OutlinedInput, { type OutlinedInputProps } from '@mui/material/OutlinedInput';
 import type { SxProps } from '@mui/material/styles';
-import { useId, type ChangeEvent, type InputHTMLAttributes, type ReactNode, type Ref } from 'react';
+import {
+  Children,
+  isValidElement,
+  useId,
+  type ChangeEvent,
+  type InputHTMLAttributes,
+  type ReactNode,
+  type Ref,
+} from 'react';
 
 type Control = HTMLInputElement | HTMLTextAreaElement | HTMLSelectElement;
 
@@ -40,6 +48,11 @@ export interface TextBoxProps {
   readonly inputComponent?: OutlinedInputProps['inputComponent'];
   readonly htmlInput?: InputHTMLAttributes<HTMLInputElement>;
 }
+
+const hasEmpty = (children: ReactNode): boolean =>
+  Children.toArray(children).some(
+    (child) => isValidElement<{ value?: unknown }>(child) && child.props.value === '',
+  );
 
 export function TextBox(props: TextBoxProps) {
   const {
@@ -78,6 +91,8 @@ export function TextBox(props: TextBoxProps) {
           input={<OutlinedInput notched label={label} />}
           inputProps={{ id, name: input.name, 'aria-describedby': described }}
         >
+          {/* Nothing chosen yet is not the first of the list. */}
+          {(input.value ?? '') === '' && !hasEmpty(children) && <option value="" hidden />}
           {children}
         </NativeSelect>
       ) : (

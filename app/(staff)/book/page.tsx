@@ -6,7 +6,7 @@ import { programOf } from '@/store/members';
 import { may } from '@/core/staff';
 import { BOOK_SCOPE, PLAYS_SCOPE } from '@/core/sync';
 import { pull } from '@/store/sync';
-import { BookPage } from '@/ui/book/BookScreen';
+import { BookScreen } from '@/ui/book/BookScreen';
 import { act, preview } from './actions';
 
 export const metadata: Metadata = { title: 'Book' };
@@ -23,7 +23,7 @@ export default pageFor('book.read', async function Book(actor) {
     profilesOf(actor),
   ]);
   return (
-    <BookPage
+    <BookScreen
       base={{ ...book, terms: [] }}
       terms={terms}
       use={Object.fromEntries(use)}

@@ -1,0 +1,81 @@
+'use client';
+/** A new word of a kind, with what it means. */
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { useState } from 'react';
+import { isDefinedKind, readDefinition, TERM_KIND_LABEL, type TermKind } from '@/core/book';
+import { TextBox } from '../shared/TextBox';
+import { NotationField } from './NotationField';
+import type { RowChange } from './use-book';
+import { listOf } from './words';
+
+export function AddTerm({
+  kind,
+  busy,
+  onAdd,
+}: {
+  kind: TermKind;
+  busy: boolean;
+  onAdd: (change: RowChange, done: () => void) => void;
+}) {
+  const [word, setWord] = useState('');
+  const [aliases, setAliases] = useState('');
+  const [definition, setDefinition] = useState('');
+  const read = isDefinedKind(kind) && definition.trim() !== '' ? readDefinition(kind, definition) : null;
+  return (
+    <form
+      className="card"
+      style={{ display: 'grid', gap: 10, alignContent: 'start' }}
+      onSubmit={(e) => {
+        e.preventDefault();
+        onAdd(
+          {
+            op: 'add',
+            kind,
+            word,
+            aliases: listOf(aliases),
+            definition: definition.trim() === '' ? null : definition,
+          },
+          () => {
+            setWord('');
+            setAliases('');
+            setDefinition('');
+          },
+        );
+      }}
+    >
+      <h2>Add to {TERM_KIND_LABEL[kind]}</h2>
+      <TextBox
+        label="Word"
+        required
+        value={word}
+        onChange={(e) => setWord(e.target.value)}
+        htmlInput={{ maxLength: 60 }}
+      />
+      <TextBox
+        label="Also said"
+        placeholder="tight trips, tt"
+        value={aliases}
+        onChange={(e) => setAliases(e.target.value)}
+        helperText="commas between"
+      />
+      {isDefinedKind(kind) && (
+        <NotationField
+          kind={kind}
+          text={definition}
+          read={read}
+          note="may stay empty"
+          onText={setDefinition}
+        />
+      )}
+      {(kind === 'formation' || kind === 'backfield') && (
+        <p className="small quiet">
+          A name alone is not drawn. <Link href="/book/draw">Draw a formation</Link> gives it its points.
+        </p>
+      )}
+      <Button type="submit" variant="contained" disabled={busy || (read !== null && !read.ok)}>
+        Add
+      </Button>
+    </form>
+  );
+}
