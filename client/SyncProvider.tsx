@@ -20,6 +20,7 @@ import {
   type SyncRow,
 } from '@/core/sync';
 import { Opening } from './opening';
+import { TabMemory } from './tab';
 import { Outbox, type SaveState, type View } from './outbox';
 import { erasePages } from './offline';
 import { browserWorld } from './world';
@@ -30,6 +31,8 @@ interface Sync {
   readonly outbox: Outbox | null;
   /** The browser refuses to keep anything: said on every page. */
   readonly broken: string | null;
+  /** What the tab keeps from screen to screen. */
+  readonly tab: TabMemory;
   /** Waits for the outbox: keys may be typed before it is open. */
   readonly opened: () => Promise<Outbox>;
 }
@@ -58,6 +61,8 @@ export function SyncProvider({
   const [outbox, setOutbox] = useState<Outbox | null>(null);
   const [broken, setBroken] = useState<string | null>(null);
   const [opening] = useState(() => new Opening<Outbox>());
+  // Another member, another memory.
+  const tab = useMemo(() => ({ owner, memory: new TabMemory() }), [owner]).memory;
   useEffect(() => {
     let open: Outbox | null = null;
     let gone = false;
@@ -102,9 +107,10 @@ export function SyncProvider({
       epoch,
       outbox,
       broken,
+      tab,
       opened: opening.opened,
     }),
-    [owner, epoch, outbox, broken, opening],
+    [owner, epoch, outbox, broken, opening, tab],
   );
   return <SyncContext.Provider value={value}>{children}</SyncContext.Provider>;
 }

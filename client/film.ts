@@ -1,6 +1,6 @@
 'use client';
 /** The film a screen counts: games that changed come from the server, the others from this tab or this browser. */
-import { useEffect, useState } from 'react';
+import { QueryClient, useQuery } from '@tanstack/react-query';
 import type { GameInfo } from '@/core/exchange/types';
 import type { SlimSnap } from '@/core/snap';
 import { useSync } from './SyncProvider';
@@ -20,9 +20,6 @@ export type FilmState =
   | { readonly kind: 'here'; readonly games: FilmGames; readonly old: boolean }
   | { readonly kind: 'away'; readonly why: string };
 
-/** One tab's memory: a way back to a screen shows at once, and asks whether it is still so. */
-const memory = new Map<string, readonly Stamped[]>();
-
 /** Games as sent, with the snaps of those that the browser has already. Null: one is missing, the server must send all. */
 export function mergeFilm(sent: readonly Sent[], kept: readonly Stamped[]): Stamped[] | null {
   const here = new Map(kept.map((g) => [`${g.info.key} ${g.stamp}`, g.snaps]));
@@ -35,66 +32,90 @@ export function mergeFilm(sent: readonly Sent[], kept: readonly Stamped[]): Stam
   return out;
 }
 
-/** `path`: /api/film with its teams. Rows of games that change while the screen is open come with the next visit. */
+/** Asks for the games that are newer than those at hand; both, when one of them is not here after all. */
+async function newFilm(
+  path: string,
+  owner: string,
+  kept: readonly Stamped[],
+  signal: AbortSignal,
+): Promise<readonly Stamped[]> {
+  const have = kept.map((g) => `${g.info.key}=${g.stamp}`).join(',');
+  const address = have ? `${path}${path.includes('?') ? '&' : '?'}have=${encodeURIComponent(have)}` : path;
+  const response = await fetch(address, { headers: { 'x-vobrik-owner': owner }, signal });
+  if (!response.ok) {
+    const said = (await response.json().catch(() => null)) as { error?: string } | null;
+    throw new Error(said?.error ?? NO_ANSWER);
+  }
+  const games = mergeFilm((await response.json()) as Sent[], kept);
+  return games ?? newFilm(path, owner, [], signal);
+}
+const NO_ANSWER = 'The server does not answer, and this film was not opened on this browser before.';
+
+/** Nothing on screen would change. */
+export const sameFilm = (a: readonly Stamped[], b: readonly Stamped[]): boolean =>
+  a.length === b.length &&
+  a.every(
+    (g, i) => g.stamp === b[i]!.stamp && g.info.key === b[i]!.info.key && g.info.closed === b[i]!.info.closed,
+  );
+
+interface Film {
+  readonly games: readonly Stamped[];
+  /** As this browser last had it: the server does not answer. */
+  readonly old: boolean;
+}
+
+/** The film as of now: what the tab or the browser has, brought up to date by the server where it answers. */
+async function loadFilm(
+  path: string,
+  owner: string,
+  before: Film | undefined,
+  signal: AbortSignal,
+): Promise<Film> {
+  const storage = await Storage.open(owner).catch(() => null);
+  try {
+    const stored = (await storage?.film(path).catch(() => undefined)) as readonly Stamped[] | undefined;
+    const kept = before?.games ?? stored ?? [];
+    try {
+      const games = await newFilm(path, owner, kept, signal);
+      if (before && !before.old && sameFilm(before.games, games)) return before;
+      await storage?.keepFilm(path, games).catch(() => undefined);
+      return { games, old: false };
+    } catch (error) {
+      if (kept.length > 0) return { games: kept, old: true };
+      throw error instanceof TypeError ? new Error(NO_ANSWER) : error;
+    }
+  } finally {
+    storage?.close();
+  }
+}
+
+const newCache = (): QueryClient =>
+  new QueryClient({
+    defaultOptions: {
+      queries: {
+        // Asked for at each visit; what did not change keeps its identity, so nothing is counted again.
+        staleTime: 0,
+        gcTime: 30 * 60_000,
+        structuralSharing: false,
+        retry: false,
+        refetchOnWindowFocus: false,
+        networkMode: 'always',
+      },
+    },
+  });
+
+/** `path`: /api/film with its teams. Seen before it shows at once; games that changed meanwhile follow. */
 export function useFilm(path: string): FilmState {
-  const { owner } = useSync();
-  const key = `${owner} ${path}`;
-  const [state, setState] = useState<FilmState>({ kind: 'loading' });
-  useEffect(() => {
-    let gone = false;
-    const show = (s: FilmState): void => {
-      if (!gone) setState(s);
-    };
-    const ask = async (kept: readonly Stamped[]): Promise<Response | null> => {
-      const have = kept.map((g) => `${g.info.key}=${g.stamp}`).join(',');
-      return fetch(have ? `${path}${path.includes('?') ? '&' : '?'}have=${encodeURIComponent(have)}` : path, {
-        headers: { 'x-vobrik-owner': owner },
-      }).catch(() => null);
-    };
-    const before = memory.get(key);
-    if (before) show({ kind: 'here', games: before, old: false });
-    void (async () => {
-      const storage = await Storage.open(owner).catch(() => null);
-      try {
-        const kept =
-          before ??
-          ((await storage?.film(path).catch(() => undefined)) as readonly Stamped[] | undefined) ??
-          [];
-        let response = await ask(kept);
-        let games = response?.ok ? mergeFilm((await response.json()) as Sent[], kept) : null;
-        if (response?.ok && !games) {
-          response = await ask([]);
-          games = response?.ok ? mergeFilm((await response.json()) as Sent[], []) : null;
-        }
-        if (!games) {
-          if (kept.length > 0) return show({ kind: 'here', games: kept, old: true });
-          const said = (await response?.json().catch(() => null)) as { error?: string } | null;
-          return show({
-            kind: 'away',
-            why:
-              said?.error ??
-              'The server does not answer, and this film was not opened on this browser before.',
-          });
-        }
-        const same =
-          before?.length === games.length &&
-          games.every(
-            (g, i) =>
-              g.stamp === before[i]!.stamp &&
-              g.info.key === before[i]!.info.key &&
-              g.info.closed === before[i]!.info.closed,
-          );
-        if (same) return;
-        memory.set(key, games);
-        show({ kind: 'here', games, old: false });
-        await storage?.keepFilm(path, games).catch(() => undefined);
-      } finally {
-        storage?.close();
-      }
-    })();
-    return () => {
-      gone = true;
-    };
-  }, [key, owner, path]);
-  return state;
+  const { owner, tab } = useSync();
+  const cache = tab.kept('film', newCache);
+  const queryKey = [owner, path];
+  const { data, error } = useQuery(
+    {
+      queryKey,
+      queryFn: ({ signal }) => loadFilm(path, owner, cache.getQueryData<Film>(queryKey), signal),
+    },
+    cache,
+  );
+  if (data) return { kind: 'here', games: data.games, old: data.old };
+  return error ? { kind: 'away', why: error.message } : { kind: 'loading' };
 }

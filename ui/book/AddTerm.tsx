@@ -2,14 +2,16 @@
 /** A new word of a kind, with what it means. */
 import Button from '@mui/material/Button';
 import Link from 'next/link';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { isDefinedKind, readDefinition, TERM_KIND_LABEL, type TermKind } from '@/core/book';
 import { TextBox } from '../shared/TextBox';
-import { NotationField } from './NotationField';
 import type { RowChange } from './use-book';
 import { listOf } from './words';
 
-export function AddTerm({
+const NotationField = dynamic(() => import('./NotationField').then((m) => m.NotationField), { ssr: false });
+
+export default function AddTerm({
   kind,
   busy,
   onAdd,

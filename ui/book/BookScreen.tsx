@@ -1,6 +1,5 @@
 'use client';
 /** The staff's words, each drawn from what it means: look one up, add, draw, merge, split; and the play list. */
-import Alert from '@mui/material/Alert';
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
@@ -18,19 +17,20 @@ import type { BookChangeInfo } from '@/core/exchange/types';
 import type { Pulled } from '@/core/sync';
 import type { View } from '@/client/outbox';
 import { useScreenCommands } from '../shared/commands';
+import { Said } from '../shared/Said';
 import { Unsettled } from '../sync/Unsettled';
 import { useUrlState } from '../useUrlState';
-import { AddTerm } from './AddTerm';
 import { BookToolbar } from './BookToolbar';
 import { ChangesCard } from './ChangesCard';
 import { KindTabs } from './KindTabs';
 import { TermCards } from './TermCards';
 import type { OpenDialog, TermDialogsProps } from './TermDialogs';
-import { TermPanel } from './TermPanel';
 import { useBook } from './use-book';
 import { useBookRun, type ServerAct } from './useBookRun';
 
 const TermDialogs = dynamic(() => import('./TermDialogs'), { ssr: false });
+const AddTerm = dynamic(() => import('./AddTerm'), { ssr: false });
+const TermPanel = dynamic(() => import('./TermPanel'), { ssr: false });
 const PlayList = dynamic(() => import('./PlayList'), { ssr: false });
 
 export interface BookScreenProps {
@@ -116,9 +116,9 @@ export function BookScreen(props: BookScreenProps) {
         </div>
       )}
       {answer && (
-        <Alert severity={answer.ok ? 'success' : 'error'} variant="outlined" onClose={settle}>
+        <Said ok={answer.ok} onClose={settle}>
           {answer.words}
-        </Alert>
+        </Said>
       )}
       {tab === 'plays' && find === '' ? (
         <PlayList

@@ -5,7 +5,7 @@ import type { Board, BoardEvent } from '@/core/book';
 import { LEVEL_KEYS, type Hash, type LevelKey, type Profiles } from '@/core/field';
 import type { Drawing } from '@/core/look';
 import { savePng, saveSvg } from '../chalk/save';
-import { Choice } from '../shared/TextBox';
+import { Choice } from '../shared/Choice';
 
 interface DrawToolbarProps {
   readonly title: string;

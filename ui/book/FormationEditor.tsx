@@ -1,6 +1,6 @@
 'use client';
 /** A formation made by hand: eleven points on a field to scale, dragged or moved by keys, typed, or begun from another. */
-import Alert from '@mui/material/Alert';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useReducer, useRef, useState, useTransition } from 'react';
@@ -23,9 +23,9 @@ import { draw, lineUp, mirrorLineUp, shapeOf, structure, type Man } from '@/core
 import type { Pulled } from '@/core/sync';
 import type { View } from '@/client/outbox';
 import { useScreenCommands } from '../shared/commands';
+import { Said } from '../shared/Said';
 import { useStaffRules } from '../StaffRules';
 import { DrawField } from './DrawField';
-import { NameForm, WordsForm } from './DrawForms';
 import { DrawToolbar } from './DrawToolbar';
 import { useBook } from './use-book';
 import { WhatItIs } from './WhatItIs';
@@ -42,6 +42,9 @@ export interface FormationEditorProps {
   readonly name: string;
   readonly back: string | null;
 }
+
+const NameForm = dynamic(() => import('./DrawForms').then((m) => m.NameForm), { ssr: false });
+const WordsForm = dynamic(() => import('./DrawForms').then((m) => m.WordsForm), { ssr: false });
 
 const AHEAD = 10;
 const BEHIND = 13;
@@ -144,10 +147,10 @@ export function FormationEditor(props: FormationEditorProps) {
         onLevel={chooseLevel}
       />
       {answer && (
-        <Alert severity={answer.ok ? 'success' : 'error'} variant="outlined" onClose={() => setAnswer(null)}>
+        <Said ok={answer.ok} onClose={() => setAnswer(null)}>
           {answer.words}
           {answer.ok && !back && <Doors term={answer.id ?? ''} />}
-        </Alert>
+        </Said>
       )}
       <div className="drawgrid">
         <DrawField

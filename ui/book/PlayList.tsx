@@ -1,14 +1,16 @@
 'use client';
 /** The play list: each play drawn with every man's job, the other ways to show it and what they cost, its set-ups and complements. */
+import dynamic from 'next/dynamic';
 import type { Book } from '@/core/book';
 import type { LevelKey, LevelProfile, Profiles } from '@/core/field';
 import { playCall, playLook, type PlayCard } from '@/core/plan';
 import { filmPath, WithFilm } from '../film/WithFilm';
 import { useUrlState } from '../useUrlState';
 import { AddPlay } from './AddPlay';
-import { PlayPanel } from './PlayPanel';
-import { Presentations } from './Presentations';
 import type { Run } from './useBookRun';
+
+const PlayPanel = dynamic(() => import('./PlayPanel'), { ssr: false });
+const Presentations = dynamic(() => import('./Presentations'), { ssr: false });
 
 export interface PlayListProps {
   readonly book: Book;

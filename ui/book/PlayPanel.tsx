@@ -23,7 +23,7 @@ interface PlayPanelProps extends PlayListProps {
   readonly onClose: () => void;
 }
 
-export function PlayPanel({
+export default function PlayPanel({
   play,
   book,
   plays,

@@ -27,7 +27,7 @@ interface PresentationsProps {
 }
 
 /** Other ways to show the same jobs: most different to a defense for fewest new jobs first. */
-export function Presentations({ play, book, profile }: PresentationsProps) {
+export default function Presentations({ play, book, profile }: PresentationsProps) {
   const [most, setMost] = useState(FIRST_SHOWN);
   const [open, setOpen] = useState<number | null>(null);
   const { strength } = useStaffRules().look;

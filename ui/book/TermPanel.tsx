@@ -41,7 +41,7 @@ export interface TermPanelProps {
   readonly onClose: () => void;
 }
 
-export function TermPanel(props: TermPanelProps) {
+export default function TermPanel(props: TermPanelProps) {
   const { book, profile, term, count, side, busy, mayAdd, mayMerge } = props;
   const settings = useStaffRules().look;
   const [text, setText] = useState<string | null>(null);

@@ -1,12 +1,11 @@
 'use client';
 /** A rate as the doubt it carries: the interval as a line, the point faint below the floor. */
-import { scaleLinear } from 'd3-scale';
+import { interpolateNumber } from 'd3-interpolate';
 import { countText, FEW, intervalText, type Rate } from '@/core/read';
 
 const WIDTH = 96;
-const scale = scaleLinear()
-  .domain([0, 1])
-  .range([3, WIDTH - 3]);
+/** A share, 0 to 1, as a place on the bar. */
+const scale = interpolateNumber(3, WIDTH - 3);
 
 export function RateBar({
   rate,

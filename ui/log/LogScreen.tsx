@@ -4,8 +4,7 @@ import { gameName } from '@/core/exchange/names';
 import { useMemo, useRef } from 'react';
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
-import { lookOf, type Book } from '@/core/book';
-import { lookSentences, peopleNote, type LookCode } from '@/core/look';
+import type { Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
 import type { FrequencyRow } from '@/core/line';
 import { enterHint, lineLabel, LOG_COMMANDS, statusSentence, type LoggedGame } from '@/core/log';
@@ -15,7 +14,6 @@ import { gameScope, type Pulled } from '@/core/sync';
 import { snapOfRow } from '@/core/exchange/from-rows';
 import type { GameInfo, TeamInfo } from '@/core/exchange/types';
 import { useScope, useSync } from '@/client/SyncProvider';
-import { Chalk } from '../chalk/Chalk';
 import { LookCard } from '../look/LookCard';
 import { useCommandList, type ScreenCommand } from '../shared/commands';
 import { chordOf } from '../shared/keys';
@@ -28,6 +26,10 @@ import { SnapLine } from './SnapLine';
 import { ToSettle } from './ToSettle';
 import { useLogSession } from './useLogSession';
 
+const LineDrawing = dynamic(() => import('./LineDrawing'), {
+  ssr: false,
+  loading: () => <div className="drawingwait" />,
+});
 const LogHelp = dynamic(() => import('./LogHelp'), { ssr: false });
 
 export interface LogScreenProps {
@@ -84,31 +86,6 @@ function useLoggedGame(
   );
 }
 
-/** What is worth a word while a line is typed: numbers, and who is free. */
-const WHILE_TYPING: ReadonlySet<LookCode> = new Set<LookCode>([
-  'box',
-  'count',
-  'missing',
-  'unblocked',
-  'quick',
-  'protection',
-]);
-
-/** What the drawing says in words: people that do not fit, then the numbers. */
-function useLookWords(game: LoggedGame, drawn: SnapFields, hash: 'L' | 'M' | 'R' | null): string {
-  const alive = useAlive();
-  const rules = useStaffRules();
-  const { book, profile } = game;
-  return useMemo(() => {
-    if (!alive) return '';
-    const look = lookOf(book, { ...drawn, hash }, profile, rules.look);
-    if (!look) return '';
-    const people = peopleNote(typeof drawn.personnel === 'string' ? drawn.personnel : null, look.offense.set);
-    const said = look.defense ? lookSentences(look, rules.look).filter((s) => WHILE_TYPING.has(s.code)) : [];
-    return [people, ...said.slice(0, people ? 2 : 3).map((s) => s.text)].filter(Boolean).join(' ');
-  }, [alive, book, drawn, hash, profile, rules]);
-}
-
 export function LogScreen(props: LogScreenProps) {
   const { game: info, book, teams, profile } = props;
   const scope = gameScope(info.key);
@@ -127,7 +104,6 @@ export function LogScreen(props: LogScreenProps) {
   const alive = useAlive();
   const router = useRouter();
   const { hash } = view.follows.before;
-  const says = useLookWords(game, view.drawn, hash);
   const nameOf = (key: string): string => teams.find((t) => t.key === key)?.name ?? key;
   const marked = useMemo(() => new Set(view.todo.map((f) => f.snapId)), [view.todo]);
 
@@ -194,14 +170,9 @@ export function LogScreen(props: LogScreenProps) {
         <div className="logside">
           <section className="card" aria-label="Chalk drawing">
             {alive ? (
-              <Chalk book={book} profile={profile} fields={view.drawn} hash={hash} height={200} />
+              <LineDrawing game={game} fields={view.drawn} hash={hash} />
             ) : (
-              <div style={{ height: 200 }} />
-            )}
-            {says && (
-              <p className="small" data-testid="says">
-                {says}
-              </p>
+              <div className="drawingwait" />
             )}
           </section>
           <Arithmetic view={view} />

@@ -18,7 +18,7 @@ interface LooksCardProps {
   readonly onCard: (look: number) => void;
 }
 
-export function LooksCard({ counted, ofCell, book, profile, setUrl, onCard }: LooksCardProps) {
+export default function LooksCard({ counted, ofCell, book, profile, setUrl, onCard }: LooksCardProps) {
   const { looks, cellRows, cellTitle } = counted;
   const next = looks[MOST_LOOKS];
   return (

@@ -1,7 +1,5 @@
 'use client';
 /** Whose offense, which games, which film, and what is filtered by; with the doors to what is counted and what is not tagged. */
-import Button from '@mui/material/Button';
-import Chip from '@mui/material/Chip';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { LevelKey } from '@/core/field/profile';
@@ -17,7 +15,7 @@ import {
   type Filter,
   type FilterField,
 } from '@/core/read';
-import { Choice } from '../shared/TextBox';
+import { Choice } from '../shared/Choice';
 import type { Reading } from './useReading';
 import { wordOf } from './words';
 
@@ -72,16 +70,26 @@ export function ReadFilters({ reading, games, teams, level, setUrl }: ReadFilter
         />
       )}
       {Object.entries(filter).map(([field, words]) => (
-        <Chip
-          key={field}
-          label={`${filterLabel(field as FilterField)}: ${words!.map(wordOf).join(' or ')}`}
-          onDelete={() => setFilter({ ...filter, [field]: [] })}
-          variant="outlined"
-        />
+        <span key={field} className="chip">
+          {filterLabel(field as FilterField)}: {words!.map(wordOf).join(' or ')}
+          <button
+            type="button"
+            className="plain"
+            onClick={() => setFilter({ ...filter, [field]: [] })}
+            aria-label={`take the filter ${filterLabel(field as FilterField)} away`}
+          >
+            ×
+          </button>
+        </span>
       ))}
-      <Button variant="outlined" onClick={(e) => setAnchor(e.currentTarget)} aria-haspopup="menu">
+      <button
+        type="button"
+        className="button"
+        onClick={(e) => setAnchor(e.currentTarget)}
+        aria-haspopup="menu"
+      >
         add a filter
-      </Button>
+      </button>
       <Totals reading={reading} setUrl={setUrl} />
       {anchor && (
         <FilterMenu

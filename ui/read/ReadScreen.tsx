@@ -1,5 +1,6 @@
 'use client';
 /** Read: filters, situation board, formations of the chosen cell, the reel behind every number. */
+import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import type { Book } from '@/core/book';
 import { gameNames } from '@/core/exchange/names';
@@ -11,10 +12,14 @@ import { useScreenCommands } from '../shared/commands';
 import { useStaffRules } from '../StaffRules';
 import { useUrlState } from '../useUrlState';
 import { Board } from './Board';
-import { LooksCard } from './LooksCard';
 import { ReadFilters } from './ReadFilters';
 import { Reel } from './Reel';
 import { useReading, type ReadFilm } from './useReading';
+
+const LooksCard = dynamic(() => import('./LooksCard'), {
+  ssr: false,
+  loading: () => <section className="card looks" aria-label="Formations" aria-busy="true" />,
+});
 
 export interface ReadScreenProps extends ReadFilm {
   readonly teams: readonly TeamInfo[];

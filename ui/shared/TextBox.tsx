@@ -107,33 +107,3 @@ export function TextBox(props: TextBoxProps) {
     </FormControl>
   );
 }
-
-export interface ChoiceProps {
-  readonly label: string;
-  readonly value: string;
-  readonly options: readonly (readonly [value: string, words: string])[];
-  readonly onChange: (value: string) => void;
-  /** Least width in pixels. */
-  readonly width?: number;
-  readonly disabled?: boolean;
-}
-
-/** One of several. */
-export function Choice({ label, value, options, onChange, width = 120, disabled = false }: ChoiceProps) {
-  return (
-    <TextBox
-      select
-      label={label}
-      value={value}
-      disabled={disabled}
-      onChange={(e) => onChange(e.target.value)}
-      sx={{ minWidth: width }}
-    >
-      {options.map(([key, words]) => (
-        <option key={key} value={key}>
-          {words}
-        </option>
-      ))}
-    </TextBox>
-  );
-}

@@ -7,7 +7,7 @@ import { listAudit } from '@/store/audit';
 import { lastBackup } from '@/store/backups';
 import { listTeams } from '@/store/games';
 import { listMembers, listSessions, programOf } from '@/store/members';
-import { StaffScreen } from '@/ui/StaffScreen';
+import { StaffScreen } from '@/ui/staff/StaffScreen';
 import { act } from './actions';
 
 export const metadata: Metadata = { title: 'Staff' };

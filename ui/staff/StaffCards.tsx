@@ -6,7 +6,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import { useState } from 'react';
 import type { AuditInfo, BackupInfo, MemberInfo, SessionInfo } from '@/core/exchange/types';
 import { ROLES, type Role } from '@/core/staff';
-import { TextBox } from './shared/TextBox';
+import { TextBox } from '../shared/TextBox';
 
 export type RunChange = (
   change: { readonly op: string; readonly [field: string]: unknown },

@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { PROFILE_NUMBERS, type LevelProfile, type ProfileChanges } from '@/core/field/profile';
-import { TextBox } from './shared/TextBox';
+import { TextBox } from '../shared/TextBox';
 
 const SIDES = ['offense', 'defense'] as const;
 

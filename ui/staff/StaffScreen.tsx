@@ -17,8 +17,8 @@ import type { LevelProfile } from '@/core/field';
 import { LevelCard } from './LevelCard';
 import { RulesCard } from './RulesCard';
 import { AuditCard, BackupCard, OwnCard, RolesForm, type RunChange } from './StaffCards';
-import { useStaffRules } from './StaffRules';
-import { TextBox } from './shared/TextBox';
+import { useStaffRules } from '../StaffRules';
+import { TextBox } from '../shared/TextBox';
 
 export interface StaffScreenProps {
   readonly members: readonly MemberInfo[];

@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest';
+import { mergeFilm, sameFilm } from './film';
+import { TabMemory } from './tab';
+
+const game = (key: string, stamp: string, more: object = {}) => ({
+  info: { key, closed: false, ...more } as never,
+  stamp,
+});
+const kept = [
+  { ...game('a', '1'), snaps: ['a1'] as never },
+  { ...game('b', '4'), snaps: ['b4'] as never },
+];
+
+describe('film that is here already', () => {
+  it('is taken for games whose stamp is the same, and sent anew for the others', () => {
+    const merged = mergeFilm([game('a', '1'), { ...game('b', '5'), snaps: ['b5'] as never }], kept)!;
+    expect(merged.map((g) => [g.info.key, g.stamp, g.snaps])).toEqual([
+      ['a', '1', ['a1']],
+      ['b', '5', ['b5']],
+    ]);
+  });
+  it('asks for all where a game that was to be here is not', () => {
+    expect(mergeFilm([game('a', '2')], kept)).toBeNull();
+    expect(mergeFilm([game('c', '1')], [])).toBeNull();
+  });
+  it('drops games that are gone', () => {
+    expect(mergeFilm([game('b', '4')], kept)!.map((g) => g.info.key)).toEqual(['b']);
+  });
+  it('is the same only when nothing on screen would change', () => {
+    expect(sameFilm(kept, [...kept])).toBe(true);
+    expect(sameFilm(kept, kept.slice(1))).toBe(false);
+    expect(sameFilm(kept, [kept[0]!, { ...kept[1]!, stamp: '5' }])).toBe(false);
+    expect(sameFilm(kept, [kept[0]!, { ...kept[1]!, info: { key: 'b', closed: true } as never }])).toBe(
+      false,
+    );
+  });
+});
+
+it('a tab keeps one value a name', () => {
+  const tab = new TabMemory();
+  let made = 0;
+  const make = () => ++made;
+  expect([tab.kept('x', make), tab.kept('x', make), tab.kept('y', make)]).toEqual([1, 1, 2]);
+});
