@@ -1,5 +1,5 @@
 import { expect, test } from './place';
-import { SITE, HALF_GAME, line, pdfText, saved, signIn, type } from './staff';
+import { choose, SITE, HALF_GAME, line, pdfText, saved, signIn, type } from './staff';
 
 test('from the half-logged game to a printed call sheet', async ({ page }) => {
   await signIn(page);
@@ -251,8 +251,7 @@ test('words of the book: add, say, merge', async ({ page }) => {
   await page.goto(`${SITE()}/book?kind=coverage`);
   await page.getByRole('button', { name: /^blue three/ }).click();
   await page.getByRole('button', { name: 'merge blue three into another word' }).click();
-  await page.getByRole('combobox', { name: 'Keep' }).click();
-  await page.getByRole('option', { name: 'cover 3', exact: true }).click();
+  await choose(page, 'Keep', 'cover 3');
   await page.getByRole('button', { name: 'Merge', exact: true }).click();
   await expect(page.getByText('merged; 1 snap and 0 plays now say the other term')).toBeVisible();
   await page.goto(`${SITE()}/log/${HALF_GAME}`);

@@ -1,7 +1,7 @@
 import { expect, test } from './place';
 import { DEMO_SEED, simulateSeason } from '../demo/league';
 import { pack, snapToRow, unpack, writeCsv } from '../core/table';
-import { SITE, enter, line, saved, type } from './staff';
+import { choose, SITE, enter, line, saved, type } from './staff';
 
 test.describe.configure({ mode: 'serial' });
 
@@ -15,8 +15,7 @@ test('the first visit asks who you are, refuses what is wrong, keeps what was ty
   await page.goto(SITE());
   await expect(page).toHaveURL(/\/first$/);
   await page.getByLabel('Program').fill('Alder staff');
-  await page.getByLabel('Level').click();
-  await page.getByRole('option', { name: 'college' }).click();
+  await choose(page, 'Level', 'college');
   await page.getByRole('textbox', { name: 'Team', exact: true }).fill('Saltmere Herons');
   await page.getByLabel('Short key of the team').fill('HER');
   await page.getByLabel('Your name').fill('Ada Analyst');
@@ -103,11 +102,9 @@ test.describe('signed in', () => {
 
   test('a game from nothing: who kicks off, a half without film, typed anchors', async ({ page }) => {
     await page.goto(`${SITE()}/log`);
-    await page.getByLabel('Away').click();
-    await page.getByRole('option', { name: 'a new team …' }).click();
+    await choose(page, 'Away', 'a new team …');
     await page.getByLabel('Name of the away team').fill('Fen Gulls');
-    await page.getByLabel('Home').click();
-    await page.getByRole('option', { name: 'Saltmere Herons' }).click();
+    await choose(page, 'Home', 'Saltmere Herons');
     await page.getByRole('button', { name: 'Start game' }).click();
     await expect(page.getByText('Who kicks off?')).toBeVisible();
     await line(page).focus();

@@ -3,14 +3,8 @@ import { readFileSync } from 'node:fs';
 import { expect, test, type Locator, type Page } from './place';
 import { DEFAULT_BOOK } from '../core/book/default-book';
 import { writeBook } from '../core/book/term';
-import { SITE, HALF_GAME, line, pdfText, saved, signIn, type } from './staff';
+import { choose, SITE, HALF_GAME, line, pdfText, saved, signIn, type } from './staff';
 
-const choose = async (page: Page, label: string | RegExp, option: string | RegExp): Promise<void> => {
-  await page.getByRole('combobox', { name: label }).click();
-  await page
-    .getByRole('option', { name: option, ...(typeof option === 'string' ? { exact: true } : {}) })
-    .click();
-};
 const snapsIn = async (page: Page): Promise<number> => {
   const button = page.locator('.toolbar').getByRole('button', { name: /^\d+ snaps$/ });
   await expect(button).toBeVisible();
@@ -134,8 +128,7 @@ test('the strength rule moves the counts, and back', async ({ page }) => {
   await page.goto(`${SITE()}/staff`);
   await page.getByRole('button', { name: 'Change the rules' }).click();
   await choose(page, 'strength by', 'the tight end');
-  await page.getByRole('combobox', { name: 'then by' }).first().click();
-  await page.getByRole('option', { name: 'more receivers' }).click();
+  await choose(page, 'then by', 'more receivers');
   await page.getByRole('button', { name: 'Save the rules' }).click();
   await expect(page.getByText('Strength by the tight end, then more receivers')).toBeVisible();
   expect(await byStrength()).not.toBe(before);

@@ -1,21 +1,20 @@
 /** Five men on the board, backs, notes, people that do not fit a picture, and keys typed too early. */
 import { expect, test } from './place';
-import { SITE, line, saved, signIn, type } from './staff';
+import { choose, SITE, line, saved, signIn, type } from './staff';
 
 test('five men stand on the board of a flag game; its formation is typed, drawn and counted apart', async ({
   page,
 }) => {
   await signIn(page);
   await page.goto(`${SITE()}/book/draw`);
-  await page.getByRole('combobox', { name: 'game' }).click();
-  await page.getByRole('option', { name: '5-a-side flag' }).click();
+  await choose(page, 'game', '5-a-side flag');
   await expect(page.locator('.drawfield g[data-letter]')).toHaveCount(5);
   await page.getByRole('textbox', { name: 'By words' }).fill('X-10 Y+7o1 Z+11o1');
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('structure')).toContainText('2x1 to the right, twins right');
   await page.getByRole('textbox', { name: 'Name' }).fill('kite');
   await page.getByRole('button', { name: 'Save in the Book' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: '“kite” is in the book' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: '“kite” is in the book' })).toBeVisible();
 
   await page.goto(`${SITE()}/log`);
   for (const [label, option] of [
@@ -24,8 +23,7 @@ test('five men stand on the board of a flag game; its formation is typed, drawn 
     ['Kind of film', 'flag'],
     ['Level', '5-a-side flag'],
   ] as const) {
-    await page.getByRole('combobox', { name: label }).click();
-    await page.getByRole('option', { name: option, exact: true }).click();
+    await choose(page, label, option);
   }
   await page.getByRole('button', { name: 'Start game' }).click();
   await type(page, 'offense=LAN defense=DRO 1&10 @t45 kite r cover 3 smash +6');
@@ -47,7 +45,7 @@ test('a backfield is drawn by its own points, a word has notes and another name'
   await expect(page.getByText(/T-4o5\.5/)).toBeVisible();
   await page.getByRole('button', { name: 'Save the drawing' }).click();
   await expect(
-    page.getByRole('alert').filter({ hasText: 'changed; what follows from it is computed anew' }),
+    page.getByRole('status').filter({ hasText: 'changed; what follows from it is computed anew' }),
   ).toBeVisible();
 
   await page.goto(`${SITE()}/book?kind=coverage&term=coverage-trap`);

@@ -1,16 +1,14 @@
 /** Without a network: everything that was open opens, logs and saves; what is refused is kept with its reason. */
 import { expect, test, type BrowserContext, type Page } from './place';
-import { SITE, line, saved, signIn, type } from './staff';
+import { choose, SITE, line, saved, signIn, type } from './staff';
 
 test.use({ serviceWorkers: 'allow' });
 
 /** A game of its own; gives its address and key. */
 async function newGame(page: Page, week: string): Promise<string> {
   await page.goto(`${SITE()}/log`);
-  await page.getByLabel('Away').click();
-  await page.getByRole('option', { name: 'Marrow Fen Stags' }).click();
-  await page.getByLabel('Home').click();
-  await page.getByRole('option', { name: 'Saltmere Herons' }).click();
+  await choose(page, 'Away', 'Marrow Fen Stags');
+  await choose(page, 'Home', 'Saltmere Herons');
   await page.getByRole('textbox', { name: 'Week' }).fill(week);
   await page.getByRole('button', { name: 'Start game' }).click();
   await expect(page.getByText('Who kicks off?')).toBeVisible();

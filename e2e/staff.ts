@@ -19,6 +19,11 @@ export async function enter(page: Page, name: string, password: string): Promise
   await page.getByRole('button', { name: 'Sign in' }).click();
 }
 
+/** Chooses from a list by its label and the words of the option. */
+export async function choose(page: Page, label: string, option: string): Promise<void> {
+  await page.getByRole('combobox', { name: label, exact: true }).first().selectOption({ label: option });
+}
+
 export const line = (page: Page) => page.getByTestId('snap-line');
 export const saved = (page: Page) => expect(page.locator('#saved')).toHaveText(/^saved/);
 

@@ -4,7 +4,6 @@ import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRef, type Ref } from 'react';
 import { writeBook, type Book } from '@/core/book/term';
-import { TextBox } from '../shared/TextBox';
 import type { Run } from './useBookRun';
 
 interface BookToolbarProps {
@@ -36,12 +35,16 @@ export function BookToolbar(props: BookToolbarProps) {
       <span className="small quiet">
         {book.name}: {book.terms.length} terms, {plays} plays
       </span>
-      <TextBox
-        label="find a term"
-        value={find}
-        inputRef={findRef}
-        onChange={(e) => onFind(e.target.value || null)}
-      />
+      <span className="choice">
+        <label htmlFor="find-term">find a term</label>
+        <input
+          id="find-term"
+          ref={findRef}
+          value={find}
+          autoComplete="off"
+          onChange={(e) => onFind(e.target.value || null)}
+        />
+      </span>
       <span className="toolbar end">
         {mayAdd && (
           <Button variant="contained" component={Link} href="/book/draw">
