@@ -261,6 +261,29 @@ describe('undo', () => {
     expect([t.log(), t.says]).toEqual([before.slice(0, 2), 'nothing to redo']);
   });
 
+  it('what is opened while the disk is slow stays open', () => {
+    const slow = (t: Table): Table => {
+      t.slow = true;
+      return t;
+    };
+    // Undone, and a snap opened before the disk answers.
+    const undone = slow(started())
+      .send({ type: 'undo' })
+      .send({ type: 'walk', by: -1 })
+      .send({ type: 'walk', by: -1 });
+    const { mode, text } = undone.session;
+    expect(mode.kind).toBe('edit');
+    undone.arrive();
+    expect([undone.session.mode, undone.session.text]).toEqual([mode, text]);
+    // A line entered, and an earlier snap opened meanwhile: the line is saved, no draft is left of it.
+    const entered = slow(started()).line('trips stick +6').send({ type: 'walk', by: -1 });
+    const opened = entered.session;
+    entered.arrive();
+    expect([entered.session.mode, entered.session.text]).toEqual([opened.mode, opened.text]);
+    entered.send({ type: 'leave' });
+    expect([entered.session.text, entered.snaps.length]).toEqual(['', 4]);
+  });
+
   it('a step that could not be written stays to be undone', () => {
     const t = started();
     t.full = true;
@@ -326,6 +349,19 @@ it('random sessions: every undo leads back to the empty game, every redo to the 
     for (let i = 0; i < steps; i++) t.send({ type: 'redo' });
     expect(JSON.stringify(t.snaps)).toBe(last);
   }
+});
+
+it('a snap opened before the page is quite alive is no draft', () => {
+  const t = started();
+  const fresh = new Table();
+  fresh.snaps = t.snaps;
+  fresh.session = { ...fresh.session, begun: false };
+  fresh.send({ type: 'walk', by: -1 });
+  const { text } = fresh.session;
+  fresh.send({ type: 'begin', draft: 'half a li', early: text, open: null });
+  expect([fresh.session.mode.kind, fresh.session.text]).toEqual(['edit', text]);
+  fresh.send({ type: 'leave' });
+  expect(fresh.session.text).toBe('half a li');
 });
 
 it('begins with the draft and what was typed before the page was alive, once', () => {

@@ -50,6 +50,8 @@ export function step(session: Session, event: Event, game: LoggedGame, view: Lin
           { kind: 'edit', snapId: event.open },
           game,
         );
+      // A snap was opened already: its line is no draft.
+      if (session.mode.kind !== 'next') return to({ ...session, begun: true, draft: event.draft });
       // Keys typed before the page was alive come after the draft; none is lost.
       const typed = session.text === '' ? event.early : session.text;
       const text = [event.draft, typed].filter(Boolean).join(event.draft.endsWith(' ') ? '' : ' ');
@@ -98,7 +100,7 @@ export function step(session: Session, event: Event, game: LoggedGame, view: Lin
     }
     case 'undo':
     case 'redo':
-      return stepBack(session, event.type);
+      return stepBack(session, event.type, game);
     case 'remedy': {
       const { insertBefore, patches } = event.remedy;
       if (insertBefore !== null) return opened(session, { kind: 'insert', snapId: insertBefore }, game);
@@ -120,7 +122,7 @@ export function step(session: Session, event: Event, game: LoggedGame, view: Lin
     case 'game-changed':
       return refreshed(session, game);
     case 'written':
-      return written(session, game);
+      return written(session);
     case 'not-written':
       return to({ ...session, pending: null, waiting: [], trouble: event.why });
     case 'resume': {
@@ -195,6 +197,7 @@ function write(session: Session, w: Writing, effects: readonly Effect[] = []): S
     replaces: w.replaces ?? null,
     asOpened: w.asOpened ?? false,
     line: w.line ?? null,
+    mode: session.mode,
     step: w.replaces === undefined ? w.step : null,
     moved: null,
     done: w.done,
@@ -226,7 +229,7 @@ function patched(
     undo.push({ do: 'patch', snapId, fields: pick(now) });
   }
   if (redo.length > 0) return write(session, { ...how, step: { redo, undo } });
-  return how.line === undefined ? to(session) : cleared(session, how.line, game, session.status);
+  return how.line === undefined ? to(session) : cleared(session, how.line, session.mode, session.status);
 }
 
 function entered(session: Session, snapId: string, game: LoggedGame, view: LineView): Stepped {
@@ -280,23 +283,29 @@ function startFields({ parsed, context, starts, start }: LineView, game: LoggedG
   };
 }
 
-/** The line is on the disk: what was typed meanwhile is the next one. */
-function cleared(session: Session, line: string, game: LoggedGame, status: Status | null): Stepped {
-  const text = session.text.startsWith(line) ? session.text.slice(line.length) : '';
-  const draft = session.mode.kind === 'next' ? '' : session.draft;
+const sameMode = (a: Mode, b: Mode): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** The line is on the disk: what was typed after it is the next one, and what was opened meanwhile stays open. */
+function cleared(session: Session, line: string, mode: Mode, status: Status | null): Stepped {
+  const rest = (text: string): string => (text.startsWith(line) ? text.slice(line.length) : '');
+  if (!sameMode(session.mode, mode)) {
+    const draft = mode.kind === 'next' ? rest(session.draft) : session.draft;
+    return to({ ...session, status, asked: null, draft });
+  }
+  const draft = (mode.kind === 'next' ? '' : session.draft) + rest(session.text);
   const next: Session = {
     ...session,
     mode: { kind: 'next' },
     status,
     asked: null,
     chosen: 0,
-    draft: draft + text,
+    draft,
     shown: '',
   };
-  return { session: { ...next, text: next.draft, caret: next.draft.length }, effects: [{ kind: 'focus' }] };
+  return { session: { ...next, text: draft, caret: draft.length }, effects: [{ kind: 'focus' }] };
 }
 
-function written(session: Session, game: LoggedGame): Stepped {
+function written(session: Session): Stepped {
   const { pending } = session;
   if (!pending) return to(session);
   const made = pending.changes.some((c) => c.do === 'put') && pending.moved === null;
@@ -317,11 +326,10 @@ function written(session: Session, game: LoggedGame): Stepped {
     status: pending.done,
     start: made ? null : session.start,
   };
-  if (pending.line !== null) return cleared(next, pending.line, game, pending.done);
-  return pending.moved === null ? to(next) : opened(next, { kind: 'next' }, game);
+  return pending.line !== null ? cleared(next, pending.line, pending.mode, pending.done) : to(next);
 }
 
-function stepBack(session: Session, which: 'undo' | 'redo'): Stepped {
+function stepBack(session: Session, which: 'undo' | 'redo', game: LoggedGame): Stepped {
   const entry = which === 'undo' ? session.done.at(-1) : session.undone.at(-1);
   if (!entry) return to({ ...session, status: `nothing-to-${which}` });
   // A snap that was put and removed is there still: it is restored, not put twice.
@@ -333,11 +341,17 @@ function stepBack(session: Session, which: 'undo' | 'redo'): Stepped {
     replaces: null,
     asOpened: false,
     line: null,
+    mode: session.mode,
     step: null,
     moved: which,
     done: which === 'undo' ? 'undone' : 'redone',
   };
-  return { session: { ...session, pending, trouble: '' }, effects: [{ kind: 'write', write: pending }] };
+  // Left at once, not when it is written: what is opened meanwhile stays open.
+  const next = opened(session, { kind: 'next' }, game);
+  return {
+    session: { ...next.session, pending, trouble: '' },
+    effects: [...next.effects, { kind: 'write', write: pending }],
+  };
 }
 
 /** A session with the view that belongs to it, for tests and scripts. */

@@ -33,6 +33,8 @@ export interface Pending {
   readonly asOpened: boolean;
   /** The line that is cleared when it is there; null: the line stays. */
   readonly line: string | null;
+  /** What the line was opened as. */
+  readonly mode: Mode;
   readonly step: Step | null;
   readonly moved: 'undo' | 'redo' | null;
   readonly done: Status;
