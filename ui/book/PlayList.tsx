@@ -60,7 +60,7 @@ export default function PlayList(props: PlayListProps) {
             </tbody>
           </table>
         </div>
-        {plays.length === 0 && <p>No plays yet. Add one at the right: a look and a concept of your book.</p>}
+        {plays.length === 0 && <p>No plays yet. Add one in the form: a look and a concept of your book.</p>}
         {chosen && <Presentations key={chosen.id} book={book} profile={profile} play={chosen} />}
       </section>
       <div className="stack">

@@ -43,7 +43,7 @@ export function TermCards({ book, profile, terms, chosen, find, count, onChoose 
       {terms.length === 0 && (
         <p className="quiet">
           {find === ''
-            ? 'No term of this kind yet. Add one at the right.'
+            ? 'No term of this kind yet. Add one in the form beside this.'
             : `No term of the book fits “${find}”.`}
         </p>
       )}

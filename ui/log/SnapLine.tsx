@@ -45,7 +45,7 @@ export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function Sna
   spans.push(text.slice(at));
   const echo = echoOf(parsed.fields);
   return (
-    <section className="card" aria-label="Snap line">
+    <section className="card snapline" aria-label="Snap line">
       <dl className="echo" aria-live="polite">
         {echo.length === 0 && (
           <div>

@@ -24,7 +24,7 @@ export default pageFor('game.read', async function Log(actor) {
           <Link href="/log/import">import a file</Link>
         </header>
         {games.length === 0 ? (
-          <p>No games yet. Open one at the right, or bring a snap table.</p>
+          <p>No games yet. Start one with the form, or import a snap table.</p>
         ) : (
           <table className="rows">
             <thead>

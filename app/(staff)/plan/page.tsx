@@ -23,7 +23,7 @@ export default pageFor('sheet.read', async function Plan(actor) {
           <h1>Call sheets</h1>
         </header>
         {sheets.length === 0 ? (
-          <p>None yet. Start one at the right: sections by situation, filled from your play list.</p>
+          <p>None yet. Start one with the form: sections by situation, filled from your play list.</p>
         ) : (
           <ul className="todo">
             {sheets.map((s) => (
