@@ -1,5 +1,6 @@
 /** Key to echo and Enter to the next snap, in Debian's Chromium against a real server and database. */
-import { chromium } from '@playwright/test';
+import { chromium, type Browser } from '@playwright/test';
+import { firstView, SCREENS, type FirstView } from './first-view';
 import type { Row } from './run';
 import { GAME, withStage } from './stage';
 
@@ -25,6 +26,30 @@ interface Measured {
   longFrames: number;
   next: number[];
   stored: number[];
+}
+
+const VISITS = 5;
+
+/** Each screen's first visit with nothing cached: the time, and the script it asks for. */
+async function firstViewRows(
+  browser: Browser,
+  base: string,
+  cookies: Parameters<typeof firstView>[3],
+): Promise<Row[]> {
+  const rows: Row[] = [];
+  for (const screen of SCREENS) {
+    const visits: FirstView[] = [];
+    for (let i = 0; i < VISITS; i++) visits.push(await firstView(browser, base, screen, cookies));
+    const kilobytes = (bytes: number): number => Math.round(bytes / 1000);
+    rows.push({
+      what: `first view of ${screen.name}`,
+      n: VISITS,
+      unit: 'ms',
+      times: visits.map((v) => v.ms),
+      note: `${kilobytes(visits[0]!.scriptBytes)} kB of script, ${kilobytes(visits[0]!.laterBytes)} kB later`,
+    });
+  }
+  return rows;
 }
 
 export const browserRows = (): Promise<Row[]> =>
@@ -101,6 +126,7 @@ export const browserRows = (): Promise<Row[]> =>
         ),
         row('Enter to the caret in an empty line', m.next),
         row('Enter to acknowledged by PostgreSQL', m.stored),
+        ...(await firstViewRows(browser, base, await page.context().cookies())),
       ];
     } finally {
       await browser.close();
