@@ -50,7 +50,10 @@ export function reelOf(name: string, counted: Counted): NamedRows {
   const [what, which = '', part = ''] = name.split('.');
   switch (what) {
     case 'row':
-      return rowReel(counted.board.find((row) => row.key === which), part);
+      return rowReel(
+        counted.board.find((row) => row.key === which),
+        part,
+      );
     case 'look':
       return lookReel(counted.looks[Number(which)], part);
     case 'answer':
