@@ -19,13 +19,21 @@ import { DEFAULT_BOOK } from '../core/book/default-book';
 import { COLLEGE, fieldSides } from '../core/field';
 import {
   ATTACHED,
+  ATTACHED_DEPTH,
+  BACK_DEEPER,
+  BACK_WITHIN,
+  BEHIND_BALL,
   BUNCH,
+  CHEATED,
   CONDENSED,
   DEFAULT_BOX,
   DEFAULT_LOOK_SETTINGS,
   drawingSvg,
   lookSentences,
+  MANY_THREATEN,
   MOTION_KINDS,
+  ON_RECEIVER,
+  PERIMETER_DEPTH,
   STACK,
   TECHNIQUES,
   techniqueAt,
@@ -71,7 +79,7 @@ export const DEFINITIONS: readonly Definition[] = [
   {
     id: 'surface',
     title: 'Surface and gaps',
-    text: `Men attached outside the center, each within ${ATTACHED} yards of the next and not deeper than 2.4: guard and tackle 2, with a tight end 3, with a wing 4. A side has one gap more than its surface; with one tight end seven in all.`,
+    text: `Men attached outside the center, each within ${ATTACHED} yards of the next and not deeper than ${ATTACHED_DEPTH}: guard and tackle 2, with a tight end 3, with a wing 4. A side has one gap more than its surface; with one tight end 7 in all.`,
     fields: right('wing pro'),
   },
   {
@@ -83,13 +91,13 @@ export const DEFINITIONS: readonly Definition[] = [
   {
     id: 'bunch',
     title: 'Bunch and cluster',
-    text: `Three receivers of a side within ${BUNCH} yards. A cluster is a bunch whose inner man is within ${CONDENSED} yards of the end man of the line.`,
+    text: `3 receivers of a side within ${BUNCH} yards. A cluster is a bunch whose inner man is within ${CONDENSED} yards of the end man of the line.`,
     fields: right('bunch'),
   },
   {
     id: 'stack',
     title: 'Stack',
-    text: `Two receivers whose lanes differ by no more than ${STACK} yard.`,
+    text: `2 receivers whose lanes differ by no more than ${STACK} yard.`,
     fields: right('stack'),
   },
   {
@@ -101,7 +109,7 @@ export const DEFINITIONS: readonly Definition[] = [
   {
     id: 'trey',
     title: 'Trips, trey, quads',
-    text: 'Three on a side are trips; trey when one of them is a tight end on the line; four are quads.',
+    text: '3 on a side are trips; trey when one of them is a tight end on the line; 4 are quads.',
     fields: right('trey'),
   },
   {
@@ -113,7 +121,7 @@ export const DEFINITIONS: readonly Definition[] = [
   {
     id: 'empty',
     title: 'Empty',
-    text: 'Nobody in the backfield beside the quarterback. A back is eligible, off the line, deeper than three yards and within 5.2 yards of the ball.',
+    text: `Nobody in the backfield beside the quarterback. A back is eligible, off the line, deeper than ${BACK_DEEPER} yards and within ${BACK_WITHIN} yards of the ball.`,
     fields: right('empty'),
   },
   {
@@ -133,7 +141,7 @@ export const DEFINITIONS: readonly Definition[] = [
   {
     id: 'back',
     title: 'Where the back stands',
-    text: 'To or away from the tight end, strength and field; behind the ball when within 0.8 yards of it; cheated when three yards or more from it.',
+    text: `To or away from the tight end, strength and field; behind the ball when within ${BEHIND_BALL} yards of it; cheated when ${CHEATED} yards or more from it.`,
     fields: right('trey', { backfield: 'gun wide' }),
   },
   ...MOTION_KINDS.map((kind): Definition => {
@@ -150,13 +158,13 @@ export const DEFINITIONS: readonly Definition[] = [
   {
     id: 'box',
     title: 'The box',
-    text: `Defenders within the tackles, or the attached tight end or wing, by ${DEFAULT_BOX.lateral} yard each side and within ${DEFAULT_BOX.depth} yards of the ball. Blockers are linemen, attached tight ends and wings, and lead backs (all backs but the carrier). One of the box is left to the read or the carrier: light when the rest is fewer than the blockers, even when equal, loaded when more. So seven is even against 11 personnel and light against 22.`,
+    text: `Defenders within the tackles, or the attached tight end or wing, by ${DEFAULT_BOX.lateral} yard each side and within ${DEFAULT_BOX.depth} yards of the ball. Blockers are linemen, attached tight ends and wings, and lead backs (all backs but the carrier). One of the box is left to the read or the carrier: light when the rest is fewer than the blockers, even when equal, loaded when more. So 7 is even against 11 personnel and light against 22.`,
     fields: right('trey', { front: '4-3 over', coverage: 'cover 3' }),
   },
   {
     id: 'overhang',
     title: 'Overhang',
-    text: 'The man outside the box who is not on #1: on the line, on #2 (within 1.5 yards of him), or in the apex between.',
+    text: `The man outside the box who is not on #1: on the line, on #2 (within ${ON_RECEIVER} yards of him), or in the apex between.`,
     fields: right('spread', { front: '4-2 over', coverage: 'quarters' }),
   },
   {
@@ -198,7 +206,7 @@ export const DEFINITIONS: readonly Definition[] = [
   {
     id: 'perimeter',
     title: 'Perimeter',
-    text: 'Detached receivers of a side minus the defenders over them (outside the box, within ten yards). The quick throw outside is there when it is above 0: one catches, the others have a man each.',
+    text: `Detached receivers of a side minus the defenders over them (outside the box, within ${PERIMETER_DEPTH} yards). The quick throw outside is there when it is above 0: one catches, the others have a man each.`,
     fields: right('trips', { front: '3-4', coverage: 'quarters' }),
   },
   {
@@ -221,7 +229,7 @@ export const DEFINITIONS: readonly Definition[] = [
         title: `Coverage: ${word}`,
         text:
           d.kind === 'coverage'
-            ? `${d.coverage.style}, middle ${d.coverage.middle}, ${d.coverage.deep.length} deep; under is eleven less the rushers and the deep men.`
+            ? `${d.coverage.style}, middle ${d.coverage.middle}, ${d.coverage.deep.length} deep; under is 11 less the rushers and the deep men.`
             : '',
         fields: { coverage: word },
       };
@@ -238,11 +246,11 @@ export const DEFINITIONS: readonly Definition[] = [
     [
       [
         'simulated pressure',
-        'At least six threaten, four rush, one or more of them from the second or third level.',
+        `At least ${MANY_THREATEN} threaten, 4 rush, one or more of them from the second or third level.`,
       ],
-      ['creeper', 'Four rush, one of them from the second or third level, without the threat.'],
-      ['mike a pressure', 'Five rush; with three deep it is a fire zone, without deep help it is zero.'],
-      ['three-man rush', 'Three rush, eight drop.'],
+      ['creeper', '4 rush, one of them from the second or third level, without the threat.'],
+      ['mike a pressure', '5 rush; with 3 deep it is a fire zone, without deep help it is zero.'],
+      ['three-man rush', '3 rush, 8 drop.'],
     ] as const
   ).map(([word, text]): Definition => ({
     id: `pressure-${word.replace(/ /g, '-')}`,

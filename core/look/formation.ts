@@ -125,7 +125,11 @@ export function lineUp(
 }
 
 /** A back: eligible, off the line, deeper than three yards and within the tackles by two yards. */
-export const isBack = (m: Man): boolean => m.role === 'eligible' && m.depth > 3 && Math.abs(m.x) < 5.2;
+/** A back is deeper than this and nearer to the ball than that; yards. */
+export const BACK_DEEPER = 3;
+export const BACK_WITHIN = 5.2;
+export const isBack = (m: Man): boolean =>
+  m.role === 'eligible' && m.depth > BACK_DEEPER && Math.abs(m.x) < BACK_WITHIN;
 
 export interface Receivers {
   /** Outside-in on each side: #1 first. */

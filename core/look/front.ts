@@ -225,6 +225,9 @@ export function frontLook(
   };
 }
 
+/** Lateral yards within which a man stands on a receiver. */
+export const ON_RECEIVER = 1.5;
+
 /** The man outside the box who is not on #1: on the line, splitting the difference, or on #2. */
 function overhangOf(
   defenders: readonly Defender[],
@@ -247,7 +250,10 @@ function overhangOf(
     return { man: best, where: 'on the line' };
   return {
     man: best,
-    where: second && !half.attached.includes(second) && Math.abs(best.x - second.x) <= 1.5 ? 'on #2' : 'apex',
+    where:
+      second && !half.attached.includes(second) && Math.abs(best.x - second.x) <= ON_RECEIVER
+        ? 'on #2'
+        : 'apex',
   };
 }
 

@@ -489,6 +489,9 @@ export interface PerimeterLook {
   readonly margin: number;
 }
 
+/** Defenders deeper than this are over nobody. */
+export const PERIMETER_DEPTH = 10;
+
 /** Receivers of a side against the defenders over them, for throws to the edge: outside the box, within ten yards. */
 export function perimeterLook(
   side: Side,
@@ -500,7 +503,11 @@ export function perimeterLook(
   const sign = side === 'L' ? -1 : 1;
   const count = half.receivers.filter((m) => !half.attached.includes(m)).length;
   const over = defenders.filter(
-    (d) => !inBox(d, s, rule) && d.depth <= 10 && d.level !== 'down' && (d.x - half.endOfLine) * sign > 0.5,
+    (d) =>
+      !inBox(d, s, rule) &&
+      d.depth <= PERIMETER_DEPTH &&
+      d.level !== 'down' &&
+      (d.x - half.endOfLine) * sign > 0.5,
   );
   return { receivers: count, over, margin: count - over.length };
 }

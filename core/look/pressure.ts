@@ -17,6 +17,8 @@ export interface Rusher {
   readonly gap: RushGap;
   readonly side: RushSide;
 }
+/** Men who threaten before the snap, from which it is a simulated pressure. */
+export const MANY_THREATEN = 6;
 export const LINE_MOVES = ['none', 'stick', 'slant strong', 'slant weak', 'twist'] as const;
 
 export interface PressureDef {
@@ -155,7 +157,7 @@ export function pressureLook(
   else if (count >= 6) kind = 'six or more';
   else if (count === 5) kind = deep === 3 ? 'fire zone' : 'five-man';
   else if (count <= 3) kind = 'three and drop eight';
-  else if (added > 0) kind = (def?.threat ?? 0) >= 6 ? 'simulated' : 'creeper';
+  else if (added > 0) kind = (def?.threat ?? 0) >= MANY_THREATEN ? 'simulated' : 'creeper';
   else kind = 'four-man';
   return { rush, dropped, count, kind, sources };
 }

@@ -90,8 +90,13 @@ export interface Structure {
 
 /** Widest gap, yards, that still counts as attached to the line. */
 export const ATTACHED = 2.2;
+/** And not deeper than this. */
+export const ATTACHED_DEPTH = 2.4;
 /** Three in a span of this many yards are a bunch (common practice: about three yards). */
 export const BUNCH = 3.5;
+/** A back no farther from the ball than this is behind it, one this far and more is cheated; yards. */
+export const BEHIND_BALL = 0.8;
+export const CHEATED = 3;
 /** Two whose lanes differ by no more than this are a stack. */
 export const STACK = 1;
 /** Every receiver of a side this near the end man is condensed; a staff setting may change it. */
@@ -114,7 +119,7 @@ function sideOf(men: readonly Man[], list: readonly Man[], sign: 1 | -1, center:
   // Walk outward from the center: linemen, then eligible men while they stand close enough.
   const chain: Man[] = [];
   for (const m of men)
-    if (m.role !== 'quarterback' && !isBack(m) && (m.x - center) * sign > 0.2 && m.depth <= 2.4)
+    if (m.role !== 'quarterback' && !isBack(m) && (m.x - center) * sign > 0.2 && m.depth <= ATTACHED_DEPTH)
       chain.push(m);
   chain.sort((a, b) => (a.x - b.x) * sign);
   let end = center;
@@ -157,7 +162,7 @@ function backfieldOf(men: readonly Man[]): Backfield {
   const q = men.find((m) => m.role === 'quarterback') ?? null;
   const backs = men.filter(isBack).sort((a, b) => b.depth - a.depth || a.x - b.x);
   const deepest = backs[0] ?? null;
-  const behind = (m: Man) => q !== null && Math.abs(m.x - q.x) <= 0.8 && m.depth > q.depth + 0.5;
+  const behind = (m: Man) => q !== null && Math.abs(m.x - q.x) <= BEHIND_BALL && m.depth > q.depth + 0.5;
   const quarterback =
     q === null || Math.abs(q.x) > 5
       ? 'out'
@@ -177,7 +182,7 @@ function backfieldOf(men: readonly Man[]): Backfield {
     backs.length === 1
       ? deepest
       : backs.length === 2
-        ? Math.abs(backs[0]!.x) <= 0.8
+        ? Math.abs(backs[0]!.x) <= BEHIND_BALL
           ? backs[1]!
           : backs[0]!
         : null;
@@ -187,8 +192,8 @@ function backfieldOf(men: readonly Man[]): Backfield {
     quarterback,
     backs,
     set,
-    backSide: lone === null || level || Math.abs(x) <= 0.8 ? null : x < 0 ? 'L' : 'R',
-    cheated: lone !== null && Math.abs(x) >= 3,
+    backSide: lone === null || level || Math.abs(x) <= BEHIND_BALL ? null : x < 0 ? 'L' : 'R',
+    cheated: lone !== null && Math.abs(x) >= CHEATED,
   };
 }
 
