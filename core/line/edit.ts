@@ -3,7 +3,8 @@ import { emptyValue, sameValue, SNAP_FACTS, SNAP_FIELDS } from '../snap/fields';
 import type { Snap, SnapField, SnapFields } from '../snap/snap';
 import type { WalkedSnap } from '../rules/walk';
 import { formatLine } from './format';
-import { parseLine, type LineContext } from './resolve';
+import { parseLine } from './resolve';
+import type { LineContext } from './resolver';
 
 /** The snap's fields worth showing: without what is unsaid and what equals the carried situation. */
 export function saidFields(row: WalkedSnap): SnapFields {

@@ -8,7 +8,8 @@ import { columnOf, SNAP_FIELDS, sameValue, SNAP_FACTS } from '../snap/fields';
 import { writeFieldText } from '../snap/text';
 import { isTagged, type Penalty, type SnapField, type SnapFields } from '../snap/snap';
 import { RESULT_WORDS } from './grammar';
-import { parseLine, type LineContext } from './resolve';
+import { parseLine } from './resolve';
+import type { LineContext } from './resolver';
 
 const quote = (text: string): string => (/[\s]/.test(text) || text === '' ? `"${text}"` : text);
 

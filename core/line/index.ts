@@ -2,6 +2,7 @@ export * from './tokenize';
 export * from './grammar';
 export * from './problem';
 export * from './tree';
+export * from './resolver';
 export * from './resolve';
 export * from './format';
 export * from './complete';

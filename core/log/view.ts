@@ -2,7 +2,8 @@
 import { bucketOf } from '../field/situation';
 import { complete, frequenciesOf, type Completion } from '../line/complete';
 import type { Problem } from '../line/problem';
-import { parseLine, stateAfter, type LineContext, type ParsedLine } from '../line/resolve';
+import { parseLine, stateAfter } from '../line/resolve';
+import type { LineContext, ParsedLine } from '../line/resolver';
 import type { Finding } from '../rules/finding';
 import type { GameState } from '../rules/state';
 import { carryInto, type WalkedSnap } from '../rules/walk';

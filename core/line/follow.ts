@@ -1,0 +1,114 @@
+/** What follows from the words together, and where two of them clash. */
+import { encodeSpot, formatSpot } from '../field/spot';
+import { FIELD_GOAL, onField, spotOnField } from '../rules/arithmetic';
+import { derivePlay, numberBelongsTo, playFollows, type Clash } from '../rules/derive';
+import { SNAP_FIELDS } from '../snap/fields';
+import { readFieldText, writeFieldText } from '../snap/text';
+import type { SnapField } from '../snap/snap';
+import type { Piece, Resolver } from './resolver';
+
+/** What follows from the words together. */
+export function finish(r: Resolver): void {
+  const { fields: draft } = r;
+  const { state } = r.context;
+  if (r.penalties.length > 0) draft.penalties = r.penalties;
+  if (r.tags.length > 0) draft.tags = r.tags;
+  numberAlone(r);
+  const { fields, clashes } = derivePlay(draft, {
+    offense: draft.offense ?? state?.offense ?? null,
+    defense: draft.defense ?? state?.defense ?? null,
+    toGoal: draft.toGoal ?? state?.toGoal ?? null,
+    said: new Set(r.typed.keys()),
+  });
+  Object.assign(draft, fields);
+  for (const clash of clashes) clashProblem(r, clash);
+  if (r.notSure.size > 0) draft.notSure = [...r.notSure].sort();
+}
+
+/** "#22" alone: whose number it is follows from the play. */
+function numberAlone(r: Resolver): void {
+  const { fields: draft, typed } = r;
+  if (!typed.get('carrier')?.startsWith('#')) return;
+  const play = draft.play ?? (typed.has('play') ? null : playFollows(draft));
+  const field = numberBelongsTo({ ...draft, play }, typed.has('target'));
+  if (field === 'carrier') return;
+  const number = draft.carrier!;
+  delete draft.carrier;
+  // The play follows from the throw, whoever it was.
+  if (play) draft.play = play;
+  if (!typed.has(field)) draft[field] = number;
+  else
+    r.problem(
+      'twice',
+      r.pieces.find((p) => p.field === 'carrier')!,
+      {
+        field: SNAP_FIELDS[field].label,
+        first: typed.get(field)!,
+      },
+    );
+}
+
+const spotWords = (toGoal: number): string => (onField(toGoal) ? formatSpot(toGoal) : 'past the goal line');
+
+/** A clash at the words it comes from. */
+function clashProblem(r: Resolver, clash: Clash): void {
+  const piece = (field: SnapField): Piece | undefined => r.pieces.find((p) => p.field === field);
+  switch (clash.code) {
+    case 'gain-wiped-out': {
+      const at = piece('gain') ?? piece('result');
+      return at && r.problem('gain-wiped-out', at);
+    }
+    case 'past-goal': {
+      const at = piece('gain') ?? r.pieces.find((p) => p.kind === 'result');
+      const facts = { gain: String(clash.gain), from: formatSpot(clash.toGoal) };
+      return at && r.problem('past-goal', at, facts);
+    }
+    case 'kick-length': {
+      const at = piece('result');
+      const facts = {
+        from: formatSpot(clash.toGoal),
+        least: String(clash.toGoal + FIELD_GOAL.least),
+        most: String(clash.toGoal + FIELD_GOAL.most),
+        value: String(clash.length),
+      };
+      return at && r.problem('kick-length', at, facts);
+    }
+    case 'gain-and-spot':
+    case 'return-and-spot': {
+      const at = r.deadRange ?? piece('deadToGoal');
+      if (!at) return;
+      const from = formatSpot(clash.toGoal);
+      const places = { from, follows: spotWords(clash.follows), spot: formatSpot(clash.dead) };
+      if (clash.code === 'gain-and-spot')
+        return r.problem('gain-and-spot', at, { ...places, gain: String(clash.gain) }, [
+          { text: `>${encodeSpot(spotOnField(clash.follows), null)}`, label: 'take the gain' },
+        ]);
+      return r.problem('return-and-spot', at, {
+        ...places,
+        length: String(clash.length),
+        returned: String(clash.returned),
+      });
+    }
+  }
+}
+
+/** Every value, typed or derived, is one the field table takes: what the store would refuse is said here, and left out. */
+export function checkLimits(r: Resolver): void {
+  for (const [name, value] of Object.entries(r.fields)) {
+    const field = name as SnapField;
+    if (value === null || value === undefined) continue;
+    const text = writeFieldText(field, value);
+    const read = readFieldText(field, text);
+    if (read.ok) continue;
+    delete r.fields[field];
+    if (r.problems.length > 0 && !r.typed.has(field)) continue;
+    const piece =
+      r.pieces.find((p) => p.field === field) ?? r.pieces.find((p) => p.kind === 'result') ?? r.pieces[0];
+    if (piece)
+      r.problem('bad-value', piece, {
+        value: text.slice(0, 40),
+        field: SNAP_FIELDS[field].label,
+        expected: read.expected,
+      });
+  }
+}
