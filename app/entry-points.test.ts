@@ -54,7 +54,11 @@ let outsider: { token: string; actor: Actor };
 
 beforeAll(async () => {
   database = await openTestDatabase('entry_points');
-  const members = await import('../store/members');
+  const members = {
+    ...(await import('../store/members')),
+    ...(await import('../store/programs')),
+    ...(await import('../store/sessions')),
+  };
   const { openEm } = await import('../store/orm');
   const rows = await import('../store/rows.testing');
   const games = await import('../store/games');

@@ -2,11 +2,12 @@
 import { randomUUID } from 'node:crypto';
 import { dropDatabase, ensureDatabase, joinCluster, startCluster } from '../cli/cluster';
 import { blankSnap } from '../core/snap';
-import { mergeTerms, undoChange } from '../store/book';
+import { mergeTerms, undoChange } from '../store/book-changes';
 import { createGame } from '../store/games';
-import { actorOf, createFirstProgram } from '../store/members';
+import { actorOf } from '../store/sessions';
+import { createFirstProgram } from '../store/programs';
 import { closeOrm, migrate, openEm } from '../store/orm';
-import { insertSnaps } from '../store/imports';
+import { insertSnaps } from '../store/import-snaps';
 import { Game } from '../store/entities';
 import type { Row } from './run';
 

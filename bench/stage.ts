@@ -6,7 +6,7 @@ import { dropDatabase, ensureDatabase, joinCluster, startCluster, stopCluster } 
 import { spawnServer, waitUntilUp } from '../cli/serve';
 import { freePort } from '../cli/system';
 import { loadDemo } from '../demo/load';
-import { actorOf, demoMembers, signInDemo } from '../store/members';
+import { actorOf, demoMembers, signInDemo } from '../store/sessions';
 import { closeOrm, migrate } from '../store/orm';
 
 /** The half-logged game of the demo. */

@@ -95,7 +95,7 @@ describe('two at once', () => {
 
   it('five launchers make one cluster, one secret, one database between them', async () => {
     const code =
-      "const { openDatabase } = await import('./cli/database'); const o = await openDatabase('start'); const { programCount } = await import('./store/members'); console.log('count', await programCount()); await (await import('./store/orm')).closeOrm(); o.leave();";
+      "const { openDatabase } = await import('./cli/database'); const o = await openDatabase('start'); const { programCount } = await import('./store/programs'); console.log('count', await programCount()); await (await import('./store/orm')).closeOrm(); o.leave();";
     const all = await Promise.all(Array.from({ length: 5 }, () => ended(node(code))));
     expect(
       all.map((a) => [a.code, /count 0/.test(a.out)]),

@@ -39,7 +39,11 @@ const first = {
 };
 
 const stores = async () => ({
-  members: await import('../store/members'),
+  members: {
+    ...(await import('../store/members')),
+    ...(await import('../store/programs')),
+    ...(await import('../store/sessions')),
+  },
   games: await import('../store/games'),
   sync: await import('../store/sync'),
   orm: await import('../store/orm'),

@@ -12,8 +12,8 @@ import {
   Season,
   Team,
 } from '../store/entities';
-import { insertProgram } from '../store/members';
-import { insertSnaps } from '../store/imports';
+import { insertProgram } from '../store/programs';
+import { insertSnaps } from '../store/import-snaps';
 import { openEm } from '../store/orm';
 import type { Actor } from '../core/exchange/types';
 import { CLUBS } from './clubs';

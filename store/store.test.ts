@@ -9,6 +9,10 @@ import { writeBook } from '../core/book/term';
 import { DEFAULT_RULES } from '../core/read';
 import type { SnapFields } from '../core/snap';
 import { pack, unpack } from '../core/table';
+import * as sessions from './sessions';
+import * as programs from './programs';
+import * as bookImport from './book-import';
+import * as bookChanges from './book-changes';
 import * as book from './book';
 import * as audit from './audit';
 import { Member, SnapRow } from './entities';
@@ -28,7 +32,7 @@ import type { SnapChange } from './rows.testing';
 const NOW = rows.NOW;
 /** A sign-in from one address whose waits are noted, not waited for. */
 const waits: number[] = [];
-const from = (address = '10.0.0.1'): members.Visitor => ({
+const from = (address = '10.0.0.1'): sessions.Visitor => ({
   address,
   agent: 'test',
   pause: async (ms) => void waits.push(ms),
@@ -52,7 +56,7 @@ const first = {
 async function otherProgram(): Promise<Actor> {
   const em = await openEm();
   return em.transactional(async (tx) => {
-    const { programId, memberId } = await members.insertProgram(
+    const { programId, memberId } = await programs.insertProgram(
       tx,
       {
         name: 'Other staff',
@@ -71,8 +75,8 @@ async function otherProgram(): Promise<Actor> {
 
 beforeAll(async () => {
   database = await openTestDatabase('store');
-  token = await members.createFirstProgram(first, NOW);
-  ours = (await members.actorOf(token, NOW))!;
+  token = await programs.createFirstProgram(first, NOW);
+  ours = (await sessions.actorOf(token, NOW))!;
   theirs = await otherProgram();
   for (const actor of [ours, theirs])
     expect(
@@ -104,14 +108,14 @@ it('has no difference between entities and migrations', async () => {
 
 describe('sign-in', () => {
   it('takes name without case and password, and knows the session until it ends', async () => {
-    const t = await members.signIn('kim one', first.password, from(), NOW);
-    expect(await members.actorOf(t, NOW)).toMatchObject({
+    const t = await sessions.signIn('kim one', first.password, from(), NOW);
+    expect(await sessions.actorOf(t, NOW)).toMatchObject({
       name: 'Kim One',
       roles: ['admin', 'coordinator'],
     });
-    expect(await members.actorOf(t, new Date('2027-10-31T20:00:00Z'))).toBeNull();
-    await members.signOut(t);
-    expect(await members.actorOf(t, NOW)).toBeNull();
+    expect(await sessions.actorOf(t, new Date('2027-10-31T20:00:00Z'))).toBeNull();
+    await sessions.signOut(t);
+    expect(await sessions.actorOf(t, NOW)).toBeNull();
   });
   it('keeps only argon2id hashes and hashed tokens', async () => {
     const em = await openEm();
@@ -122,7 +126,7 @@ describe('sign-in', () => {
     waits.length = 0;
     const guesses = await Promise.allSettled(
       Array.from({ length: 200 }, (_, i) =>
-        members.signIn('kim one', `wrong password ${i}`, from('10.9.9.9'), NOW),
+        sessions.signIn('kim one', `wrong password ${i}`, from('10.9.9.9'), NOW),
       ),
     );
     const codes = guesses.map((g) => (g as PromiseRejectedResult).reason as SignInRefused).map((e) => e.code);
@@ -131,15 +135,15 @@ describe('sign-in', () => {
     expect(Math.max(...waits)).toBeLessThanOrEqual(10_000);
     // A stranger elsewhere slows nobody but himself.
     waits.length = 0;
-    await members.signIn('kim one', first.password, from('10.0.0.7'), NOW);
+    await sessions.signIn('kim one', first.password, from('10.0.0.7'), NOW);
     expect(waits).toEqual([]);
     // The right password from the same place gets its turn once the wait is over.
-    await members.signIn('kim one', first.password, from('10.9.9.9'), new Date(NOW.getTime() + 60_000));
+    await sessions.signIn('kim one', first.password, from('10.9.9.9'), new Date(NOW.getTime() + 60_000));
   });
   it('counts one password tried over many names from one address', async () => {
     const tried = await Promise.allSettled(
       Array.from({ length: 60 }, (_, i) =>
-        members.signIn(`somebody ${i}`, 'Password 2026', from('10.8.8.8'), NOW),
+        sessions.signIn(`somebody ${i}`, 'Password 2026', from('10.8.8.8'), NOW),
       ),
     );
     expect(
@@ -150,10 +154,10 @@ describe('sign-in', () => {
     const ahead = new Date(NOW.getTime() + 24 * 3_600_000);
     for (let i = 0; i < 5; i++)
       await expect(
-        members.signIn('kim one', 'wrong password', from('10.7.7.7'), ahead),
+        sessions.signIn('kim one', 'wrong password', from('10.7.7.7'), ahead),
       ).rejects.toMatchObject({ code: 'wrong' });
     waits.length = 0;
-    await members.signIn('kim one', first.password, from('10.7.7.7'), NOW);
+    await sessions.signIn('kim one', first.password, from('10.7.7.7'), NOW);
     expect(waits).toEqual([]);
   });
   it('lists own sessions, ends one or all; a changed password ends the others', async () => {
@@ -163,35 +167,35 @@ describe('sign-in', () => {
       NOW,
     );
     const [a, b, c] = [
-      await members.signIn('session three', 'a first long one', from(), NOW),
-      await members.signIn('session three', 'a first long one', from(), NOW),
-      await members.signIn('session three', 'a first long one', from(), NOW),
+      await sessions.signIn('session three', 'a first long one', from(), NOW),
+      await sessions.signIn('session three', 'a first long one', from(), NOW),
+      await sessions.signIn('session three', 'a first long one', from(), NOW),
     ];
-    const me = (await members.actorOf(a, NOW))!;
-    const list = await members.listSessions(me, a, NOW);
+    const me = (await sessions.actorOf(a, NOW))!;
+    const list = await sessions.listSessions(me, a, NOW);
     expect(list.map((s) => s.current).filter(Boolean)).toHaveLength(1);
     expect(JSON.stringify(list)).not.toContain(a);
     const other = list.find((s) => !s.current)!;
-    await members.endSessions(me, other.id, NOW);
-    expect(await members.listSessions(me, a, NOW)).toHaveLength(2);
+    await sessions.endSessions(me, other.id, NOW);
+    expect(await sessions.listSessions(me, a, NOW)).toHaveLength(2);
     await expect(
-      members.changePassword(me, { current: 'not this', next: 'a second long one' }, a, from(), NOW),
+      sessions.changePassword(me, { current: 'not this', next: 'a second long one' }, a, from(), NOW),
     ).rejects.toThrow('current password is wrong');
-    await members.changePassword(
+    await sessions.changePassword(
       me,
       { current: 'a first long one', next: 'a second long one' },
       a,
       from(),
       NOW,
     );
-    expect([await members.actorOf(b, NOW), await members.actorOf(c, NOW)]).toEqual([null, null]);
-    expect(await members.actorOf(a, NOW)).not.toBeNull();
-    await members.endSessions(me, 'all', NOW);
-    expect(await members.actorOf(a, NOW)).toBeNull();
+    expect([await sessions.actorOf(b, NOW), await sessions.actorOf(c, NOW)]).toEqual([null, null]);
+    expect(await sessions.actorOf(a, NOW)).not.toBeNull();
+    await sessions.endSessions(me, 'all', NOW);
+    expect(await sessions.actorOf(a, NOW)).toBeNull();
     // Nobody ends another's.
-    const k = await members.signIn('kim one', first.password, from(), NOW);
-    await members.endSessions(me, 'all', NOW);
-    expect(await members.actorOf(k, NOW)).not.toBeNull();
+    const k = await sessions.signIn('kim one', first.password, from(), NOW);
+    await sessions.endSessions(me, 'all', NOW);
+    expect(await sessions.actorOf(k, NOW)).not.toBeNull();
   });
   it('keeps a trail of who did what, for the admin', async () => {
     const trail = await audit.listAudit(ours);
@@ -200,8 +204,8 @@ describe('sign-in', () => {
     expect((await audit.listAudit(theirs)).some((t) => t.words.includes('Session Three'))).toBe(false);
   });
   it('has no button sign-in outside the demo, and no second first program', async () => {
-    await expect(members.signInDemo(ours.memberId, NOW)).rejects.toBeInstanceOf(SignInRefused);
-    await expect(members.createFirstProgram(first, NOW)).rejects.toBeInstanceOf(Invalid);
+    await expect(sessions.signInDemo(ours.memberId, NOW)).rejects.toBeInstanceOf(SignInRefused);
+    await expect(programs.createFirstProgram(first, NOW)).rejects.toBeInstanceOf(Invalid);
   });
   it('adds and removes members by an admin only; a removed one is signed out', async () => {
     await members.addMember(
@@ -209,13 +213,13 @@ describe('sign-in', () => {
       { name: 'Charter Two', password: 'another long one', roles: ['charter'] },
       NOW,
     );
-    const t = await members.signIn('Charter Two', 'another long one', from(), NOW);
-    const charter = (await members.actorOf(t, NOW))!;
+    const t = await sessions.signIn('Charter Two', 'another long one', from(), NOW);
+    const charter = (await sessions.actorOf(t, NOW))!;
     await expect(
       members.addMember(charter, { name: 'X', password: 'another long one', roles: ['admin'] }, NOW),
     ).rejects.toThrow('is for an admin');
     await members.removeMember(ours, charter.memberId, NOW);
-    expect(await members.actorOf(t, NOW)).toBeNull();
+    expect(await sessions.actorOf(t, NOW)).toBeNull();
   });
 });
 
@@ -377,10 +381,10 @@ describe('nothing crosses programs', () => {
       rows.addCall(ours, own, { key: randomUUID(), section: 'first', play }),
     ).rejects.toBeInstanceOf(NotFound);
     await expect(rows.changeTerm(ours, 'no such word', { aliases: ['x'] })).rejects.toBeInstanceOf(NotFound);
-    const change = await book.mergeTerms(theirs, 'coverage-cover-1', 'coverage-cover-0', NOW);
-    await expect(book.undoChange(ours, change.change, NOW)).rejects.toBeInstanceOf(NotFound);
-    await book.undoChange(theirs, change.change, NOW);
-    expect(await book.listChanges(ours)).toEqual([]);
+    const change = await bookChanges.mergeTerms(theirs, 'coverage-cover-1', 'coverage-cover-0', NOW);
+    await expect(bookChanges.undoChange(ours, change.change, NOW)).rejects.toBeInstanceOf(NotFound);
+    await bookChanges.undoChange(theirs, change.change, NOW);
+    expect(await bookChanges.listChanges(ours)).toEqual([]);
     await rows.changeTerm(ours, term.id, { aliases: ['only ours'] });
     expect(JSON.stringify(await packages.exportTables(theirs))).toBe(before);
   });
@@ -391,7 +395,7 @@ describe('nothing crosses programs', () => {
       'coordinator or coach',
     );
     await expect(snaps.loadGames(guest, [])).rejects.toBeInstanceOf(Refused);
-    await expect(book.mergeTerms(charter, 'a', 'b', NOW)).rejects.toThrow('coordinator');
+    await expect(bookChanges.mergeTerms(charter, 'a', 'b', NOW)).rejects.toThrow('coordinator');
   });
 });
 
@@ -410,7 +414,7 @@ describe('the book', () => {
     ]);
     expect((await book.termUse(ours)).get('formation|three wide')).toBe(1);
     await expect(rows.removeTerm(ours, drop.id)).rejects.toThrow('stands in 1 snaps');
-    expect(await book.mergeTerms(ours, keep.id, drop.id, NOW)).toMatchObject({ snaps: 1, plays: 0 });
+    expect(await bookChanges.mergeTerms(ours, keep.id, drop.id, NOW)).toMatchObject({ snaps: 1, plays: 0 });
     const after = await book.loadBook(ours);
     expect(after.terms.find((t) => t.word === 'trips')!.aliases).toEqual(
       expect.arrayContaining(['three wide', 'tw']),
@@ -460,7 +464,7 @@ describe('changes of the book that can be undone', () => {
     ]);
     const [keep, drop] = [(await named('pro'))!, (await named('slot'))!];
     const before = JSON.stringify((await book.loadBook(ours)).terms.map((t) => [t.id, t.aliases]).sort());
-    const done = await book.mergeTerms(ours, keep.id, drop.id, NOW);
+    const done = await bookChanges.mergeTerms(ours, keep.id, drop.id, NOW);
     expect(done).toMatchObject({ snaps: 2, plays: 1 });
     const merged = await rows.loadSnaps(ours, key);
     expect(merged.snaps.map((s) => [s.snap.formation, s.versions.formation ?? 1])).toEqual([
@@ -474,7 +478,7 @@ describe('changes of the book that can be undone', () => {
     await rows.saveSnaps(ours, key, [
       { op: 'patch', snapId: 'b', fields: { formation: { value: 'trips', version: 2 } } },
     ]);
-    expect(await book.undoChange(ours, done.change, NOW)).toEqual({ snaps: 1, left: 1 });
+    expect(await bookChanges.undoChange(ours, done.change, NOW)).toEqual({ snaps: 1, left: 1 });
     expect((await rows.loadSnaps(ours, key)).snaps.map((s) => s.snap.formation)).toEqual([
       'slot',
       'trips',
@@ -484,7 +488,7 @@ describe('changes of the book that can be undone', () => {
     expect(JSON.stringify((await book.loadBook(ours)).terms.map((t) => [t.id, t.aliases]).sort())).toBe(
       before,
     );
-    await expect(book.undoChange(ours, done.change, NOW)).rejects.toThrow('undone already');
+    await expect(bookChanges.undoChange(ours, done.change, NOW)).rejects.toThrow('undone already');
   });
   it('splits a word by a condition, with the count before and the way back', async () => {
     const key = await newGame(ours);
@@ -497,7 +501,7 @@ describe('changes of the book that can be undone', () => {
     );
     const from = (await named('quads'))!;
     const where = [{ field: 'personnel' as const, values: ['11', '12'] }];
-    expect(await book.previewSplit(ours, from.id, where)).toMatchObject({
+    expect(await bookChanges.previewSplit(ours, from.id, where)).toMatchObject({
       snaps: 3,
       of: 5,
       choices: {
@@ -508,13 +512,17 @@ describe('changes of the book that can be undone', () => {
         ],
       },
     });
-    await expect(book.splitTerm(ours, { from: from.id, to: { word: 'trips' }, where }, NOW)).rejects.toThrow(
-      'stands for trips already',
-    );
     await expect(
-      book.splitTerm(ours, { from: from.id, to: { word: 'quads tight' }, where: [] }, NOW),
+      bookChanges.splitTerm(ours, { from: from.id, to: { word: 'trips' }, where }, NOW),
+    ).rejects.toThrow('stands for trips already');
+    await expect(
+      bookChanges.splitTerm(ours, { from: from.id, to: { word: 'quads tight' }, where: [] }, NOW),
     ).rejects.toThrow('choose at least one');
-    const done = await book.splitTerm(ours, { from: from.id, to: { word: 'Quads Tight' }, where }, NOW);
+    const done = await bookChanges.splitTerm(
+      ours,
+      { from: from.id, to: { word: 'Quads Tight' }, where },
+      NOW,
+    );
     expect(done.snaps).toBe(3);
     expect((await named('quads tight'))!.spots).toEqual(from.spots);
     expect((await rows.loadSnaps(ours, key)).snaps.map((s) => s.snap.formation)).toEqual([
@@ -524,7 +532,7 @@ describe('changes of the book that can be undone', () => {
       'quads tight',
       'quads',
     ]);
-    await book.undoChange(ours, done.change, NOW);
+    await bookChanges.undoChange(ours, done.change, NOW);
     expect((await rows.loadSnaps(ours, key)).snaps.every((s) => s.snap.formation === 'quads')).toBe(true);
     expect(await named('quads tight')).toBeUndefined();
   });
@@ -543,8 +551,8 @@ describe('changes of the book that can be undone', () => {
     );
     const from = (await book.loadBook(ours)).terms.find((x) => x.kind === 'pass' && x.word === 'snag')!;
     const where = [{ field: 'personnel' as const, values: ['11'] }];
-    expect(await book.previewSplit(ours, from.id, where)).toMatchObject({ snaps: 3, of: 3 });
-    const done = await book.splitTerm(ours, { from: from.id, to: { word: 'snag tight' }, where }, NOW);
+    expect(await bookChanges.previewSplit(ours, from.id, where)).toMatchObject({ snaps: 3, of: 3 });
+    const done = await bookChanges.splitTerm(ours, { from: from.id, to: { word: 'snag tight' }, where }, NOW);
     expect(done.snaps).toBe(3);
     expect((await rows.loadSnaps(ours, key)).snaps.map((s) => [s.snap.concept, s.snap.conceptWeak])).toEqual([
       ['snag tight', 'slants'],
@@ -552,7 +560,7 @@ describe('changes of the book that can be undone', () => {
       ['snag tight', 'snag tight'],
       ['slants', 'slants'],
     ]);
-    await book.undoChange(ours, done.change, NOW);
+    await bookChanges.undoChange(ours, done.change, NOW);
     expect((await rows.loadSnaps(ours, key)).snaps.map((s) => [s.snap.concept, s.snap.conceptWeak])).toEqual(
       shown.map((c) => [c.concept, c.conceptWeak]),
     );
@@ -561,12 +569,12 @@ describe('changes of the book that can be undone', () => {
     const pass = await rows.addTerm(ours, { kind: 'pass', word: 'trap', aliases: [], notes: null });
     const of = async (word: string) =>
       (await book.loadBook(ours)).terms.find((x) => x.kind === 'run' && x.word === word)!.id;
-    await expect(book.mergeTerms(ours, await of('long trap'), await of('trap'), NOW)).rejects.toThrow(
+    await expect(bookChanges.mergeTerms(ours, await of('long trap'), await of('trap'), NOW)).rejects.toThrow(
       '“trap” is a run and a pass; split one of them off by its play first',
     );
     await rows.removeTerm(ours, pass);
-    const done = await book.mergeTerms(ours, await of('long trap'), await of('trap'), NOW);
-    await book.undoChange(ours, done.change, NOW);
+    const done = await bookChanges.mergeTerms(ours, await of('long trap'), await of('trap'), NOW);
+    await bookChanges.undoChange(ours, done.change, NOW);
   });
   it('merges tags too, each once a snap', async () => {
     const key = await newGame(ours);
@@ -574,9 +582,14 @@ describe('changes of the book that can be undone', () => {
       put('a', 1, { tags: ['hurry', 'trick'] }),
       put('b', 2, { tags: ['trick'] }),
     ]);
-    const done = await book.mergeTerms(ours, (await named('hurry'))!.id, (await named('trick'))!.id, NOW);
+    const done = await bookChanges.mergeTerms(
+      ours,
+      (await named('hurry'))!.id,
+      (await named('trick'))!.id,
+      NOW,
+    );
     expect((await rows.loadSnaps(ours, key)).snaps.map((s) => s.snap.tags)).toEqual([['hurry'], ['hurry']]);
-    await book.undoChange(ours, done.change, NOW);
+    await bookChanges.undoChange(ours, done.change, NOW);
     expect((await rows.loadSnaps(ours, key)).snaps.map((s) => s.snap.tags)).toEqual([
       ['hurry', 'trick'],
       ['trick'],
@@ -618,13 +631,13 @@ describe('changes of the book that can be undone', () => {
       aliases: [],
       spots: [{ letter: 'X', x: -20, depth: 0.3, onLine: true }],
     };
-    expect(await book.importBook(ours, writeBook({ ...own, terms: [added] }), NOW)).toEqual({
+    expect(await bookImport.importBook(ours, writeBook({ ...own, terms: [added] }), NOW)).toEqual({
       added: 1,
       changed: 0,
     });
     expect((await book.loadBook(ours)).terms).toHaveLength(own.terms.length + 1);
     expect(
-      await book.importBook(ours, writeBook({ ...own, terms: [{ ...added, aliases: ['fa'] }] }), NOW),
+      await bookImport.importBook(ours, writeBook({ ...own, terms: [{ ...added, aliases: ['fa'] }] }), NOW),
     ).toEqual({ added: 0, changed: 1 });
     const clash = writeBook({
       ...own,
@@ -633,11 +646,11 @@ describe('changes of the book that can be undone', () => {
         { ...added, id: 'x2', word: 'other', aliases: ['trips'] },
       ],
     });
-    await expect(book.importBook(ours, clash, NOW)).rejects.toThrow('stands for trips already');
+    await expect(bookImport.importBook(ours, clash, NOW)).rejects.toThrow('stands for trips already');
     expect(await named('new word')).toBeUndefined();
-    await expect(book.importBook(ours, '{"name":1}', NOW)).rejects.toThrow('book.json, name');
+    await expect(bookImport.importBook(ours, '{"name":1}', NOW)).rejects.toThrow('book.json, name');
     await rows.removeTerm(ours, 'pressure-creeper');
-    expect(await book.adoptGeneralTerms(ours)).toBe(1);
+    expect(await bookImport.adoptGeneralTerms(ours)).toBe(1);
   });
 });
 
@@ -652,31 +665,31 @@ describe('who may do what with the book', () => {
     [
       'merging',
       ['coach', 'charter', 'admin', 'guest'],
-      (a: Actor) => book.mergeTerms(a, 'a', 'b', NOW),
+      (a: Actor) => bookChanges.mergeTerms(a, 'a', 'b', NOW),
       'coordinator',
     ],
     [
       'splitting',
       ['coach', 'charter', 'admin', 'guest'],
-      (a: Actor) => book.splitTerm(a, split, NOW),
+      (a: Actor) => bookChanges.splitTerm(a, split, NOW),
       'coordinator',
     ],
     [
       'taking back',
       ['coach', 'charter', 'admin', 'guest'],
-      (a: Actor) => book.undoChange(a, randomUUID(), NOW),
+      (a: Actor) => bookChanges.undoChange(a, randomUUID(), NOW),
       'coordinator',
     ],
     [
       'importing a book',
       ['admin', 'coach', 'charter', 'guest'],
-      (a: Actor) => book.importBook(a, '{}', NOW),
+      (a: Actor) => bookImport.importBook(a, '{}', NOW),
       'coordinator',
     ],
     [
       'adding the general terms',
       ['admin', 'coach', 'charter', 'guest'],
-      (a: Actor) => book.adoptGeneralTerms(a),
+      (a: Actor) => bookImport.adoptGeneralTerms(a),
       'coordinator',
     ],
     [
@@ -700,13 +713,13 @@ describe('who may do what with the book', () => {
     [
       'reading the changes',
       ['admin', 'guest'],
-      (a: Actor) => book.listChanges(a),
+      (a: Actor) => bookChanges.listChanges(a),
       'coordinator or coach or charter',
     ],
     [
       'looking before a split',
       ['admin', 'guest'],
-      (a: Actor) => book.previewSplit(a, 'formation-trips', []),
+      (a: Actor) => bookChanges.previewSplit(a, 'formation-trips', []),
       'coordinator or coach or charter',
     ],
     [
@@ -724,7 +737,7 @@ describe('who may do what with the book', () => {
     [
       'changing the rules',
       ['coach', 'charter', 'guest'],
-      (a: Actor) => members.setRules(a, null, NOW),
+      (a: Actor) => programs.setRules(a, null, NOW),
       'admin or coordinator',
     ],
   ] as const)('%s is refused to others, naming who could', async (_, roles, work, could) => {
@@ -775,9 +788,11 @@ describe('who may do what with the book', () => {
     });
     const before = JSON.stringify(await packages.exportTables(theirs));
     await expect(rows.changeTerm(ours, key, { notes: 'ours' })).rejects.toBeInstanceOf(NotFound);
-    await expect(book.previewSplit(ours, key, [])).rejects.toBeInstanceOf(NotFound);
-    await expect(book.splitTerm(ours, { ...split, from: key }, NOW)).rejects.toBeInstanceOf(NotFound);
-    await expect(book.splitTerm(ours, { ...split, to: { key } }, NOW)).rejects.toBeInstanceOf(NotFound);
+    await expect(bookChanges.previewSplit(ours, key, [])).rejects.toBeInstanceOf(NotFound);
+    await expect(bookChanges.splitTerm(ours, { ...split, from: key }, NOW)).rejects.toBeInstanceOf(NotFound);
+    await expect(bookChanges.splitTerm(ours, { ...split, to: { key } }, NOW)).rejects.toBeInstanceOf(
+      NotFound,
+    );
     await rows.removeTerm(ours, key);
     await expect(rows.setLinks(ours, play, [])).rejects.toBeInstanceOf(NotFound);
     await expect(
@@ -807,14 +822,14 @@ describe('the book under load', () => {
       ]),
     );
     const [merge] = await Promise.all([
-      book.mergeTerms(ours, 'formation-pro', 'formation-ace', NOW),
+      bookChanges.mergeTerms(ours, 'formation-pro', 'formation-ace', NOW),
       ...writes,
     ]);
     expect(merge).toMatchObject({ snaps: 20 });
     const after = await rows.loadSnaps(ours, key);
     expect(after.snaps.every((s) => s.snap.formation === 'pro')).toBe(true);
     expect(after.snaps.slice(0, 8).map((s) => s.snap.gain)).toEqual([1, 2, 3, 4, 5, 6, 7, 8]);
-    expect((await book.undoChange(ours, merge.change, NOW)).snaps).toBe(20);
+    expect((await bookChanges.undoChange(ours, merge.change, NOW)).snaps).toBe(20);
     expect((await rows.loadSnaps(ours, key)).snaps.map((s) => s.snap.formation)).toEqual(
       Array.from({ length: 40 }, (_, i) => (i % 2 ? 'ace' : 'pro')),
     );
@@ -823,10 +838,10 @@ describe('the book under load', () => {
     const key = await newGame(ours);
     await rows.saveSnaps(ours, key, [put('gone', 1, { formation: 'twins' })]);
     await rows.saveSnaps(ours, key, [{ op: 'delete', snapId: 'gone' }]);
-    const done = await book.mergeTerms(ours, 'formation-pro', 'formation-twins', NOW);
+    const done = await bookChanges.mergeTerms(ours, 'formation-pro', 'formation-twins', NOW);
     await rows.saveSnaps(ours, key, [{ op: 'restore', snapId: 'gone' }]);
     expect((await rows.loadSnaps(ours, key)).snaps.map((s) => s.snap.formation)).toEqual(['pro']);
-    await book.undoChange(ours, done.change, NOW);
+    await bookChanges.undoChange(ours, done.change, NOW);
   });
 });
 
@@ -863,21 +878,21 @@ describe('a game without a line', () => {
 
 describe('the staff’s rules', () => {
   it('are kept when every yard has one zone, refused with the yard that has not', async () => {
-    await members.setRules(
+    await programs.setRules(
       ours,
       { ...DEFAULT_RULES, look: { ...DEFAULT_RULES.look, strength: ['tight_end', 'receivers'] } },
       NOW,
     );
-    expect((await members.programOf(ours)).settings.rules).toMatchObject({
+    expect((await programs.programOf(ours)).settings.rules).toMatchObject({
       look: { strength: ['tight_end', 'receivers'] },
     });
     await expect(
-      members.setRules(ours, { ...DEFAULT_RULES, zones: DEFAULT_RULES.zones.slice(1) }, NOW),
+      programs.setRules(ours, { ...DEFAULT_RULES, zones: DEFAULT_RULES.zones.slice(1) }, NOW),
     ).rejects.toThrow('9 yards do not, the first is 91');
-    await expect(members.setRules({ ...ours, roles: ['coach'] }, null, NOW)).rejects.toThrow(
+    await expect(programs.setRules({ ...ours, roles: ['coach'] }, null, NOW)).rejects.toThrow(
       'admin or coordinator',
     );
-    await members.setRules(ours, null, NOW);
+    await programs.setRules(ours, null, NOW);
   });
 });
 
@@ -903,8 +918,8 @@ it('an older dump migrates forward: nothing lost, words learn what they mean, pl
   await migrate(database.cluster.url(name));
   const orm = await getOrm(database.cluster.url(name));
   expect((await orm.schema.getUpdateSchemaSQL({ wrap: false })).trim()).toBe('');
-  const actor = (await members.actorOf(
-    await members.signIn('kim one', 'a long enough one', from(), NOW),
+  const actor = (await sessions.actorOf(
+    await sessions.signIn('kim one', 'a long enough one', from(), NOW),
     NOW,
   ))!;
   const older = await book.loadBook(actor);
@@ -972,8 +987,8 @@ describe('packages', () => {
     const demo = await openTestDatabase('demo');
     await loadDemo(NOW);
     expect(await loadDemo(NOW)).toBe(false);
-    const admin = (await members.actorOf(
-      await members.signInDemo((await members.demoMembers())[0]!.id, NOW),
+    const admin = (await sessions.actorOf(
+      await sessions.signInDemo((await sessions.demoMembers())[0]!.id, NOW),
       NOW,
     ))!;
     const sheet = await rows.createSheet(admin, { name: 'Week 9', opponent: 'STG' });
@@ -987,11 +1002,11 @@ describe('packages', () => {
     await demo.close();
 
     const empty = await openTestDatabase('empty');
-    const t = await members.createFirstProgram(
+    const t = await programs.createFirstProgram(
       { ...first, program: 'Saltmere Herons staff', teamKey: 'HER', teamName: 'Saltmere Herons' },
       NOW,
     );
-    const actor = (await members.actorOf(t, NOW))!;
+    const actor = (await sessions.actorOf(t, NOW))!;
     const files = unpack('all.zip', zip);
     if (!files.ok) throw new Error(files.remedy);
     const outcome = await imports.importFiles(actor, files.files, NOW);

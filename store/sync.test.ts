@@ -5,9 +5,10 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { gameScope, sheetScope, BOOK_SCOPE, type Operation } from '../core/sync';
 import type { Actor } from '../core/exchange/types';
 import { Member } from './entities';
+import * as sessions from './sessions';
+import * as programs from './programs';
 import * as games from './games';
 import * as imports from './imports';
-import * as members from './members';
 import { openEm } from './orm';
 import * as packages from './packages';
 import * as rows from './rows.testing';
@@ -30,7 +31,7 @@ const first = {
 
 beforeAll(async () => {
   database = await openTestDatabase('sync');
-  ours = (await members.actorOf(await members.createFirstProgram(first, NOW), NOW))!;
+  ours = (await sessions.actorOf(await programs.createFirstProgram(first, NOW), NOW))!;
   await imports.importFiles(ours, [{ name: 'teams.csv', text: 'team,name\nCCC,Cedar\n' }], NOW);
 });
 afterAll(async () => database.close());
@@ -392,7 +393,7 @@ describe('imports', () => {
     ]);
     expect((await imports.importFiles(ours, file, NOW, { book: 'replace' })).imported).toBe(true);
     expect((await pull(ours, BOOK_SCOPE, null, null)).rows.map((r) => r.row)).toEqual(['tag-one']);
-    const { listChanges, undoChange } = await import('./book');
+    const { listChanges, undoChange } = await import('./book-changes');
     await undoChange(ours, (await listChanges(ours))[0]!.id, NOW);
     expect(
       JSON.stringify((await pull(ours, BOOK_SCOPE, null, null)).rows.map((r) => [r.row, r.fields])),
@@ -546,7 +547,7 @@ describe('what goes out comes back', () => {
   /** A program of its own in the same database, with members of these names besides. */
   const program = async (name: string, others: readonly string[]): Promise<Actor> =>
     (await openEm()).transactional(async (tx) => {
-      const { programId, memberId } = await members.insertProgram(
+      const { programId, memberId } = await programs.insertProgram(
         tx,
         {
           name: first.program,
@@ -638,7 +639,7 @@ describe('what goes out comes back', () => {
                   NOW,
                 );
             }
-            await members.setWeek(a, { week: 4, opponent: 'CCC' });
+            await programs.setWeek(a, { week: 4, opponent: 'CCC' });
             await rows.addTerm(a, {
               kind: 'tag',
               word: `tag ${histories}`,

@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { action } from '@/app/lib/action';
 import { clearSession } from '@/app/lib/session';
-import { signOut } from '@/store/members';
+import { signOut } from '@/store/sessions';
 
 const leaving = action('session.own', z.undefined(), async () => {
   const token = await clearSession();

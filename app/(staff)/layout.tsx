@@ -3,7 +3,7 @@ import { rulesOf } from '@/core/read/read-rules';
 import { may } from '@/core/staff';
 import { requireActor } from '@/app/lib/session';
 import { listTeams } from '@/store/games';
-import { programOf } from '@/store/members';
+import { programOf } from '@/store/programs';
 import { epochOf } from '@/store/sync';
 import { Frame } from '@/ui/Frame';
 import { leave } from './actions';

@@ -9,7 +9,7 @@ import { gameScope } from '@/core/sync';
 import { FirstSteps } from '@/ui/FirstSteps';
 import { Waiting } from '@/ui/sync/Waiting';
 import { listTeams } from '@/store/games';
-import { programOf } from '@/store/members';
+import { programOf } from '@/store/programs';
 import { listSheets } from '@/store/plans';
 
 export const dynamic = 'force-dynamic';

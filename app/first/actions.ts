@@ -7,7 +7,8 @@ import { sameOrigin } from '@/app/lib/origin';
 import { clock, setSession } from '@/app/lib/session';
 import { LEVEL_KEYS } from '@/core/field';
 import { Invalid, outage } from '@/store/errors';
-import { createFirstProgram, LEAST_PASSWORD } from '@/store/members';
+import { createFirstProgram } from '@/store/programs';
+import { LEAST_PASSWORD } from '@/store/sessions';
 
 const schema = z.object({
   program: z.string().trim().min(1, 'Name the program.').max(120),

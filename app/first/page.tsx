@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { clock } from '@/app/lib/session';
-import { programCount } from '@/store/members';
+import { programCount } from '@/store/programs';
 import { FirstForm } from '@/ui/FirstForm';
 import { create } from './actions';
 

@@ -2,7 +2,7 @@ import 'server-only';
 import { numberSheet, type SheetToPrint } from '@/core/plan';
 import type { Actor } from '@/core/exchange/types';
 import { listTeams } from '@/store/games';
-import { programOf } from '@/store/members';
+import { programOf } from '@/store/programs';
 import { loadSheet } from '@/store/plans';
 
 /** A call sheet as it goes to paper. */

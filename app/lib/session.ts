@@ -3,7 +3,8 @@ import { cookies, headers } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { cache } from 'react';
 import { environment } from '@/store/environment';
-import { actorOf, programCount, type Visitor } from '@/store/members';
+import { actorOf, type Visitor } from '@/store/sessions';
+import { programCount } from '@/store/programs';
 import type { Actor } from '@/core/exchange/types';
 
 export const SESSION_COOKIE = 'vobrik_session';

@@ -5,7 +5,7 @@ import { snapsOf, stampedGames } from '@/store/film';
 import { Kept } from '@/store/kept';
 import { keptInProcess } from '@/store/process';
 import { profilesOf } from '@/store/games';
-import { programOf } from '@/store/members';
+import { programOf } from '@/store/programs';
 import type { Actor, GameInfo } from '@/core/exchange/types';
 
 export interface WalkedGame {

@@ -5,7 +5,7 @@ import { redirect } from 'next/navigation';
 import { sameOrigin } from '@/app/lib/origin';
 import { clock, setSession, visitor } from '@/app/lib/session';
 import { outage, SignInRefused } from '@/store/errors';
-import { signIn, signInDemo } from '@/store/members';
+import { signIn, signInDemo } from '@/store/sessions';
 
 async function enterBy(work: () => Promise<string>): Promise<string | null> {
   if (!sameOrigin(await headers())) return 'This request came from another site.';

@@ -1,7 +1,8 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { currentActor } from '@/app/lib/session';
-import { demoMembers, isDemoDatabase, programCount } from '@/store/members';
+import { demoMembers, isDemoDatabase } from '@/store/sessions';
+import { programCount } from '@/store/programs';
 import { SignInForm } from '@/ui/SignInForm';
 import { enter, enterDemo } from './actions';
 

@@ -2,7 +2,7 @@
 import type { LevelKey, ProfileChanges } from '../field/profile';
 import type { Book, Term } from '../book/term';
 import type { SheetCall } from '../plan/sheet';
-import type { TableFault } from '../table/read';
+import type { TableFault } from '../table/fault';
 import type { Sureness } from '../snap/snap';
 import type { Role } from '../staff/permissions';
 

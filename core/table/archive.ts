@@ -1,7 +1,7 @@
 /** Zip archives of a package, unpacked step by step: a small file may not unfold into a huge one. */
 import { strToU8, Unzip, UnzipInflate, zipSync, type UnzipFile } from 'fflate';
 import { LIMITS } from './limits';
-import type { NamedFile } from './read';
+import type { NamedFile } from './package';
 
 export type Unpacked =
   | { readonly ok: true; readonly files: readonly NamedFile[] }

@@ -12,7 +12,7 @@ import {
   type Row,
   type Tables,
 } from './schema';
-import type { NamedFile } from './read';
+import type { NamedFile } from './package';
 
 export function writeCsv(resource: ResourceName, rows: readonly Row[]): string {
   const columns = Object.entries(resourceSpec(resource).columns);

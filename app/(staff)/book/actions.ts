@@ -5,7 +5,8 @@ import { z } from 'zod';
 import { action } from '@/app/lib/action';
 import { clock } from '@/app/lib/session';
 import { bookChange, splitWhere } from '@/core/exchange/schema';
-import { adoptGeneralTerms, importBook, mergeTerms, previewSplit, splitTerm, undoChange } from '@/store/book';
+import { adoptGeneralTerms, importBook } from '@/store/book-import';
+import { mergeTerms, previewSplit, splitTerm, undoChange } from '@/store/book-changes';
 
 const some = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
 

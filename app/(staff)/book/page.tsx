@@ -1,8 +1,9 @@
 import type { Metadata } from 'next';
 import { pageFor } from '@/app/lib/refusable';
-import { bookFor, listChanges, termUse } from '@/store/book';
+import { bookFor, termUse } from '@/store/book';
+import { listChanges } from '@/store/book-changes';
 import { profilesOf } from '@/store/games';
-import { programOf } from '@/store/members';
+import { programOf } from '@/store/programs';
 import { may } from '@/core/staff';
 import { BOOK_SCOPE, PLAYS_SCOPE } from '@/core/sync';
 import { pull } from '@/store/sync';

@@ -3,7 +3,7 @@ import Link from 'next/link';
 import { pageFor } from '@/app/lib/refusable';
 import { may } from '@/core/staff';
 import { listTeams } from '@/store/games';
-import { programOf } from '@/store/members';
+import { programOf } from '@/store/programs';
 import { listSheets } from '@/store/plans';
 import { NewSheetForm } from '@/ui/plan/NewSheetForm';
 import { Waiting } from '@/ui/sync/Waiting';

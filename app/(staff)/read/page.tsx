@@ -3,7 +3,7 @@ import { profilesFor } from '@/core/field';
 import { pageFor } from '@/app/lib/refusable';
 import { bookTextFor } from '@/store/book';
 import { listTeams } from '@/store/games';
-import { programOf } from '@/store/members';
+import { programOf } from '@/store/programs';
 import { ReadPage } from '@/ui/read/ReadScreen';
 
 export const metadata: Metadata = { title: 'Read' };

@@ -6,16 +6,9 @@ import { action } from '@/app/lib/action';
 import { clock, currentToken, visitor } from '@/app/lib/session';
 import { PROFILE_NUMBERS, type ProfileChanges } from '@/core/field';
 import { ROLES } from '@/core/staff';
-import {
-  addMember,
-  changePassword,
-  endSessions,
-  removeMember,
-  setProfile,
-  setRoles,
-  setRules,
-  setWeek,
-} from '@/store/members';
+import { addMember, removeMember, setRoles } from '@/store/members';
+import { changePassword, endSessions } from '@/store/sessions';
+import { setProfile, setRules, setWeek } from '@/store/programs';
 
 const roles = z.array(z.enum(ROLES)).max(ROLES.length);
 const change = z.discriminatedUnion('op', [

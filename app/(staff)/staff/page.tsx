@@ -6,7 +6,9 @@ import { may } from '@/core/staff';
 import { listAudit } from '@/store/audit';
 import { lastBackup } from '@/store/backups';
 import { listTeams } from '@/store/games';
-import { listMembers, listSessions, programOf } from '@/store/members';
+import { listMembers } from '@/store/members';
+import { listSessions } from '@/store/sessions';
+import { programOf } from '@/store/programs';
 import { StaffScreen } from '@/ui/staff/StaffScreen';
 import { act } from './actions';
 

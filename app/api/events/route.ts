@@ -1,7 +1,7 @@
 import { handle } from '@/app/lib/respond';
 import { clock, currentToken } from '@/app/lib/session';
 import { may } from '@/core/staff';
-import { actorOf } from '@/store/members';
+import { actorOf } from '@/store/sessions';
 import { readNews } from '@/store/news';
 import { epochOf } from '@/store/sync';
 

@@ -4,7 +4,7 @@ import { may } from '@/core/staff';
 import { BOOK_SCOPE } from '@/core/sync';
 import { bookFor } from '@/store/book';
 import { profilesOf } from '@/store/games';
-import { programOf } from '@/store/members';
+import { programOf } from '@/store/programs';
 import { pull } from '@/store/sync';
 import { FormationEditor } from '@/ui/book/FormationEditor';
 

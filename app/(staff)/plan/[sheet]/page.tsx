@@ -7,7 +7,7 @@ import { sheetScope } from '@/core/sync';
 import { bookTextFor } from '@/store/book';
 import { NotFound } from '@/store/errors';
 import { listTeams } from '@/store/games';
-import { programOf } from '@/store/members';
+import { programOf } from '@/store/programs';
 import { listPlays, loadSheet } from '@/store/plans';
 import { pull } from '@/store/sync';
 import { PlanPage } from '@/ui/plan/PlanScreen';

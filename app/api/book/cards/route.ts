@@ -10,7 +10,7 @@ import { rulesOf } from '@/core/read/read-rules';
 import { bookFor } from '@/store/book';
 import { NotFound } from '@/store/errors';
 import { listGames, listTeams, profilesOf } from '@/store/games';
-import { programOf } from '@/store/members';
+import { programOf } from '@/store/programs';
 import { loadGames } from '@/store/snaps';
 
 const query = z.object({

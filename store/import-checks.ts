@@ -1,0 +1,142 @@
+/** What a member may import, and what stands in the way of it. */
+import 'server-only';
+import type { ProgramJson } from '../core/exchange/schema';
+import { adaptProfile, LEVEL_PROFILES, type LevelKey, type ProfileChanges } from '../core/field/profile';
+import { readRules } from '../core/read/read-rules';
+import { sameValue } from '../core/snap/fields';
+import type { TableFault, Tables } from '../core/table';
+import { may, PERMISSIONS, rolesWords, type Action } from '../core/staff';
+import { CallRow, CallSheet, Charting, Game, PlayRow, SnapRow } from './entities';
+import type { Em } from './orm';
+import type { Actor, ProgramSettings } from '../core/exchange/types';
+
+/** The settings of a program.json, checked, or what is wrong with them. */
+export function settingsOf(p: ProgramJson, level: LevelKey, season: number): ProgramSettings | string {
+  const rules = p.rules === null || p.rules === undefined ? null : readRules(p.rules);
+  if (rules && !rules.ok) return `rules: ${rules.remedy}`;
+  const profile = (p.profile ?? null) as ProfileChanges | null;
+  try {
+    adaptProfile(LEVEL_PROFILES[level], season, profile);
+  } catch (error) {
+    return `profile: ${(error as Error).message}`;
+  }
+  return { week: p.week, opponent: p.opponent, rules: rules?.ok ? rules.rules : null, profile };
+}
+
+/** What the member's roles do not allow of the files, each by its file. */
+export function roleFaults(
+  actor: Actor,
+  tables: Tables,
+  teams: readonly { key: string; name: string; nickname?: string | null; place?: string | null }[],
+  hasSettings: boolean,
+  before: ProgramSettings,
+  after: ProgramSettings | null,
+): TableFault[] {
+  const out: TableFault[] = [];
+  const need = (action: Action, file: string, column: string | null = null, value = ''): void => {
+    if (!may(actor.roles, action))
+      out.push({
+        file,
+        row: null,
+        column,
+        value,
+        code: 'role',
+        remedy: `is not for your roles: ${PERMISSIONS[action].what} is for ${rolesWords(PERMISSIONS[action].roles)}; leave it out`,
+      });
+  };
+  const here = new Map(teams.map((t) => [t.key, t]));
+  for (const t of tables.teams) {
+    const known = here.get(String(t.team));
+    if (!known) need('team.create', 'teams.csv', 'team', String(t.team));
+    else if (
+      known.name !== t.name ||
+      (t.nickname !== null && t.nickname !== (known.nickname ?? null)) ||
+      (t.place !== null && t.place !== (known.place ?? null))
+    )
+      need('team.rename', 'teams.csv', 'team', String(t.team));
+  }
+  if (tables.games.length > 0) need('game.create', 'games.csv');
+  if (tables.games.some((g) => g.closed === true)) need('game.close', 'games.csv', 'closed', 'true');
+  if (tables.snaps.length > 0) need('snap.log', 'snaps.csv');
+  if (tables.roster.length + tables.numbers.length > 0) need('roster.import', 'roster.csv');
+  if (tables.plays.length > 0) need('play.add', 'plays.csv');
+  if (tables.sheets.length > 0) need('sheet.create', 'sheets.csv');
+  if (tables.sheets.some((s) => s.locked_by !== null)) need('sheet.lock', 'sheets.csv', 'locked_by');
+  if (tables.calls.length > 0) need('sheet.draft', 'calls.csv');
+  if (hasSettings && after) {
+    if (before.week !== after.week || before.opponent !== after.opponent)
+      need('week.set', 'program.json', 'opponent');
+    if (!sameValue(before.rules ?? null, after.rules ?? null)) need('rules.set', 'program.json', 'rules');
+    if (!sameValue(before.profile ?? null, after.profile ?? null))
+      need('level.set', 'program.json', 'profile');
+  }
+  return out;
+}
+
+export function playerFaults(tables: Tables, here: ReadonlySet<string>): TableFault[] {
+  const known = new Set([...here, ...tables.roster.map((r) => String(r.player))]);
+  return tables.numbers
+    .filter((n) => !known.has(String(n.player)))
+    .slice(0, 50)
+    .map((n) => ({
+      file: 'numbers.csv',
+      row: null,
+      column: 'player',
+      value: String(n.player),
+      code: 'unknown-ref' as const,
+      remedy: 'is not in roster.csv; add him there',
+    }));
+}
+
+/** Rows that are here already under the same key: importing them twice would double every count. */
+export async function clashes(em: Em, actor: Actor, tables: Tables): Promise<TableFault[]> {
+  const out: TableFault[] = [];
+  const where = { program: actor.programId };
+  for (const g of await em.find(Game, {
+    ...where,
+    key: { $in: [...new Set(tables.snaps.map((s) => String(s.game)))] },
+  })) {
+    const charting = await em.findOne(Charting, { game: g.id, kind: 'official' });
+    if (charting && (await em.count(SnapRow, { charting: charting.id, deletedAt: null })) > 0)
+      out.push({
+        file: 'snaps.csv',
+        row: null,
+        column: 'game',
+        value: g.key,
+        code: 'key-twice',
+        remedy: 'is logged here already; remove its rows from the file',
+      });
+    else if (g.closed && !may(actor.roles, 'snap.log-closed'))
+      out.push({
+        file: 'snaps.csv',
+        row: null,
+        column: 'game',
+        value: g.key,
+        code: 'role',
+        remedy: 'is closed here; a coordinator can reopen it',
+      });
+  }
+  const there = async (
+    name: 'plays' | 'sheets' | 'calls',
+    column: string,
+    entity: typeof PlayRow | typeof CallSheet | typeof CallRow,
+  ) => {
+    const keys = tables[name].map((r) => String(r[column]));
+    if (keys.length === 0) return;
+    for (const row of (await em.find(entity as typeof PlayRow, { ...where, key: { $in: keys } })) as {
+      key: string;
+    }[])
+      out.push({
+        file: `${name}.csv`,
+        row: null,
+        column,
+        value: row.key,
+        code: 'key-twice',
+        remedy: 'is in this program already; remove the row from the file',
+      });
+  };
+  await there('plays', 'play', PlayRow);
+  await there('sheets', 'sheet', CallSheet);
+  await there('calls', 'call', CallRow);
+  return out;
+}

@@ -1,0 +1,216 @@
+/** Programs: the first one, its settings, counting rules and level. */
+import 'server-only';
+import { LockMode, type InferEntity } from '@mikro-orm/core';
+import { hash } from '@node-rs/argon2';
+import { randomUUID } from 'node:crypto';
+import { DEFAULT_BOOK } from '../core/book/default-book';
+import { adaptProfile, LEVEL_PROFILES, type LevelKey, type ProfileChanges } from '../core/field/profile';
+import { readRules } from '../core/read/read-rules';
+import { permit } from './access';
+import { record } from './audit';
+import { BookTerm, Member, Program, Season, Team } from './entities';
+import { Invalid, NotFound } from './errors';
+import { openEm, type Em } from './orm';
+import { may, type Role } from '../core/staff';
+import type { Actor, ProgramInfo, ProgramSettings } from '../core/exchange/types';
+import { ARGON, LEAST_PASSWORD, keyOf, openSession } from './sessions';
+
+export interface FirstProgram {
+  readonly program: string;
+  readonly level: LevelKey;
+  readonly season: number;
+  readonly teamKey: string;
+  readonly teamName: string;
+  readonly memberName: string;
+  readonly password: string;
+}
+
+export async function programCount(): Promise<number> {
+  return (await openEm()).count(Program);
+}
+
+/** The first visit to an empty database. Refused as soon as a program exists. */
+export async function createFirstProgram(input: FirstProgram, now: Date): Promise<string> {
+  if (input.password.length < LEAST_PASSWORD)
+    throw new Invalid(`the password needs at least ${LEAST_PASSWORD} characters`);
+  const em = await openEm();
+  return em.transactional(async (tx) => {
+    await tx.execute('lock table program in exclusive mode');
+    if ((await tx.count(Program)) > 0) throw new Invalid('this database has a program already; sign in');
+    const { memberId } = await insertProgram(
+      tx,
+      {
+        name: input.program,
+        level: input.level,
+        season: input.season,
+        team: { key: input.teamKey, name: input.teamName },
+        demo: false,
+        settings: { week: null, opponent: null },
+        member: {
+          name: input.memberName,
+          passwordHash: await hash(input.password, ARGON),
+          roles: ['admin', 'coordinator'],
+        },
+      },
+      now,
+    );
+    return openSession(tx, memberId, now);
+  });
+}
+
+export interface NewProgram {
+  readonly name: string;
+  readonly level: LevelKey;
+  readonly season: number;
+  readonly team: { readonly key: string; readonly name: string };
+  readonly demo: boolean;
+  readonly settings: ProgramSettings;
+  readonly member: {
+    readonly name: string;
+    readonly passwordHash: string | null;
+    readonly roles: readonly Role[];
+  };
+}
+
+export async function insertProgram(
+  tx: Em,
+  input: NewProgram,
+  now: Date,
+): Promise<{ programId: string; memberId: string }> {
+  const programId = randomUUID();
+  const memberId = randomUUID();
+  tx.create(Program, {
+    id: programId,
+    name: input.name,
+    level: input.level,
+    season: input.season,
+    team: input.team.key,
+    demo: input.demo,
+    bookName: DEFAULT_BOOK.name,
+    bookLetters: [...DEFAULT_BOOK.letters],
+    settings: input.settings,
+    createdAt: now,
+  });
+  await tx.flush();
+  tx.create(Member, {
+    id: memberId,
+    program: programId,
+    name: input.member.name,
+    nameKey: keyOf(input.member.name),
+    passwordHash: input.member.passwordHash,
+    roles: [...input.member.roles],
+    removedAt: null,
+    createdAt: now,
+  });
+  tx.create(Team, {
+    id: randomUUID(),
+    program: programId,
+    key: input.team.key,
+    name: input.team.name,
+    nickname: null,
+    place: null,
+  });
+  tx.create(Season, { id: randomUUID(), program: programId, year: input.season });
+  DEFAULT_BOOK.terms.forEach((t, position) =>
+    tx.create(BookTerm, {
+      id: randomUUID(),
+      program: programId,
+      key: t.id,
+      kind: t.kind,
+      word: t.word,
+      aliases: [...t.aliases],
+      value: t.value ?? null,
+      spots: t.spots ?? null,
+      definition: t.definition ?? null,
+      notes: null,
+      position,
+      provenance: {},
+    }),
+  );
+  await tx.flush();
+  return { programId, memberId };
+}
+
+export async function programOf(actor: Actor): Promise<ProgramInfo> {
+  const program = await (await openEm()).findOne(Program, { id: actor.programId });
+  if (!program) throw new NotFound('program');
+  return {
+    id: program.id,
+    name: program.name,
+    level: program.level,
+    season: program.season,
+    team: program.team,
+    demo: program.demo,
+    settings: may(actor.roles, 'program.read') ? program.settings : { week: null, opponent: null },
+  };
+}
+
+export async function setWeek(
+  actor: Actor,
+  settings: Pick<ProgramSettings, 'week' | 'opponent'>,
+): Promise<void> {
+  permit(actor, 'week.set');
+  await changeSettings(actor, async (tx) => {
+    if (
+      settings.opponent !== null &&
+      !(await tx.findOne(Team, { program: actor.programId, key: settings.opponent }))
+    )
+      throw new NotFound('team');
+    return { week: settings.week, opponent: settings.opponent };
+  });
+}
+
+/** Changes some settings under the row's lock: two members who change different ones both land. */
+async function changeSettings(
+  actor: Actor,
+  change: (tx: Em, program: InferEntity<typeof Program>) => Promise<Partial<ProgramSettings>>,
+): Promise<void> {
+  await (
+    await openEm()
+  ).transactional(async (tx) => {
+    const program = (await tx.findOneOrFail(
+      Program,
+      { id: actor.programId },
+      { lockMode: LockMode.PESSIMISTIC_WRITE },
+    )) as InferEntity<typeof Program>;
+    program.settings = { ...program.settings, ...(await change(tx, program)) };
+    await tx.flush();
+  });
+}
+
+/** The staff's counting rules; everything that depends on them is computed anew. */
+export async function setRules(actor: Actor, value: unknown, now: Date): Promise<void> {
+  permit(actor, 'rules.set');
+  const read = value === null ? null : readRules(value);
+  if (read && !read.ok) throw new Invalid(read.remedy);
+  await changeSettings(actor, async (tx) => {
+    await record(
+      tx,
+      actor,
+      'rules.set',
+      read ? 'the counting rules changed' : 'the counting rules reset to the defaults',
+      now,
+    );
+    return { rules: read?.ok ? read.rules : null };
+  });
+}
+
+/** Changes of the level's profile: kickoffs, touchbacks, tries, hash, fouls. The rulebook governs. */
+export async function setProfile(actor: Actor, changes: ProfileChanges | null, now: Date): Promise<void> {
+  permit(actor, 'level.set');
+  await changeSettings(actor, async (tx, program) => {
+    try {
+      adaptProfile(LEVEL_PROFILES[program.level], program.season, changes);
+    } catch (error) {
+      throw new Invalid((error as Error).message);
+    }
+    await record(
+      tx,
+      actor,
+      'level.set',
+      changes ? 'the level changed' : 'the level reset to the defaults',
+      now,
+    );
+    return { profile: changes };
+  });
+}
