@@ -2,7 +2,8 @@
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { LIMITS, pack, unpack, type NamedFile } from '../core/table';
-import { makeBackup, restoreArchive } from './backup';
+import { makeBackup } from './backup';
+import { restoreArchive } from './restore-archive';
 import { openDatabase, type Mode, type OpenDatabase } from './database';
 import { readFileOrSay, readOptions } from './options';
 import { Plain } from './paths';

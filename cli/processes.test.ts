@@ -13,7 +13,7 @@ import {
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterAll, describe, expect, it, vi } from 'vitest';
-import { backupName, readEvery, retain } from './backup';
+import { backupName, readEvery, retain } from './backup-schedule';
 import { identityOf, runs, self } from './processes';
 import { freePort } from './system';
 

@@ -6,7 +6,9 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { Client } from 'pg';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
-import { intoSchema, makeBackup, restoreArchive, scheduledBackup } from './backup';
+import { intoSchema, restoreArchive } from './restore-archive';
+import { makeBackup } from './backup';
+import { scheduledBackup } from './backup-schedule';
 import {
   dropDatabase,
   ensureDatabase,

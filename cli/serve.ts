@@ -2,7 +2,7 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { scheduleBackups } from './backup';
+import { scheduleBackups } from './backup-schedule';
 import { ensureBuild, SERVER_PROGRAM } from './build';
 import { clusterRuns, clusterUsers, dropDatabase, openCluster, startCluster, stopCluster } from './cluster';
 import { CLUSTER, DATABASES, openDatabase, type Mode, type OpenDatabase } from './database';

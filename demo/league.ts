@@ -1,7 +1,8 @@
 /** The season: twelve weeks of eight clubs, rosters, and what the demo's own staff has logged of it. */
 import type { Snap } from '../core/snap/snap';
 import { CLUBS, invent } from './clubs';
-import { simulateGame, type CallRecord } from './game';
+import { simulateGame } from './game';
+import type { CallRecord } from './draft';
 import { seededRandom, seedOf } from './random';
 
 export const DEMO_SEED = 20260905;

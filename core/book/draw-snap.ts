@@ -20,7 +20,7 @@ import {
   type RunAim,
 } from '../look';
 import type { SnapFields } from '../snap/snap';
-import { assignmentPaths, assignPlay } from './play';
+import { assignmentPaths, assignPlay } from './assignment';
 import { conceptOf, lookInput, presentationOf, sideOf, spotsOf, taggedWord } from './resolve-look';
 import type { Book, Term } from './term';
 

@@ -2,6 +2,7 @@ export * from './term';
 export * from './spots';
 export * from './definition';
 export * from './play';
+export * from './assignment';
 export * from './index-terms';
 export * from './resolve-look';
 export * from './presentations';

@@ -19,9 +19,9 @@ import {
   presentable,
   type Assignment,
   type JobChange,
-  type PlayDef,
   type Presentation,
-} from './play';
+} from './assignment';
+import type { PlayDef } from './play';
 import { conceptOf, presentationOf, taggedWord } from './resolve-look';
 import type { Book, Term } from './term';
 

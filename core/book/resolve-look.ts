@@ -4,7 +4,8 @@ import type { Side } from '../field/spot';
 import { EMPTY_LOOK, fullLook, type FullLook, type LookInput, type LookSettings, type Spot } from '../look';
 import { isTagged, NONE, type SnapFields } from '../snap/snap';
 import { findTerm } from './index-terms';
-import { aimOf, assignRun, type PlayDef, type Presentation, type RunDef } from './play';
+import { aimOf, assignRun, type Presentation } from './assignment';
+import type { PlayDef, RunDef } from './play';
 import type { Book } from './term';
 
 /** A field's word; null when it is blank, none or not visible. */

@@ -2,19 +2,13 @@
  * Charting as a reducer: what the analyst does and what comes back from the browser's disk go in, the next state
  * and what is to be done go out. Nothing here knows a screen, a clock or a store.
  */
-import { changedFields, editLine } from '../line/edit';
-import { formatLine } from '../line/format';
-import { sameValue } from '../snap/fields';
-import type { Snap, SnapField, SnapFields } from '../snap/snap';
-import type { Remedy } from '../rules/finding';
+import { changedFields } from '../line/edit';
+import type { SnapFields } from '../snap/snap';
 import { opponentOf, type LoggedGame } from './game';
-import type { Change, Effect, Event, Mode, Pending, Session, Status, Step } from './types';
-import { editState, viewLine, type LineView } from './view';
-
-export interface Stepped {
-  readonly session: Session;
-  readonly effects: readonly Effect[];
-}
+import type { Change, Event, Session } from './types';
+import { viewLine, type LineView } from './view';
+import { type Stepped, opened, refreshed, to } from './opening';
+import { patched, stepBack, write, written } from './writing';
 
 export const newSession = (): Session => ({
   begun: false,
@@ -132,9 +126,7 @@ export function step(session: Session, event: Event, game: LoggedGame, view: Lin
   }
 }
 
-const to = (session: Session): Stepped => ({ session, effects: [] });
-
-const typed = (session: Session, text: string, caret: number): Session => ({
+export const typed = (session: Session, text: string, caret: number): Session => ({
   ...session,
   text,
   caret,
@@ -147,89 +139,6 @@ function replaced(session: Session, from: number, until: number, words: string):
   const text = `${session.text.slice(0, from)}${words} ${session.text.slice(until).replace(/^ /, '')}`;
   const at = from + words.length + 1;
   return { session: typed(session, text, at), effects: [{ kind: 'focus' }, { kind: 'caret', at }] };
-}
-
-/** The line a mode opens with. */
-function lineOf(mode: Mode, draft: string, game: LoggedGame): string | null {
-  const words = { book: game.book, profile: game.profile, previous: null };
-  if (mode.kind === 'next') return draft;
-  if (mode.kind === 'insert') return '';
-  if (mode.kind === 'fix') {
-    const refused = game.refused.find((r) => r.id === mode.id);
-    return refused ? formatLine(refused.fields, { ...words, state: null }) : null;
-  }
-  const row = game.rows.find((r) => r.snap.snapId === mode.snapId);
-  return row ? editLine(row, { ...words, state: editState(row) }) : null;
-}
-
-function opened(session: Session, mode: Mode, game: LoggedGame): Stepped {
-  const line = lineOf(mode, session.draft, game);
-  if (line === null) return opened({ ...session, status: 'gone' }, { kind: 'next' }, game);
-  const shown = mode.kind === 'edit' ? line : '';
-  const next: Session = { ...session, mode, text: line, shown, caret: line.length, chosen: 0, asked: null };
-  return {
-    session: next,
-    effects: [...(mode.kind === 'edit' ? [{ kind: 'opened' } as const] : []), { kind: 'focus' }],
-  };
-}
-
-/** A line nobody has touched follows its snap: an undo on its way, another member's change. */
-function refreshed(session: Session, game: LoggedGame): Stepped {
-  if (session.mode.kind !== 'edit' || session.text !== session.shown || session.pending) return to(session);
-  const line = lineOf(session.mode, session.draft, game);
-  if (line === session.shown) return to(session);
-  return line === null
-    ? opened({ ...session, status: 'gone' }, { kind: 'next' }, game)
-    : opened(session, session.mode, game);
-}
-
-interface Writing {
-  readonly step: Step;
-  readonly done: Status;
-  readonly line?: string;
-  readonly asOpened?: boolean;
-  readonly replaces?: string;
-}
-
-function write(session: Session, w: Writing, effects: readonly Effect[] = []): Stepped {
-  const pending: Pending = {
-    changes: w.step.redo,
-    replaces: w.replaces ?? null,
-    asOpened: w.asOpened ?? false,
-    line: w.line ?? null,
-    mode: session.mode,
-    step: w.replaces === undefined ? w.step : null,
-    moved: null,
-    done: w.done,
-  };
-  return {
-    session: { ...session, pending, asked: null, trouble: '' },
-    effects: [...effects, { kind: 'write', write: pending }],
-  };
-}
-
-/** Fields that differ from what stands, as one step; nothing to write where none does. */
-function patched(
-  session: Session,
-  patches: Remedy['patches'],
-  game: LoggedGame,
-  how: Omit<Writing, 'step'>,
-): Stepped {
-  const redo: Change[] = [];
-  const undo: Change[] = [];
-  for (const { snapId, fields } of patches) {
-    const now = game.rows.find((r) => r.snap.snapId === snapId)?.snap;
-    const changed = (Object.keys(fields) as SnapField[]).filter(
-      (f) => now && !sameValue(now[f] ?? null, fields[f] ?? null),
-    );
-    if (!now || changed.length === 0) continue;
-    const pick = (from: SnapFields | Snap): SnapFields =>
-      Object.fromEntries(changed.map((f) => [f, from[f] ?? null]));
-    redo.push({ do: 'patch', snapId, fields: pick(fields) });
-    undo.push({ do: 'patch', snapId, fields: pick(now) });
-  }
-  if (redo.length > 0) return write(session, { ...how, step: { redo, undo } });
-  return how.line === undefined ? to(session) : cleared(session, how.line, session.mode, session.status);
 }
 
 function entered(session: Session, snapId: string, game: LoggedGame, view: LineView): Stepped {
@@ -280,77 +189,6 @@ function startFields({ parsed, context, starts, start }: LineView, game: LoggedG
     defense: fields.defense ?? opponentOf(game, start),
     quarter: fields.quarter ?? quarter,
     toGoal: fields.toGoal ?? toGoal,
-  };
-}
-
-const sameMode = (a: Mode, b: Mode): boolean => JSON.stringify(a) === JSON.stringify(b);
-
-/** The line is on the disk: what was typed after it is the next one, and what was opened meanwhile stays open. */
-function cleared(session: Session, line: string, mode: Mode, status: Status | null): Stepped {
-  const rest = (text: string): string => (text.startsWith(line) ? text.slice(line.length) : '');
-  if (!sameMode(session.mode, mode)) {
-    const draft = mode.kind === 'next' ? rest(session.draft) : session.draft;
-    return to({ ...session, status, asked: null, draft });
-  }
-  const draft = (mode.kind === 'next' ? '' : session.draft) + rest(session.text);
-  const next: Session = {
-    ...session,
-    mode: { kind: 'next' },
-    status,
-    asked: null,
-    chosen: 0,
-    draft,
-    shown: '',
-  };
-  return { session: { ...next, text: draft, caret: draft.length }, effects: [{ kind: 'focus' }] };
-}
-
-function written(session: Session): Stepped {
-  const { pending } = session;
-  if (!pending) return to(session);
-  const made = pending.changes.some((c) => c.do === 'put') && pending.moved === null;
-  const done = pending.step ? pending.step : null;
-  const history =
-    pending.moved === 'undo'
-      ? { done: session.done.slice(0, -1), undone: [...session.undone, session.done.at(-1)!] }
-      : pending.moved === 'redo'
-        ? { done: [...session.done, session.undone.at(-1)!], undone: session.undone.slice(0, -1) }
-        : done
-          ? { done: [...session.done, done], undone: [] }
-          : {};
-  const next: Session = {
-    ...session,
-    ...history,
-    pending: null,
-    trouble: '',
-    status: pending.done,
-    start: made ? null : session.start,
-  };
-  return pending.line !== null ? cleared(next, pending.line, pending.mode, pending.done) : to(next);
-}
-
-function stepBack(session: Session, which: 'undo' | 'redo', game: LoggedGame): Stepped {
-  const entry = which === 'undo' ? session.done.at(-1) : session.undone.at(-1);
-  if (!entry) return to({ ...session, status: `nothing-to-${which}` });
-  // A snap that was put and removed is there still: it is restored, not put twice.
-  const forward = entry.redo.map((c) =>
-    c.do === 'put' ? ({ do: 'restore', snapId: c.snapId } as const) : c,
-  );
-  const pending: Pending = {
-    changes: which === 'undo' ? entry.undo : forward,
-    replaces: null,
-    asOpened: false,
-    line: null,
-    mode: session.mode,
-    step: null,
-    moved: which,
-    done: which === 'undo' ? 'undone' : 'redone',
-  };
-  // Left at once, not when it is written: what is opened meanwhile stays open.
-  const next = opened(session, { kind: 'next' }, game);
-  return {
-    session: { ...next.session, pending, trouble: '' },
-    effects: [...next.effects, { kind: 'write', write: pending }],
   };
 }
 

@@ -21,16 +21,10 @@ import {
   type FrontLook,
   type School,
 } from './front';
-import {
-  perimeterLook,
-  protectionLook,
-  runLedger,
-  type Ledger,
-  type PerimeterLook,
-  type ProtectionDef,
-  type ProtectionLook,
-  type RunAim,
-} from './hats';
+import { perimeterLook, type PerimeterLook } from './perimeter';
+import { protectionLook, type ProtectionDef, type ProtectionLook } from './protection';
+import { runLedger } from './hats';
+import type { Ledger, RunAim } from './ledger';
 import { atSnap, motionChange, motionPath, type MotionChange, type MotionKind, type Point } from './motion';
 import { pressureLook, type PressureDef, type PressureLook } from './pressure';
 import { DEFAULT_STRENGTH, structure, type StrengthRule, type Structure } from './structure';

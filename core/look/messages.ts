@@ -1,7 +1,8 @@
 /** What a look says: the only home of its sentences. */
 import { otherSide, type Side, sideWord } from '../field/spot';
 import { nearestTechnique, techniqueName, type Defender, type School } from './front';
-import { optionOpen, type Ledger } from './hats';
+import { optionOpen } from './perimeter';
+import type { Ledger } from './ledger';
 import type { FullLook, LookSettings } from './look';
 import { structureWords, type Structure } from './structure';
 

@@ -1,6 +1,6 @@
 /** Routes and run jobs: their names, and how each is drawn from where a man stands. Points are lateral yards, then yards forward of the line. */
 import type { Side } from '../field/spot';
-import { gapAt, type Gap, type Man } from './formation';
+import type { Man } from './formation';
 import type { Point } from './motion';
 
 export const ROUTES = [
@@ -45,6 +45,7 @@ export const ROUTES = [
   'block',
   'stalk',
 ] as const;
+
 export type Route = (typeof ROUTES)[number];
 
 /** Steps of a route: yards toward the ball (negative: away from it), yards forward, both from where the man stands. */
@@ -201,44 +202,8 @@ const ROUTE_STEPS: Readonly<Record<Route, readonly (readonly [inward: number, fo
   stalk: [[0, 4]],
 };
 
-export const JOBS = [
-  'reach',
-  'combo',
-  'scoop',
-  'cutoff',
-  'base',
-  'down',
-  'back',
-  'kick',
-  'wrap',
-  'lead pull',
-  'trap',
-  'pin',
-  'hinge',
-  'climb',
-  'arc',
-  'slice',
-  'insert',
-  'lead',
-  'crack',
-  'stalk',
-  'pass set',
-  'release',
-  'wedge',
-  'carry',
-  'give',
-  'read',
-  'pitch read',
-  'toss',
-  'keep',
-  'fake',
-  'pitch',
-  'dive',
-] as const;
-/** What a man of a run does. */
-export type Job = (typeof JOBS)[number];
-
 export type PathEnd = 'arrow' | 'block' | 'none';
+
 export interface DrawnPath {
   readonly kind: 'route' | 'block' | 'pull' | 'ball' | 'motion' | 'rush' | 'drop' | 'fake';
   readonly points: readonly Point[];
@@ -270,109 +235,4 @@ export function routePath(man: Man, route: Route, to: Side = 'R'): DrawnPath {
     end: route === 'block' || route === 'stalk' ? 'block' : 'arrow',
     by: man.letter,
   };
-}
-
-/** A run job from where a man stands. `to`: where the run goes; `point`: the gap it aims at; `target`: the man it is for, when he is known. */
-export function jobPath(
-  man: Man,
-  job: Job,
-  to: Side,
-  point: Gap,
-  endOfLine: number,
-  target: Point | null = null,
-): DrawnPath | null {
-  const s = to === 'L' ? -1 : 1;
-  const start: Point = [man.x, -man.depth];
-  const hole = s * Math.max(gapAt(point), point === 'D' ? Math.abs(endOfLine) + 2 : 0);
-  const path = (kind: DrawnPath['kind'], end: PathEnd, ...points: Point[]): DrawnPath => ({
-    kind,
-    points: [start, ...points],
-    end,
-    by: man.letter,
-  });
-  switch (job) {
-    case 'reach':
-    case 'scoop':
-      return path('block', 'block', target ?? [man.x + s * 1, 0.9]);
-    case 'combo':
-      return path('block', 'block', [man.x + s * 0.5, 0.8], [man.x + s * 0.2, 2.6]);
-    case 'cutoff':
-      return path('block', 'block', [man.x + s * 1.2, 1.2]);
-    case 'base':
-      return path('block', 'block', target ?? [man.x, 1]);
-    case 'down':
-    case 'pin':
-      return path('block', 'block', target ?? [man.x - s * 1.2, 1]);
-    case 'back':
-      return path('block', 'block', target ?? [man.x - s * 1, 0.9]);
-    case 'hinge':
-      return path('block', 'block', [man.x - s * 0.4, -1.2], [man.x - s * 0.9, -0.4]);
-    case 'climb':
-      return path('block', 'block', target ?? [man.x + s * 0.3, 3.4]);
-    case 'release':
-      return path('block', 'block', target ?? [man.x - s * 0.6, 3.6]);
-    case 'wedge':
-      return path('block', 'block', [man.x * 0.8, 1.1]);
-    case 'pass set':
-      return path('block', 'block', [man.x * 1.05, -1.6]);
-    case 'kick':
-      return path(
-        'pull',
-        'block',
-        [s * Math.min(Math.abs(endOfLine) * 0.7, 3), -1.5],
-        target ?? [s * (Math.abs(endOfLine) + 1.1), 0.8],
-      );
-    case 'wrap':
-      return path('pull', 'block', [s * 1, -2], [hole * 0.85, -1.2], target ?? [hole * 0.9, 3.2]);
-    case 'lead pull':
-      return path(
-        'pull',
-        'block',
-        [man.x + s * 1.6, -1.8],
-        [s * (Math.abs(endOfLine) + 1.4), -1],
-        [s * (Math.abs(endOfLine) + 2.6), 3],
-      );
-    case 'trap':
-      return path('pull', 'block', [0, -1.3], target ?? [s * 2, 0.9]);
-    case 'slice':
-      return path('pull', 'block', [-s * 1, -1.7], target ?? [-s * 4.6, 0.9]);
-    case 'insert':
-      return path('pull', 'block', [s * 1.2, -1.6], [s * 1.4, 3]);
-    case 'arc':
-      return path('pull', 'block', [man.x - s * 2, -1.6], [man.x - s * 3, 4]);
-    case 'lead':
-      return path('pull', 'block', target ? [hole * 0.9, -0.6] : [hole * 0.9, -0.8], target ?? [hole, 3.4]);
-    case 'crack':
-      return path('block', 'block', [
-        man.x - Math.sign(man.x) * Math.max(2, Math.abs(man.x) - Math.abs(endOfLine) - 1.5),
-        2.8,
-      ]);
-    case 'stalk':
-      return path('block', 'block', target ?? [man.x, 4]);
-    case 'carry':
-    case 'dive':
-      return path(
-        'ball',
-        'arrow',
-        [hole * (point === 'D' ? 0.75 : 0.55), -Math.min(2.2, man.depth * 0.5)],
-        [hole, point === 'D' ? 5 : 6],
-      );
-    case 'keep':
-      return path('ball', 'arrow', [hole * 0.5, -2.6], [hole, 5]);
-    case 'pitch':
-      return path('ball', 'arrow', [s * 5, -4.5], [s * (Math.abs(endOfLine) + 5), 4]);
-    case 'fake':
-      return path('fake', 'arrow', [-s * 2.4, -2.5], [-s * 4, 1]);
-    case 'read':
-    case 'pitch read':
-      return path(
-        'fake',
-        'arrow',
-        [job === 'pitch read' ? s * 3.5 : -s * 2.5, -3],
-        [job === 'pitch read' ? s * (Math.abs(endOfLine) + 1.5) : -s * 6, -1],
-      );
-    case 'give':
-    case 'toss':
-      return null;
-  }
 }

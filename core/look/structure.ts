@@ -3,12 +3,13 @@
  * names of a side, the backfield, field and boundary, and what the rulebook would say.
  */
 import { sideWord } from '../field/spot';
-import type { LevelProfile } from '../field/profile';
 import type { Side } from '../field/spot';
 import { intoBoundary, isBack, receivers, type Man } from './formation';
 
 export const STRENGTH_RULES = ['receivers', 'tight_end', 'field', 'back'] as const;
+
 export type StrengthRule = (typeof STRENGTH_RULES)[number];
+
 /** Receivers first, then the tight end, then the field (common practice). */
 export const DEFAULT_STRENGTH: readonly StrengthRule[] = ['receivers', 'tight_end', 'field'];
 
@@ -26,6 +27,7 @@ export const SIDE_NAMES = [
   'wing',
   'slot',
 ] as const;
+
 export type SideName = (typeof SIDE_NAMES)[number];
 
 export interface SideStructure {
@@ -90,15 +92,21 @@ export interface Structure {
 
 /** Widest gap, yards, that still counts as attached to the line. */
 export const ATTACHED = 2.2;
+
 /** And not deeper than this. */
 export const ATTACHED_DEPTH = 2.4;
+
 /** Three in a span of this many yards are a bunch (common practice: about three yards). */
 export const BUNCH = 3.5;
+
 /** A back no farther from the ball than this is behind it, one this far and more is cheated; yards. */
 export const BEHIND_BALL = 0.8;
+
 export const CHEATED = 3;
+
 /** Two whose lanes differ by no more than this are a stack. */
 export const STACK = 1;
+
 /** Every receiver of a side this near the end man is condensed; a staff setting may change it. */
 export const CONDENSED = 5;
 
@@ -158,6 +166,7 @@ function sideOf(men: readonly Man[], list: readonly Man[], sign: 1 | -1, center:
   if (n > 0 && Math.abs(list[0]!.x - end) <= CONDENSED && free > 0) names.push('condensed');
   return { receivers: list, count: n, surface, gaps: surface + 1, attached, endOfLine: end, names };
 }
+
 function backfieldOf(men: readonly Man[]): Backfield {
   const q = men.find((m) => m.role === 'quarterback') ?? null;
   const backs = men.filter(isBack).sort((a, b) => b.depth - a.depth || a.x - b.x);
@@ -252,7 +261,7 @@ export function structure(
 }
 
 /** Eligible letters on the line with another man of the line outside them. */
-function coveredMen(men: readonly Man[]): string[] {
+export function coveredMen(men: readonly Man[]): string[] {
   let least = Infinity;
   let most = -Infinity;
   for (const m of men) {
@@ -286,58 +295,6 @@ export function structureKey(men: readonly Man[]): string {
 
 /** Landmarks across the field from the ball, for comparing: attached, tight slot, slot, wide, far. */
 const zoneOf = (yards: number): string => (yards <= 7 ? 'a' : yards <= 9.5 ? 's' : yards <= 13 ? 'w' : 'f');
-
-export interface LegalityNote {
-  readonly code: 'men' | 'on-line' | 'backs' | 'covered-end' | 'ends' | 'linemen' | 'passing-only';
-  readonly sentence: string;
-}
-
-/** What the rulebook would say of the men as they stand. Warns, never blocks; from memory, the rulebook governs. */
-export function legality(men: readonly Man[], profile: LevelProfile): LegalityNote[] {
-  const out: LegalityNote[] = [];
-  const stamp = ` (${profile.name} ${profile.season}, from memory)`;
-  const add = (code: LegalityNote['code'], text: string) => out.push({ code, sentence: text + stamp });
-  if (men.length !== profile.players) add('men', `${men.length} men stand; ${profile.players} may play`);
-  const on = men.filter((m) => m.onLine);
-  if (profile.players !== 11) {
-    if (profile.players === 5 && !men.some((m) => m.letter === 'C')) add('ends', 'nobody snaps the ball');
-    return out;
-  }
-  if (profile.onTheLine === 'at_least_seven' && on.length < 7)
-    add('on-line', `${on.length} on the line; at least seven must be`);
-  if (profile.onTheLine === 'at_most_four_backs') {
-    if (men.length - on.length > 4)
-      add('backs', `${men.length - on.length} in the backfield; at most four may be`);
-    if (on.length < 5) add('on-line', `${on.length} on the line; at least five must be`);
-  }
-  if (on.filter((m) => m.role === 'line').length < 5)
-    add('linemen', 'fewer than five linemen are on the line');
-  const ends = [...on].sort((a, b) => a.x - b.x);
-  for (const end of [ends[0], ends[ends.length - 1]])
-    if (end && end.role === 'line')
-      add(
-        'ends',
-        `${end.letter} ends the line; its end man is eligible by place and must wear an eligible number or report`,
-      );
-  for (const letter of coveredMen(men))
-    add('covered-end', `${letter} is covered by a man outside him on the line: he may not go out for a pass`);
-  return out;
-}
-
-/**
- * What typed people and a picture cannot both be: more backs behind the ball, or more men attached to
- * the line, than the people hold. Null when they agree; a tight end may always flex, a back go out.
- */
-export function peopleNote(personnel: string | null | undefined, s: Structure): string | null {
-  if (!personnel || !/^[0-5][0-5]$/.test(personnel)) return null;
-  const [backs, ends] = [Number(personnel[0]), Number(personnel[1])];
-  const attached = s.left.attached.length + s.right.attached.length;
-  if (s.backfield.backs.length > backs)
-    return `${personnel} personnel has ${backs} ${backs === 1 ? 'back' : 'backs'}, the formation shows ${s.backfield.backs.length}.`;
-  return attached > ends
-    ? `${personnel} personnel has ${ends} ${ends === 1 ? 'tight end' : 'tight ends'}, the formation shows ${attached} attached to the line.`
-    : null;
-}
 
 /** A structure as a coach says it: "3x1 to the right, nub left, gun, back away from the tight end". */
 export function structureWords(s: Structure): string {

@@ -1,7 +1,8 @@
 'use client';
 /** A drawing's marks as SVG: the one place where inks become the theme's colors. */
 import { memo } from 'react';
-import { pathData, type Drawing, type Ink } from '@/core/look/drawing';
+import { pathData } from '@/core/look/svg';
+import type { Drawing, Ink } from '@/core/look/drawing';
 
 const color = (ink: Ink): string => `var(--${ink})`;
 

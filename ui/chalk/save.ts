@@ -1,5 +1,6 @@
 /** A drawing as a file: SVG as it is, PNG drawn by the browser. */
-import { drawingSvg, type Drawing } from '@/core/look/drawing';
+import { drawingSvg } from '@/core/look/svg';
+import type { Drawing } from '@/core/look/drawing';
 
 function download(blob: Blob, name: string): void {
   const url = URL.createObjectURL(blob);

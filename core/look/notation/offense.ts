@@ -1,5 +1,5 @@
 /** Protections and motions as short texts. */
-import { SLIDES, type ProtectionDef } from '../hats';
+import { SLIDES, type ProtectionDef } from '../protection';
 import { MOTION_KINDS, type MotionKind } from '../motion';
 import { NotationReader, oneOf, type NotationRead } from './reader';
 

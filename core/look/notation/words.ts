@@ -1,6 +1,6 @@
 /** What a notation problem says. */
 import { MOTION_KINDS } from '../motion';
-import { SLIDES } from '../hats';
+import { SLIDES } from '../protection';
 import { LINE_MOVES } from '../pressure';
 import type { NotationCode, NotationProblem } from './reader';
 

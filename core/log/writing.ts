@@ -1,0 +1,127 @@
+/** What is written, what comes back from the disk, and the way back by Undo. */
+import { sameValue } from '../snap/fields';
+import type { Snap, SnapField, SnapFields } from '../snap/snap';
+import type { Remedy } from '../rules/finding';
+import type { LoggedGame } from './game';
+import type { Change, Effect, Mode, Pending, Session, Status, Step } from './types';
+import { type Stepped, opened, to } from './opening';
+
+interface Writing {
+  readonly step: Step;
+  readonly done: Status;
+  readonly line?: string;
+  readonly asOpened?: boolean;
+  readonly replaces?: string;
+}
+
+export function write(session: Session, w: Writing, effects: readonly Effect[] = []): Stepped {
+  const pending: Pending = {
+    changes: w.step.redo,
+    replaces: w.replaces ?? null,
+    asOpened: w.asOpened ?? false,
+    line: w.line ?? null,
+    mode: session.mode,
+    step: w.replaces === undefined ? w.step : null,
+    moved: null,
+    done: w.done,
+  };
+  return {
+    session: { ...session, pending, asked: null, trouble: '' },
+    effects: [...effects, { kind: 'write', write: pending }],
+  };
+}
+
+/** Fields that differ from what stands, as one step; nothing to write where none does. */
+export function patched(
+  session: Session,
+  patches: Remedy['patches'],
+  game: LoggedGame,
+  how: Omit<Writing, 'step'>,
+): Stepped {
+  const redo: Change[] = [];
+  const undo: Change[] = [];
+  for (const { snapId, fields } of patches) {
+    const now = game.rows.find((r) => r.snap.snapId === snapId)?.snap;
+    const changed = (Object.keys(fields) as SnapField[]).filter(
+      (f) => now && !sameValue(now[f] ?? null, fields[f] ?? null),
+    );
+    if (!now || changed.length === 0) continue;
+    const pick = (from: SnapFields | Snap): SnapFields =>
+      Object.fromEntries(changed.map((f) => [f, from[f] ?? null]));
+    redo.push({ do: 'patch', snapId, fields: pick(fields) });
+    undo.push({ do: 'patch', snapId, fields: pick(now) });
+  }
+  if (redo.length > 0) return write(session, { ...how, step: { redo, undo } });
+  return how.line === undefined ? to(session) : cleared(session, how.line, session.mode, session.status);
+}
+
+const sameMode = (a: Mode, b: Mode): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** The line is on the disk: what was typed after it is the next one, and what was opened meanwhile stays open. */
+function cleared(session: Session, line: string, mode: Mode, status: Status | null): Stepped {
+  const rest = (text: string): string => (text.startsWith(line) ? text.slice(line.length) : '');
+  if (!sameMode(session.mode, mode)) {
+    const draft = mode.kind === 'next' ? rest(session.draft) : session.draft;
+    return to({ ...session, status, asked: null, draft });
+  }
+  const draft = (mode.kind === 'next' ? '' : session.draft) + rest(session.text);
+  const next: Session = {
+    ...session,
+    mode: { kind: 'next' },
+    status,
+    asked: null,
+    chosen: 0,
+    draft,
+    shown: '',
+  };
+  return { session: { ...next, text: draft, caret: draft.length }, effects: [{ kind: 'focus' }] };
+}
+
+export function written(session: Session): Stepped {
+  const { pending } = session;
+  if (!pending) return to(session);
+  const made = pending.changes.some((c) => c.do === 'put') && pending.moved === null;
+  const done = pending.step ? pending.step : null;
+  const history =
+    pending.moved === 'undo'
+      ? { done: session.done.slice(0, -1), undone: [...session.undone, session.done.at(-1)!] }
+      : pending.moved === 'redo'
+        ? { done: [...session.done, session.undone.at(-1)!], undone: session.undone.slice(0, -1) }
+        : done
+          ? { done: [...session.done, done], undone: [] }
+          : {};
+  const next: Session = {
+    ...session,
+    ...history,
+    pending: null,
+    trouble: '',
+    status: pending.done,
+    start: made ? null : session.start,
+  };
+  return pending.line !== null ? cleared(next, pending.line, pending.mode, pending.done) : to(next);
+}
+
+export function stepBack(session: Session, which: 'undo' | 'redo', game: LoggedGame): Stepped {
+  const entry = which === 'undo' ? session.done.at(-1) : session.undone.at(-1);
+  if (!entry) return to({ ...session, status: `nothing-to-${which}` });
+  // A snap that was put and removed is there still: it is restored, not put twice.
+  const forward = entry.redo.map((c) =>
+    c.do === 'put' ? ({ do: 'restore', snapId: c.snapId } as const) : c,
+  );
+  const pending: Pending = {
+    changes: which === 'undo' ? entry.undo : forward,
+    replaces: null,
+    asOpened: false,
+    line: null,
+    mode: session.mode,
+    step: null,
+    moved: which,
+    done: which === 'undo' ? 'undone' : 'redone',
+  };
+  // Left at once, not when it is written: what is opened meanwhile stays open.
+  const next = opened(session, { kind: 'next' }, game);
+  return {
+    session: { ...next.session, pending, trouble: '' },
+    effects: [...next.effects, { kind: 'write', write: pending }],
+  };
+}

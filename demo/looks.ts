@@ -1,0 +1,136 @@
+/** What a simulated offense shows and a defense answers. */
+import { DEFAULT_BOOK } from '../core/book/default-book';
+import { findTerm } from '../core/book/index-terms';
+import { lineUp, receivers } from '../core/look/formation';
+import { atSnap, motionPath } from '../core/look/motion';
+import type { GameState } from '../core/rules/state';
+import { BACKFIELDS_BY_PEOPLE, FORMATIONS_BY_PEOPLE, type Club } from './clubs';
+import type { Random } from './random';
+import { PLANTED_TELLS } from './truth';
+import type { Draft } from './draft';
+
+/** Run logit of the situation alone: down, distance, field, clock, score. */
+export function situationLogit(s: GameState, margin: number, mode: string): number {
+  const { down, distance, toGoal } = s;
+  let x = 0.15;
+  if (down === 2) x += distance! <= 2 ? 0.9 : distance! <= 6 ? 0.1 : -0.55;
+  if (down === 3) x += distance! <= 2 ? 0.7 : distance! <= 6 ? -1.3 : -2.1;
+  if (down === 4) x += distance! <= 2 ? 0.6 : -1.6;
+  if (toGoal! <= 3) x += 0.8;
+  if (toGoal! >= 91) x += 0.5;
+  if (mode === 'two_minute') x -= 1.4;
+  if (mode === 'four_minute') x += 1.1;
+  if (margin <= -14) x -= 0.4;
+  return x;
+}
+
+export const HABIT: Readonly<Record<string, number>> = {
+  '12': 0.15,
+  '21': 0.3,
+  '22': 0.9,
+  '10': -0.3,
+  empty: -1.6,
+  jet: 0.2,
+  under: 0.25,
+  'explosive-after': -0.1,
+  turnover: 0.15,
+  loss: -0.15,
+};
+
+/** Backed up, the run is likely anyway. */
+const backedUp = (s: GameState): boolean => s.toGoal! >= 91;
+
+/** A planted run tell lives in the open field: in short yardage everybody runs and nothing could be seen. */
+function openFieldOnly(
+  weights: Readonly<Record<string, number>>,
+  short: boolean,
+  club: string,
+): Record<string, number> {
+  const cued = new Set(
+    PLANTED_TELLS.filter((t) => t.club === club && t.outcome === 'run').map((t) => t.cue.formation),
+  );
+  const left = Object.entries(weights).filter(([formation]) => !(short && cued.has(formation)));
+  return Object.fromEntries(left.length > 0 ? left : Object.entries(weights));
+}
+
+export function look(d: Draft, s: GameState, offense: Club, random: Random): void {
+  const short = s.unit === 'try' || s.distance! <= 2 || s.toGoal! <= 3;
+  const long = s.down === 3 && s.distance! >= 7;
+  const weights: Record<string, number> = { ...offense.personnel };
+  if (short) for (const heavy of ['12', '21', '22']) weights[heavy] = (weights[heavy] ?? 2) * 2;
+  if (long) {
+    weights['10'] = (weights['10'] ?? 4) * 2.5;
+    for (const heavy of ['12', '21', '22']) if (weights[heavy]) weights[heavy] = weights[heavy] * 0.3;
+  }
+  d.personnel = random.weighted(weights);
+  d.formation = random.weighted(openFieldOnly(FORMATIONS_BY_PEOPLE[d.personnel]!, short, offense.key));
+  const field = d.hash === 'L' ? 'R' : d.hash === 'R' ? 'L' : null;
+  d.formationSide = field && random.chance(0.68) ? field : random.pick(['L', 'R'] as const);
+  d.backfield = d.formation === 'empty' ? 'gun' : random.weighted(BACKFIELDS_BY_PEOPLE[d.personnel]!);
+  d.tempo = random.weighted({ huddle: 50, 'no huddle': 40, fast: 10 });
+  d.motion = '-';
+  const men = lineUp(
+    findTerm(DEFAULT_BOOK, 'formation', d.formation)?.spots ?? null,
+    d.formationSide,
+    findTerm(DEFAULT_BOOK, 'backfield', d.backfield)?.spots ?? null,
+  );
+  const set = receivers(men);
+  d.receiversLeftSet = set.left.length;
+  d.receiversRightSet = set.right.length;
+  d.receiversLeftSnap = set.left.length;
+  d.receiversRightSnap = set.right.length;
+  if (random.chance(offense.motion)) {
+    d.motion = random.weighted(
+      short || backedUp(s) ? { jet: 50, across: 50 } : { jet: 30, orbit: 27, return: 25, across: 18 },
+    );
+    d.motionBy = men.some((m) => m.letter === 'H') ? 'H' : 'Z';
+    const mover = men.find((m) => m.letter === d.motionBy);
+    const from = (mover?.x ?? 1) < 0 ? 'L' : 'R';
+    d.motionSide = d.motion === 'return' ? from : from === 'L' ? 'R' : 'L';
+    const motion = findTerm(DEFAULT_BOOK, 'motion', d.motion)?.definition;
+    const path = motion?.kind === 'motion' ? motionPath(men, d.motionBy, motion.motion, d.motionSide) : null;
+    const snap = receivers(atSnap(men, d.motionBy, path));
+    d.receiversLeftSnap = snap.left.length;
+    d.receiversRightSnap = snap.right.length;
+  }
+}
+
+export function answer(d: Draft, s: GameState, defense: Club, random: Random): void {
+  d.front = random.weighted(defense.fronts);
+  const trips = Math.abs((d.receiversLeftSnap as number) - (d.receiversRightSnap as number)) >= 2;
+  const weights: Record<string, number> = { ...defense.coverages };
+  if (trips) weights['cover 3'] = (weights['cover 3'] ?? 5) * 1.8;
+  if (s.toGoal! <= 10) weights['cover 1'] = (weights['cover 1'] ?? 5) * 2;
+  d.coverage = random.weighted(weights);
+  d.rotation = d.coverage === 'cover 3' ? random.weighted({ strong: 6, weak: 4 }) : '-';
+  d.shell =
+    d.coverage === 'cover 3' || d.coverage === 'cover 1'
+      ? random.chance(0.7)
+        ? 1
+        : 2
+      : d.coverage === 'cover 0'
+        ? 0
+        : 2;
+  d.box = Math.max(
+    5,
+    Math.min(
+      8,
+      (d.personnel as string) === '10'
+        ? random.int(5, 6)
+        : (d.personnel as string) === '11'
+          ? random.int(6, 7)
+          : random.int(7, 8),
+    ),
+  );
+  const chance = defense.pressure * (s.down === 3 ? 1.8 : 1);
+  d.pressure = random.chance(chance)
+    ? random.weighted({
+        'mike a pressure': 30,
+        'field edge pressure': 25,
+        'boundary edge pressure': 20,
+        'nickel pressure': 15,
+        'simulated pressure': 10,
+      })
+    : '-';
+  d.rushers = d.pressure === '-' ? 4 : d.pressure === 'simulated pressure' ? 4 : 5;
+}
