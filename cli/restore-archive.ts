@@ -241,6 +241,6 @@ export function intoSchema(from: string, to: string): Transform {
 }
 
 async function ownTables(): Promise<string[]> {
-  const { ENTITIES } = await import('../store/entities');
+  const { ENTITIES } = await import('../store/all-entities');
   return ENTITIES.map((e) => (e as unknown as { meta: { tableName: string } }).meta.tableName);
 }

@@ -144,7 +144,7 @@ it('while members write: what was backed up is there whole, what came after the 
       '--import',
       'tsx',
       '-e',
-      `const { restoreArchive } = await import('./cli/backup'); const { startCluster } = await import('./cli/cluster'); const cluster = await startCluster('test', false); console.log(JSON.stringify(await restoreArchive({ cluster, database: '${name}', url: cluster.url('${name}'), leave() {} }, ${JSON.stringify(file)})));`,
+      `const { restoreArchive } = await import('./cli/restore-archive'); const { startCluster } = await import('./cli/cluster'); const cluster = await startCluster('test', false); console.log(JSON.stringify(await restoreArchive({ cluster, database: '${name}', url: cluster.url('${name}'), leave() {} }, ${JSON.stringify(file)})));`,
     ],
     { encoding: 'utf8', env: process.env, cwd: path.resolve(import.meta.dirname, '..') },
   );

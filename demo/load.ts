@@ -1,17 +1,7 @@
 /** Loads the demo into an empty database, once. */
 import { randomUUID } from 'node:crypto';
-import {
-  Charting,
-  Game,
-  Member,
-  NumberWorn,
-  Player,
-  PlayRow,
-  Program,
-  RosterEntry,
-  Season,
-  Team,
-} from '../store/entities';
+import { Charting, Game, Member, NumberWorn, Player, Program, RosterEntry, Season, Team } from '../store/entities';
+import { PlayRow } from '../store/entities-football';
 import { insertProgram } from '../store/programs';
 import { insertSnaps } from '../store/import-snaps';
 import { openEm } from '../store/orm';

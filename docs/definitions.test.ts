@@ -6,7 +6,8 @@ import { DEFAULT_BOOK } from '../core/book/default-book';
 import { COLLEGE } from '../core/field';
 import * as look from '../core/look';
 import type { SnapFields } from '../core/snap';
-import { DEFINITIONS, definitionFiles } from './make-definitions';
+import { DEFINITIONS } from './definition-list';
+import { definitionFiles } from './make-definitions';
 import { keysPage } from './make-keys';
 
 it('the page of definitions and its drawings say what the code does now', () => {

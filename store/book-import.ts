@@ -14,7 +14,8 @@ import {
 } from '../core/book/term';
 import { sameValue } from '../core/snap/fields';
 import { permit } from './access';
-import { BookChange, BookTerm, Program } from './entities';
+import { BookChange, BookTerm } from './entities-football';
+import { Program } from './entities';
 import { Invalid } from './errors';
 import { termOf } from './mapping';
 import { openEm, type Em } from './orm';

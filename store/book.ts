@@ -16,7 +16,8 @@ import {
 } from '../core/book/term';
 import { columnOf, SNAP_FIELDS } from '../core/snap/fields';
 import { permit } from './access';
-import { BookTerm, Program } from './entities';
+import { BookTerm } from './entities-football';
+import { Program } from './entities';
 import { Invalid, NotFound } from './errors';
 import { termOf } from './mapping';
 import { openEm, type Em } from './orm';

@@ -3,7 +3,7 @@ import 'server-only';
 import { defineConfig, UnderscoreNamingStrategy } from '@mikro-orm/postgresql';
 import { Migrator } from '@mikro-orm/migrations';
 import path from 'node:path';
-import { ENTITIES } from './entities';
+import { ENTITIES } from './all-entities';
 import { MIGRATIONS } from './migrations/list';
 
 export const ormConfig = (clientUrl: string) =>

@@ -88,7 +88,7 @@ it('in the counts: a filter first in the menu, grouped by the command line as by
 });
 
 it('in the database and what it takes, and in a split of a term', async () => {
-  const { SnapRow } = await import('./entities');
+  const { SnapRow } = await import('./entities-football');
   const { columnValue, rowToSnap } = await import('./mapping');
   const { SPLIT_FIELDS } = await import('../core/exchange/schema');
   const properties = (SnapRow as unknown as { meta: { properties: Record<string, { nullable: boolean }> } })

@@ -6,7 +6,8 @@ import { profilesFor, type LevelKey, type Profiles } from '../core/field/profile
 import type { Phase } from '../core/table/schema';
 import { permit } from './access';
 import { record } from './audit';
-import { Charting, Game, Program, Season, SnapRow, Team } from './entities';
+import { Charting, Game, Program, Season, Team } from './entities';
+import { SnapRow } from './entities-football';
 import { Invalid, NotFound } from './errors';
 import { openEm, type Em } from './orm';
 import type { Actor, GameInfo, TeamInfo } from '../core/exchange/types';

@@ -6,7 +6,8 @@ import { readRules } from '../core/read/read-rules';
 import { sameValue } from '../core/snap/fields';
 import type { TableFault, Tables } from '../core/table';
 import { may, PERMISSIONS, rolesWords, type Action } from '../core/staff';
-import { CallRow, CallSheet, Charting, Game, PlayRow, SnapRow } from './entities';
+import { CallRow, CallSheet, PlayRow, SnapRow } from './entities-football';
+import { Charting, Game } from './entities';
 import type { Em } from './orm';
 import type { Actor, ProgramSettings } from '../core/exchange/types';
 

@@ -5,18 +5,8 @@ import type { PlayLink } from '../core/plan/sheet';
 import type { LevelKey } from '../core/field/profile';
 import { rowToSnap, type Tables } from '../core/table';
 import { PLAYS_SCOPE } from '../core/sync';
-import {
-  CallRow,
-  CallSheet,
-  Game,
-  Member,
-  NumberWorn,
-  Player,
-  PlayRow,
-  RosterEntry,
-  Season,
-  Team,
-} from './entities';
+import { CallRow, CallSheet, PlayRow } from './entities-football';
+import { Game, Member, NumberWorn, Player, RosterEntry, Season, Team } from './entities';
 import type { Em } from './orm';
 import { touchScope } from './sync/scope';
 import type { Actor } from '../core/exchange/types';

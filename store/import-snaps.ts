@@ -5,7 +5,7 @@ import { fieldOfColumn, SNAP_FIELDS } from '../core/snap/fields';
 import type { Snap, SnapFact, Sureness } from '../core/snap/snap';
 import type { Row } from '../core/table';
 import { gameScope } from '../core/sync';
-import { SnapRow } from './entities';
+import { SnapRow } from './entities-football';
 import { Invalid } from './errors';
 import { officialCharting } from './games';
 import { newColumns, provenanceOf } from './mapping';

@@ -6,7 +6,7 @@ import type { InferEntity } from '@mikro-orm/core';
 import type { Term } from '../core/book/term';
 import type { PlayCard } from '../core/plan/sheet';
 import type { FieldProvenance, FieldState, Provenance } from '../core/exchange/types';
-import type { BookTerm, PlayRow } from './entities';
+import type { BookTerm, PlayRow } from './entities-football';
 
 /** A snap row: its own columns and one for each fact, named as the field. */
 export interface SnapEntity {

@@ -12,20 +12,8 @@ import { emptyTables, snapToRow, writePackage, type NamedFile, type Row, type Ta
 import { permit } from './access';
 import { record } from './audit';
 import { loadBook } from './book';
-import {
-  CallRow,
-  CallSheet,
-  Charting,
-  Game,
-  Member,
-  NumberWorn,
-  Player,
-  PlayRow,
-  Program,
-  RosterEntry,
-  Season,
-  Team,
-} from './entities';
+import { CallRow, CallSheet, PlayRow } from './entities-football';
+import { Charting, Game, Member, NumberWorn, Player, Program, RosterEntry, Season, Team } from './entities';
 import { rowToSnap as entityToSnap, type SnapEntity } from './mapping';
 import { openEm } from './orm';
 import { plainRows } from './sync/snaps';

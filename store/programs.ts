@@ -8,7 +8,8 @@ import { adaptProfile, LEVEL_PROFILES, type LevelKey, type ProfileChanges } from
 import { readRules } from '../core/read/read-rules';
 import { permit } from './access';
 import { record } from './audit';
-import { BookTerm, Member, Program, Season, Team } from './entities';
+import { BookTerm } from './entities-football';
+import { Member, Program, Season, Team } from './entities';
 import { Invalid, NotFound } from './errors';
 import { openEm, type Em } from './orm';
 import { may, type Role } from '../core/staff';

@@ -4,12 +4,12 @@ import type { InferEntity } from '@mikro-orm/core';
 import { fieldsOfKind, type TermKind } from '../core/book/term';
 import { columnOf } from '../core/snap/fields';
 import type { SnapField } from '../core/snap/snap';
-import { type BookTerm, PlayRow } from './entities';
+import { type BookTerm, PlayRow } from './entities-football';
 import type { Em } from './orm';
 import { announce } from './sync/scope';
 import { gameScope } from '../core/sync';
 import type { Actor } from '../core/exchange/types';
-import type { SplitCondition } from './book-changes';
+import type { SplitCondition } from './book-split';
 
 /** Fields of a word that a command changed: whoever has the word open learns that they moved. */
 export function moved(

@@ -9,13 +9,15 @@ import { writeBook } from '../core/book/term';
 import { DEFAULT_RULES } from '../core/read';
 import type { SnapFields } from '../core/snap';
 import { pack, unpack } from '../core/table';
+import * as bookSplit from './book-split';
 import * as sessions from './sessions';
 import * as programs from './programs';
 import * as bookImport from './book-import';
 import * as bookChanges from './book-changes';
 import * as book from './book';
 import * as audit from './audit';
-import { Member, SnapRow } from './entities';
+import { Member } from './entities';
+import { SnapRow } from './entities-football';
 import { Invalid, NotFound, Refused, SignInRefused } from './errors';
 import * as games from './games';
 import * as members from './members';
@@ -501,7 +503,7 @@ describe('changes of the book that can be undone', () => {
     );
     const from = (await named('quads'))!;
     const where = [{ field: 'personnel' as const, values: ['11', '12'] }];
-    expect(await bookChanges.previewSplit(ours, from.id, where)).toMatchObject({
+    expect(await bookSplit.previewSplit(ours, from.id, where)).toMatchObject({
       snaps: 3,
       of: 5,
       choices: {
@@ -513,16 +515,12 @@ describe('changes of the book that can be undone', () => {
       },
     });
     await expect(
-      bookChanges.splitTerm(ours, { from: from.id, to: { word: 'trips' }, where }, NOW),
+      bookSplit.splitTerm(ours, { from: from.id, to: { word: 'trips' }, where }, NOW),
     ).rejects.toThrow('stands for trips already');
     await expect(
-      bookChanges.splitTerm(ours, { from: from.id, to: { word: 'quads tight' }, where: [] }, NOW),
+      bookSplit.splitTerm(ours, { from: from.id, to: { word: 'quads tight' }, where: [] }, NOW),
     ).rejects.toThrow('choose at least one');
-    const done = await bookChanges.splitTerm(
-      ours,
-      { from: from.id, to: { word: 'Quads Tight' }, where },
-      NOW,
-    );
+    const done = await bookSplit.splitTerm(ours, { from: from.id, to: { word: 'Quads Tight' }, where }, NOW);
     expect(done.snaps).toBe(3);
     expect((await named('quads tight'))!.spots).toEqual(from.spots);
     expect((await rows.loadSnaps(ours, key)).snaps.map((s) => s.snap.formation)).toEqual([
@@ -551,8 +549,8 @@ describe('changes of the book that can be undone', () => {
     );
     const from = (await book.loadBook(ours)).terms.find((x) => x.kind === 'pass' && x.word === 'snag')!;
     const where = [{ field: 'personnel' as const, values: ['11'] }];
-    expect(await bookChanges.previewSplit(ours, from.id, where)).toMatchObject({ snaps: 3, of: 3 });
-    const done = await bookChanges.splitTerm(ours, { from: from.id, to: { word: 'snag tight' }, where }, NOW);
+    expect(await bookSplit.previewSplit(ours, from.id, where)).toMatchObject({ snaps: 3, of: 3 });
+    const done = await bookSplit.splitTerm(ours, { from: from.id, to: { word: 'snag tight' }, where }, NOW);
     expect(done.snaps).toBe(3);
     expect((await rows.loadSnaps(ours, key)).snaps.map((s) => [s.snap.concept, s.snap.conceptWeak])).toEqual([
       ['snag tight', 'slants'],
@@ -671,7 +669,7 @@ describe('who may do what with the book', () => {
     [
       'splitting',
       ['coach', 'charter', 'admin', 'guest'],
-      (a: Actor) => bookChanges.splitTerm(a, split, NOW),
+      (a: Actor) => bookSplit.splitTerm(a, split, NOW),
       'coordinator',
     ],
     [
@@ -719,7 +717,7 @@ describe('who may do what with the book', () => {
     [
       'looking before a split',
       ['admin', 'guest'],
-      (a: Actor) => bookChanges.previewSplit(a, 'formation-trips', []),
+      (a: Actor) => bookSplit.previewSplit(a, 'formation-trips', []),
       'coordinator or coach or charter',
     ],
     [
@@ -788,11 +786,9 @@ describe('who may do what with the book', () => {
     });
     const before = JSON.stringify(await packages.exportTables(theirs));
     await expect(rows.changeTerm(ours, key, { notes: 'ours' })).rejects.toBeInstanceOf(NotFound);
-    await expect(bookChanges.previewSplit(ours, key, [])).rejects.toBeInstanceOf(NotFound);
-    await expect(bookChanges.splitTerm(ours, { ...split, from: key }, NOW)).rejects.toBeInstanceOf(NotFound);
-    await expect(bookChanges.splitTerm(ours, { ...split, to: { key } }, NOW)).rejects.toBeInstanceOf(
-      NotFound,
-    );
+    await expect(bookSplit.previewSplit(ours, key, [])).rejects.toBeInstanceOf(NotFound);
+    await expect(bookSplit.splitTerm(ours, { ...split, from: key }, NOW)).rejects.toBeInstanceOf(NotFound);
+    await expect(bookSplit.splitTerm(ours, { ...split, to: { key } }, NOW)).rejects.toBeInstanceOf(NotFound);
     await rows.removeTerm(ours, key);
     await expect(rows.setLinks(ours, play, [])).rejects.toBeInstanceOf(NotFound);
     await expect(

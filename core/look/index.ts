@@ -13,6 +13,7 @@ export * from './look';
 export * from './messages';
 export * from './routes';
 export * from './jobs';
+export * from './marks';
 export * from './drawing';
 export * from './svg';
 export * from './landmarks';

@@ -1,6 +1,6 @@
 /** A drawing as an SVG file, in black ink. */
 import type { Point } from './motion';
-import type { Drawing, Ink } from './drawing';
+import type { Drawing, Ink } from './marks';
 
 /** Ink for paper: everything black, told apart by dash, weight and shape. */
 export const PRINT_INK: Readonly<Record<Ink, string>> = {

@@ -11,7 +11,7 @@ import type { Operation, SyncRow } from '../../core/sync';
 import type { Actor } from '../../core/exchange/types';
 import { permit } from '../access';
 import { checkedDefinition, checkedSpots, loadBook, refuseFaults, termsUsed } from '../book';
-import { BookTerm, PlayRow } from '../entities';
+import { BookTerm, PlayRow } from '../entities-football';
 import { cardOf, termOf } from '../mapping';
 import type { Em } from '../orm';
 import {

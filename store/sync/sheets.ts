@@ -8,7 +8,8 @@ import type { Operation, SyncRow } from '../../core/sync';
 import type { Actor } from '../../core/exchange/types';
 import { permit } from '../access';
 import { record } from '../audit';
-import { CallRow, CallSheet, Member, PlayRow, Team } from '../entities';
+import { CallRow, CallSheet, PlayRow } from '../entities-football';
+import { Member, Team } from '../entities';
 import { NotFound } from '../errors';
 import type { Em } from '../orm';
 import {

@@ -2,7 +2,7 @@
 /** A drawing's marks as SVG: the one place where inks become the theme's colors. */
 import { memo } from 'react';
 import { pathData } from '@/core/look/svg';
-import type { Drawing, Ink } from '@/core/look/drawing';
+import type { Drawing, Ink } from '@/core/look/marks';
 
 const color = (ink: Ink): string => `var(--${ink})`;
 

@@ -1,6 +1,6 @@
 /** A drawing as a file: SVG as it is, PNG drawn by the browser. */
 import { drawingSvg } from '@/core/look/svg';
-import type { Drawing } from '@/core/look/drawing';
+import type { Drawing } from '@/core/look/marks';
 
 function download(blob: Blob, name: string): void {
   const url = URL.createObjectURL(blob);

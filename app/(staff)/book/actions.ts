@@ -6,7 +6,8 @@ import { action } from '@/app/lib/action';
 import { clock } from '@/app/lib/session';
 import { bookChange, splitWhere } from '@/core/exchange/schema';
 import { adoptGeneralTerms, importBook } from '@/store/book-import';
-import { mergeTerms, previewSplit, splitTerm, undoChange } from '@/store/book-changes';
+import { mergeTerms, undoChange } from '@/store/book-changes';
+import { previewSplit, splitTerm } from '@/store/book-split';
 
 const some = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
 
