@@ -1,6 +1,16 @@
 /** Loads the demo into an empty database, once. */
 import { randomUUID } from 'node:crypto';
-import { Charting, Game, Member, NumberWorn, Player, Program, RosterEntry, Season, Team } from '../store/entities';
+import {
+  Charting,
+  Game,
+  Member,
+  NumberWorn,
+  Player,
+  Program,
+  RosterEntry,
+  Season,
+  Team,
+} from '../store/entities';
 import { PlayRow } from '../store/entities-football';
 import { insertProgram } from '../store/programs';
 import { insertSnaps } from '../store/import-snaps';
