@@ -2,24 +2,11 @@
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { expect, it, vi } from 'vitest';
 import { numberSheet, SECTIONS, type PlayCard, type SheetCall } from '@/core/plan';
+import { aPlay } from '@/core/plan/plays.fixture';
 
 vi.mock('server-only', () => ({}));
 
-const play = (i: number): PlayCard => ({
-  id: `p${i}`,
-  name: `Play ${i}`,
-  kind: 'run',
-  personnel: '11',
-  formation: 'trips',
-  formationSide: 'R',
-  motion: null,
-  motionBy: null,
-  backfield: null,
-  links: [],
-  concept: `concept ${i}`,
-  conceptWeak: null,
-  direction: 'L',
-});
+const play = (i: number): PlayCard => aPlay(`p${i}`, `concept ${i}`, { name: `Play ${i}`, direction: 'L' });
 const calls: SheetCall[] = SECTIONS.flatMap((s, n) =>
   Array.from({ length: 16 }, (_, i): SheetCall => ({
     id: `${s.key}${i}`,

@@ -24,7 +24,7 @@ import { touchScope } from './sync/scope';
 import { BOOK_SCOPE } from '../core/sync';
 import type { Actor, BookReplacePreview } from '../core/exchange/types';
 import { moved } from './retag';
-import { checkedDefinition, checkedSpots, insertTerm, loadBook, termUse } from './book';
+import { checkedDefinition, checkedSpots, insertTerm, loadBook, termColumns, termUse } from './book';
 
 /** Takes a book.json in: words of the file are added or changed, words it does not hold stay. Whole or not at all. */
 export async function importBook(
@@ -185,28 +185,11 @@ export async function replaceTerms(tx: Em, actor: Actor, book: Book, now: Date):
     ]),
   );
   book.terms.forEach((t, position) => {
-    const values = {
-      kind: t.kind,
-      word: t.word,
-      aliases: [...t.aliases],
-      value: t.value ?? null,
-      spots: checkedSpots(t.kind, t.spots),
-      definition: checkedDefinition(t.kind, t.definition),
-      notes: t.notes ?? null,
-      position,
-    };
     const found = here.get(t.id);
     here.delete(t.id);
-    if (!found)
-      return void tx.create(BookTerm, {
-        id: randomUUID(),
-        program: actor.programId,
-        key: t.id,
-        ...values,
-        provenance: {},
-      });
+    if (!found) return insertTerm(tx, actor, t, position);
     if (!sameTerm(termOf(found), t)) moved(found, ['aliases', 'spots', 'definition', 'notes'], actor, now);
-    Object.assign(found, values);
+    Object.assign(found, termColumns(t, position));
   });
   for (const gone of here.values()) tx.remove(gone);
   await tx.flush();

@@ -112,19 +112,24 @@ type NewTerm = Omit<TermInput, 'notes'> & {
   readonly value?: string;
 };
 
+/** A term as its columns, checked. */
+export const termColumns = (t: NewTerm, position: number) => ({
+  kind: t.kind,
+  word: t.word,
+  aliases: [...t.aliases],
+  value: t.value ?? null,
+  spots: checkedSpots(t.kind, t.spots),
+  definition: checkedDefinition(t.kind, t.definition),
+  notes: t.notes ?? null,
+  position,
+});
+
 export function insertTerm(em: Em, actor: Actor, t: NewTerm, position: number): void {
   em.create(BookTerm, {
     id: randomUUID(),
     program: actor.programId,
     key: t.id,
-    kind: t.kind,
-    word: t.word,
-    aliases: [...t.aliases],
-    value: t.value ?? null,
-    spots: checkedSpots(t.kind, t.spots),
-    definition: checkedDefinition(t.kind, t.definition),
-    notes: t.notes ?? null,
-    position,
+    ...termColumns(t, position),
     provenance: {},
   });
 }
