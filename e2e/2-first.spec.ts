@@ -42,6 +42,28 @@ test.describe('signed in', () => {
     await expect(page.getByRole('heading', { name: 'What is next' })).toBeVisible();
   });
 
+  test('a sample game comes with one click, is read, and goes again', async ({ page }) => {
+    await page.getByRole('button', { name: 'Add the sample game' }).click();
+    await expect(page.getByRole('status', { name: 'Done' })).toContainText('The sample game is here.');
+    await expect(page.getByRole('region', { name: 'First steps' })).toHaveCount(0);
+    await page.goto(`${SITE()}/read?team=LAN`);
+    await expect(page.getByRole('button', { name: /^\d+ snaps$/ }).first()).toBeVisible();
+    await page.getByRole('link', { name: 'Log', exact: true }).click();
+    await expect(
+      page.getByRole('row', { name: /Dunmarrow Kestrels at Ferrow Point Lanterns · sample/ }),
+    ).toBeVisible();
+    await page.getByRole('button', { name: /^ask to remove sample-/ }).click();
+    await page.getByRole('button', { name: /^remove sample-/ }).click();
+    await expect(page.getByRole('status', { name: 'Done' })).toContainText('is removed.');
+    await page.getByRole('link', { name: /^The week/ }).click();
+    await expect(page.getByRole('region', { name: 'First steps' })).toBeVisible();
+    // A game that was started by mistake goes the same way; Alt N leads to the form.
+    await page.getByRole('link', { name: 'Log', exact: true }).click();
+    await page.keyboard.press('Alt+n');
+    await expect(page.getByLabel('Away')).toBeFocused();
+    await expect(page.getByLabel('Away').getByRole('option')).toHaveText(['Saltmere Herons', 'a new team …']);
+  });
+
   test('a file with twelve faults: each named by row, column and remedy, nothing imported', async ({
     page,
   }) => {

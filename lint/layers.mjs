@@ -13,7 +13,7 @@ const HOUSE = {
   render: ['render', 'core'],
   workers: ['workers', 'core'],
   demo: ['demo', 'core', 'store'],
-  app: ['app', 'ui', 'client', 'render', 'store', 'workers', 'core'],
+  app: ['app', 'ui', 'client', 'render', 'store', 'workers', 'core', 'demo'],
   cli: ['cli', 'core', 'store', 'demo', 'bench'],
   bench: ['bench', 'core', 'store', 'demo', 'cli'],
   e2e: ['e2e', 'bench', 'cli', 'client', 'store', 'demo', 'core'],

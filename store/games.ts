@@ -2,12 +2,13 @@
 import 'server-only';
 import { LockMode, type InferEntity } from '@mikro-orm/core';
 import { randomUUID } from 'node:crypto';
+import { SAMPLE } from '../core/exchange/names';
 import { profilesFor, type LevelKey, type Profiles } from '../core/field/profile';
 import type { Phase } from '../core/table/schema';
 import { permit } from './access';
 import { record } from './audit';
-import { Charting, Game, Program, Season, Team } from './entities';
-import { SnapRow } from './entities-football';
+import { Charting, Game, NumberWorn, Program, RosterEntry, Season, Team } from './entities';
+import { CallSheet, SnapRow } from './entities-football';
 import { Invalid, NotFound } from './errors';
 import { openEm, type Em } from './orm';
 import type { Actor, GameInfo, TeamInfo } from '../core/exchange/types';
@@ -51,6 +52,7 @@ const gameInfo = (g: GameRow, snaps: number): GameInfo => ({
   phase: g.phase,
   closed: g.closed,
   snaps,
+  sample: g.source === SAMPLE,
 });
 
 export async function findGame(actor: Actor, key: string): Promise<GameInfo> {
@@ -155,6 +157,55 @@ export async function closeGame(actor: Actor, key: string, closed: boolean, now:
     await record(tx, actor, 'game.close', `${key} ${closed ? 'closed' : 'reopened'}`, now);
     await tx.flush();
   });
+}
+
+/**
+ * Takes a game out of the program: one that was started by mistake, or the sample game with its snaps and,
+ * unless something else names them, its teams. A game with snaps of its own is never removed, only closed.
+ */
+export async function removeGame(actor: Actor, key: string, now: Date): Promise<void> {
+  permit(actor, 'game.remove');
+  const em = await openEm();
+  await em.transactional(async (tx) => {
+    const where = { program: actor.programId };
+    const game = await tx.findOne(Game, { ...where, key }, { lockMode: LockMode.PESSIMISTIC_WRITE });
+    if (!game) throw new NotFound('game');
+    const chartings = (
+      await tx.find(Charting, { game: game.id }, { lockMode: LockMode.PESSIMISTIC_WRITE })
+    ).map((c) => c.id);
+    const snaps = await tx.count(SnapRow, { charting: { $in: chartings } });
+    if (snaps > 0 && game.source !== SAMPLE)
+      throw new Invalid('snaps were logged in this game, so it is not removed; close it instead');
+    await tx.execute(
+      'delete from book_change_snap where snap_id in (select id from snap where charting_id = any(?::uuid[]))',
+      [`{${chartings.join()}}`],
+    );
+    await tx.nativeDelete(SnapRow, { charting: { $in: chartings } });
+    await tx.nativeDelete(Charting, { game: game.id });
+    await tx.nativeDelete(NumberWorn, { game: game.id });
+    await tx.nativeDelete(Game, { id: game.id });
+    if (game.source === SAMPLE)
+      for (const team of [game.home, game.away])
+        if (!(await named(tx, actor, team))) await tx.nativeDelete(Team, { ...where, key: team });
+    await record(tx, actor, 'game.remove', `${key} removed, ${snaps} snaps`, now);
+    await tx.flush();
+  });
+}
+
+/** True when a game, a roster, a sheet, a play or the week names the team. */
+async function named(tx: Em, actor: Actor, team: string): Promise<boolean> {
+  const where = { program: actor.programId };
+  const program = await tx.findOneOrFail(Program, { id: actor.programId });
+  return (
+    program.team === team ||
+    program.settings.opponent === team ||
+    (await tx.count(Game, { ...where, $or: [{ home: team }, { away: team }] })) > 0 ||
+    (await tx.count(CallSheet, { ...where, opponent: team })) > 0 ||
+    (await tx.count(RosterEntry, {
+      ...where,
+      team: (await tx.findOneOrFail(Team, { ...where, key: team })).id,
+    })) > 0
+  );
 }
 
 /** The official charting of a game, made on first use. One charting a game is official. */

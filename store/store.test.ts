@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto';
 import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { loadDemo } from '../demo/load';
+import { sampleGame } from '../demo/sample';
 import { dropDatabase, ensureDatabase, programPath } from '../cli/cluster';
 import { DEFAULT_BOOK } from '../core/book/default-book';
 import { writeBook } from '../core/book/term';
@@ -338,6 +339,59 @@ describe('two at one game', () => {
   });
 });
 
+describe('taking a game out', () => {
+  const sample = async (game: string) => {
+    const taken = new Set((await games.listTeams(ours)).map((t) => t.key));
+    return imports.importFiles(ours, sampleGame({ game, season: 2026, taken }), NOW);
+  };
+  const rowsOf = async (table: string): Promise<number> =>
+    (
+      (await (
+        await openEm()
+      ).execute(`select count(*)::int as n from ${table} where program_id = ?`, [ours.programId])) as {
+        n: number;
+      }[]
+    )[0]!.n;
+
+  it('takes one without a snap, for a coordinator; one with snaps only closes', async () => {
+    const key = await newGame(ours);
+    await expect(games.removeGame({ ...ours, roles: ['charter'] }, key, NOW)).rejects.toBeInstanceOf(Refused);
+    await games.removeGame(ours, key, NOW);
+    await expect(games.findGame(ours, key)).rejects.toBeInstanceOf(NotFound);
+    expect((await games.listTeams(ours)).map((t) => t.key)).toContain('CCC');
+    const kept = await newGame(ours);
+    await rows.saveSnaps(ours, kept, [put('s1', 1, { gain: 4 })]);
+    await rows.saveSnaps(ours, kept, [{ op: 'delete', snapId: 's1' }]);
+    await expect(games.removeGame(ours, kept, NOW)).rejects.toThrow(/close it instead/);
+    expect((await games.findGame(ours, kept)).snaps).toBe(0);
+  });
+  it('takes the sample game with its snaps and teams, though merged since; all else is as it was', async () => {
+    const before = await Promise.all(['game', 'snap', 'charting', 'team'].map(rowsOf));
+    expect((await sample('sample-a')).faults).toEqual([]);
+    expect((await games.findGame(ours, 'sample-a')).sample).toBe(true);
+    await rows.saveSnaps(ours, 'sample-a', [put('mine', 1, { gain: 4 })]);
+    const terms = (await book.loadBook(ours)).terms;
+    const [keep, drop] = ['stick', 'snag'].map((w) => terms.find((t) => t.word === w)!.id);
+    const merged = await bookChanges.mergeTerms(ours, keep!, drop!, NOW);
+    expect(merged.snaps).toBeGreaterThan(0);
+    await games.removeGame(ours, 'sample-a', NOW);
+    expect(await Promise.all(['game', 'snap', 'charting', 'team'].map(rowsOf))).toEqual(before);
+    expect(await rows.saveSnaps(ours, 'sample-a', [put('late', 1, {})])).toMatchObject([
+      { status: 'refused', code: 'gone' },
+    ]);
+  });
+  it('leaves a team of the sample game that the week names', async () => {
+    await sample('sample-b');
+    const { home, away } = await games.findGame(ours, 'sample-b');
+    const { settings } = await programs.programOf(ours);
+    await programs.setWeek(ours, { week: settings.week, opponent: home });
+    await games.removeGame(ours, 'sample-b', NOW);
+    const left = (await games.listTeams(ours)).map((t) => t.key);
+    expect([left.includes(home), left.includes(away)]).toEqual([true, false]);
+    await programs.setWeek(ours, settings);
+  });
+});
+
 describe('nothing crosses programs', () => {
   it('neither reads nor writes a row of another program', async () => {
     const key = await newGame(theirs);
@@ -367,6 +421,7 @@ describe('nothing crosses programs', () => {
     ]);
     await expect(games.findGame(ours, key)).rejects.toBeInstanceOf(NotFound);
     await expect(games.closeGame(ours, key, true, NOW)).rejects.toBeInstanceOf(NotFound);
+    await expect(games.removeGame(ours, key, NOW)).rejects.toBeInstanceOf(NotFound);
     await expect(plans.loadSheet(ours, sheet)).rejects.toBeInstanceOf(NotFound);
     await expect(rows.removeCall(ours, sheet, call)).rejects.toBeInstanceOf(NotFound);
     await expect(rows.moveCall(ours, sheet, call, { section: 'red', after: null })).rejects.toBeInstanceOf(

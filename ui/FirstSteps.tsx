@@ -1,13 +1,16 @@
 import Link from 'next/link';
+import { SampleGame } from './SampleGame';
 
 interface FirstStepsProps {
   /** The first game there is, and the key that its home team is typed by. */
   readonly game: { readonly key: string; readonly home: string } | null;
   readonly opponent: boolean;
+  /** Null: the member may not import. */
+  readonly addSample: (() => Promise<string | null>) | null;
 }
 
 /** From an empty program to a first logged drive: what is done is checked off, what is next is a link. */
-export function FirstSteps({ game, opponent }: FirstStepsProps) {
+export function FirstSteps({ game, opponent, addSample }: FirstStepsProps) {
   const steps = [
     {
       done: game !== null,
@@ -61,10 +64,14 @@ export function FirstSteps({ game, opponent }: FirstStepsProps) {
           </li>
         ))}
       </ol>
-      <p className="small quiet">
-        A whole invented season to try things on: <span className="mono">./vobrik demo</span>, in a database
-        of its own.
-      </p>
+      {addSample && (
+        <p className="sample">
+          <span className="small quiet">
+            Or look around first: one invented game, logged whole, taken out again with one click under Log.
+          </span>
+          <SampleGame add={addSample} />
+        </p>
+      )}
     </section>
   );
 }

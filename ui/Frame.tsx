@@ -6,6 +6,7 @@ import type { StaffRules } from '@/core/read/staff-rules';
 import { SyncProvider } from '@/client/SyncProvider';
 import { CommandsProvider } from './shared/commands';
 import { PaletteKey } from './shared/PaletteKey';
+import { ToastsProvider } from './shared/toasts';
 import { StaffRulesContext } from './StaffRules';
 import { Notices } from './sync/Notices';
 import { SaveStatus } from './sync/SaveStatus';
@@ -37,7 +38,7 @@ export interface FrameProps {
   readonly week: string;
   readonly member: string;
   readonly rules: StaffRules;
-  readonly signOut: () => Promise<void>;
+  readonly signOut: () => Promise<string | null>;
   readonly children: ReactNode;
 }
 
@@ -61,38 +62,40 @@ export function Frame({ owner, epoch, may, opponent, week, member, rules, signOu
   ];
   return (
     <SyncProvider owner={owner} epoch={epoch} football={may.football}>
-      <CommandsProvider>
-        <div className="frame">
-          <a className="skip" href="#main">
-            to the page
-          </a>
-          <header className="top">
-            <Link
-              href="/"
-              className="week"
-              aria-label={`The week: ${opponent ?? 'no opponent chosen'}, ${week}`}
-            >
-              <strong>{opponent ?? 'No opponent chosen'}</strong>
-              <span className="small quiet">{week}</span>
-            </Link>
-            <nav aria-label="Work">
-              {may.football && VERBS.map((v) => link(v.href, v.label))}
-              <span className="gap" aria-hidden="true" />
-              {rooms.map((v) => link(v.href, v.label))}
-            </nav>
-            <div className="right">
-              <SaveStatus />
-              <PaletteKey screens={screens} football={may.football} />
-              <span>{member}</span>
-              <SignOut signOut={signOut} />
-            </div>
-          </header>
-          <main id="main" className="page">
-            <Notices epoch={epoch} />
-            <StaffRulesContext.Provider value={rules}>{children}</StaffRulesContext.Provider>
-          </main>
-        </div>
-      </CommandsProvider>
+      <ToastsProvider>
+        <CommandsProvider>
+          <div className="frame">
+            <a className="skip" href="#main">
+              to the page
+            </a>
+            <header className="top">
+              <Link
+                href="/"
+                className="week"
+                aria-label={`The week: ${opponent ?? 'no opponent chosen'}, ${week}`}
+              >
+                <strong>{opponent ?? 'No opponent chosen'}</strong>
+                <span className="small quiet">{week}</span>
+              </Link>
+              <nav aria-label="Work">
+                {may.football && VERBS.map((v) => link(v.href, v.label))}
+                <span className="gap" aria-hidden="true" />
+                {rooms.map((v) => link(v.href, v.label))}
+              </nav>
+              <div className="right">
+                <SaveStatus />
+                <PaletteKey screens={screens} football={may.football} />
+                <span>{member}</span>
+                <SignOut signOut={signOut} />
+              </div>
+            </header>
+            <main id="main" className="page">
+              <Notices epoch={epoch} />
+              <StaffRulesContext.Provider value={rules}>{children}</StaffRulesContext.Provider>
+            </main>
+          </div>
+        </CommandsProvider>
+      </ToastsProvider>
     </SyncProvider>
   );
 }

@@ -1,6 +1,9 @@
 /** What a game is called. */
 import type { GameInfo } from './types';
 
+/** The source that marks the sample game: it can be taken out again with all its snaps. */
+export const SAMPLE = 'sample game';
+
 const asKey = (team: string): string => team;
 
 /** "Sturgeon Bay at Heron Point". */

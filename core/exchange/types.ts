@@ -96,6 +96,8 @@ export interface GameInfo {
   readonly phase: string;
   readonly closed: boolean;
   readonly snaps: number;
+  /** Invented, to try things on. */
+  readonly sample: boolean;
 }
 
 export interface TeamInfo {

@@ -19,6 +19,15 @@ export interface SheetEdit {
   readonly undo: SheetChange | null;
 }
 
+/** What taking an edit back did, as a sentence says it, by the change that took it back. */
+export const UNDONE: Readonly<Record<SheetChange['do'], string>> = {
+  put: 'The call is back on the sheet.',
+  move: 'The call is back in its place.',
+  remove: 'The call is off the sheet again.',
+  hash: 'The hash of the call is as before.',
+  sheet: 'The name of the sheet is as before.',
+};
+
 type Sheet = readonly PrintedSection[];
 
 const callsIn = (sheet: Sheet, section: string): readonly SheetCall[] =>

@@ -24,6 +24,7 @@ export const PERMISSIONS = {
   'game.read': to(FOOTBALL, 'reading the games'),
   'game.create': to(FOOTBALL, 'starting a game'),
   'game.close': to(['coordinator'], 'closing or reopening a game'),
+  'game.remove': to(['coordinator'], 'removing a game'),
   'snap.log': to(FOOTBALL, 'logging a game'),
   'snap.log-closed': to(['coordinator'], 'changing a closed game'),
   'team.read': to(STAFF, 'reading the teams'),

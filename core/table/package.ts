@@ -7,6 +7,7 @@ import {
   type Row,
   type Tables,
 } from './schema';
+import { columnOf, TEAM_FIELDS } from '../snap/fields';
 import type { TableFault } from './fault';
 import { MOST_FAULTS, readCsv } from './read';
 
@@ -108,7 +109,7 @@ export function readPackage(
       }
       if (resource === 'snaps') {
         const teams = playing.get(String(row.game));
-        for (const column of ['offense', 'defense', 'scored_by', 'dead_possession', 'next_offense']) {
+        for (const column of TEAM_FIELDS.map(columnOf)) {
           const value = row[column];
           if (teams && value !== null && !teams.includes(value) && faults.length < MOST_FAULTS) {
             faults.push({

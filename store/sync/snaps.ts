@@ -1,7 +1,7 @@
 /** Snaps of a game's official charting: placed by the database, patched by field, never dropped. */
 import 'server-only';
 import { randomUUID } from 'node:crypto';
-import { SNAP_FIELDS } from '../../core/snap/fields';
+import { SNAP_FIELDS, TEAM_FIELDS } from '../../core/snap/fields';
 import { readFieldText, writeFieldText } from '../../core/snap/text';
 import type { Snap, SnapFact, SnapField } from '../../core/snap/snap';
 import { may } from '../../core/staff';
@@ -83,9 +83,7 @@ export async function lockGame(tx: Em, actor: Actor, key: string, now: Date) {
   };
 }
 
-/** Fields that name a team: only one that plays in the game, as an import asks too; else what goes out would not come back. */
-const TEAM_FIELDS = ['offense', 'defense', 'scoredBy', 'deadPossession', 'nextOffense'] as const;
-
+/** Only teams that play in the game, as an import asks too; else what goes out would not come back. */
 function checkTeams(fields: Readonly<Record<string, unknown>>, teams: readonly string[]): void {
   for (const field of TEAM_FIELDS) {
     const value = fields[field];

@@ -3,6 +3,7 @@
 import { useState, useTransition } from 'react';
 import type { BookAnswer } from '@/core/exchange/types';
 import type { View } from '@/client/outbox';
+import { useToast, useWorking } from '../shared/toasts';
 import { isRowChange, type RowChange } from './use-book';
 
 export type ServerAct = (
@@ -40,11 +41,15 @@ export function useBookRun(
 } {
   const [answer, setAnswer] = useState<BookAnswer | null>(null);
   const [busy, begin] = useTransition();
+  const say = useToast();
+  useWorking(busy, 'Changing the book');
   const run: Run = (change, after) =>
     begin(async () => {
       const result = isRowChange(change) ? await changeRow(change, openedOn()) : await command(act, change);
-      setAnswer(result);
-      if (result.ok) after?.(result);
+      setAnswer(result.ok ? null : result);
+      if (!result.ok) return;
+      if (result.words) say(result.words);
+      after?.(result);
     });
   return { run, busy, answer, settle: () => setAnswer(null) };
 }

@@ -6,6 +6,7 @@ import { LEVEL_KEYS, LEVEL_PROFILES } from '@/core/field/profile';
 import { PHASES } from '@/core/table/schema';
 import type { TeamInfo } from '@/core/exchange/types';
 import { TextBox } from '../shared/TextBox';
+import { useWorking } from '../shared/toasts';
 
 export function NewGameForm({
   open,
@@ -15,6 +16,7 @@ export function NewGameForm({
   teams: readonly TeamInfo[];
 }) {
   const [problem, action, busy] = useActionState(open, null);
+  useWorking(busy, 'Starting the game');
   const [typed, setTyped] = useState<Record<string, string>>({
     away: '',
     home: '',
@@ -31,7 +33,12 @@ export function NewGameForm({
     onChange: (e: { target: { value: string } }) => setTyped((t) => ({ ...t, [name]: e.target.value })),
   });
   return (
-    <form action={action} className="card" style={{ display: 'grid', gap: 12, alignContent: 'start' }}>
+    <form
+      id="start-game"
+      action={action}
+      className="card"
+      style={{ display: 'grid', gap: 12, alignContent: 'start' }}
+    >
       <h2>Start a game</h2>
       {problem && (
         <Alert severity="error" variant="outlined">

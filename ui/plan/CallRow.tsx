@@ -1,7 +1,6 @@
 'use client';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { playCall, playLook, type SheetCall } from '@/core/plan';
-import { chordOf } from '../shared/keys';
 
 const HASH_STEPS: readonly SheetCall['hash'][] = [null, 'L', 'M', 'R'];
 
@@ -11,7 +10,6 @@ export function CallRow({
   number,
   mayEdit,
   onRemove,
-  onNudge,
   onLook,
   onHash,
 }: {
@@ -19,23 +17,17 @@ export function CallRow({
   number: number;
   mayEdit: boolean;
   onRemove: () => void;
-  onNudge: (by: -1 | 1) => void;
   onLook: () => void;
   onHash: (hash: SheetCall['hash']) => void;
 }) {
   const drag = useDraggable({ id: `move|${call.id}`, disabled: !mayEdit });
   const drop = useDroppable({ id: `call|${call.id}` });
-  const keys: Readonly<Record<string, () => void>> = {
-    Delete: onRemove,
-    Backspace: onRemove,
-    'Alt+ArrowUp': () => onNudge(-1),
-    'Alt+ArrowDown': () => onNudge(1),
-  };
   const next = HASH_STEPS[(HASH_STEPS.indexOf(call.hash) + 1) % HASH_STEPS.length] ?? null;
   return (
     <li
       className="call"
       data-testid="call"
+      data-call={call.id}
       tabIndex={0}
       aria-label={`call ${number}: ${playLook(call.play)}, ${playCall(call.play)}${mayEdit ? '. Alt with up and down moves it, Delete removes it' : ''}`}
       ref={(node) => {
@@ -46,12 +38,6 @@ export function CallRow({
         borderTop: drop.isOver ? '2px solid var(--us)' : undefined,
         opacity: drag.isDragging ? 0.5 : 1,
         transform: drag.transform ? `translate(${drag.transform.x}px, ${drag.transform.y}px)` : undefined,
-      }}
-      onKeyDown={(e) => {
-        const act = mayEdit && e.target === e.currentTarget ? keys[chordOf(e.nativeEvent)] : undefined;
-        if (!act) return;
-        e.preventDefault();
-        act();
       }}
     >
       <span className="no">{number}</span>

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import { useActionState, useState } from 'react';
 import type { TeamInfo } from '@/core/exchange/types';
 import { TextBox } from '../shared/TextBox';
+import { useWorking } from '../shared/toasts';
 
 export function NewSheetForm({
   start,
@@ -17,6 +18,7 @@ export function NewSheetForm({
   week: number | null;
 }) {
   const [problem, action, busy] = useActionState(start, null);
+  useWorking(busy, 'Starting the sheet');
   const [name, setName] = useState(week === null ? '' : `Week ${week}`);
   const [against, setAgainst] = useState(opponent ?? '');
   return (

@@ -17,6 +17,7 @@ import {
   removeCall,
   SECTIONS,
   type PlayCard,
+  type SheetCall,
 } from '@/core/plan';
 import type { Pulled } from '@/core/sync';
 import type { FilmGames } from '@/client/film';
@@ -48,7 +49,7 @@ export interface PlanScreenProps {
   readonly profiles: Profiles;
   readonly games: FilmGames;
   readonly able: { readonly draft: boolean; readonly locked: boolean; readonly lock: boolean };
-  readonly copy: () => Promise<void>;
+  readonly copy: () => Promise<string>;
 }
 
 /** Plan with its film: own film ranks the plays, the opponent's says what it answers with. */
@@ -86,11 +87,21 @@ export function PlanScreen(props: PlanScreenProps) {
     const at = SECTIONS.indexOf(section) + by;
     chooseSection(SECTIONS[(at + SECTIONS.length) % SECTIONS.length]!.key);
   };
+  /** Does it to the call that has the focus; false where none has. */
+  const onFocused = (work: (call: SheetCall) => void): boolean => {
+    const id = (document.activeElement as HTMLElement | null)?.dataset.call;
+    const call = calls.find((c) => c.id === id);
+    if (call) work(call);
+    return call !== undefined;
+  };
   useScreenCommands('Plan', {
     undo: mayEdit ? sheet.undo : undefined,
     next: () => stepSection(1),
     previous: () => stepSection(-1),
     print: () => router.push(`/plan/${props.sheet.key}/print`),
+    up: mayEdit ? () => onFocused((call) => edit(nudgeCall(printed, call, -1))) : undefined,
+    down: mayEdit ? () => onFocused((call) => edit(nudgeCall(printed, call, 1))) : undefined,
+    remove: mayEdit ? () => onFocused((call) => edit(removeCall(printed, call))) : undefined,
   });
   const dropped = ({ active, over }: DragEndEvent): void => {
     if (over && mayEdit)
@@ -153,7 +164,6 @@ export function PlanScreen(props: PlanScreenProps) {
                     number={call.number}
                     mayEdit={mayEdit}
                     onRemove={() => edit(removeCall(printed, call))}
-                    onNudge={(by) => edit(nudgeCall(printed, call, by))}
                     onLook={() => setLooked(call.play)}
                     onHash={(hash) => edit(preferHash(call, hash))}
                   />

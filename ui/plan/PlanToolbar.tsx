@@ -2,7 +2,9 @@
 /** The sheet's name and state, and what is done with the whole of it. */
 import Button from '@mui/material/Button';
 import Link from 'next/link';
+import { useState, useTransition } from 'react';
 import { lockSheet, renameSheet } from '@/core/plan';
+import { useWorking } from '../shared/toasts';
 import { SheetName } from './SheetName';
 import type { SheetState } from './useSheet';
 
@@ -12,11 +14,15 @@ interface PlanToolbarProps {
   readonly against: string;
   readonly mayEdit: boolean;
   readonly able: { readonly draft: boolean; readonly lock: boolean };
-  readonly copy: () => Promise<void>;
+  /** Leads to the copy, or says why there is none. */
+  readonly copy: () => Promise<string>;
 }
 
 export function PlanToolbar({ sheet, sheetKey, against, mayEdit, able, copy }: PlanToolbarProps) {
   const { name, calls, pages, lockedBy, edit, undo } = sheet;
+  const [problem, setProblem] = useState<string | null>(null);
+  const [busy, begin] = useTransition();
+  useWorking(busy, 'Copying the sheet');
   return (
     <div className="toolbar">
       <SheetName name={name} rest={against} onRename={mayEdit ? (to) => edit(renameSheet(name, to)) : null} />
@@ -28,9 +34,9 @@ export function PlanToolbar({ sheet, sheetKey, against, mayEdit, able, copy }: P
       <span className="toolbar end">
         {mayEdit && <Button onClick={undo}>Undo</Button>}
         {able.draft && (
-          <form action={copy}>
-            <Button type="submit">Copy</Button>
-          </form>
+          <Button disabled={busy} onClick={() => begin(async () => setProblem((await copy()) ?? null))}>
+            Copy
+          </Button>
         )}
         {able.lock && (
           <Button onClick={() => edit(lockSheet(lockedBy === null))}>{lockedBy ? 'Unlock' : 'Lock'}</Button>
@@ -38,6 +44,11 @@ export function PlanToolbar({ sheet, sheetKey, against, mayEdit, able, copy }: P
         <Button variant="outlined" component={Link} href={`/plan/${sheetKey}/print`}>
           Print preview
         </Button>
+        {problem && (
+          <span role="alert" className="flagtext small">
+            {problem}
+          </span>
+        )}
       </span>
     </div>
   );

@@ -5,6 +5,7 @@ import { callOfRow } from '@/core/exchange/from-rows';
 import {
   layoutSheet,
   numberSheet,
+  UNDONE,
   type PlayCard,
   type PrintedSection,
   type SheetCall,
@@ -14,6 +15,7 @@ import {
 import { sheetScope, type Operation, type Pulled, type Queued } from '@/core/sync';
 import type { Outbox } from '@/client/outbox';
 import { useScope } from '@/client/SyncProvider';
+import { useToast } from '../shared/toasts';
 
 export interface SheetState {
   readonly name: string;
@@ -65,6 +67,7 @@ export function useSheet(
     [printed],
   );
   const [trouble, setTrouble] = useState('');
+  const say = useToast();
   const done = useRef<SheetChange[]>([]);
   const send = useCallback(
     async (change: SheetChange): Promise<boolean> => {
@@ -91,8 +94,11 @@ export function useSheet(
   );
   const undo = useCallback((): void => {
     const back = done.current.pop();
-    if (back) void send(back);
-  }, [send]);
+    if (!back) return say('Nothing of this visit is left to undo.');
+    void send(back).then((stored) => {
+      if (stored) say(UNDONE[back.do]);
+    });
+  }, [send, say]);
   const head = rows.find((r) => r.kind === 'sheet')?.fields ?? {};
   return {
     name: String(head.name ?? sheet.name),

@@ -33,7 +33,7 @@ const holdsEachWord = (value: string, search: string): number =>
 
 export default function Palette({ screens, football, onClose }: PaletteProps) {
   const router = useRouter();
-  const commands = useCommands();
+  const commands = useCommands().filter((c) => !c.focused);
   const [places, setPlaces] = useState<readonly Place[] | null>(football ? null : []);
   const [trouble, setTrouble] = useState('');
   useEffect(() => {

@@ -5,7 +5,8 @@ import { chordOf } from './keys';
 import { SCREEN_COMMANDS, type CommandId, type CommandSpec, type ScreenName } from './screen-commands';
 
 export interface ScreenCommand extends CommandSpec {
-  readonly run: () => void;
+  /** False: there was nothing to do, the key is the browser's. */
+  readonly run: () => void | boolean;
   /** The screen hears its keys itself. */
   readonly own?: boolean;
 }
@@ -32,8 +33,7 @@ export function CommandsProvider({ children }: { readonly children: ReactNode })
       const chord = chordOf(event);
       const command = list.find((c) => !c.own && c.chords.includes(chord));
       if (!command || belongsElsewhere(event, chord)) return;
-      event.preventDefault();
-      command.run();
+      if (command.run() !== false) event.preventDefault();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
@@ -55,7 +55,7 @@ export function useCommandList(list: readonly ScreenCommand[]): void {
 /** The commands of a screen that can be run now, by what runs them; what is undefined is not offered. */
 export function useScreenCommands<S extends ScreenName>(
   screen: S,
-  runs: Readonly<Partial<Record<CommandId<S>, (() => void) | undefined>>>,
+  runs: Readonly<Partial<Record<CommandId<S>, (() => void | boolean) | undefined>>>,
 ): void {
   const now = useRef(runs);
   now.current = runs;

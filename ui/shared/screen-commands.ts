@@ -2,11 +2,24 @@
 export interface CommandSpec {
   readonly id: string;
   readonly label: string;
-  /** Chords with + between keys; Mod is Ctrl, or Command on a Mac. None without Alt or Mod: a voice or a slip presses letters. */
+  /** Chords with + between keys; Mod is Ctrl, or Command on a Mac. No letter without Alt or Mod: a voice or a slip presses it. */
   readonly chords: readonly string[];
+  /** It is done to what has the focus: keys only, the palette would take the focus away. */
+  readonly focused?: boolean;
 }
 
 export const SCREEN_COMMANDS = {
+  Week: [
+    { id: 'continue', label: 'go on with the game that is not logged whole', chords: ['Alt+G'] },
+    { id: 'read', label: 'read the opponent', chords: ['Alt+R'] },
+    { id: 'sheet', label: 'go on with the call sheet', chords: ['Alt+S'] },
+    { id: 'review', label: 'the first snap that needs review', chords: ['Alt+V'] },
+  ],
+  Games: [
+    { id: 'newest', label: 'the newest game that is open', chords: ['Alt+G'] },
+    { id: 'start', label: 'start a game', chords: ['Alt+N'] },
+    { id: 'import', label: 'import a file', chords: ['Alt+I'] },
+  ],
   Read: [
     { id: 'reel', label: 'the reel of all snaps that fit', chords: ['Alt+A'] },
     { id: 'whole', label: 'back to all situations', chords: ['Alt+W'] },
@@ -17,6 +30,14 @@ export const SCREEN_COMMANDS = {
     { id: 'next', label: 'next section', chords: ['Alt+J'] },
     { id: 'previous', label: 'previous section', chords: ['Alt+K'] },
     { id: 'print', label: 'print preview', chords: ['Alt+P'] },
+    { id: 'up', label: 'move the focused call up', chords: ['Alt+ArrowUp'], focused: true },
+    { id: 'down', label: 'move the focused call down', chords: ['Alt+ArrowDown'], focused: true },
+    {
+      id: 'remove',
+      label: 'take the focused call off the sheet',
+      chords: ['Delete', 'Backspace'],
+      focused: true,
+    },
   ],
   Book: [
     { id: 'find', label: 'find a term', chords: ['Alt+B'] },
@@ -28,6 +49,11 @@ export const SCREEN_COMMANDS = {
     { id: 'undo', label: 'undo', chords: ['Mod+Z'] },
     { id: 'redo', label: 'redo', chords: ['Mod+Shift+Z', 'Mod+Y'] },
     { id: 'mirror', label: 'mirror', chords: ['Alt+M'] },
+  ],
+  Staff: [
+    { id: 'week', label: 'the week and its opponent', chords: ['Alt+W'] },
+    { id: 'member', label: 'add a member', chords: ['Alt+N'] },
+    { id: 'export', label: 'export everything', chords: ['Alt+X'] },
   ],
 } as const satisfies Readonly<Record<string, readonly CommandSpec[]>>;
 

@@ -1,8 +1,6 @@
 'use client';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import { useState, useTransition } from 'react';
 import type {
   AuditInfo,
@@ -12,13 +10,18 @@ import type {
   SessionInfo,
   TeamInfo,
 } from '@/core/exchange/types';
-import { ROLES, type Role } from '@/core/staff';
 import type { LevelProfile } from '@/core/field';
 import { LevelCard } from './LevelCard';
 import { RulesCard } from './RulesCard';
-import { AuditCard, BackupCard, OwnCard, RolesForm, type RunChange } from './StaffCards';
+import { MembersCard } from './MembersCard';
+import { AuditCard, BackupCard } from './StaffCards';
+import { OwnCard } from './OwnCard';
+import { WeekForm } from './WeekForm';
+import { DONE_WORDS, type RunChange } from './words';
 import { useStaffRules } from '../StaffRules';
-import { TextBox } from '../shared/TextBox';
+import { useScreenCommands } from '../shared/commands';
+import { focusIn } from '../shared/ScreenLinks';
+import { useToast, useWorking } from '../shared/toasts';
 
 export interface StaffScreenProps {
   readonly members: readonly MemberInfo[];
@@ -43,21 +46,24 @@ export interface StaffScreenProps {
 }
 
 export function StaffScreen(props: StaffScreenProps) {
-  const { members, me, settings, teams, base, level, act, mayMembers, mayRules, mayWeek, mayExport } = props;
+  const { members, me, settings, teams, base, level, act } = props;
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const rules = useStaffRules();
-  const [week, setWeek] = useState(settings.week === null ? '' : String(settings.week));
-  const [opponent, setOpponent] = useState(settings.opponent ?? '');
-  const [name, setName] = useState('');
-  const [password, setPassword] = useState('');
-  const [roles, setRoles] = useState<readonly Role[]>(['charter']);
-  const [changing, setChanging] = useState<string | null>(null);
+  const say = useToast();
+  useWorking(busy, 'Saving');
+  useScreenCommands('Staff', {
+    week: props.mayWeek ? () => focusIn('this-week') : undefined,
+    member: props.mayMembers ? () => focusIn('add-member') : undefined,
+    export: props.mayExport ? () => window.location.assign('/api/export') : undefined,
+  });
   const run: RunChange = (change, after) =>
     begin(async () => {
       const answer = await act(change).catch(() => 'The server does not answer; nothing was changed.');
       setProblem(answer);
-      if (answer === null) after?.();
+      if (answer !== null) return;
+      say(DONE_WORDS[change.op] ?? 'Saved.');
+      after?.();
     });
   return (
     <>
@@ -68,147 +74,14 @@ export function StaffScreen(props: StaffScreenProps) {
         </Alert>
       )}
       <div className="weekgrid">
-        <section className="card" aria-label="Members">
-          <header>
-            <h2>Members</h2>
-          </header>
-          <table className="rows">
-            <thead>
-              <tr>
-                <th>Name</th>
-                <th>Roles</th>
-                <th>
-                  <span className="hide">Change</span>
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {members.map((m) => (
-                <tr key={m.id}>
-                  <td>
-                    {m.name}
-                    {m.id === me ? ' (you)' : ''}
-                  </td>
-                  <td>{m.removed ? 'removed; his tags keep the name' : m.roles.join(', ')}</td>
-                  <td>
-                    {mayMembers && !m.removed && (
-                      <button
-                        type="button"
-                        className="plain small"
-                        style={{ marginRight: 10 }}
-                        disabled={busy}
-                        aria-expanded={changing === m.id}
-                        onClick={() => setChanging(changing === m.id ? null : m.id)}
-                        aria-label={`change roles of ${m.name}`}
-                      >
-                        roles
-                      </button>
-                    )}
-                    {mayMembers && !m.removed && m.id !== me && (
-                      <button
-                        type="button"
-                        className="plain small"
-                        disabled={busy}
-                        onClick={() => run({ op: 'remove', id: m.id })}
-                        aria-label={`remove ${m.name}`}
-                      >
-                        remove
-                      </button>
-                    )}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          {changing && members.some((m) => m.id === changing) && (
-            <RolesForm
-              key={changing}
-              member={members.find((m) => m.id === changing)!}
-              busy={busy}
-              onKeep={(next) => run({ op: 'roles', id: changing, roles: next }, () => setChanging(null))}
-            />
-          )}
-          {mayMembers && (
-            <form
-              style={{ display: 'grid', gap: 10, marginTop: 14, maxWidth: 420 }}
-              onSubmit={(e) => {
-                e.preventDefault();
-                run({ op: 'add', name, password, roles }, () => {
-                  setName('');
-                  setPassword('');
-                });
-              }}
-            >
-              <h2>Add a member</h2>
-              <TextBox
-                label="Name"
-                required
-                value={name}
-                autoComplete="off"
-                onChange={(e) => setName(e.target.value)}
-              />
-              <TextBox
-                label="First password"
-                type="password"
-                required
-                autoComplete="new-password"
-                value={password}
-                onChange={(e) => setPassword(e.target.value)}
-                helperText="at least ten characters; hand it over in person"
-              />
-              <div>
-                {ROLES.map((r) => (
-                  <FormControlLabel
-                    key={r}
-                    control={
-                      <Checkbox
-                        size="small"
-                        checked={roles.includes(r)}
-                        onChange={(e) =>
-                          setRoles(e.target.checked ? [...roles, r] : roles.filter((x) => x !== r))
-                        }
-                      />
-                    }
-                    label={r}
-                  />
-                ))}
-              </div>
-              <Button type="submit" variant="contained" disabled={busy}>
-                Add
-              </Button>
-            </form>
-          )}
-        </section>
+        <MembersCard members={members} me={me} busy={busy} mayChange={props.mayMembers} run={run} />
         <div style={{ display: 'grid', gap: 12, alignContent: 'start' }}>
-          {mayWeek && (
-            <form
-              className="card"
-              style={{ display: 'grid', gap: 10 }}
-              onSubmit={(e) => {
-                e.preventDefault();
-                run({ op: 'week', week: week === '' ? null : week, opponent: opponent || null });
-              }}
-            >
-              <h2>This week</h2>
-              <TextBox label="Week" value={week} onChange={(e) => setWeek(e.target.value)} />
-              <TextBox select label="Opponent" value={opponent} onChange={(e) => setOpponent(e.target.value)}>
-                <option value="">none yet</option>
-                {teams.map((t) => (
-                  <option key={t.key} value={t.key}>
-                    {t.name}
-                  </option>
-                ))}
-              </TextBox>
-              <Button type="submit" variant="contained" disabled={busy}>
-                Save
-              </Button>
-            </form>
-          )}
+          {props.mayWeek && <WeekForm settings={settings} teams={teams} busy={busy} run={run} />}
           <RulesCard
             key={`rules${JSON.stringify(rules)}`}
             rules={rules}
             busy={busy}
-            mayKeep={mayRules}
+            mayKeep={props.mayRules}
             onKeep={(value) => run({ op: 'rules', rules: value })}
           />
           <LevelCard
@@ -219,7 +92,7 @@ export function StaffScreen(props: StaffScreenProps) {
             mayKeep={props.mayLevel}
             onKeep={(changes) => run({ op: 'profile', changes })}
           />
-          {mayExport && (
+          {props.mayExport && (
             <section className="card">
               <h2>Export everything</h2>
               <p className="small quiet">

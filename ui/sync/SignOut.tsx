@@ -7,7 +7,7 @@ import { useQueue, useSync } from '@/client/SyncProvider';
 
 const LeaveDialog = dynamic(() => import('./LeaveDialog'), { ssr: false });
 
-export function SignOut({ signOut }: { signOut: () => Promise<void> }) {
+export function SignOut({ signOut }: { signOut: () => Promise<string | null> }) {
   const { outbox, owner } = useSync();
   const { queue } = useQueue();
   const [asking, setAsking] = useState(false);
@@ -16,15 +16,10 @@ export function SignOut({ signOut }: { signOut: () => Promise<void> }) {
     (q) => q.state === 'waiting' || q.state === 'refused' || q.state === 'conflict',
   ).length;
   const leave = async () => {
-    try {
-      await signOut();
-    } catch (e) {
-      // A redirect is how the server says that it is done.
-      if (!String((e as { digest?: string }).digest ?? '').startsWith('NEXT_REDIRECT'))
-        return setProblem(
-          'The server does not answer, so you are not signed out yet. Try again when it is back.',
-        );
-    }
+    const why = await signOut().catch(
+      () => 'The server does not answer, so you are not signed out yet. Try again when it is back.',
+    );
+    if (why !== null) return setProblem(why);
     await outbox?.erase();
     await eraseOffline(owner);
     window.location.assign('/sign-in');

@@ -1,5 +1,5 @@
 'use server';
-/** Games: started, closed, opened again. */
+/** Games: started, closed, opened again, taken out. */
 import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
 import { z } from 'zod';
@@ -7,7 +7,7 @@ import { action } from '@/app/lib/action';
 import { clock } from '@/app/lib/session';
 import { LEVEL_KEYS } from '@/core/field';
 import { PHASES } from '@/core/table';
-import { closeGame, createGame } from '@/store/games';
+import { closeGame, createGame, removeGame } from '@/store/games';
 
 const side = z.string().min(1, 'Choose both teams.').max(12);
 const name = z.string().trim().max(120, 'A team name has up to 120 characters.').default('');
@@ -40,16 +40,17 @@ export async function startGame(_: string | null, form: FormData): Promise<strin
   redirect(`/log/${encodeURIComponent(done.value)}`);
 }
 
-const closing = action(
-  'game.close',
-  z.object({ game: z.string().min(1).max(200), closed: z.enum(['yes', 'no']) }),
-  async (actor, c) => {
-    await closeGame(actor, c.game, c.closed === 'yes', clock());
-    revalidatePath('/log');
-  },
-);
+const oneGame = z.object({ op: z.enum(['close', 'reopen', 'remove']), game: z.string().min(1).max(200) });
 
-export async function setClosed(form: FormData): Promise<void> {
-  const done = await closing(form);
-  if (!done.ok) throw new Error(done.words);
+/** The store asks for the permission of each change. */
+const changed = action('game.read', oneGame, async (actor, { op, game }) => {
+  if (op === 'remove') await removeGame(actor, game, clock());
+  else await closeGame(actor, game, op === 'close', clock());
+  revalidatePath('/', 'layout');
+});
+
+/** Null when it was done, else why not. */
+export async function changeGame(change: unknown): Promise<string | null> {
+  const done = await changed(change);
+  return done.ok ? null : done.words;
 }

@@ -49,8 +49,9 @@ const copied = action('sheet.copy', z.string().min(1).max(120), async (actor, ke
   copySheet(actor, key, clock()),
 );
 
-export async function copyOf(key: string): Promise<void> {
+/** Leads to the copy, or says why there is none. */
+export async function copyOf(key: string): Promise<string> {
   const done = await copied(key);
-  if (!done.ok) throw new Error(done.words);
+  if (!done.ok) return done.words;
   redirect(`/plan/${done.value}`);
 }

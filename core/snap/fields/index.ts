@@ -29,6 +29,9 @@ export const SNAP_FACTS = SNAP_FIELD_NAMES.filter(
 export const fieldsWith = (flag: keyof FieldSpec): SnapField[] =>
   SNAP_FIELD_NAMES.filter((f) => SNAP_FIELDS[f][flag] !== undefined);
 
+/** Fields that name a team: only one that plays in the game. */
+export const TEAM_FIELDS = fieldsWith('team');
+
 /** Column name of a field in the open table: toGoal → to_goal. */
 export const columnOf = (field: string): string => field.replace(/[A-Z]/g, (c) => `_${c.toLowerCase()}`);
 /** Field name of a column: to_goal → toGoal. */

@@ -26,8 +26,8 @@ export const SITUATION = {
     unit: 'seconds',
     unsaid: true,
   },
-  offense: { label: 'offense', group: 'situation', kind: 'text', filter: true, split: true },
-  defense: { label: 'defense', group: 'situation', kind: 'text', filter: true },
+  offense: { label: 'offense', group: 'situation', kind: 'text', team: true, filter: true, split: true },
+  defense: { label: 'defense', group: 'situation', kind: 'text', team: true, filter: true },
   unit: { label: 'unit', group: 'situation', kind: 'enum', values: UNITS, echo: 'never', filter: true },
   quarter: {
     label: 'quarter',

@@ -22,6 +22,8 @@ export interface FieldSpec {
   readonly kind: FieldKind;
   /** May hold "-" (none) and "?" (not visible). */
   readonly tag?: boolean;
+  /** Names a team of the game by its key. */
+  readonly team?: boolean;
   readonly values?: readonly string[];
   readonly min?: number;
   readonly max?: number;

@@ -1,11 +1,9 @@
 import type { Metadata } from 'next';
-import { notFound } from 'next/navigation';
 import { profilesFor } from '@/core/field';
 import { pageFor } from '@/app/lib/refusable';
 import { may } from '@/core/staff';
 import { sheetScope } from '@/core/sync';
 import { bookTextFor } from '@/store/book';
-import { NotFound } from '@/store/errors';
 import { listTeams } from '@/store/games';
 import { programOf } from '@/store/programs';
 import { listPlays, loadSheet } from '@/store/plans';
@@ -22,10 +20,7 @@ interface Props {
 
 export default pageFor('sheet.read', async function PlanSheet(actor, { params }: Props) {
   const key = (await params).sheet;
-  const sheet = await loadSheet(actor, key).catch((e: unknown) => {
-    if (e instanceof NotFound) notFound();
-    throw e;
-  });
+  const sheet = await loadSheet(actor, key);
   const [rows, plays, program, teams, book] = await Promise.all([
     pull(actor, sheetScope(key), null, null),
     listPlays(actor),

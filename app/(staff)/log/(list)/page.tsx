@@ -5,10 +5,12 @@ import { pageFor } from '@/app/lib/refusable';
 import { LEVEL_PROFILES } from '@/core/field';
 import { may } from '@/core/staff';
 import { listGames, listTeams } from '@/store/games';
+import { GameActions } from '@/ui/log/GameActions';
 import { NewGameForm } from '@/ui/log/NewGameForm';
+import { ScreenLinks } from '@/ui/shared/ScreenLinks';
 import { Waiting } from '@/ui/sync/Waiting';
 import { gameScope } from '@/core/sync';
-import { setClosed, startGame } from './actions';
+import { changeGame, startGame } from '../actions';
 
 export const metadata: Metadata = { title: 'Log' };
 export const dynamic = 'force-dynamic';
@@ -16,8 +18,17 @@ export const dynamic = 'force-dynamic';
 export default pageFor('game.read', async function Log(actor) {
   const [games, teams] = await Promise.all([listGames(actor), listTeams(actor)]);
   const name = (key: string) => teams.find((t) => t.key === key)?.name ?? key;
+  const newest = games.findLast((g) => !g.closed);
   return (
     <div className="weekgrid">
+      <ScreenLinks
+        screen="Games"
+        to={{
+          newest: newest ? `/log/${encodeURIComponent(newest.key)}` : null,
+          start: '#start-game',
+          import: '/log/import',
+        }}
+      />
       <section className="card">
         <header>
           <h1>Film to log</h1>
@@ -47,6 +58,7 @@ export default pageFor('game.read', async function Log(actor) {
                     <Link href={`/log/${encodeURIComponent(g.key)}`}>{gameName(g, name)}</Link>
                     {g.phase === 'regular' ? '' : ` · ${g.phase.replace(/_/g, ' ')}`}
                     {LEVEL_PROFILES[g.level].players === 11 ? '' : ` · ${LEVEL_PROFILES[g.level].name}`}
+                    {g.sample ? ' · sample' : ''}
                     {g.closed ? ' · closed' : ''}
                   </td>
                   <td className="n">
@@ -55,17 +67,7 @@ export default pageFor('game.read', async function Log(actor) {
                   </td>
                   <td>
                     {may(actor.roles, 'game.close') && (
-                      <form action={setClosed}>
-                        <input type="hidden" name="game" value={g.key} />
-                        <input type="hidden" name="closed" value={g.closed ? 'no' : 'yes'} />
-                        <button
-                          className="plain small"
-                          type="submit"
-                          aria-label={`${g.closed ? 'open' : 'close'} ${g.key}`}
-                        >
-                          {g.closed ? 'reopen' : 'close'}
-                        </button>
-                      </form>
+                      <GameActions game={g} name={gameName(g, name)} act={changeGame} />
                     )}
                   </td>
                 </tr>

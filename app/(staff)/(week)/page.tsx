@@ -7,10 +7,12 @@ import { requireActor } from '@/app/lib/session';
 import { may } from '@/core/staff';
 import { gameScope } from '@/core/sync';
 import { FirstSteps } from '@/ui/FirstSteps';
+import { ScreenLinks } from '@/ui/shared/ScreenLinks';
 import { Waiting } from '@/ui/sync/Waiting';
 import { listTeams } from '@/store/games';
 import { programOf } from '@/store/programs';
 import { listSheets } from '@/store/plans';
+import { addSample } from '../actions';
 
 export const dynamic = 'force-dynamic';
 
@@ -116,6 +118,15 @@ export default async function Week() {
   return (
     <>
       <h1 className="hide">The week</h1>
+      <ScreenLinks
+        screen="Week"
+        to={{
+          continue: open[0] ? `/log/${open[0].game.key}` : null,
+          read: opponent === null ? null : `/read?team=${opponent}`,
+          sheet: sheet ? `/plan/${sheet.key}` : null,
+          review: wrong[0] ? `/log/${wrong[0].g.game.key}?snap=${wrong[0].f.snapId}` : null,
+        }}
+      />
       <div className="weekgrid">
         <div style={{ display: 'grid', gap: 12, alignContent: 'start' }}>
           {table(theirs, opponent === null ? 'The opponent' : `Film of ${name(opponent)}`)}
@@ -126,6 +137,7 @@ export default async function Week() {
             <FirstSteps
               game={games[0] ? { key: games[0].game.key, home: games[0].game.home.toLowerCase() } : null}
               opponent={opponent !== null}
+              addSample={may(actor.roles, 'program.import') ? addSample : null}
             />
           )}
           <section className="card">

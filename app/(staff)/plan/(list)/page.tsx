@@ -8,7 +8,7 @@ import { listSheets } from '@/store/plans';
 import { NewSheetForm } from '@/ui/plan/NewSheetForm';
 import { Waiting } from '@/ui/sync/Waiting';
 import { sheetScope } from '@/core/sync';
-import { startSheet } from './actions';
+import { startSheet } from '../actions';
 
 export const metadata: Metadata = { title: 'Plan' };
 export const dynamic = 'force-dynamic';

@@ -1,0 +1,30 @@
+'use client';
+/** Commands of a screen made on the server: each leads to an address, or with # to the first field of a part of it. */
+import { useRouter } from 'next/navigation';
+import { useScreenCommands } from './commands';
+import type { CommandId, ScreenName } from './screen-commands';
+
+interface ScreenLinksProps<S extends ScreenName> {
+  readonly screen: S;
+  /** A command without an address is not offered. */
+  readonly to: Readonly<Partial<Record<CommandId<S>, string | null>>>;
+}
+
+export function ScreenLinks<S extends ScreenName>({ screen, to }: ScreenLinksProps<S>) {
+  const router = useRouter();
+  const go = (address: string): void =>
+    address.startsWith('#') ? focusIn(address.slice(1)) : router.push(address);
+  const runs = Object.fromEntries(
+    Object.entries<string | null | undefined>(to).map(([id, address]) => [
+      id,
+      address ? () => go(address) : undefined,
+    ]),
+  ) as Partial<Record<CommandId<S>, () => void>>;
+  useScreenCommands(screen, runs);
+  return null;
+}
+
+/** Puts the caret into the first field of a part of the page. */
+export function focusIn(id: string): void {
+  document.getElementById(id)?.querySelector<HTMLElement>('select, input:not([type=hidden])')?.focus();
+}
