@@ -63,8 +63,8 @@ export const browserRows = (): Promise<Row[]> =>
       await page.goto(`${base}/log/${GAME}`);
       await page.getByTestId('snap-line').waitFor();
       await page.evaluate(() => {
-        const m: Measured = { echo: [], longFrames: 0, next: [], stored: [] };
-        (window as unknown as { measured: Measured }).measured = m;
+        const taken: Measured = { echo: [], longFrames: 0, next: [], stored: [] };
+        (window as unknown as { measured: Measured }).measured = taken;
         const input = document.querySelector<HTMLInputElement>('[data-testid=snap-line]')!;
         const root = document.querySelector('main')!;
         // Keydown handler to the commit of the DOM; painting is not in it.
@@ -73,29 +73,29 @@ export const browserRows = (): Promise<Row[]> =>
         let kept = 0;
         window.addEventListener(
           'keydown',
-          (e) => {
+          (event) => {
             began = performance.now();
-            if (e.key === 'Enter') entered = kept = began;
+            if (event.key === 'Enter') entered = kept = began;
           },
           true,
         );
         new MutationObserver(() => {
-          if (began > 0 && entered === 0) m.echo.push(performance.now() - began);
+          if (began > 0 && entered === 0) taken.echo.push(performance.now() - began);
           began = 0;
           if (entered > 0 && input.value === '' && document.activeElement === input) {
-            m.next.push(performance.now() - entered);
+            taken.next.push(performance.now() - entered);
             entered = 0;
           }
         }).observe(root, { subtree: true, childList: true, characterData: true, attributes: true });
         new PerformanceObserver((list) => {
-          m.longFrames += list.getEntries().filter((x) => x.duration > 50).length;
+          taken.longFrames += list.getEntries().filter((x) => x.duration > 50).length;
         }).observe({ entryTypes: ['longtask'] });
         const send = window.fetch;
-        window.fetch = async (...a) => {
+        window.fetch = async (...request) => {
           const at = kept;
-          const answer = await send(...a);
-          if (String(a[0]).includes('/api/sync') && a[1]?.method === 'POST')
-            m.stored.push(performance.now() - at);
+          const answer = await send(...request);
+          if (String(request[0]).includes('/api/sync') && request[1]?.method === 'POST')
+            taken.stored.push(performance.now() - at);
           return answer;
         };
       });

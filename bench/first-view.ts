@@ -52,12 +52,13 @@ export async function firstView(
     await wire.send('Network.enable');
     const address = new Map<string, string>();
     const bytes = new Map<string, number>();
-    wire.on('Network.responseReceived', (e) => {
-      if (e.type === 'Script') address.set(e.requestId, new URL(e.response.url).pathname);
+    wire.on('Network.responseReceived', (received) => {
+      if (received.type === 'Script')
+        address.set(received.requestId, new URL(received.response.url).pathname);
     });
-    wire.on('Network.loadingFinished', (e) => {
-      const path = address.get(e.requestId);
-      if (path) bytes.set(path, e.encodedDataLength);
+    wire.on('Network.loadingFinished', (finished) => {
+      const path = address.get(finished.requestId);
+      if (path) bytes.set(path, finished.encodedDataLength);
     });
     const from = performance.now();
     const response = await page.goto(base + screen.path);

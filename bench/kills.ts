@@ -76,8 +76,8 @@ export function logUnderKills({
             break;
           }
           if (response.status < 500) throw new Error(`${row}: ${response.status} ${await response.text()}`);
-        } catch (e) {
-          if (/^k\d+:/.test((e as Error).message)) throw e;
+        } catch (error) {
+          if (/^k\d+:/.test((error as Error).message)) throw error;
         }
         await new Promise((r) => setTimeout(r, 50));
       }

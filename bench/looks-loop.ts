@@ -9,10 +9,10 @@ const PROTECTED = ['half slide', 'full slide', 'six-man'];
 const snaps = simulateSeason(DEMO_SEED, { tells: true, weeks: 3 })
   .flatMap((g) => g.snaps)
   .filter((s) => s.unit === 'scrimmage' && s.formation !== null);
-const inputs = snaps.map((s, i) =>
+const inputs = snaps.map((snap, i) =>
   lookInput(
     DEFAULT_BOOK,
-    { ...s, protection: s.play === 'pass' ? PROTECTED[i % 3]! : s.protection },
+    { ...snap, protection: snap.play === 'pass' ? PROTECTED[i % 3]! : snap.protection },
     COLLEGE,
   ),
 );
@@ -37,19 +37,19 @@ const bare = rounds(men.length * 10, () => {
   for (let k = 0; k < 10; k++) for (const m of men) seen += structure(m).label.length;
 });
 if (seen === 0) throw new Error('no look was made');
-const key = (s: (typeof snaps)[number]) =>
+const key = (snap: (typeof snaps)[number]) =>
   [
-    s.formation,
-    s.formationSide,
-    s.backfield,
-    s.motion,
-    s.hash,
-    s.front,
-    s.coverage,
-    s.rotation,
-    s.pressure,
-    s.concept,
-    s.direction,
+    snap.formation,
+    snap.formationSide,
+    snap.backfield,
+    snap.motion,
+    snap.hash,
+    snap.front,
+    snap.coverage,
+    snap.rotation,
+    snap.pressure,
+    snap.concept,
+    snap.direction,
   ].join('|');
 process.stdout.write(
   JSON.stringify({

@@ -24,7 +24,7 @@ export function lookRows(): Row[] {
     outfile: out,
     logLevel: 'error',
   });
-  const m = JSON.parse(execFileSync(process.execPath, [out], { encoding: 'utf8' })) as Measured;
+  const measured = JSON.parse(execFileSync(process.execPath, [out], { encoding: 'utf8' })) as Measured;
   const row = (what: string, times: readonly number[], note: string): Row => ({
     what,
     n: times.length,
@@ -32,18 +32,18 @@ export function lookRows(): Row[] {
     times,
     note,
   });
-  const a = [...m.full].sort((x, y) => x - y)[Math.floor(m.full.length / 2)]!;
+  const sum = [...measured.full].sort((x, y) => x - y)[Math.floor(measured.full.length / 2)]!;
   return [
     row(
       'a full look: structure, front, coverage, rush, hats or protection',
-      m.full,
-      `${m.different} different looks of ${m.looks} snaps; ${Math.round(1e6 / a).toLocaleString('en')} a second`,
+      measured.full,
+      `${measured.different} different looks of ${measured.looks} snaps; ${Math.round(1e6 / sum).toLocaleString('en')} a second`,
     ),
     row(
       'the offense alone',
-      m.offense,
+      measured.offense,
       'line-up, structure, motion, structure at the snap; each line-up and motion is measured once',
     ),
-    row('structure of eleven men', m.structure, ''),
+    row('structure of eleven men', measured.structure, ''),
   ];
 }

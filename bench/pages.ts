@@ -109,7 +109,7 @@ export async function logByPage({
     await world.page.waitForTimeout(4000);
     let made = 0;
     for (; made < schedules || typed.length < least; made++) {
-      for (let a = 0; a < 5; a++) {
+      for (let began = 0; began < 5; began++) {
         const what = source.weighted(kinds);
         actions[what] = (actions[what] ?? 0) + 1;
         if (what === 'type') {

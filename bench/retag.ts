@@ -39,11 +39,11 @@ export async function retagRows(): Promise<Row[]> {
       now,
     ))!;
     const keys: string[] = [];
-    for (let g = 0; g < 100; g++)
+    for (let games = 0; games < 100; games++)
       keys.push(
         await createGame(actor, {
           home: { key: 'AAA' },
-          away: g === 0 ? { name: 'Cedar' } : { key: 'CEDAR' },
+          away: games === 0 ? { name: 'Cedar' } : { key: 'CEDAR' },
           date: null,
           week: 1,
           level: null,

@@ -23,8 +23,8 @@ export interface Row {
 }
 
 const sorted = (times: readonly number[]): number[] => [...times].sort((a, b) => a - b);
-export const quantile = (times: readonly number[], p: number): number =>
-  sorted(times)[Math.min(times.length - 1, Math.floor(p * times.length))] ?? NaN;
+export const quantile = (times: readonly number[], share: number): number =>
+  sorted(times)[Math.min(times.length - 1, Math.floor(share * times.length))] ?? NaN;
 
 function time(what: string, unit: Row['unit'], n: number, work: () => unknown, note = '', per = 1): Row {
   for (let i = 0; i < Math.min(3, n); i++) work();
@@ -54,8 +54,9 @@ const LINE = '11 trips r h jet 4-2 over cover 3 weak power r #22 +6';
 export function manySnaps(n: number): Snap[] {
   const out: Snap[] = [];
   for (let seed = DEMO_SEED; out.length < n; seed++) {
-    for (const g of simulateSeason(seed, { tells: true }))
-      for (const s of g.snaps) out.push({ ...s, snapId: `${seed}-${s.snapId}`, game: `${seed}-${g.key}` });
+    for (const leagueGame of simulateSeason(seed, { tells: true }))
+      for (const s of leagueGame.snaps)
+        out.push({ ...s, snapId: `${seed}-${s.snapId}`, game: `${seed}-${leagueGame.key}` });
   }
   return out.slice(0, n);
 }
@@ -123,9 +124,12 @@ function coreRows(): Row[] {
   const columns = buildColumns(counted);
   const fast = situationBoard(columns, select(columns, { personnel: ['11'] }));
   const slow = plainBoard(counted);
-  for (const r of fast)
-    if (slow.get(r.key)?.runs !== r.calls.byKind.run.length || slow.get(r.key)?.n !== r.calls.rows.length)
-      throw new Error(`the board and the plain loop do not agree on ${r.key}`);
+  for (const boardRow of fast)
+    if (
+      slow.get(boardRow.key)?.runs !== boardRow.calls.byKind.run.length ||
+      slow.get(boardRow.key)?.n !== boardRow.calls.rows.length
+    )
+      throw new Error(`the board and the plain loop do not agree on ${boardRow.key}`);
   rows.push(time('columns from 100 000 snaps', 'ms', 5, () => buildColumns(counted)));
   const game100 = [...byGame.values()].slice(0, 100);
   rows.push(
@@ -150,13 +154,15 @@ function plainBoard(
   counted: readonly CountedSnap[],
 ): Map<string, { n: number; runs: number; marks: [number, string][] }> {
   const out = new Map<string, { n: number; runs: number; marks: [number, string][] }>();
-  for (const c of counted) {
-    if (!isTendency(c) || c.snap.personnel !== '11' || c.bucket === null) continue;
-    const cell = out.get(c.bucket) ?? { n: 0, runs: 0, marks: [] };
+  for (const countedSnap of counted) {
+    if (!isTendency(countedSnap) || countedSnap.snap.personnel !== '11' || countedSnap.bucket === null)
+      continue;
+    const cell = out.get(countedSnap.bucket) ?? { n: 0, runs: 0, marks: [] };
     cell.n++;
-    if (c.snap.play === 'run') cell.runs++;
-    if (c.snap.toGoal !== null && c.snap.play !== null) cell.marks.push([c.snap.toGoal, c.snap.play]);
-    out.set(c.bucket, cell);
+    if (countedSnap.snap.play === 'run') cell.runs++;
+    if (countedSnap.snap.toGoal !== null && countedSnap.snap.play !== null)
+      cell.marks.push([countedSnap.snap.toGoal, countedSnap.snap.play]);
+    out.set(countedSnap.bucket, cell);
   }
   return out;
 }
@@ -168,12 +174,12 @@ export function printRows(rows: readonly Row[]): void {
   process.stdout.write(
     `${'what'.padEnd(width)}  ${'p50'.padStart(9)}  ${'p95'.padStart(9)}  ${'least'.padStart(9)}  ${'most'.padStart(9)}      n\n`,
   );
-  for (const r of rows) {
-    const cells = [0.5, 0.95, 0, 1].map((p) =>
-      `${show(p === 1 ? Math.max(...r.times) : quantile(r.times, p))} ${r.unit}`.padStart(9),
+  for (const row of rows) {
+    const cells = [0.5, 0.95, 0, 1].map((share) =>
+      `${show(share === 1 ? Math.max(...row.times) : quantile(row.times, share))} ${row.unit}`.padStart(9),
     );
     process.stdout.write(
-      `${r.what.padEnd(width)}  ${cells.join('  ')}  ${String(r.times.length).padStart(5)}  ${r.note}\n`,
+      `${row.what.padEnd(width)}  ${cells.join('  ')}  ${String(row.times.length).padStart(5)}  ${row.note}\n`,
     );
   }
 }

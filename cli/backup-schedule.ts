@@ -45,14 +45,14 @@ export async function scheduledBackup(
     const made = await makeBackup(open, path.join(folder, backupName(now)));
     if (made.problem === null) retain(folder, keep);
     else process.stderr.write(`the backup ${made.file} cannot be restored: ${made.problem}\n`);
-  } catch (e) {
-    process.stderr.write(`the backup failed: ${(e as Error).message}\n`);
+  } catch (error) {
+    process.stderr.write(`the backup failed: ${(error as Error).message}\n`);
     await note(open, {
       at: now,
       file: folder,
       bytes: 0,
       verifiedAt: null,
-      problem: (e as Error).message,
+      problem: (error as Error).message,
     }).catch(() => undefined);
   }
 }

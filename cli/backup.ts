@@ -25,9 +25,9 @@ export async function makeBackup(open: OpenDatabase, file: string): Promise<Made
   const part = `${target}.${randomBytes(4).toString('hex')}.part`;
   try {
     writeFileSync(part, '', { mode: 0o600, flag: 'wx' });
-  } catch (e) {
+  } catch (error) {
     throw new Plain(
-      `${file}: cannot be written (${(e as { code?: string }).code === 'ENOSPC' ? 'the disk is full' : ((e as { code?: string }).code ?? 'unknown')}); choose another place`,
+      `${file}: cannot be written (${(error as { code?: string }).code === 'ENOSPC' ? 'the disk is full' : ((error as { code?: string }).code ?? 'unknown')}); choose another place`,
     );
   }
   try {
@@ -38,11 +38,11 @@ export async function makeBackup(open: OpenDatabase, file: string): Promise<Made
     try {
       // A link fails where a rename would silently take another's place.
       linkSync(part, target);
-    } catch (e) {
+    } catch (error) {
       throw new Plain(
-        (e as { code?: string }).code === 'EEXIST'
+        (error as { code?: string }).code === 'EEXIST'
           ? `${file} is there already; choose another name`
-          : `${file}: cannot be written (${(e as { code?: string }).code ?? 'unknown'})`,
+          : `${file}: cannot be written (${(error as { code?: string }).code ?? 'unknown'})`,
       );
     }
     const bytes = statSync(target).size;
@@ -82,8 +82,9 @@ async function tryArchive(open: OpenDatabase, file: string): Promise<string | nu
         (await whole(
           await ask(
             open.url,
-            async (c) =>
-              (await c.query<{ n: number }>(`select count(*)::int as n from ${scratch}.program`)).rows[0]!.n,
+            async (client) =>
+              (await client.query<{ n: number }>(`select count(*)::int as n from ${scratch}.program`))
+                .rows[0]!.n,
           ),
         ))
       );

@@ -81,8 +81,8 @@ function buildServiceWorker(): void {
   const base = path.join(ROOT, '.next/static');
   const entries = [...filesBelow(base)]
     .filter((f) => /\.(js|css|woff2?)$/.test(f))
-    .map((f) => ({
-      url: `/_next/static/${path.relative(base, f).split(path.sep).join('/')}`,
+    .map((field) => ({
+      url: `/_next/static/${path.relative(base, field).split(path.sep).join('/')}`,
       revision: null,
     }))
     .sort((a, b) => (a.url < b.url ? -1 : 1));

@@ -196,9 +196,10 @@ export async function ensureDatabase(cluster: Cluster, database: string): Promis
       if (there.rowCount! > 0) return;
       try {
         await client.query(`create database "${database.replace(/"/g, '')}"`);
-      } catch (e) {
+      } catch (error) {
         // Another launcher made it this moment (42P04, 23505), or makes one from the same template (55006).
-        if (!['42P04', '23505', '55006'].includes((e as { code?: string }).code ?? '') || tries > 50) throw e;
+        if (!['42P04', '23505', '55006'].includes((error as { code?: string }).code ?? '') || tries > 50)
+          throw error;
         await new Promise((r) => setTimeout(r, 100));
       }
     }
@@ -216,9 +217,9 @@ export async function cloneDatabase(cluster: Cluster, template: string, database
       try {
         await client.query(`create database "${database}" template "${template}"`);
         return;
-      } catch (e) {
+      } catch (error) {
         // Another copies the same template at this moment.
-        if ((e as { code?: string }).code !== '55006' || tries > 100) throw e;
+        if ((error as { code?: string }).code !== '55006' || tries > 100) throw error;
         await new Promise((r) => setTimeout(r, 100));
       }
     }

@@ -103,9 +103,9 @@ export async function exportData(args: string[]): Promise<number> {
 function writeOrSay(file: string, bytes: Uint8Array): void {
   try {
     writeFileSync(file, bytes);
-  } catch (e) {
+  } catch (error) {
     throw new Plain(
-      `${file}: cannot be written (${(e as { code?: string }).code ?? 'unknown'}); choose another place`,
+      `${file}: cannot be written (${(error as { code?: string }).code ?? 'unknown'}); choose another place`,
     );
   }
 }

@@ -27,9 +27,9 @@ export async function openDatabase(mode: Mode): Promise<OpenDatabase> {
   const { migrate } = await import('../store/orm');
   try {
     await migrate(open.url);
-  } catch (e) {
+  } catch (error) {
     open.leave();
-    throw e;
+    throw error;
   }
   return open;
 }
@@ -49,8 +49,8 @@ async function openNamed(url: string): Promise<OpenDatabase> {
     const { rows } = await client.query<{ v: string; db: string; ok: boolean }>(
       "select current_setting('server_version_num') as v, current_database() as db, has_schema_privilege(current_schema(), 'create') as ok",
     );
-    const { v, db, ok } = rows[0]!;
-    const major = Math.floor(Number(v) / 10_000);
+    const { v: value, db, ok } = rows[0]!;
+    const major = Math.floor(Number(value) / 10_000);
     if (major < OLDEST_SERVER)
       throw new Plain(
         `the PostgreSQL server of VOBRIK_DATABASE_URL is version ${major}; Vobrik needs ${OLDEST_SERVER} or newer`,
@@ -65,9 +65,9 @@ async function openNamed(url: string): Promise<OpenDatabase> {
       database: db,
       leave: () => undefined,
     };
-  } catch (e) {
-    if (e instanceof Plain) throw e;
-    throw new Plain(`the database of VOBRIK_DATABASE_URL cannot be reached: ${(e as Error).message}`);
+  } catch (error) {
+    if (error instanceof Plain) throw error;
+    throw new Plain(`the database of VOBRIK_DATABASE_URL cannot be reached: ${(error as Error).message}`);
   } finally {
     await client.end().catch(() => undefined);
   }

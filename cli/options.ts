@@ -26,8 +26,8 @@ export function readOptions<K extends string>(
       flags: new Set(flags.filter((f) => values[f] === true)),
       rest: parsed.positionals,
     };
-  } catch (e) {
-    throw new Plain(`${(e as Error).message.split('. ')[0]}; ./vobrik --help lists the options`);
+  } catch (error) {
+    throw new Plain(`${(error as Error).message.split('. ')[0]}; ./vobrik --help lists the options`);
   }
 }
 
@@ -42,9 +42,9 @@ export function readFileOrSay(file: string | undefined, what: string): Buffer {
   if (!file) throw new Plain(`name ${what}; ./vobrik --help shows how`);
   try {
     return readFileSync(file);
-  } catch (e) {
+  } catch (error) {
     throw new Plain(
-      `${file}: ${(e as { code?: string }).code === 'ENOENT' ? 'there is no such file' : (e as Error).message}`,
+      `${file}: ${(error as { code?: string }).code === 'ENOENT' ? 'there is no such file' : (error as Error).message}`,
     );
   }
 }

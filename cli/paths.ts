@@ -11,8 +11,8 @@ export const WORK = workOfEnvironment() ?? path.join(ROOT, '.vobrik');
 function workOfEnvironment(): string | undefined {
   try {
     return environment().VOBRIK_WORK;
-  } catch (e) {
-    process.stderr.write(`${(e as Error).message}\n`);
+  } catch (error) {
+    process.stderr.write(`${(error as Error).message}\n`);
     process.exit(2);
   }
 }

@@ -17,8 +17,8 @@ export function runTool(
     });
     let out = '';
     for (const stream of [child.stdout, child.stderr])
-      stream.on('data', (d: Buffer) => {
-        out = (out + d.toString()).slice(-500_000);
+      stream.on('data', (buffer: Buffer) => {
+        out = (out + buffer.toString()).slice(-500_000);
       });
     child.on('error', (e) => resolve({ code: 127, out: e.message }));
     child.on('close', (code) => resolve({ code: code ?? 1, out }));
@@ -59,8 +59,8 @@ export async function ask<T>(url: string, work: (client: Client) => Promise<T>):
 }
 
 export const count = (url: string): Promise<{ programs: number; snaps: number }> =>
-  ask(url, async (c) => {
-    const { rows } = await c.query<{ programs: number; snaps: number }>(
+  ask(url, async (client) => {
+    const { rows } = await client.query<{ programs: number; snaps: number }>(
       'select (select count(*)::int from program) as programs, (select count(*)::int from snap) as snaps',
     );
     return rows[0]!;

@@ -37,8 +37,8 @@ export function locked<T>(name: string, work: () => T, seconds = 240): T {
       writeSync(handle, self());
       closeSync(handle);
       break;
-    } catch (e) {
-      if ((e as { code?: string }).code !== 'EEXIST') throw e;
+    } catch (error) {
+      if ((error as { code?: string }).code !== 'EEXIST') throw error;
     }
     let owner = '';
     try {

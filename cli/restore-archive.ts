@@ -16,9 +16,9 @@ export async function readArchive(
 ): Promise<{ readonly schema: string } | { readonly problem: string }> {
   const listed = await runTool('pg_restore', ['--list', path.resolve(file)]);
   if (listed.code !== 0) return { problem: `the archive cannot be read: ${lastWords(listed.out)}` };
-  const tables = [...listed.out.matchAll(/ TABLE (\w+) (\w+) /g)].map((m) => ({
-    schema: m[1]!,
-    name: m[2]!,
+  const tables = [...listed.out.matchAll(/ TABLE (\w+) (\w+) /g)].map((match) => ({
+    schema: match[1]!,
+    name: match[2]!,
   }));
   const schema = tables.find((t) => t.name === 'mikro_orm_migrations')?.schema;
   for (const needed of ['program', 'member', 'snap', 'mikro_orm_migrations'])
@@ -55,8 +55,8 @@ const knownMigrations = async (): Promise<ReadonlySet<string>> =>
 
 /** The changes an archive has been through, read where it was restored to; refused when one is unknown here. */
 async function knownChanges(url: string, schema: string): Promise<string[]> {
-  const names = await ask(url, async (c) =>
-    (await c.query<{ name: string }>(`select name from "${schema}".mikro_orm_migrations`)).rows.map(
+  const names = await ask(url, async (client) =>
+    (await client.query<{ name: string }>(`select name from "${schema}".mikro_orm_migrations`)).rows.map(
       (r) => r.name,
     ),
   );
@@ -95,9 +95,9 @@ async function restoreBeside(
     const orm = await import('../store/orm');
     try {
       await orm.migrate(url);
-    } catch (e) {
+    } catch (error) {
       throw new Plain(
-        `nothing was restored: the archive could not be brought to this version (${(e as Error).message.split('\n')[0]})`,
+        `nothing was restored: the archive could not be brought to this version (${(error as Error).message.split('\n')[0]})`,
       );
     } finally {
       await orm.closeOrm();
@@ -105,32 +105,32 @@ async function restoreBeside(
     await ask(url, (c) => c.query(newLife(new Date()).join(';')));
     const { snaps } = await count(url);
     await dropDatabase(cluster, before);
-    await ask(cluster.url('postgres'), async (c) => {
+    await ask(cluster.url('postgres'), async (client) => {
       // Nobody comes in while the names change; whoever is in is sent out and comes back to the restored one.
-      await c.query(`alter database "${database}" with allow_connections false`);
+      await client.query(`alter database "${database}" with allow_connections false`);
       try {
-        await c.query(
+        await client.query(
           'select pg_terminate_backend(pid) from pg_stat_activity where datname = any($1) and pid <> pg_backend_pid()',
           [[database, fresh]],
         );
         for (
           let i = 0;
           i < 50 &&
-          (await c.query('select 1 from pg_stat_activity where datname = any($1)', [[database, fresh]]))
+          (await client.query('select 1 from pg_stat_activity where datname = any($1)', [[database, fresh]]))
             .rowCount! > 0;
           i++
         )
           await new Promise((r) => setTimeout(r, 100));
-        await c.query('begin');
-        await c.query(`alter database "${database}" rename to "${before}"`);
-        await c.query(`alter database "${fresh}" rename to "${database}"`);
-        await c.query('commit');
-      } catch (e) {
-        await c.query('rollback').catch(() => undefined);
-        await c.query(`alter database "${database}" with allow_connections true`);
-        throw e;
+        await client.query('begin');
+        await client.query(`alter database "${database}" rename to "${before}"`);
+        await client.query(`alter database "${fresh}" rename to "${database}"`);
+        await client.query('commit');
+      } catch (error) {
+        await client.query('rollback').catch(() => undefined);
+        await client.query(`alter database "${database}" with allow_connections true`);
+        throw error;
       }
-      await c.query(`alter database "${before}" with allow_connections true`);
+      await client.query(`alter database "${before}" with allow_connections true`);
     });
     return { snaps };
   } finally {
@@ -147,24 +147,26 @@ async function restoreInside(url: string, file: string, from: string): Promise<{
     const { pendingStatements } = await import('../store/migrations/statements');
     const pending = await pendingStatements(await knownChanges(url, fresh));
     const mine = [...(await ownTables()), 'mikro_orm_migrations'];
-    await ask(url, async (c) => {
-      const { rows } = await c.query<{ live: string }>('select current_schema() as live');
+    await ask(url, async (client) => {
+      const { rows } = await client.query<{ live: string }>('select current_schema() as live');
       const live = rows[0]!.live;
       const tablesOf = async (schema: string): Promise<string[]> =>
         (
-          await c.query<{ t: string }>('select tablename as t from pg_tables where schemaname = $1', [schema])
+          await client.query<{ t: string }>('select tablename as t from pg_tables where schemaname = $1', [
+            schema,
+          ])
         ).rows.map((r) => r.t);
       try {
-        await c.query(
+        await client.query(
           `begin; set local search_path = ${fresh}; ${[...pending, ...newLife(new Date())].map((q) => q.replace(/;$/, '')).join(';')}; commit`,
         );
-      } catch (e) {
+      } catch (error) {
         throw new Plain(
-          `nothing was restored: the archive could not be brought to this version (${(e as Error).message.split('\n')[0]})`,
+          `nothing was restored: the archive could not be brought to this version (${(error as Error).message.split('\n')[0]})`,
         );
       }
       const old = (await tablesOf(live)).filter((t) => mine.includes(t));
-      await c.query(
+      await client.query(
         [
           'begin',
           ...(old.length > 0 ? [`drop table ${old.map((t) => `"${live}"."${t}"`).join(', ')} cascade`] : []),

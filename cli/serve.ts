@@ -74,8 +74,10 @@ function watchCluster(open: OpenDatabase, mode: Mode, tell: (url: string) => voi
           const cluster = await startCluster(CLUSTER, true);
           tell(cluster.url(DATABASES[mode]));
           process.stderr.write('the database is back\n');
-        } catch (e) {
-          process.stderr.write(`the database could not be started: ${(e as Error).message}; trying again\n`);
+        } catch (error) {
+          process.stderr.write(
+            `the database could not be started: ${(error as Error).message}; trying again\n`,
+          );
         } finally {
           busy = false;
         }

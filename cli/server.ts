@@ -23,8 +23,8 @@ const server = createServer((request, response) => {
 server.headersTimeout = 20_000;
 server.requestTimeout = 900_000;
 server.listen(port, '127.0.0.1');
-server.on('error', (e: Error) => {
-  process.stderr.write(`${e.message}\n`);
+server.on('error', (error: Error) => {
+  process.stderr.write(`${error.message}\n`);
   process.exit(1);
 });
 
@@ -39,8 +39,8 @@ process.on('SIGINT', end);
 if (VOBRIK_LEASH === '1') {
   let said = '';
   process.stdin.setEncoding('utf8');
-  process.stdin.on('data', (d: string) => {
-    const lines = (said + d).split('\n');
+  process.stdin.on('data', (text: string) => {
+    const lines = (said + text).split('\n');
     said = lines.pop() ?? '';
     // The database came back elsewhere: the next question goes there.
     for (const line of lines) process.env.DATABASE_URL = (JSON.parse(line) as { database: string }).database;

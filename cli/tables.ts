@@ -49,18 +49,18 @@ export async function parse(args: string[]): Promise<number> {
     const typed = parseLine(values.state, { book, profile, state: null, previous: null });
     const bad = typed.problems[0];
     if (bad) throw new Plain(`--state, characters ${bad.start + 1}–${bad.end}: ${problemSentence(bad)}`);
-    const f = typed.fields;
+    const partial = typed.fields;
     state = {
       ...unknownState({ us: 0, them: 0 }),
       offense: 'us',
       defense: 'them',
       unit: 'scrimmage',
-      quarter: f.quarter ?? null,
-      clock: f.clock ?? null,
-      down: f.down ?? null,
-      distance: f.distance ?? null,
-      toGoal: f.toGoal ?? null,
-      hash: f.hash ?? null,
+      quarter: partial.quarter ?? null,
+      clock: partial.clock ?? null,
+      down: partial.down ?? null,
+      distance: partial.distance ?? null,
+      toGoal: partial.toGoal ?? null,
+      hash: partial.hash ?? null,
     };
   }
   const context = { book, profile, state, previous: null };
@@ -69,13 +69,13 @@ export async function parse(args: string[]): Promise<number> {
   print({
     line: parsed.text,
     fields: Object.fromEntries(Object.entries(parsed.fields).map(([k, v]) => [columnOf(k), v])),
-    problems: parsed.problems.map((p) => ({
-      code: p.code,
-      start: p.start,
-      end: p.end,
-      text: p.text,
-      sentence: problemSentence(p),
-      candidates: p.candidates.map((c) => c.text),
+    problems: parsed.problems.map((problem) => ({
+      code: problem.code,
+      start: problem.start,
+      end: problem.end,
+      text: problem.text,
+      sentence: problemSentence(problem),
+      candidates: problem.candidates.map((c) => c.text),
     })),
     before: stateJson(before),
     next: stateJson(after.state),
@@ -85,15 +85,15 @@ export async function parse(args: string[]): Promise<number> {
   return 0;
 }
 
-const stateJson = (s: GameState) => ({
-  offense: s.offense,
-  unit: s.unit,
-  quarter: s.quarter,
-  down: s.down,
-  distance: s.distance,
-  to_goal: s.toGoal,
-  hash: s.hash,
-  words: describeState(s),
+const stateJson = (gameState: GameState) => ({
+  offense: gameState.offense,
+  unit: gameState.unit,
+  quarter: gameState.quarter,
+  down: gameState.down,
+  distance: gameState.distance,
+  to_goal: gameState.toGoal,
+  hash: gameState.hash,
+  words: describeState(gameState),
 });
 
 interface ReadGames {
@@ -144,15 +144,15 @@ export async function check(args: string[]): Promise<number> {
     const level = levelOf(game);
     const rows = walkGame(snaps, level ? LEVEL_PROFILES[level] : fallback);
     const bySnap = new Map(rows.map((r) => [r.snap.snapId, r]));
-    return checkRows(rows).map((f) => ({
+    return checkRows(rows).map((finding) => ({
       game,
-      snap_id: f.snapId,
-      snap: f.number,
-      order: bySnap.get(f.snapId)!.snap.order,
-      level: f.level,
-      rule: f.code,
-      ...findingWords(f),
-      remedies: f.remedies.map(remedyLabel),
+      snap_id: finding.snapId,
+      snap: finding.number,
+      order: bySnap.get(finding.snapId)!.snap.order,
+      level: finding.level,
+      rule: finding.code,
+      ...findingWords(finding),
+      remedies: finding.remedies.map(remedyLabel),
     }));
   });
   print({ games: games.size, snaps: [...games.values()].reduce((n, s) => n + s.length, 0), findings });
@@ -190,9 +190,9 @@ export async function read(args: string[]): Promise<number> {
     );
   const columns = buildColumns(counted);
   const rows = select(columns, where);
-  const groups = groupBy(columns, rows, by).map((g) => {
+  const groups = groupBy(columns, rows, by).map((group) => {
     let [runs, called, wins, judged, yards, gains] = [0, 0, 0, 0, 0, 0];
-    for (const i of g.rows) {
+    for (const i of group.rows) {
       const play = counted[i]!.snap.play;
       if (play === 'run' || play === 'pass' || play === 'rpo') called++;
       if (play === 'run') runs++;
@@ -204,12 +204,12 @@ export async function read(args: string[]): Promise<number> {
       }
     }
     const rate = (k: number, n: number) => {
-      const r = wilson(k, n);
-      return { k, n, low: r.low, high: r.high };
+      const rate = wilson(k, n);
+      return { k, n, low: rate.low, high: rate.high };
     };
     return {
-      ...Object.fromEntries(by.map((f, i) => [columnOf(f), g.words[i]])),
-      n: g.rows.length,
+      ...Object.fromEntries(by.map((f, i) => [columnOf(f), group.words[i]])),
+      n: group.rows.length,
       run: rate(runs, called),
       success: rate(wins, judged),
       yards: { mean: gains === 0 ? null : yards / gains, n: gains },

@@ -29,7 +29,8 @@ export async function test(args: string[]): Promise<number> {
   };
   if (wanted('store') || wanted('journeys'))
     if (!postgresPrograms()) installPackage('postgresql', 'PostgreSQL');
-  if (wanted('journeys') && !existsSync('/usr/bin/chromium')) installPackage('chromium', 'Chromium');
+  if ((wanted('store') || wanted('journeys')) && !existsSync('/usr/bin/chromium'))
+    installPackage('chromium', 'Chromium');
 
   if (only === undefined) {
     await step('lint', () => follow(bin('eslint'), ['.', '--max-warnings', '0'], { cwd: ROOT }));
@@ -110,8 +111,8 @@ async function runner(
 }
 
 const readVitest = (json: unknown): Tally => {
-  const r = json as { numPassedTests: number; numFailedTests: number; numFailedTestSuites: number };
-  return { passed: r.numPassedTests, failed: r.numFailedTests };
+  const report = json as { numPassedTests: number; numFailedTests: number; numFailedTestSuites: number };
+  return { passed: report.numPassedTests, failed: report.numFailedTests };
 };
 const readPlaywright = (json: unknown): Tally => {
   const { stats } = json as { stats: { expected: number; unexpected: number; flaky: number } };

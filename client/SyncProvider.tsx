@@ -67,28 +67,28 @@ export function SyncProvider({
     let open: Outbox | null = null;
     let gone = false;
     Outbox.open(owner, epoch, browserWorld).then(
-      (o) => {
-        if (gone) return o.close();
-        open = o;
-        o.onEpoch = (now) => {
+      (outbox) => {
+        if (gone) return outbox.close();
+        open = outbox;
+        outbox.onEpoch = (now) => {
           // Once an epoch: a page from a cache must not reload forever.
           if (sessionStorage.getItem(RESTORED) === now) return;
           sessionStorage.setItem(RESTORED, now);
           window.location.reload();
         };
-        o.onErased = () => window.location.assign('/sign-in');
+        outbox.onErased = () => window.location.assign('/sign-in');
         // A role that went takes the rows it could read along; what was typed stays until it is answered.
         if (!football) {
-          void o.forgetRows();
+          void outbox.forgetRows();
           void erasePages(owner);
         }
-        setOutbox(o);
-        opening.open(o);
+        setOutbox(outbox);
+        opening.open(outbox);
       },
-      (e: unknown) => {
+      (error: unknown) => {
         if (gone) return;
-        setBroken((e as Error).message);
-        opening.fail(e as Error);
+        setBroken((error as Error).message);
+        opening.fail(error as Error);
       },
     );
     const back = () => open?.retry();
@@ -213,9 +213,9 @@ export function useScope(scope: Scope, brought: Pulled): ScopeState {
           : { base: pullInto(EMPTY_BASE, broughtNow.current), queue: outbox?.queue ?? [] };
       },
       push: async (make) => {
-        const o = await opened();
-        const ops = make(o);
-        if (ops.length > 0) await o.push(scope, ops);
+        const outbox = await opened();
+        const ops = make(outbox);
+        if (ops.length > 0) await outbox.push(scope, ops);
         return ops;
       },
     }),

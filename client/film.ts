@@ -24,10 +24,10 @@ export type FilmState =
 export function mergeFilm(sent: readonly Sent[], kept: readonly Stamped[]): Stamped[] | null {
   const here = new Map(kept.map((g) => [`${g.info.key} ${g.stamp}`, g.snaps]));
   const out: Stamped[] = [];
-  for (const g of sent) {
-    const snaps = g.snaps ?? here.get(`${g.info.key} ${g.stamp}`);
+  for (const game of sent) {
+    const snaps = game.snaps ?? here.get(`${game.info.key} ${game.stamp}`);
     if (!snaps) return null;
-    out.push({ info: g.info, stamp: g.stamp, snaps });
+    out.push({ info: game.info, stamp: game.stamp, snaps });
   }
   return out;
 }
@@ -52,10 +52,13 @@ async function newFilm(
 const NO_ANSWER = 'The server does not answer, and this film was not opened on this browser before.';
 
 /** Nothing on screen would change. */
-export const sameFilm = (a: readonly Stamped[], b: readonly Stamped[]): boolean =>
-  a.length === b.length &&
-  a.every(
-    (g, i) => g.stamp === b[i]!.stamp && g.info.key === b[i]!.info.key && g.info.closed === b[i]!.info.closed,
+export const sameFilm = (those: readonly Stamped[], others: readonly Stamped[]): boolean =>
+  those.length === others.length &&
+  those.every(
+    (g, i) =>
+      g.stamp === others[i]!.stamp &&
+      g.info.key === others[i]!.info.key &&
+      g.info.closed === others[i]!.info.closed,
   );
 
 interface Film {

@@ -133,23 +133,23 @@ export class Outbox {
     this.changed();
   }
 
-  private async hear(m: Message): Promise<void> {
+  private async hear(message: Message): Promise<void> {
     if (this.closed.signal.aborted) return;
-    if (m.kind === 'queue') {
+    if (message.kind === 'queue') {
       await this.reload();
       this.rouse();
-    } else if (m.kind === 'status') {
-      this.state = m.state;
-      this.live = m.live;
+    } else if (message.kind === 'status') {
+      this.state = message.state;
+      this.live = message.live;
       this.changed();
-    } else if (m.kind === 'news') {
-      if (this.watched.has(m.scope)) void this.pull(m.scope);
-    } else if (m.kind === 'epoch') this.onEpoch(m.epoch);
+    } else if (message.kind === 'news') {
+      if (this.watched.has(message.scope)) void this.pull(message.scope);
+    } else if (message.kind === 'epoch') this.onEpoch(message.epoch);
     else this.onErased();
   }
 
-  private tell(m: Message): void {
-    if (!this.closed.signal.aborted) this.channel.post(m);
+  private tell(message: Message): void {
+    if (!this.closed.signal.aborted) this.channel.post(message);
   }
 
   private rouse(): void {
@@ -207,9 +207,9 @@ export class Outbox {
     const { base, queue } = opened;
     const at = { epoch: base.epoch, revision: base.revision, versions: base.rows.get(row)?.versions ?? null };
     const patches = Object.fromEntries(
-      Object.entries(fields).map(([f, value]): [string, FieldPatch] => [
-        f,
-        { value, over: overNow(queue, scope, row, f, at) },
+      Object.entries(fields).map(([field, value]): [string, FieldPatch] => [
+        field,
+        { value, over: overNow(queue, scope, row, field, at) },
       ]),
     );
     return { id: this.world.id(), kind, row, epoch: this.epoch, do: 'patch', fields: patches };
@@ -275,10 +275,10 @@ export class Outbox {
   outcome(id: string, ms: number): Promise<Queued | null> {
     return new Promise((resolve) => {
       const look = (): boolean => {
-        const q = this.queue.find((x) => x.op.id === id);
-        if (q && q.state === 'waiting') return false;
+        const queued = this.queue.find((x) => x.op.id === id);
+        if (queued && queued.state === 'waiting') return false;
         done();
-        resolve(q ?? null);
+        resolve(queued ?? null);
         return true;
       };
       const leave = this.subscribe(() => void look());

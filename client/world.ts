@@ -22,8 +22,8 @@ export const browserWorld: World = {
       const mine = new EventSource('/api/events');
       stream = mine;
       mine.addEventListener('open', () => live(true));
-      mine.addEventListener('message', (e) =>
-        take(JSON.parse(e.data as string) as { scope: string; epoch: string }),
+      mine.addEventListener('message', (event) =>
+        take(JSON.parse(event.data as string) as { scope: string; epoch: string }),
       );
       mine.addEventListener('error', () => {
         live(false);

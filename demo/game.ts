@@ -94,19 +94,19 @@ export function simulateGame(plan: GamePlan): SimulatedGame {
   return { snaps, calls, score: state.score };
 }
 
-function eventAfter(s: Snap): string {
-  if (s.turnover) return 'turnover';
-  if (s.penalties.some((p) => p.outcome !== 'declined')) return 'penalty';
-  if (s.gain !== null && s.gain >= (s.result === 'complete' || s.result === 'scramble' ? 16 : 12))
+function eventAfter(snap: Snap): string {
+  if (snap.turnover) return 'turnover';
+  if (snap.penalties.some((p) => p.outcome !== 'declined')) return 'penalty';
+  if (snap.gain !== null && snap.gain >= (snap.result === 'complete' || snap.result === 'scramble' ? 16 : 12))
     return 'explosive';
-  return s.result === 'sack' || (s.gain ?? 0) < 0 ? 'loss' : 'nothing';
+  return snap.result === 'sack' || (snap.gain ?? 0) < 0 ? 'loss' : 'nothing';
 }
 
-function secondsOf(s: Snap, mode: string, random: Random): number {
-  if (s.unit === 'try') return 0;
-  if (s.unit === 'kickoff' || s.unit === 'free_kick') return random.int(4, 9);
-  if (s.result === 'incomplete' || s.outOfBounds || s.result === 'spike') return random.int(5, 9);
-  if (s.result === 'no_play') return random.int(0, 3);
+function secondsOf(snap: Snap, mode: string, random: Random): number {
+  if (snap.unit === 'try') return 0;
+  if (snap.unit === 'kickoff' || snap.unit === 'free_kick') return random.int(4, 9);
+  if (snap.result === 'incomplete' || snap.outOfBounds || snap.result === 'spike') return random.int(5, 9);
+  if (snap.result === 'no_play') return random.int(0, 3);
   return mode === 'two_minute'
     ? random.int(14, 24)
     : mode === 'four_minute'
@@ -115,36 +115,36 @@ function secondsOf(s: Snap, mode: string, random: Random): number {
 }
 
 function playSnap(
-  d: Draft,
-  s: GameState,
+  draft: Draft,
+  gameState: GameState,
   offense: Club,
   defense: Club,
   random: Random,
   mood: Mood,
 ): Omit<CallRecord, 'snapId'> | null {
-  if (s.unit === 'kickoff' || s.unit === 'free_kick') {
-    kick(d, s, random);
+  if (gameState.unit === 'kickoff' || gameState.unit === 'free_kick') {
+    kick(draft, gameState, random);
     return null;
   }
-  const margin = d.pointsFor! - d.pointsAgainst!;
-  if (s.unit === 'try' && !(margin === -2 || margin === -5 || random.chance(0.04))) {
-    Object.assign(d, { unit: 'try', result: 'kick', down: null, distance: null, kicker: '3' });
+  const margin = draft.pointsFor! - draft.pointsAgainst!;
+  if (gameState.unit === 'try' && !(margin === -2 || margin === -5 || random.chance(0.04))) {
+    Object.assign(draft, { unit: 'try', result: 'kick', down: null, distance: null, kicker: '3' });
     const good = random.chance(0.94);
-    d.kickEnd = good ? 'good' : 'missed';
-    if (good) Object.assign(d, { score: 'try_1', scoredBy: offense.key });
+    draft.kickEnd = good ? 'good' : 'missed';
+    if (good) Object.assign(draft, { score: 'try_1', scoredBy: offense.key });
     return null;
   }
-  if (s.down === 4 && s.unit === 'scrimmage') {
-    const late = d.quarter === 4 && margin < 0 && d.clock! < 300;
+  if (gameState.down === 4 && gameState.unit === 'scrimmage') {
+    const late = draft.quarter === 4 && margin < 0 && draft.clock! < 300;
     const go =
       late ||
-      (s.distance! <= 2 && s.toGoal! < 60 && random.chance(0.55)) ||
-      (s.toGoal! >= 34 && s.toGoal! <= 42 && s.distance! <= 5 && random.chance(0.4));
+      (gameState.distance! <= 2 && gameState.toGoal! < 60 && random.chance(0.55)) ||
+      (gameState.toGoal! >= 34 && gameState.toGoal! <= 42 && gameState.distance! <= 5 && random.chance(0.4));
     if (!go) {
-      if (s.toGoal! <= 36) fieldGoal(d, s, offense, random);
-      else punt(d, s, random);
+      if (gameState.toGoal! <= 36) fieldGoal(draft, gameState, offense, random);
+      else punt(draft, gameState, random);
       return null;
     }
   }
-  return fromScrimmage(d, s, offense, defense, random, mood);
+  return fromScrimmage(draft, gameState, offense, defense, random, mood);
 }

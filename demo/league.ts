@@ -130,13 +130,17 @@ export interface LoggedGame extends LeagueGame {
 export function loggedGames(season: readonly LeagueGame[]): LoggedGame[] {
   return season
     .filter(
-      (g) =>
-        g.week < THIS_WEEK && (plays(g, PROGRAM) || (plays(g, NEXT_OPPONENT) && g.week >= THIS_WEEK - 4)),
+      (leagueGame) =>
+        leagueGame.week < THIS_WEEK &&
+        (plays(leagueGame, PROGRAM) ||
+          (plays(leagueGame, NEXT_OPPONENT) && leagueGame.week >= THIS_WEEK - 4)),
     )
-    .map((g): LoggedGame => ({
-      ...g,
+    .map((leagueGame): LoggedGame => ({
+      ...leagueGame,
       logged:
-        plays(g, NEXT_OPPONENT) && g.week === THIS_WEEK - 1 ? g.snaps.slice(0, halfWay(g.snaps)) : g.snaps,
+        plays(leagueGame, NEXT_OPPONENT) && leagueGame.week === THIS_WEEK - 1
+          ? leagueGame.snaps.slice(0, halfWay(leagueGame.snaps))
+          : leagueGame.snaps,
     }));
 }
 
@@ -145,13 +149,13 @@ const plays = (g: LeagueGame, team: string): boolean => g.home === team || g.awa
 /** The half-logged game stops at a first down of a possession late in the second quarter. */
 function halfWay(snaps: readonly Snap[]): number {
   const at = snaps.findIndex(
-    (s, i) =>
+    (snap, i) =>
       i >= 60 &&
-      s.offense === NEXT_OPPONENT &&
-      s.unit === 'scrimmage' &&
-      s.down === 1 &&
-      s.distance === 10 &&
-      (s.quarter ?? 0) === 2,
+      snap.offense === NEXT_OPPONENT &&
+      snap.unit === 'scrimmage' &&
+      snap.down === 1 &&
+      snap.distance === 10 &&
+      (snap.quarter ?? 0) === 2,
   );
   return at < 0 ? Math.floor(snaps.length / 2) : at;
 }

@@ -39,13 +39,13 @@ export function withMistakes(games: readonly LoggedGame[]): readonly LoggedGame[
     games.find((g) => g.week === 6 && (g.home === NEXT_OPPONENT || g.away === NEXT_OPPONENT)),
     games.find((g) => g.week === 7 && (g.home === PROGRAM || g.away === PROGRAM)),
   ];
-  return games.map((g) => {
-    if (!chosen.includes(g)) return g;
-    let logged: readonly Snap[] = g.logged;
-    const random = seededRandom(77 + g.week);
+  return games.map((loggedGame) => {
+    if (!chosen.includes(loggedGame)) return loggedGame;
+    let logged: readonly Snap[] = loggedGame.logged;
+    const random = seededRandom(77 + loggedGame.week);
     for (const mistake of ['gain', 'spot', 'distance'] as const)
       logged = makeMistake(logged, mistake, random)?.snaps ?? logged;
-    return { ...g, logged };
+    return { ...loggedGame, logged };
   });
 }
 
@@ -88,33 +88,33 @@ export async function loadDemo(now: Date): Promise<boolean> {
     const own = await tx.findOneOrFail(Team, { program: programId, key: club.key });
     Object.assign(own, { nickname: club.nickname, place: club.place });
     const teams = new Map([[club.key, own.id]]);
-    for (const c of CLUBS) {
-      if (c.key === club.key) continue;
+    for (const team of CLUBS) {
+      if (team.key === club.key) continue;
       teams.set(
-        c.key,
+        team.key,
         tx.create(Team, {
           id: randomUUID(),
           program: programId,
-          key: c.key,
-          name: c.name,
-          nickname: c.nickname,
-          place: c.place,
+          key: team.key,
+          name: team.name,
+          nickname: team.nickname,
+          place: team.place,
         }).id,
       );
     }
     await tx.flush();
     const season = await tx.findOneOrFail(Season, { program: programId, year: SEASON });
     const bodies = new Map<string, string>();
-    for (const c of CLUBS) {
-      for (const player of rosterOf(c.key)) {
+    for (const club of CLUBS) {
+      for (const player of rosterOf(club.key)) {
         const id = randomUUID();
-        bodies.set(`${c.key}|${player.number}|${player.letters}`, id);
+        bodies.set(`${club.key}|${player.number}|${player.letters}`, id);
         tx.create(Player, { id, program: programId, key: player.player, name: player.name });
         tx.create(RosterEntry, {
           id: randomUUID(),
           program: programId,
           player: id,
-          team: teams.get(c.key)!,
+          team: teams.get(club.key)!,
           season: season.id,
           number: player.number,
           letters: player.letters,
@@ -129,28 +129,28 @@ export async function loadDemo(now: Date): Promise<boolean> {
     await tx.flush();
     const games = withMistakes(loggedGames(simulateSeason(DEMO_SEED, { tells: true })));
     const ids = new Map<string, string>();
-    for (const g of games) {
+    for (const loggedGame of games) {
       const id = randomUUID();
-      ids.set(g.key, id);
+      ids.set(loggedGame.key, id);
       tx.create(Game, {
         id,
         program: programId,
         season: season.id,
-        key: g.key,
-        date: g.date,
-        week: g.week,
-        home: g.home,
-        away: g.away,
+        key: loggedGame.key,
+        date: loggedGame.date,
+        week: loggedGame.week,
+        home: loggedGame.home,
+        away: loggedGame.away,
         level: 'college',
         phase: 'regular',
         surface: null,
         weather: null,
         wind: null,
         source: 'simulated',
-        closed: g.logged.length === g.snaps.length && g.week < 6,
+        closed: loggedGame.logged.length === loggedGame.snaps.length && loggedGame.week < 6,
       });
       // One number worn by two men: the receiver and the back of the defense.
-      for (const team of [g.home, g.away]) {
+      for (const team of [loggedGame.home, loggedGame.away]) {
         for (const [unit, letters] of [
           ['offense', 'X'],
           ['defense', 'B'],

@@ -10,8 +10,8 @@ import { PLANTED_TELLS } from './truth';
 import type { Draft } from './draft';
 
 /** Run logit of the situation alone: down, distance, field, clock, score. */
-export function situationLogit(s: GameState, margin: number, mode: string): number {
-  const { down, distance, toGoal } = s;
+export function situationLogit(gameState: GameState, margin: number, mode: string): number {
+  const { down, distance, toGoal } = gameState;
   let x = 0.15;
   if (down === 2) x += distance! <= 2 ? 0.9 : distance! <= 6 ? 0.1 : -0.55;
   if (down === 3) x += distance! <= 2 ? 0.7 : distance! <= 6 ? -1.3 : -2.1;
@@ -53,77 +53,81 @@ function openFieldOnly(
   return Object.fromEntries(left.length > 0 ? left : Object.entries(weights));
 }
 
-export function look(d: Draft, s: GameState, offense: Club, random: Random): void {
-  const short = s.unit === 'try' || s.distance! <= 2 || s.toGoal! <= 3;
-  const long = s.down === 3 && s.distance! >= 7;
+export function look(draft: Draft, gameState: GameState, offense: Club, random: Random): void {
+  const short = gameState.unit === 'try' || gameState.distance! <= 2 || gameState.toGoal! <= 3;
+  const long = gameState.down === 3 && gameState.distance! >= 7;
   const weights: Record<string, number> = { ...offense.personnel };
   if (short) for (const heavy of ['12', '21', '22']) weights[heavy] = (weights[heavy] ?? 2) * 2;
   if (long) {
     weights['10'] = (weights['10'] ?? 4) * 2.5;
     for (const heavy of ['12', '21', '22']) if (weights[heavy]) weights[heavy] = weights[heavy] * 0.3;
   }
-  d.personnel = random.weighted(weights);
-  d.formation = random.weighted(openFieldOnly(FORMATIONS_BY_PEOPLE[d.personnel]!, short, offense.key));
-  const field = d.hash === 'L' ? 'R' : d.hash === 'R' ? 'L' : null;
-  d.formationSide = field && random.chance(0.68) ? field : random.pick(['L', 'R'] as const);
-  d.backfield = d.formation === 'empty' ? 'gun' : random.weighted(BACKFIELDS_BY_PEOPLE[d.personnel]!);
-  d.tempo = random.weighted({ huddle: 50, 'no huddle': 40, fast: 10 });
-  d.motion = '-';
+  draft.personnel = random.weighted(weights);
+  draft.formation = random.weighted(
+    openFieldOnly(FORMATIONS_BY_PEOPLE[draft.personnel]!, short, offense.key),
+  );
+  const field = draft.hash === 'L' ? 'R' : draft.hash === 'R' ? 'L' : null;
+  draft.formationSide = field && random.chance(0.68) ? field : random.pick(['L', 'R'] as const);
+  draft.backfield =
+    draft.formation === 'empty' ? 'gun' : random.weighted(BACKFIELDS_BY_PEOPLE[draft.personnel]!);
+  draft.tempo = random.weighted({ huddle: 50, 'no huddle': 40, fast: 10 });
+  draft.motion = '-';
   const men = lineUp(
-    findTerm(DEFAULT_BOOK, 'formation', d.formation)?.spots ?? null,
-    d.formationSide,
-    findTerm(DEFAULT_BOOK, 'backfield', d.backfield)?.spots ?? null,
+    findTerm(DEFAULT_BOOK, 'formation', draft.formation)?.spots ?? null,
+    draft.formationSide,
+    findTerm(DEFAULT_BOOK, 'backfield', draft.backfield)?.spots ?? null,
   );
   const set = receivers(men);
-  d.receiversLeftSet = set.left.length;
-  d.receiversRightSet = set.right.length;
-  d.receiversLeftSnap = set.left.length;
-  d.receiversRightSnap = set.right.length;
+  draft.receiversLeftSet = set.left.length;
+  draft.receiversRightSet = set.right.length;
+  draft.receiversLeftSnap = set.left.length;
+  draft.receiversRightSnap = set.right.length;
   if (random.chance(offense.motion)) {
-    d.motion = random.weighted(
-      short || backedUp(s) ? { jet: 50, across: 50 } : { jet: 30, orbit: 27, return: 25, across: 18 },
+    draft.motion = random.weighted(
+      short || backedUp(gameState) ? { jet: 50, across: 50 } : { jet: 30, orbit: 27, return: 25, across: 18 },
     );
-    d.motionBy = men.some((m) => m.letter === 'H') ? 'H' : 'Z';
-    const mover = men.find((m) => m.letter === d.motionBy);
+    draft.motionBy = men.some((m) => m.letter === 'H') ? 'H' : 'Z';
+    const mover = men.find((m) => m.letter === draft.motionBy);
     const from = (mover?.x ?? 1) < 0 ? 'L' : 'R';
-    d.motionSide = d.motion === 'return' ? from : from === 'L' ? 'R' : 'L';
-    const motion = findTerm(DEFAULT_BOOK, 'motion', d.motion)?.definition;
-    const path = motion?.kind === 'motion' ? motionPath(men, d.motionBy, motion.motion, d.motionSide) : null;
-    const snap = receivers(atSnap(men, d.motionBy, path));
-    d.receiversLeftSnap = snap.left.length;
-    d.receiversRightSnap = snap.right.length;
+    draft.motionSide = draft.motion === 'return' ? from : from === 'L' ? 'R' : 'L';
+    const motion = findTerm(DEFAULT_BOOK, 'motion', draft.motion)?.definition;
+    const path =
+      motion?.kind === 'motion' ? motionPath(men, draft.motionBy, motion.motion, draft.motionSide) : null;
+    const snap = receivers(atSnap(men, draft.motionBy, path));
+    draft.receiversLeftSnap = snap.left.length;
+    draft.receiversRightSnap = snap.right.length;
   }
 }
 
-export function answer(d: Draft, s: GameState, defense: Club, random: Random): void {
-  d.front = random.weighted(defense.fronts);
-  const trips = Math.abs((d.receiversLeftSnap as number) - (d.receiversRightSnap as number)) >= 2;
+export function answer(draft: Draft, gameState: GameState, defense: Club, random: Random): void {
+  draft.front = random.weighted(defense.fronts);
+  const trips = Math.abs((draft.receiversLeftSnap as number) - (draft.receiversRightSnap as number)) >= 2;
   const weights: Record<string, number> = { ...defense.coverages };
   if (trips) weights['cover 3'] = (weights['cover 3'] ?? 5) * 1.8;
-  if (s.toGoal! <= 10) weights['cover 1'] = (weights['cover 1'] ?? 5) * 2;
-  d.coverage = random.weighted(weights);
-  d.rotation = d.coverage === 'cover 3' ? random.weighted({ strong: 6, weak: 4 }) : '-';
-  d.shell =
-    d.coverage === 'cover 3' || d.coverage === 'cover 1'
+  if (gameState.toGoal! <= 10) weights['cover 1'] = (weights['cover 1'] ?? 5) * 2;
+  draft.coverage = random.weighted(weights);
+  draft.rotation = draft.coverage === 'cover 3' ? random.weighted({ strong: 6, weak: 4 }) : '-';
+  draft.shell =
+    draft.coverage === 'cover 3' || draft.coverage === 'cover 1'
       ? random.chance(0.7)
         ? 1
         : 2
-      : d.coverage === 'cover 0'
+      : draft.coverage === 'cover 0'
         ? 0
         : 2;
-  d.box = Math.max(
+  draft.box = Math.max(
     5,
     Math.min(
       8,
-      (d.personnel as string) === '10'
+      (draft.personnel as string) === '10'
         ? random.int(5, 6)
-        : (d.personnel as string) === '11'
+        : (draft.personnel as string) === '11'
           ? random.int(6, 7)
           : random.int(7, 8),
     ),
   );
-  const chance = defense.pressure * (s.down === 3 ? 1.8 : 1);
-  d.pressure = random.chance(chance)
+  const chance = defense.pressure * (gameState.down === 3 ? 1.8 : 1);
+  draft.pressure = random.chance(chance)
     ? random.weighted({
         'mike a pressure': 30,
         'field edge pressure': 25,
@@ -132,5 +136,5 @@ export function answer(d: Draft, s: GameState, defense: Club, random: Random): v
         'simulated pressure': 10,
       })
     : '-';
-  d.rushers = d.pressure === '-' ? 4 : d.pressure === 'simulated pressure' ? 4 : 5;
+  draft.rushers = draft.pressure === '-' ? 4 : draft.pressure === 'simulated pressure' ? 4 : 5;
 }

@@ -29,8 +29,12 @@ export interface Mistaken {
 }
 
 type Change = (s: Snap, random: Random) => Partial<Snap>;
-const plain = (s: Snap): boolean =>
-  s.unit === 'scrimmage' && s.result !== 'no_play' && !s.turnover && !s.score && s.penalties.length === 0;
+const plain = (snap: Snap): boolean =>
+  snap.unit === 'scrimmage' &&
+  snap.result !== 'no_play' &&
+  !snap.turnover &&
+  !snap.score &&
+  snap.penalties.length === 0;
 
 const EDITS: Readonly<
   Partial<Record<Mistake, { readonly fits: (s: Snap) => boolean; readonly change: Change }>>
@@ -57,12 +61,12 @@ const EDITS: Readonly<
     change: () => ({ result: 'incomplete', gain: 0, deadToGoal: null, deadPossession: null, deadHash: null }),
   },
   'foul-yards': {
-    fits: (s) =>
-      s.result === 'no_play' &&
-      s.penalties.length === 1 &&
-      s.unit === 'scrimmage' &&
-      s.toGoal! > 35 &&
-      s.toGoal! < 65,
+    fits: (snap) =>
+      snap.result === 'no_play' &&
+      snap.penalties.length === 1 &&
+      snap.unit === 'scrimmage' &&
+      snap.toGoal! > 35 &&
+      snap.toGoal! < 65,
     change: (s) => ({ penalties: [{ ...s.penalties[0]!, yards: s.penalties[0]!.yards === 5 ? 15 : 5 }] }),
   },
   score: {
@@ -107,17 +111,17 @@ export function makeMistake(snaps: readonly Snap[], mistake: Mistake, random: Ra
     .map((s, i) => ({ s, i }))
     .filter(({ s, i }) => inside(i) && (edit ? edit.fits(s) : plain(s)));
   if (fits.length === 0) return null;
-  const { s, i } = random.pick(fits);
-  if (mistake === 'dropped-snap') return { snaps: snaps.filter((x) => x !== s), mistake, at: i };
+  const { s: snap, i } = random.pick(fits);
+  if (mistake === 'dropped-snap') return { snaps: snaps.filter((x) => x !== snap), mistake, at: i };
   if (mistake === 'twice')
     return {
       snaps: [
         ...snaps.slice(0, i + 1),
-        { ...s, snapId: `${s.snapId}-again`, order: s.order + 0.5 },
+        { ...snap, snapId: `${snap.snapId}-again`, order: snap.order + 0.5 },
         ...snaps.slice(i + 1),
       ],
       mistake,
       at: i,
     };
-  return { snaps: snaps.map((x) => (x === s ? { ...x, ...edit!.change(x, random) } : x)), mistake, at: i };
+  return { snaps: snaps.map((x) => (x === snap ? { ...x, ...edit!.change(x, random) } : x)), mistake, at: i };
 }

@@ -201,13 +201,13 @@ export const DEFINITIONS: readonly Definition[] = [
   },
   ...(['cover 0', 'cover 1', 'cover 2', 'cover 3', 'quarters', 'cover 6', 'fire zone'] as const).map(
     (word): Definition => {
-      const d = findTerm(DEFAULT_BOOK, 'coverage', word)!.definition!;
+      const definition = findTerm(DEFAULT_BOOK, 'coverage', word)!.definition!;
       return {
         id: `coverage-${word.replace(/ /g, '-')}`,
         title: `Coverage: ${word}`,
         text:
-          d.kind === 'coverage'
-            ? `${d.coverage.style}, middle ${d.coverage.middle}, ${d.coverage.deep.length} deep; under is 11 less the rushers and the deep men.`
+          definition.kind === 'coverage'
+            ? `${definition.coverage.style}, middle ${definition.coverage.middle}, ${definition.coverage.deep.length} deep; under is 11 less the rushers and the deep men.`
             : '',
         fields: { coverage: word },
       };

@@ -28,12 +28,15 @@ import {
 } from '../core/look';
 import { DEFINITIONS, type Definition } from './definition-list';
 
-const OWN_CANVAS = (d: Definition): SnapDrawing => {
+const OWN_CANVAS = (definition: Definition): SnapDrawing => {
   for (const kind of ['motion', 'coverage', 'pressure'] as const) {
-    const term = findTerm(DEFAULT_BOOK, kind, (d.fields[kind] as string | undefined) ?? null);
-    if (term && d.fields.formation === undefined) return drawTerm(DEFAULT_BOOK, term, 'R', COLLEGE);
+    const term = findTerm(DEFAULT_BOOK, kind, (definition.fields[kind] as string | undefined) ?? null);
+    if (term && definition.fields.formation === undefined) return drawTerm(DEFAULT_BOOK, term, 'R', COLLEGE);
   }
-  return drawSnap(DEFAULT_BOOK, d.fields, d.hash ?? null, COLLEGE, { jobs: d.jobs ?? false, crop: true });
+  return drawSnap(DEFAULT_BOOK, definition.fields, definition.hash ?? null, COLLEGE, {
+    jobs: definition.jobs ?? false,
+    crop: true,
+  });
 };
 
 /** Every file of the page by its path below docs/. */
@@ -49,27 +52,29 @@ export function definitionFiles(): Map<string, string> {
     `| place, yards from the ball | ${TIGHT_END_SCHOOLS.map((s) => `school ${s}`).join(' | ')} |`,
     `|---|${TIGHT_END_SCHOOLS.map(() => '---').join('|')}|`,
     ...TECHNIQUES.map(
-      (t) =>
-        `| ${{ C: 'center', G: 'guard', T: 'tackle', Y: 'tight end' }[t.anchor]}, ${{ in: 'inside', head: 'head-up', out: 'outside', wide: 'wide' }[t.shade]}, ${techniqueAt(t)} | ${TIGHT_END_SCHOOLS.map((s) => techniqueName(t, s)).join(' | ')} |`,
+      (technique) =>
+        `| ${{ C: 'center', G: 'guard', T: 'tackle', Y: 'tight end' }[technique.anchor]}, ${{ in: 'inside', head: 'head-up', out: 'outside', wide: 'wide' }[technique.shade]}, ${techniqueAt(technique)} | ${TIGHT_END_SCHOOLS.map((s) => techniqueName(technique, s)).join(' | ')} |`,
     ),
     '',
   ];
-  for (const d of DEFINITIONS) {
-    const drawn = OWN_CANVAS(d);
-    out.set(`definitions/${d.id}.svg`, drawingSvg(drawn.drawing, d.title, undefined, 12));
+  for (const definition of DEFINITIONS) {
+    const drawn = OWN_CANVAS(definition);
+    out.set(`definitions/${definition.id}.svg`, drawingSvg(drawn.drawing, definition.title, undefined, 12));
     const look =
-      d.fields.formation === undefined
+      definition.fields.formation === undefined
         ? null
-        : lookOf(DEFAULT_BOOK, { ...d.fields, hash: d.hash ?? null }, COLLEGE);
+        : lookOf(DEFAULT_BOOK, { ...definition.fields, hash: definition.hash ?? null }, COLLEGE);
     const said = look
-      ? lookSentences(look, DEFAULT_LOOK_SETTINGS, fieldSides(COLLEGE, d.hash ?? null)).map((s) => s.text)
+      ? lookSentences(look, DEFAULT_LOOK_SETTINGS, fieldSides(COLLEGE, definition.hash ?? null)).map(
+          (s) => s.text,
+        )
       : [];
     lines.push(
-      `## ${d.title}`,
+      `## ${definition.title}`,
       '',
-      d.text,
+      definition.text,
       '',
-      `![${d.title}](definitions/${d.id}.svg)`,
+      `![${definition.title}](definitions/${definition.id}.svg)`,
       '',
       ...(said.length > 0 ? [`The software says: ${said.join(' ')}`, ''] : []),
     );
@@ -88,10 +93,12 @@ export function definitionFiles(): Map<string, string> {
   }
   lines.push('', '### How a meaning is typed', '', '| kind | for instance | means |', '|---|---|---|');
   for (const kind of ['motion', 'front', 'coverage', 'pressure', 'protection', 'run', 'pass'] as const) {
-    const t = DEFAULT_BOOK.terms.find(
+    const term = DEFAULT_BOOK.terms.find(
       (x) => x.kind === kind && x.definition && (kind !== 'run' || x.word === 'power'),
     )!;
-    lines.push(`| ${kind} | ${t.word} | \`${formatDefinition(t.definition!).replace(/\|/g, '\\|')}\` |`);
+    lines.push(
+      `| ${kind} | ${term.word} | \`${formatDefinition(term.definition!).replace(/\|/g, '\\|')}\` |`,
+    );
   }
   out.set('definitions.md', `${lines.join('\n')}\n`);
   return out;

@@ -59,6 +59,7 @@ test.describe('signed in', () => {
     await expect(page.getByRole('region', { name: 'First steps' })).toBeVisible();
     // A game that was started by mistake goes the same way; Alt N leads to the form.
     await page.getByRole('link', { name: 'Log', exact: true }).click();
+    await expect(page.getByLabel('Away')).toBeVisible();
     await page.keyboard.press('Alt+n');
     await expect(page.getByLabel('Away')).toBeFocused();
     await expect(page.getByLabel('Away').getByRole('option')).toHaveText(['Saltmere Herons', 'a new team …']);

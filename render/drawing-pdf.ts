@@ -20,44 +20,56 @@ export function drawMarks(
       y + (height - view[3] * scale) / 2 - view[1] * scale,
     )
     .scale(scale);
-  for (const m of marks) {
-    switch (m.mark) {
+  for (const drawMark of marks) {
+    switch (drawMark.mark) {
       case 'path':
-        doc.lineWidth(m.width).lineJoin('round');
-        if (m.dash) doc.dash(m.dash[0], { space: m.dash[1] });
-        doc.path(pathData(m.d)).stroke(PRINT_INK[m.ink]);
+        doc.lineWidth(drawMark.width).lineJoin('round');
+        if (drawMark.dash) doc.dash(drawMark.dash[0], { space: drawMark.dash[1] });
+        doc.path(pathData(drawMark.d)).stroke(PRINT_INK[drawMark.ink]);
         doc.undash();
         break;
       case 'circle':
-        doc.lineWidth(m.width).circle(m.x, m.y, m.r).fillAndStroke(PRINT_INK[m.fill], PRINT_INK[m.ink]);
+        doc
+          .lineWidth(drawMark.width)
+          .circle(drawMark.x, drawMark.y, drawMark.r)
+          .fillAndStroke(PRINT_INK[drawMark.fill], PRINT_INK[drawMark.ink]);
         break;
       case 'ellipse':
         doc
-          .lineWidth(m.width)
-          .dash(m.dash[0], { space: m.dash[1] })
-          .ellipse(m.x, m.y, m.rx, m.ry)
-          .stroke(PRINT_INK[m.ink]);
+          .lineWidth(drawMark.width)
+          .dash(drawMark.dash[0], { space: drawMark.dash[1] })
+          .ellipse(drawMark.x, drawMark.y, drawMark.rx, drawMark.ry)
+          .stroke(PRINT_INK[drawMark.ink]);
         doc.undash();
         break;
       case 'box':
         doc
-          .lineWidth(m.width)
-          .rect(m.x - m.r, m.y - m.r, 2 * m.r, 2 * m.r)
-          .fillAndStroke(PRINT_INK[m.fill], PRINT_INK[m.ink]);
+          .lineWidth(drawMark.width)
+          .rect(drawMark.x - drawMark.r, drawMark.y - drawMark.r, 2 * drawMark.r, 2 * drawMark.r)
+          .fillAndStroke(PRINT_INK[drawMark.fill], PRINT_INK[drawMark.ink]);
         break;
       case 'shape':
-        doc.path(`${pathData(m.points)}Z`).fill(PRINT_INK[m.fill]);
+        doc.path(`${pathData(drawMark.points)}Z`).fill(PRINT_INK[drawMark.fill]);
         break;
       case 'text': {
         doc
-          .font(m.bold ? 'bold' : 'text')
-          .fontSize(m.size)
-          .fillColor(PRINT_INK[m.ink]);
-        const w = doc.widthOfString(m.text);
-        doc.text(m.text, m.anchor === 'middle' ? m.x - w / 2 : m.anchor === 'end' ? m.x - w : m.x, m.y, {
-          lineBreak: false,
-          baseline: 'alphabetic',
-        });
+          .font(drawMark.bold ? 'bold' : 'text')
+          .fontSize(drawMark.size)
+          .fillColor(PRINT_INK[drawMark.ink]);
+        const width = doc.widthOfString(drawMark.text);
+        doc.text(
+          drawMark.text,
+          drawMark.anchor === 'middle'
+            ? drawMark.x - width / 2
+            : drawMark.anchor === 'end'
+              ? drawMark.x - width
+              : drawMark.x,
+          drawMark.y,
+          {
+            lineBreak: false,
+            baseline: 'alphabetic',
+          },
+        );
         break;
       }
     }

@@ -14,19 +14,27 @@ export const pagesOf = (sheet: SheetToPrint, paper: Paper): SheetPages =>
   sheetPages(sheet, paper, measureText);
 
 /** Ink only: nothing gray, nothing told by color. */
-function draw(doc: Pdf, m: PageMark): void {
-  if (m.mark === 'line') doc.lineWidth(m.width).moveTo(m.x1, m.y1).lineTo(m.x2, m.y2).stroke('#000');
-  else if (m.mark === 'rect') {
-    const box = doc.lineWidth(0.5).rect(m.x, m.y, m.width, m.height);
-    if (m.filled) box.fill('#000');
+function draw(doc: Pdf, pageMark: PageMark): void {
+  if (pageMark.mark === 'line')
+    doc
+      .lineWidth(pageMark.width)
+      .moveTo(pageMark.x1, pageMark.y1)
+      .lineTo(pageMark.x2, pageMark.y2)
+      .stroke('#000');
+  else if (pageMark.mark === 'rect') {
+    const box = doc.lineWidth(0.5).rect(pageMark.x, pageMark.y, pageMark.width, pageMark.height);
+    if (pageMark.filled) box.fill('#000');
     else box.stroke('#000');
   } else {
-    const x = m.anchor === 'middle' ? m.x - measureText(m.text, m.size, m.bold) / 2 : m.x;
+    const x =
+      pageMark.anchor === 'middle'
+        ? pageMark.x - measureText(pageMark.text, pageMark.size, pageMark.bold) / 2
+        : pageMark.x;
     doc
-      .font(m.bold ? 'bold' : 'text')
-      .fontSize(m.size)
-      .fillColor(m.ink === 'white' ? '#fff' : '#000')
-      .text(m.text, x, m.y, { lineBreak: false, baseline: 'alphabetic' });
+      .font(pageMark.bold ? 'bold' : 'text')
+      .fontSize(pageMark.size)
+      .fillColor(pageMark.ink === 'white' ? '#fff' : '#000')
+      .text(pageMark.text, x, pageMark.y, { lineBreak: false, baseline: 'alphabetic' });
   }
 }
 

@@ -30,11 +30,11 @@ export async function listAudit(actor: Actor, most = 200): Promise<AuditInfo[]> 
   const rows = await (
     await openEm()
   ).find(AuditEntry, { program: actor.programId }, { orderBy: { at: 'desc', id: 'asc' }, limit: most });
-  return rows.map((r) => ({
-    id: r.id,
-    at: r.at.toISOString(),
-    name: r.name,
-    action: r.action,
-    words: r.words,
+  return rows.map((row) => ({
+    id: row.id,
+    at: row.at.toISOString(),
+    name: row.name,
+    action: row.action,
+    words: row.words,
   }));
 }

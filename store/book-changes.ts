@@ -48,11 +48,11 @@ export async function mergeTerms(
     const drop = await findTermRow(tx, actor, dropKey);
     // Snaps say the word, not its kind: a word that is a run and a pass would take both with it.
     const twin = book.terms.find(
-      (t) =>
-        t.id !== dropKey &&
-        t.kind !== drop.kind &&
-        KIND_FIELD[t.kind].field === KIND_FIELD[drop.kind].field &&
-        storedValue(t) === plan.from,
+      (term) =>
+        term.id !== dropKey &&
+        term.kind !== drop.kind &&
+        KIND_FIELD[term.kind].field === KIND_FIELD[drop.kind].field &&
+        storedValue(term) === plan.from,
     );
     if (twin)
       throw new Invalid(
@@ -111,13 +111,13 @@ export async function listChanges(actor: Actor): Promise<BookChangeInfo[]> {
     'select c.id, c.at, m.name as by, c.words, c.undone_at, (select count(distinct b.snap_id)::int from book_change_snap b where b.change_id = c.id) as snaps from book_change c join member m on m.id = c.by_id where c.program_id = ? order by c.at desc limit 30',
     [actor.programId],
   )) as { id: string; at: Date; by: string; words: string; undone_at: Date | null; snaps: number }[];
-  return rows.map((r) => ({
-    id: r.id,
-    at: new Date(r.at).toISOString(),
-    by: r.by,
-    words: r.words,
-    snaps: r.snaps,
-    undone: r.undone_at !== null,
+  return rows.map((row) => ({
+    id: row.id,
+    at: new Date(row.at).toISOString(),
+    by: row.by,
+    words: row.words,
+    snaps: row.snaps,
+    undone: row.undone_at !== null,
   }));
 }
 
@@ -162,10 +162,10 @@ export async function undoChange(
     const [{ n }] = (await tx.execute('select count(*)::int as n from book_change_snap where change_id = ?', [
       changeId,
     ])) as [{ n: number }];
-    for (const p of detail.plays) {
-      const play = await tx.findOne(PlayRow, { program: actor.programId, key: p.key });
-      if (play && (play as unknown as Record<string, unknown>)[p.field] === change.to)
-        (play as unknown as Record<string, unknown>)[p.field] = change.from;
+    for (const place of detail.plays) {
+      const play = await tx.findOne(PlayRow, { program: actor.programId, key: place.key });
+      if (play && (play as unknown as Record<string, unknown>)[place.field] === change.to)
+        (play as unknown as Record<string, unknown>)[place.field] = change.from;
     }
     if (detail.dropped) {
       const kept = await tx.findOne(BookTerm, { program: actor.programId, key: detail.keptKey });

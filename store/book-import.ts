@@ -43,18 +43,20 @@ export async function importBook(
     let added = 0;
     let changed = 0;
     let merged = book;
-    for (const t of read.book.terms) {
+    for (const term of read.book.terms) {
       const here =
-        book.terms.find((x) => x.id === t.id) ??
-        book.terms.find((x) => x.kind === t.kind && normalizePhrase(x.word) === normalizePhrase(t.word));
-      for (const phrase of [t.word, ...t.aliases]) {
-        const fault = phraseFault(merged, t.kind, phrase, here?.id ?? null);
-        if (fault) throw new Invalid(`“${t.word}”: ${bookFaultSentence(fault)}`);
+        book.terms.find((x) => x.id === term.id) ??
+        book.terms.find(
+          (x) => x.kind === term.kind && normalizePhrase(x.word) === normalizePhrase(term.word),
+        );
+      for (const phrase of [term.word, ...term.aliases]) {
+        const fault = phraseFault(merged, term.kind, phrase, here?.id ?? null);
+        if (fault) throw new Invalid(`“${term.word}”: ${bookFaultSentence(fault)}`);
       }
-      const next: Term = { ...t, id: here?.id ?? t.id };
+      const next: Term = { ...term, id: here?.id ?? term.id };
       merged = { ...merged, terms: [...merged.terms.filter((x) => x.id !== next.id), next] };
       if (!here) {
-        insertTerm(tx, actor, { ...t, notes: t.notes ?? null }, book.terms.length + added);
+        insertTerm(tx, actor, { ...term, notes: term.notes ?? null }, book.terms.length + added);
         added++;
         continue;
       }
@@ -63,11 +65,11 @@ export async function importBook(
       const row = rows.get(here.id)!;
       Object.assign(row, {
         aliases: [
-          ...new Set([...t.aliases, ...(t.word === here.word ? [] : [t.word])].map(normalizePhrase)),
+          ...new Set([...term.aliases, ...(term.word === here.word ? [] : [term.word])].map(normalizePhrase)),
         ].filter((a) => a !== here.word),
-        spots: checkedSpots(t.kind, t.spots) ?? row.spots ?? null,
-        definition: checkedDefinition(t.kind, t.definition) ?? row.definition ?? null,
-        notes: t.notes ?? row.notes ?? null,
+        spots: checkedSpots(term.kind, term.spots) ?? row.spots ?? null,
+        definition: checkedDefinition(term.kind, term.definition) ?? row.definition ?? null,
+        notes: term.notes ?? row.notes ?? null,
       });
       moved(row as InferEntity<typeof BookTerm>, ['aliases', 'spots', 'definition', 'notes'], actor, now);
       changed++;
@@ -86,11 +88,15 @@ export async function adoptGeneralTerms(actor: Actor): Promise<number> {
     await touchScope(tx, actor.programId, BOOK_SCOPE);
     let book = await loadBook(actor, tx);
     let added = 0;
-    for (const t of DEFAULT_BOOK.terms) {
-      if (book.terms.some((x) => x.id === t.id) || phraseFault(book, t.kind, t.word, null)) continue;
+    for (const imported of DEFAULT_BOOK.terms) {
+      if (
+        book.terms.some((x) => x.id === imported.id) ||
+        phraseFault(book, imported.kind, imported.word, null)
+      )
+        continue;
       const term: Term = {
-        ...t,
-        aliases: t.aliases.filter((a) => phraseFault(book, t.kind, a, null) === null),
+        ...imported,
+        aliases: imported.aliases.filter((a) => phraseFault(book, imported.kind, a, null) === null),
       };
       insertTerm(tx, actor, { ...term, notes: null }, book.terms.length);
       book = { ...book, terms: [...book.terms, term] };
@@ -118,24 +124,24 @@ export async function previewReplace(actor: Actor, book: Book, on?: Em): Promise
   };
 }
 
-const plainTerm = (t: Term) => [
-  t.id,
-  t.kind,
-  t.word,
-  t.aliases,
-  t.value ?? null,
-  t.spots ?? null,
-  t.definition ?? null,
-  t.notes ?? null,
+const plainTerm = (term: Term) => [
+  term.id,
+  term.kind,
+  term.word,
+  term.aliases,
+  term.value ?? null,
+  term.spots ?? null,
+  term.definition ?? null,
+  term.notes ?? null,
 ];
 
 const sameTerm = (a: Term, b: Term): boolean => sameValue(plainTerm(a), plainTerm(b));
 
-export const sameBook = (a: Book, b: Book): boolean =>
-  a.name === b.name &&
-  a.letters.join() === b.letters.join() &&
-  a.terms.length === b.terms.length &&
-  a.terms.every((t, i) => sameTerm(t, b.terms[i]!));
+export const sameBook = (book: Book, wanted: Book): boolean =>
+  book.name === wanted.name &&
+  book.letters.join() === wanted.letters.join() &&
+  book.terms.length === wanted.terms.length &&
+  book.terms.every((t, i) => sameTerm(t, wanted.terms[i]!));
 
 /** Puts another book in the place of this one, whole; what stood there is kept so that it can be undone. */
 export async function replaceBook(tx: Em, actor: Actor, book: Book, now: Date): Promise<void> {
@@ -179,17 +185,17 @@ export async function replaceTerms(tx: Em, actor: Actor, book: Book, now: Date):
   program.bookName = book.name;
   program.bookLetters = [...book.letters];
   const here = new Map(
-    (await tx.find(BookTerm, { program: actor.programId })).map((t) => [
-      t.key,
-      t as InferEntity<typeof BookTerm>,
+    (await tx.find(BookTerm, { program: actor.programId })).map((row) => [
+      row.key,
+      row as InferEntity<typeof BookTerm>,
     ]),
   );
-  book.terms.forEach((t, position) => {
-    const found = here.get(t.id);
-    here.delete(t.id);
-    if (!found) return insertTerm(tx, actor, t, position);
-    if (!sameTerm(termOf(found), t)) moved(found, ['aliases', 'spots', 'definition', 'notes'], actor, now);
-    Object.assign(found, termColumns(t, position));
+  book.terms.forEach((term, position) => {
+    const found = here.get(term.id);
+    here.delete(term.id);
+    if (!found) return insertTerm(tx, actor, term, position);
+    if (!sameTerm(termOf(found), term)) moved(found, ['aliases', 'spots', 'definition', 'notes'], actor, now);
+    Object.assign(found, termColumns(term, position));
   });
   for (const gone of here.values()) tx.remove(gone);
   await tx.flush();

@@ -32,8 +32,9 @@ export interface SplitInput {
 function checkWhere(where: readonly SplitCondition[]): void {
   if (where.length === 0 || where.some((w) => w.values.length === 0))
     throw new Invalid('say which snaps: choose at least one value');
-  for (const w of where)
-    if (!SPLIT_FIELDS.includes(w.field)) throw new Invalid(`${w.field} cannot be asked for`);
+  for (const splitCondition of where)
+    if (!SPLIT_FIELDS.includes(splitCondition.field))
+      throw new Invalid(`${splitCondition.field} cannot be asked for`);
 }
 
 /** What a split would change, before it does. */
@@ -48,13 +49,13 @@ export async function previewSplit(
   const holds = holdsAny(row.kind, storedValue(termOf(row)));
   const base = [actor.programId, ...holds.values];
   const choices: Record<string, [string, number][]> = {};
-  for (const f of SPLIT_FIELDS) {
-    if (fieldsOfKind(row.kind).includes(f)) continue;
+  for (const splitField of SPLIT_FIELDS) {
+    if (fieldsOfKind(row.kind).includes(splitField)) continue;
     const rows = (await em.execute(
-      `select s.${columnOf(f)} as v, count(*)::int as n from snap s where s.program_id = ? and s.deleted_at is null and ${holds.sql} and s.${columnOf(f)} is not null group by 1 order by 2 desc, 1 limit 40`,
+      `select s.${columnOf(splitField)} as v, count(*)::int as n from snap s where s.program_id = ? and s.deleted_at is null and ${holds.sql} and s.${columnOf(splitField)} is not null group by 1 order by 2 desc, 1 limit 40`,
       base,
     )) as { v: string; n: number }[];
-    if (rows.length > 0) choices[f] = rows.map((r) => [r.v, r.n]);
+    if (rows.length > 0) choices[splitField] = rows.map((r) => [r.v, r.n]);
   }
   const [{ n: of }] = (await em.execute(
     `select count(*)::int as n from snap s where s.program_id = ? and s.deleted_at is null and ${holds.sql}`,

@@ -113,23 +113,23 @@ type NewTerm = Omit<TermInput, 'notes'> & {
 };
 
 /** A term as its columns, checked. */
-export const termColumns = (t: NewTerm, position: number) => ({
-  kind: t.kind,
-  word: t.word,
-  aliases: [...t.aliases],
-  value: t.value ?? null,
-  spots: checkedSpots(t.kind, t.spots),
-  definition: checkedDefinition(t.kind, t.definition),
-  notes: t.notes ?? null,
+export const termColumns = (newTerm: NewTerm, position: number) => ({
+  kind: newTerm.kind,
+  word: newTerm.word,
+  aliases: [...newTerm.aliases],
+  value: newTerm.value ?? null,
+  spots: checkedSpots(newTerm.kind, newTerm.spots),
+  definition: checkedDefinition(newTerm.kind, newTerm.definition),
+  notes: newTerm.notes ?? null,
   position,
 });
 
-export function insertTerm(em: Em, actor: Actor, t: NewTerm, position: number): void {
+export function insertTerm(em: Em, actor: Actor, newTerm: NewTerm, position: number): void {
   em.create(BookTerm, {
     id: randomUUID(),
     program: actor.programId,
-    key: t.id,
-    ...termColumns(t, position),
+    key: newTerm.id,
+    ...termColumns(newTerm, position),
     provenance: {},
   });
 }
@@ -152,16 +152,17 @@ export async function termUse(actor: Actor, on?: Em): Promise<Map<string, number
       .map(columnOf);
   const columns = [...new Set(TERM_KINDS.flatMap(columnsOf))];
   const parts = columns.map(
-    (c) =>
-      `select '${c}' as c, ${c} as v, count(*)::int as n from snap where program_id = ? and deleted_at is null and ${c} is not null group by 2`,
+    (column) =>
+      `select '${column}' as c, ${column} as v, count(*)::int as n from snap where program_id = ? and deleted_at is null and ${column} is not null group by 2`,
   );
   const rows = (await em.execute(
     parts.join(' union all '),
     columns.map(() => actor.programId),
   )) as { c: string; v: string; n: number }[];
   for (const kind of TERM_KINDS)
-    for (const r of rows)
-      if (columnsOf(kind).includes(r.c)) out.set(`${kind}|${r.v}`, (out.get(`${kind}|${r.v}`) ?? 0) + r.n);
+    for (const row of rows)
+      if (columnsOf(kind).includes(row.c))
+        out.set(`${kind}|${row.v}`, (out.get(`${kind}|${row.v}`) ?? 0) + row.n);
   return out;
 }
 

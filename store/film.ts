@@ -58,11 +58,11 @@ export async function filmJson(
     ({ info }) => teams === null || teams.some((t) => info.home === t || info.away === t),
   );
   const parts = await Promise.all(
-    games.map(async (g) => {
-      const head = `{"info":${JSON.stringify(g.info)},"stamp":${JSON.stringify(g.stamp)}`;
-      if (have.get(g.info.key) === g.stamp) return `${head}}`;
-      const snaps = await caches().json.get(`${g.info.id} ${g.stamp}`, async () =>
-        JSON.stringify((await snapsOf(actor, g)).map(slimSnap)),
+    games.map(async (stampedGame) => {
+      const head = `{"info":${JSON.stringify(stampedGame.info)},"stamp":${JSON.stringify(stampedGame.stamp)}`;
+      if (have.get(stampedGame.info.key) === stampedGame.stamp) return `${head}}`;
+      const snaps = await caches().json.get(`${stampedGame.info.id} ${stampedGame.stamp}`, async () =>
+        JSON.stringify((await snapsOf(actor, stampedGame)).map(slimSnap)),
       );
       return `${head},"snaps":${snaps}}`;
     }),

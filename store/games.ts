@@ -16,11 +16,11 @@ import type { Actor, GameInfo, TeamInfo } from '../core/exchange/types';
 export async function listTeams(actor: Actor): Promise<TeamInfo[]> {
   permit(actor, 'team.read');
   const teams = await (await openEm()).find(Team, { program: actor.programId }, { orderBy: { name: 'asc' } });
-  return teams.map((t) => ({
-    key: t.key,
-    name: t.name,
-    nickname: t.nickname ?? null,
-    place: t.place ?? null,
+  return teams.map((row) => ({
+    key: row.key,
+    name: row.name,
+    nickname: row.nickname ?? null,
+    place: row.place ?? null,
   }));
 }
 
@@ -41,18 +41,18 @@ export async function listGames(actor: Actor): Promise<GameInfo[]> {
 }
 
 type GameRow = InferEntity<typeof Game>;
-const gameInfo = (g: GameRow, snaps: number): GameInfo => ({
-  id: g.id,
-  key: g.key,
-  date: g.date ?? null,
-  week: g.week ?? null,
-  home: g.home,
-  away: g.away,
-  level: g.level,
-  phase: g.phase,
-  closed: g.closed,
+const gameInfo = (inferEntityFromProperties: GameRow, snaps: number): GameInfo => ({
+  id: inferEntityFromProperties.id,
+  key: inferEntityFromProperties.key,
+  date: inferEntityFromProperties.date ?? null,
+  week: inferEntityFromProperties.week ?? null,
+  home: inferEntityFromProperties.home,
+  away: inferEntityFromProperties.away,
+  level: inferEntityFromProperties.level,
+  phase: inferEntityFromProperties.phase,
+  closed: inferEntityFromProperties.closed,
   snaps,
-  sample: g.source === SAMPLE,
+  sample: inferEntityFromProperties.source === SAMPLE,
 });
 
 export async function findGame(actor: Actor, key: string): Promise<GameInfo> {

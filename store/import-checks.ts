@@ -12,16 +12,16 @@ import type { Em } from './orm';
 import type { Actor, ProgramSettings } from '../core/exchange/types';
 
 /** The settings of a program.json, checked, or what is wrong with them. */
-export function settingsOf(p: ProgramJson, level: LevelKey, season: number): ProgramSettings | string {
-  const rules = p.rules === null || p.rules === undefined ? null : readRules(p.rules);
+export function settingsOf(wanted: ProgramJson, level: LevelKey, season: number): ProgramSettings | string {
+  const rules = wanted.rules === null || wanted.rules === undefined ? null : readRules(wanted.rules);
   if (rules && !rules.ok) return `rules: ${rules.remedy}`;
-  const profile = (p.profile ?? null) as ProfileChanges | null;
+  const profile = (wanted.profile ?? null) as ProfileChanges | null;
   try {
     adaptProfile(LEVEL_PROFILES[level], season, profile);
   } catch (error) {
     return `profile: ${(error as Error).message}`;
   }
-  return { week: p.week, opponent: p.opponent, rules: rules?.ok ? rules.rules : null, profile };
+  return { week: wanted.week, opponent: wanted.opponent, rules: rules?.ok ? rules.rules : null, profile };
 }
 
 /** What the member's roles do not allow of the files, each by its file. */
@@ -46,15 +46,15 @@ export function roleFaults(
       });
   };
   const here = new Map(teams.map((t) => [t.key, t]));
-  for (const t of tables.teams) {
-    const known = here.get(String(t.team));
-    if (!known) need('team.create', 'teams.csv', 'team', String(t.team));
+  for (const row of tables.teams) {
+    const known = here.get(String(row.team));
+    if (!known) need('team.create', 'teams.csv', 'team', String(row.team));
     else if (
-      known.name !== t.name ||
-      (t.nickname !== null && t.nickname !== (known.nickname ?? null)) ||
-      (t.place !== null && t.place !== (known.place ?? null))
+      known.name !== row.name ||
+      (row.nickname !== null && row.nickname !== (known.nickname ?? null)) ||
+      (row.place !== null && row.place !== (known.place ?? null))
     )
-      need('team.rename', 'teams.csv', 'team', String(t.team));
+      need('team.rename', 'teams.csv', 'team', String(row.team));
   }
   if (tables.games.length > 0) need('game.create', 'games.csv');
   if (tables.games.some((g) => g.closed === true)) need('game.close', 'games.csv', 'closed', 'true');
@@ -93,26 +93,26 @@ export function playerFaults(tables: Tables, here: ReadonlySet<string>): TableFa
 export async function clashes(em: Em, actor: Actor, tables: Tables): Promise<TableFault[]> {
   const out: TableFault[] = [];
   const where = { program: actor.programId };
-  for (const g of await em.find(Game, {
+  for (const row of await em.find(Game, {
     ...where,
     key: { $in: [...new Set(tables.snaps.map((s) => String(s.game)))] },
   })) {
-    const charting = await em.findOne(Charting, { game: g.id, kind: 'official' });
+    const charting = await em.findOne(Charting, { game: row.id, kind: 'official' });
     if (charting && (await em.count(SnapRow, { charting: charting.id, deletedAt: null })) > 0)
       out.push({
         file: 'snaps.csv',
         row: null,
         column: 'game',
-        value: g.key,
+        value: row.key,
         code: 'key-twice',
         remedy: 'is logged here already; remove its rows from the file',
       });
-    else if (g.closed && !may(actor.roles, 'snap.log-closed'))
+    else if (row.closed && !may(actor.roles, 'snap.log-closed'))
       out.push({
         file: 'snaps.csv',
         row: null,
         column: 'game',
-        value: g.key,
+        value: row.key,
         code: 'role',
         remedy: 'is closed here; a coordinator can reopen it',
       });

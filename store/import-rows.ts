@@ -13,8 +13,8 @@ import type { Actor } from '../core/exchange/types';
 import { insertSnaps, text, type ImportStep } from './import-snaps';
 
 /** "set-up:play-flat:2" → a link. The table has checked the shape. */
-const linksOf = (v: unknown): PlayLink[] =>
-  ((v as readonly string[] | null) ?? []).map((part) => {
+const linksOf = (value: unknown): PlayLink[] =>
+  ((value as readonly string[] | null) ?? []).map((part) => {
     const [kind, play, least, trigger] = part.split(':');
     return { kind: kind as PlayLink['kind'], play: play!, least: Number(least), trigger: trigger ?? null };
   });
@@ -30,24 +30,24 @@ export async function insertTables(
 ): Promise<void> {
   const program = actor.programId;
   const teams = new Map((await tx.find(Team, { program })).map((t) => [t.key, t]));
-  for (const t of tables.teams) {
-    const here = teams.get(String(t.team));
+  for (const row of tables.teams) {
+    const here = teams.get(String(row.team));
     if (here)
       Object.assign(here, {
-        name: String(t.name),
-        nickname: text(t.nickname) ?? here.nickname,
-        place: text(t.place) ?? here.place,
+        name: String(row.name),
+        nickname: text(row.nickname) ?? here.nickname,
+        place: text(row.place) ?? here.place,
       });
     else
       teams.set(
-        String(t.team),
+        String(row.team),
         tx.create(Team, {
           id: randomUUID(),
           program,
-          key: String(t.team),
-          name: String(t.name),
-          nickname: text(t.nickname),
-          place: text(t.place),
+          key: String(row.team),
+          name: String(row.name),
+          nickname: text(row.nickname),
+          place: text(row.place),
         }),
       );
   }
@@ -62,39 +62,39 @@ export async function insertTables(
   for (const g of tables.games) if (g.season !== null && g.season !== undefined) season(g.season as number);
   await tx.flush();
   const players = new Map((await tx.find(Player, { program })).map((x) => [x.key, x]));
-  for (const r of tables.roster) {
-    const key = String(r.player);
+  for (const row of tables.roster) {
+    const key = String(row.player);
     if (!players.has(key))
-      players.set(key, tx.create(Player, { id: randomUUID(), program, key, name: text(r.name) }));
+      players.set(key, tx.create(Player, { id: randomUUID(), program, key, name: text(row.name) }));
   }
   await tx.flush();
   const entries = new Set(
     (await tx.find(RosterEntry, { program })).map((r) => `${r.player}|${r.team}|${r.season}|${r.number}`),
   );
-  for (const r of tables.roster) {
-    const player = players.get(String(r.player))!.id;
-    const team = teams.get(String(r.team))!.id;
-    const of = season(r.season as number).id;
-    if (entries.has(`${player}|${team}|${of}|${String(r.number)}`)) continue;
+  for (const row of tables.roster) {
+    const player = players.get(String(row.player))!.id;
+    const team = teams.get(String(row.team))!.id;
+    const of = season(row.season as number).id;
+    if (entries.has(`${player}|${team}|${of}|${String(row.number)}`)) continue;
     tx.create(RosterEntry, {
       id: randomUUID(),
       program,
       player,
       team,
       season: of,
-      number: String(r.number),
-      letters: text(r.letters),
-      class: text(r.class),
-      height: (r.height as number | null) ?? null,
-      weight: (r.weight as number | null) ?? null,
+      number: String(row.number),
+      letters: text(row.letters),
+      class: text(row.class),
+      height: (row.height as number | null) ?? null,
+      weight: (row.weight as number | null) ?? null,
     });
   }
   const games = new Map((await tx.find(Game, { program })).map((g) => [g.key, g]));
-  for (const g of tables.games) {
-    const key = String(g.game);
+  for (const row of tables.games) {
+    const key = String(row.game);
     if (games.has(key)) continue;
-    const dated = g.date ? Number(String(g.date).slice(0, 4)) : year;
-    const of = (g.season as number | null) ?? (seasons.has(dated) ? dated : year);
+    const dated = row.date ? Number(String(row.date).slice(0, 4)) : year;
+    const of = (row.season as number | null) ?? (seasons.has(dated) ? dated : year);
     games.set(
       key,
       tx.create(Game, {
@@ -102,17 +102,17 @@ export async function insertTables(
         program,
         season: season(of).id,
         key,
-        date: text(g.date),
-        week: (g.week as number | null) ?? null,
-        home: String(g.home),
-        away: String(g.away),
-        level: (g.level as LevelKey | null) ?? level,
-        phase: g.phase as 'regular',
-        surface: text(g.surface),
-        weather: text(g.weather),
-        wind: text(g.wind),
-        source: text(g.source),
-        closed: g.closed === true,
+        date: text(row.date),
+        week: (row.week as number | null) ?? null,
+        home: String(row.home),
+        away: String(row.away),
+        level: (row.level as LevelKey | null) ?? level,
+        phase: row.phase as 'regular',
+        surface: text(row.surface),
+        weather: text(row.weather),
+        wind: text(row.wind),
+        source: text(row.source),
+        closed: row.closed === true,
       }),
     );
   }
@@ -143,58 +143,58 @@ export async function insertTables(
     { tags: tables.tags, progress },
   );
   const plays = new Map((await tx.find(PlayRow, { program })).map((x) => [x.key, x.id]));
-  for (const p of tables.plays) {
+  for (const row of tables.plays) {
     const id = randomUUID();
-    plays.set(String(p.play), id);
+    plays.set(String(row.play), id);
     tx.create(PlayRow, {
       id,
       program,
-      key: String(p.play),
-      name: String(p.name),
-      kind: String(p.kind),
-      personnel: text(p.personnel),
-      formation: text(p.formation),
-      formationSide: text(p.formation_side),
-      backfield: text(p.backfield),
-      links: linksOf(p.links),
-      motion: text(p.motion),
-      motionBy: text(p.motion_by),
-      concept: String(p.concept),
-      conceptWeak: text(p.concept_weak),
-      direction: text(p.direction),
+      key: String(row.play),
+      name: String(row.name),
+      kind: String(row.kind),
+      personnel: text(row.personnel),
+      formation: text(row.formation),
+      formationSide: text(row.formation_side),
+      backfield: text(row.backfield),
+      links: linksOf(row.links),
+      motion: text(row.motion),
+      motionBy: text(row.motion_by),
+      concept: String(row.concept),
+      conceptWeak: text(row.concept_weak),
+      direction: text(row.direction),
       provenance: {},
     });
   }
   if (tables.plays.length > 0) await touchScope(tx, program, PLAYS_SCOPE);
   const byName = new Map((await tx.find(Member, { program })).map((m) => [m.name, m.id]));
   const sheets = new Map<string, string>();
-  for (const s of tables.sheets) {
+  for (const row of tables.sheets) {
     const id = randomUUID();
-    sheets.set(String(s.sheet), id);
+    sheets.set(String(row.sheet), id);
     // A locker who is no member here: the one who imports holds the lock.
     tx.create(CallSheet, {
       id,
       program,
-      key: String(s.sheet),
-      name: String(s.name),
-      opponent: String(s.opponent),
-      lockedBy: s.locked_by === null ? null : (byName.get(String(s.locked_by)) ?? actor.memberId),
+      key: String(row.sheet),
+      name: String(row.name),
+      opponent: String(row.opponent),
+      lockedBy: row.locked_by === null ? null : (byName.get(String(row.locked_by)) ?? actor.memberId),
       createdAt: now,
       provenance: {},
     });
   }
   await tx.flush();
-  for (const c of tables.calls)
+  for (const row of tables.calls)
     tx.create(CallRow, {
       id: randomUUID(),
       program,
-      sheet: sheets.get(String(c.sheet))!,
-      key: String(c.call),
-      section: String(c.section),
-      order: c.order as number,
-      play: plays.get(String(c.play))!,
-      hash: text(c.hash),
-      note: text(c.note),
+      sheet: sheets.get(String(row.sheet))!,
+      key: String(row.call),
+      section: String(row.section),
+      order: row.order as number,
+      play: plays.get(String(row.play))!,
+      hash: text(row.hash),
+      note: text(row.note),
       provenance: {},
     });
   await tx.flush();

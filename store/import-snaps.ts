@@ -40,11 +40,11 @@ export async function insertSnaps(
 ): Promise<void> {
   const writer = { id: actor.memberId, name: actor.name, at: now };
   const tagsOf = new Map<string, Row[]>();
-  for (const t of extras.tags ?? []) {
-    const key = `${String(t.game)}\u0000${String(t.snap_id)}`;
+  for (const row of extras.tags ?? []) {
+    const key = `${String(row.game)}\u0000${String(row.snap_id)}`;
     const list = tagsOf.get(key);
-    if (list) list.push(t);
-    else tagsOf.set(key, [t]);
+    if (list) list.push(row);
+    else tagsOf.set(key, [row]);
   }
   const chartings = new Map<string, { id: string; revision: number }>();
   for (const game of new Set(snaps.map((s) => s.game))) {
@@ -101,20 +101,20 @@ function withoutCarried(snap: Snap, tags: readonly Row[]): Snap {
 /** Who set which field, as the package says; members of another database keep their name. */
 function tagged(snap: Snap, tags: readonly Row[]): Record<string, FieldProvenance> {
   const out: Record<string, FieldProvenance> = {};
-  for (const t of tags) {
-    if (t.kind !== 'set') continue;
-    for (const column of t.columns as string[]) {
+  for (const row of tags) {
+    if (row.kind !== 'set') continue;
+    for (const column of row.columns as string[]) {
       const field = fieldOfColumn(column);
       if (field !== 'snapId' && !Object.hasOwn(SNAP_FIELDS, field)) continue;
-      const by = { id: '', name: text(t.by) ?? '', at: new Date(String(t.at ?? 0)) };
+      const by = { id: '', name: text(row.by) ?? '', at: new Date(String(row.at ?? 0)) };
       out[field] = {
         ...provenanceOf(
           snap[field as SnapFact],
           by,
-          (t.version as number | null) ?? 1,
-          (t.sure as Sureness | null) ?? 'sure',
+          (row.version as number | null) ?? 1,
+          (row.sure as Sureness | null) ?? 'sure',
         ),
-        at: text(t.at) ?? '',
+        at: text(row.at) ?? '',
       };
     }
   }

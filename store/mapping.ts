@@ -61,7 +61,7 @@ export interface Writer {
 export const provenanceOf = (
   value: unknown,
   writer: Writer,
-  v: number,
+  version: number,
   sure: FieldProvenance['sure'],
 ): FieldProvenance => ({
   state: stateOf(value),
@@ -69,7 +69,7 @@ export const provenanceOf = (
   name: writer.name,
   at: writer.at.toISOString(),
   sure,
-  v,
+  v: version,
 });
 
 /** A new row's columns and the provenance that says more than "set with the row". */

@@ -23,35 +23,35 @@ interface Hub {
 const hub = (): Hub => keptInProcess('news', () => ({ readers: new Set(), client: null, timer: null }));
 const AGAIN_MS = 1000;
 
-async function connect(h: Hub): Promise<void> {
-  if (h.client || h.readers.size === 0) return;
+async function connect(hub: Hub): Promise<void> {
+  if (hub.client || hub.readers.size === 0) return;
   const client = new Client({
     connectionString: databaseUrl(),
     connectionTimeoutMillis: 5000,
     keepAlive: true,
   });
-  h.client = client;
+  hub.client = client;
   const lost = (): void => {
-    if (h.client !== client) return;
-    h.client = null;
+    if (hub.client !== client) return;
+    hub.client = null;
     client.end().catch(() => undefined);
-    for (const r of h.readers) r.live(false);
-    if (h.readers.size > 0)
-      h.timer ??= setTimeout(() => {
-        h.timer = null;
-        void connect(h);
+    for (const r of hub.readers) r.live(false);
+    if (hub.readers.size > 0)
+      hub.timer ??= setTimeout(() => {
+        hub.timer = null;
+        void connect(hub);
       }, AGAIN_MS);
   };
   client.on('error', lost);
   client.on('end', lost);
   client.on('notification', (n) => {
     const news = JSON.parse(n.payload ?? '{}') as News;
-    for (const r of h.readers) if (r.program === news.program) r.take(news);
+    for (const r of hub.readers) if (r.program === news.program) r.take(news);
   });
   try {
     await client.connect();
     await client.query(`listen ${CHANNEL}`);
-    for (const r of h.readers) r.live(true);
+    for (const r of hub.readers) r.live(true);
   } catch {
     lost();
   }
@@ -59,14 +59,14 @@ async function connect(h: Hub): Promise<void> {
 
 /** Notices of one program; gives the way to stop. */
 export function readNews(reader: Reader): () => void {
-  const h = hub();
-  h.readers.add(reader);
-  void connect(h);
+  const open = hub();
+  open.readers.add(reader);
+  void connect(open);
   return () => {
-    h.readers.delete(reader);
-    if (h.readers.size > 0 || !h.client) return;
-    const { client } = h;
-    h.client = null;
+    open.readers.delete(reader);
+    if (open.readers.size > 0 || !open.client) return;
+    const { client } = open;
+    open.client = null;
     client.end().catch(() => undefined);
   };
 }

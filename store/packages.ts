@@ -42,34 +42,34 @@ export async function exportTables(actor: Actor): Promise<Exported> {
   tables.teams = teams.map((t) => ({ team: t.key, name: t.name, nickname: t.nickname, place: t.place }));
   const seasons = new Map((await em.find(Season, where)).map((s) => [s.id, s.year]));
   const games = await em.find(Game, where, { orderBy: { key: 'asc' } });
-  tables.games = games.map((g) => ({
-    game: g.key,
-    date: g.date,
-    home: g.home,
-    away: g.away,
-    level: g.level,
-    phase: g.phase,
-    week: g.week,
-    season: seasons.get(g.season)!,
-    closed: g.closed,
-    surface: g.surface,
-    weather: g.weather,
-    wind: g.wind,
-    source: g.source,
+  tables.games = games.map((row) => ({
+    game: row.key,
+    date: row.date,
+    home: row.home,
+    away: row.away,
+    level: row.level,
+    phase: row.phase,
+    week: row.week,
+    season: seasons.get(row.season)!,
+    closed: row.closed,
+    surface: row.surface,
+    weather: row.weather,
+    wind: row.wind,
+    source: row.source,
   }));
   const players = new Map((await em.find(Player, where)).map((p) => [p.id, p]));
   const teamKey = new Map(teams.map((t) => [t.id, t.key]));
   tables.roster = (await em.find(RosterEntry, where))
-    .map((r): Row => ({
-      player: players.get(r.player)!.key,
-      name: players.get(r.player)!.name ?? null,
-      team: teamKey.get(r.team)!,
-      season: seasons.get(r.season)!,
-      number: r.number,
-      letters: r.letters ?? null,
-      class: r.class ?? null,
-      height: r.height ?? null,
-      weight: r.weight ?? null,
+    .map((row): Row => ({
+      player: players.get(row.player)!.key,
+      name: players.get(row.player)!.name ?? null,
+      team: teamKey.get(row.team)!,
+      season: seasons.get(row.season)!,
+      number: row.number,
+      letters: row.letters ?? null,
+      class: row.class ?? null,
+      height: row.height ?? null,
+      weight: row.weight ?? null,
     }))
     .sort(
       (a, b) =>
@@ -107,38 +107,38 @@ export async function exportTables(actor: Actor): Promise<Exported> {
     }
   }
   const plays = await em.find(PlayRow, where, { orderBy: { key: 'asc' } });
-  tables.plays = plays.map((p) => ({
-    play: p.key,
-    name: p.name,
-    kind: p.kind,
-    personnel: p.personnel,
-    formation: p.formation,
-    formation_side: p.formationSide,
-    backfield: p.backfield ?? null,
-    motion: p.motion,
-    motion_by: p.motionBy,
-    concept: p.concept,
-    concept_weak: p.conceptWeak,
-    direction: p.direction,
-    links: p.links.map((l) => [l.kind, l.play, l.least, l.trigger].filter((x) => x !== null).join(':')),
+  tables.plays = plays.map((row) => ({
+    play: row.key,
+    name: row.name,
+    kind: row.kind,
+    personnel: row.personnel,
+    formation: row.formation,
+    formation_side: row.formationSide,
+    backfield: row.backfield ?? null,
+    motion: row.motion,
+    motion_by: row.motionBy,
+    concept: row.concept,
+    concept_weak: row.conceptWeak,
+    direction: row.direction,
+    links: row.links.map((l) => [l.kind, l.play, l.least, l.trigger].filter((x) => x !== null).join(':')),
   }));
   const sheets = await em.find(CallSheet, where, { orderBy: { key: 'asc' } });
-  tables.sheets = sheets.map((s) => ({
-    sheet: s.key,
-    name: s.name,
-    opponent: s.opponent,
-    locked_by: s.lockedBy ? (names.get(s.lockedBy) ?? null) : null,
+  tables.sheets = sheets.map((row) => ({
+    sheet: row.key,
+    name: row.name,
+    opponent: row.opponent,
+    locked_by: row.lockedBy ? (names.get(row.lockedBy) ?? null) : null,
   }));
   const playKey = new Map(plays.map((p) => [p.id, p.key]));
   const sheetKey = new Map(sheets.map((s) => [s.id, s.key]));
-  tables.calls = (await em.find(CallRow, where, { orderBy: { key: 'asc' } })).map((c) => ({
-    call: c.key,
-    sheet: sheetKey.get(c.sheet)!,
-    section: c.section,
-    order: c.order,
-    play: playKey.get(c.play)!,
-    hash: c.hash,
-    note: c.note,
+  tables.calls = (await em.find(CallRow, where, { orderBy: { key: 'asc' } })).map((row) => ({
+    call: row.key,
+    sheet: sheetKey.get(row.sheet)!,
+    section: row.section,
+    order: row.order,
+    play: playKey.get(row.play)!,
+    hash: row.hash,
+    note: row.note,
   }));
   return {
     tables,
@@ -198,7 +198,8 @@ function tagRows(
     if (group) group.columns.push(columnOf(field));
     else groups.set(key, { from, columns: [columnOf(field)] });
   }
-  for (const [, g] of [...groups].sort(([a], [b]) => order(a, b))) out.push(row(g.columns, 'set', g.from));
+  for (const [, group] of [...groups].sort(([a], [b]) => order(a, b)))
+    out.push(row(group.columns, 'set', group.from));
   return out;
 }
 

@@ -53,13 +53,13 @@ export async function loadSheet(actor: Actor, key: string): Promise<SheetDetail>
   const plays = new Map((await em.find(PlayRow, { program: actor.programId })).map((p) => [p.id, cardOf(p)]));
   return {
     ...(await infoOf(em, sheet)),
-    list: calls.map((c): SheetCall => ({
-      id: c.key,
-      section: c.section,
-      order: c.order,
-      play: plays.get(c.play)!,
-      hash: c.hash === 'L' || c.hash === 'M' || c.hash === 'R' ? c.hash : null,
-      note: c.note ?? null,
+    list: calls.map((call): SheetCall => ({
+      id: call.key,
+      section: call.section,
+      order: call.order,
+      play: plays.get(call.play)!,
+      hash: call.hash === 'L' || call.hash === 'M' || call.hash === 'R' ? call.hash : null,
+      note: call.note ?? null,
     })),
   };
 }
@@ -82,17 +82,17 @@ export async function copySheet(actor: Actor, sheetKey: string, now: Date): Prom
       provenance: {},
     });
     await tx.flush();
-    for (const c of await tx.find(CallRow, { sheet: from.id }))
+    for (const call of await tx.find(CallRow, { sheet: from.id }))
       tx.create(CallRow, {
         id: randomUUID(),
         program: actor.programId,
         sheet: id,
         key: randomUUID(),
-        section: c.section,
-        order: c.order,
-        play: c.play,
-        hash: c.hash ?? null,
-        note: c.note ?? null,
+        section: call.section,
+        order: call.order,
+        play: call.play,
+        hash: call.hash ?? null,
+        note: call.note ?? null,
         provenance: {},
       });
     await tx.flush();

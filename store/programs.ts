@@ -112,17 +112,17 @@ export async function insertProgram(
     place: null,
   });
   tx.create(Season, { id: randomUUID(), program: programId, year: input.season });
-  DEFAULT_BOOK.terms.forEach((t, position) =>
+  DEFAULT_BOOK.terms.forEach((term, position) =>
     tx.create(BookTerm, {
       id: randomUUID(),
       program: programId,
-      key: t.id,
-      kind: t.kind,
-      word: t.word,
-      aliases: [...t.aliases],
-      value: t.value ?? null,
-      spots: t.spots ?? null,
-      definition: t.definition ?? null,
+      key: term.id,
+      kind: term.kind,
+      word: term.word,
+      aliases: [...term.aliases],
+      value: term.value ?? null,
+      spots: term.spots ?? null,
+      definition: term.definition ?? null,
       notes: null,
       position,
       provenance: {},

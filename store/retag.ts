@@ -32,8 +32,8 @@ export async function announceGames(tx: Em, actor: Actor, changeId: string): Pro
     'select distinct g.key, c.revision from game g join charting c on c.game_id = g.id join snap s on s.charting_id = c.id join book_change_snap b on b.snap_id = s.id where b.change_id = ?',
     [changeId],
   )) as { key: string; revision: number }[];
-  for (const g of games)
-    await announce(tx, { program: actor.programId, scope: gameScope(g.key), revision: g.revision });
+  for (const game of games)
+    await announce(tx, { program: actor.programId, scope: gameScope(game.key), revision: game.revision });
 }
 
 /** SQL: the snap `s` says the word (one parameter) in this field. */

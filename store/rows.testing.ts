@@ -54,20 +54,24 @@ export type SnapChange =
   | { op: 'patch'; snapId: string; fields: Record<string, { value: unknown; version: Over }> }
   | { op: 'delete' | 'restore'; snapId: string };
 
-export const snapOperation = (c: SnapChange): Promise<Operation> =>
+export const snapOperation = (snapChange: SnapChange): Promise<Operation> =>
   operation(
     'snap',
-    c.snapId,
-    c.op === 'put'
-      ? { do: 'put', fields: c.fields, after: c.after === undefined ? END : c.after }
-      : c.op === 'patch'
+    snapChange.snapId,
+    snapChange.op === 'put'
+      ? {
+          do: 'put',
+          fields: snapChange.fields,
+          after: snapChange.after === undefined ? END : snapChange.after,
+        }
+      : snapChange.op === 'patch'
         ? {
             do: 'patch',
             fields: Object.fromEntries(
-              Object.entries(c.fields).map(([f, p]) => [f, { value: p.value, over: p.version }]),
+              Object.entries(snapChange.fields).map(([f, p]) => [f, { value: p.value, over: p.version }]),
             ),
           }
-        : { do: c.op },
+        : { do: snapChange.op },
   );
 
 /** Answers of the changes of a game, refusals among them. */

@@ -195,12 +195,12 @@ export async function listSessions(
     await openEm()
   ).find(Session, { member: actor.memberId, expiresAt: { $gt: now } }, { orderBy: { createdAt: 'desc' } });
   const mine = token ? tokenHash(token) : '';
-  return rows.map((r) => ({
-    id: r.tokenHash.slice(0, 16),
-    since: r.createdAt.toISOString(),
-    seen: (r.seenAt ?? r.createdAt).toISOString(),
-    agent: r.agent ?? null,
-    current: r.tokenHash === mine,
+  return rows.map((loaded) => ({
+    id: loaded.tokenHash.slice(0, 16),
+    since: loaded.createdAt.toISOString(),
+    seen: (loaded.seenAt ?? loaded.createdAt).toISOString(),
+    agent: loaded.agent ?? null,
+    current: loaded.tokenHash === mine,
   }));
 }
 

@@ -339,59 +339,6 @@ describe('two at one game', () => {
   });
 });
 
-describe('taking a game out', () => {
-  const sample = async (game: string) => {
-    const taken = new Set((await games.listTeams(ours)).map((t) => t.key));
-    return imports.importFiles(ours, sampleGame({ game, season: 2026, taken }), NOW);
-  };
-  const rowsOf = async (table: string): Promise<number> =>
-    (
-      (await (
-        await openEm()
-      ).execute(`select count(*)::int as n from ${table} where program_id = ?`, [ours.programId])) as {
-        n: number;
-      }[]
-    )[0]!.n;
-
-  it('takes one without a snap, for a coordinator; one with snaps only closes', async () => {
-    const key = await newGame(ours);
-    await expect(games.removeGame({ ...ours, roles: ['charter'] }, key, NOW)).rejects.toBeInstanceOf(Refused);
-    await games.removeGame(ours, key, NOW);
-    await expect(games.findGame(ours, key)).rejects.toBeInstanceOf(NotFound);
-    expect((await games.listTeams(ours)).map((t) => t.key)).toContain('CCC');
-    const kept = await newGame(ours);
-    await rows.saveSnaps(ours, kept, [put('s1', 1, { gain: 4 })]);
-    await rows.saveSnaps(ours, kept, [{ op: 'delete', snapId: 's1' }]);
-    await expect(games.removeGame(ours, kept, NOW)).rejects.toThrow(/close it instead/);
-    expect((await games.findGame(ours, kept)).snaps).toBe(0);
-  });
-  it('takes the sample game with its snaps and teams, though merged since; all else is as it was', async () => {
-    const before = await Promise.all(['game', 'snap', 'charting', 'team'].map(rowsOf));
-    expect((await sample('sample-a')).faults).toEqual([]);
-    expect((await games.findGame(ours, 'sample-a')).sample).toBe(true);
-    await rows.saveSnaps(ours, 'sample-a', [put('mine', 1, { gain: 4 })]);
-    const terms = (await book.loadBook(ours)).terms;
-    const [keep, drop] = ['stick', 'snag'].map((w) => terms.find((t) => t.word === w)!.id);
-    const merged = await bookChanges.mergeTerms(ours, keep!, drop!, NOW);
-    expect(merged.snaps).toBeGreaterThan(0);
-    await games.removeGame(ours, 'sample-a', NOW);
-    expect(await Promise.all(['game', 'snap', 'charting', 'team'].map(rowsOf))).toEqual(before);
-    expect(await rows.saveSnaps(ours, 'sample-a', [put('late', 1, {})])).toMatchObject([
-      { status: 'refused', code: 'gone' },
-    ]);
-  });
-  it('leaves a team of the sample game that the week names', async () => {
-    await sample('sample-b');
-    const { home, away } = await games.findGame(ours, 'sample-b');
-    const { settings } = await programs.programOf(ours);
-    await programs.setWeek(ours, { week: settings.week, opponent: home });
-    await games.removeGame(ours, 'sample-b', NOW);
-    const left = (await games.listTeams(ours)).map((t) => t.key);
-    expect([left.includes(home), left.includes(away)]).toEqual([true, false]);
-    await programs.setWeek(ours, settings);
-  });
-});
-
 describe('nothing crosses programs', () => {
   it('neither reads nor writes a row of another program', async () => {
     const key = await newGame(theirs);
@@ -1079,5 +1026,58 @@ describe('packages', () => {
     expect(outcome.imported).toBe(false);
     expect(outcome.faults).toEqual(['snaps.csv, row 3, column down: “9” is not a whole number from 1 to 4']);
     await expect(games.findGame(ours, '2026-fault')).rejects.toBeInstanceOf(NotFound);
+  });
+});
+
+describe('taking a game out', () => {
+  const sample = async (game: string) => {
+    const taken = new Set((await games.listTeams(ours)).map((t) => t.key));
+    return imports.importFiles(ours, sampleGame({ game, season: 2026, taken }), NOW);
+  };
+  const rowsOf = async (table: string): Promise<number> =>
+    (
+      (await (
+        await openEm()
+      ).execute(`select count(*)::int as n from ${table} where program_id = ?`, [ours.programId])) as {
+        n: number;
+      }[]
+    )[0]!.n;
+
+  it('takes one without a snap, for a coordinator; one with snaps only closes', async () => {
+    const key = await newGame(ours);
+    await expect(games.removeGame({ ...ours, roles: ['charter'] }, key, NOW)).rejects.toBeInstanceOf(Refused);
+    await games.removeGame(ours, key, NOW);
+    await expect(games.findGame(ours, key)).rejects.toBeInstanceOf(NotFound);
+    expect((await games.listTeams(ours)).map((t) => t.key)).toContain('CCC');
+    const kept = await newGame(ours);
+    await rows.saveSnaps(ours, kept, [put('s1', 1, { gain: 4 })]);
+    await rows.saveSnaps(ours, kept, [{ op: 'delete', snapId: 's1' }]);
+    await expect(games.removeGame(ours, kept, NOW)).rejects.toThrow(/close it instead/);
+    expect((await games.findGame(ours, kept)).snaps).toBe(0);
+  });
+  it('takes the sample game with its snaps and teams, though merged since; all else is as it was', async () => {
+    const before = await Promise.all(['game', 'snap', 'charting', 'team'].map(rowsOf));
+    expect((await sample('sample-a')).faults).toEqual([]);
+    expect((await games.findGame(ours, 'sample-a')).sample).toBe(true);
+    await rows.saveSnaps(ours, 'sample-a', [put('mine', 1, { gain: 4 })]);
+    const terms = (await book.loadBook(ours)).terms;
+    const [keep, drop] = ['stick', 'snag'].map((w) => terms.find((t) => t.word === w)!.id);
+    const merged = await bookChanges.mergeTerms(ours, keep!, drop!, NOW);
+    expect(merged.snaps).toBeGreaterThan(0);
+    await games.removeGame(ours, 'sample-a', NOW);
+    expect(await Promise.all(['game', 'snap', 'charting', 'team'].map(rowsOf))).toEqual(before);
+    expect(await rows.saveSnaps(ours, 'sample-a', [put('late', 1, {})])).toMatchObject([
+      { status: 'refused', code: 'gone' },
+    ]);
+  });
+  it('leaves a team of the sample game that the week names', async () => {
+    await sample('sample-b');
+    const { home, away } = await games.findGame(ours, 'sample-b');
+    const { settings } = await programs.programOf(ours);
+    await programs.setWeek(ours, { week: settings.week, opponent: home });
+    await games.removeGame(ours, 'sample-b', NOW);
+    const left = (await games.listTeams(ours)).map((t) => t.key);
+    expect([left.includes(home), left.includes(away)]).toEqual([true, false]);
+    await programs.setWeek(ours, settings);
   });
 });

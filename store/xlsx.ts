@@ -51,8 +51,8 @@ export async function readWorkbook(name: string, bytes: Uint8Array, room: number
       for await (const row of sheet) {
         if (rows.length > LIMITS.xlsxRows) return tooMuch(`has more than ${LIMITS.xlsxRows} rows in a sheet`);
         const cells: string[] = [];
-        for (let c = 1; c <= Math.min(row.cellCount, LIMITS.columns + 1); c++) {
-          const text = cellText(row.getCell(c).value);
+        for (let column = 1; column <= Math.min(row.cellCount, LIMITS.columns + 1); column++) {
+          const text = cellText(row.getCell(column).value);
           left -= text.length + 1;
           cells.push(text);
         }
@@ -85,8 +85,8 @@ export async function writeWorkbook(tables: Tables): Promise<Uint8Array> {
     sheet.addRow(columns.map(([c]) => c));
     for (const row of tables[name])
       sheet.addRow(
-        columns.map(([c, spec]) => {
-          const text = armCell(spec.kind, writeText(spec, row[c]));
+        columns.map(([cell, spec]) => {
+          const text = armCell(spec.kind, writeText(spec, row[cell]));
           if (text === '') return null;
           return spec.kind === 'integer' && !spec.tag ? Number(text) : text;
         }),

@@ -56,11 +56,11 @@ export function FirstSteps({ game, opponent, addSample }: FirstStepsProps) {
         <h2>First steps</h2>
       </header>
       <ol className="todo steps">
-        {steps.map((s) => (
-          <li key={s.title} className={s.done ? 'quiet' : undefined}>
-            <span aria-hidden="true">{s.done ? '✓ ' : ''}</span>
-            <strong>{s.title}</strong> {s.what}
-            {s.done && <span className="hide"> (done)</span>}
+        {steps.map((step) => (
+          <li key={step.title} className={step.done ? 'quiet' : undefined}>
+            <span aria-hidden="true">{step.done ? '✓ ' : ''}</span>
+            <strong>{step.title}</strong> {step.what}
+            {step.done && <span className="hide"> (done)</span>}
           </li>
         ))}
       </ol>

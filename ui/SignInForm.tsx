@@ -42,12 +42,12 @@ export function SignInForm({ enter, enterDemo, demo }: SignInFormProps) {
           )}
           <p className="small quiet">An invented league. Come in as</p>
           <ul className="todo">
-            {demo.map((m) => (
-              <li key={m.id}>
+            {demo.map((member) => (
+              <li key={member.id}>
                 <form action={demoAction}>
-                  <input type="hidden" name="member" value={m.id} />
+                  <input type="hidden" name="member" value={member.id} />
                   <Button type="submit" variant="outlined" fullWidth>
-                    {m.name}, {m.roles.join(' and ')}
+                    {member.name}, {member.roles.join(' and ')}
                   </Button>
                 </form>
               </li>

@@ -40,8 +40,8 @@ export function startChild(
   const timer = setTimeout(stop, LIMITS.seconds * 1000);
   signal.addEventListener('abort', stop, { once: true });
   child.stdout.on('data', hear);
-  child.stderr.on('data', (d: Buffer) => {
-    said = (said + d.toString()).slice(-4000);
+  child.stderr.on('data', (buffer: Buffer) => {
+    said = (said + buffer.toString()).slice(-4000);
   });
   child.stdin.on('error', () => undefined);
   child.stdin.end(JSON.stringify(request));

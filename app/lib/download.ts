@@ -32,8 +32,8 @@ export async function exportInChild(
       'export',
       { actor, as, now: now.toISOString(), to: file },
       signal,
-      (d) => {
-        said += d.toString();
+      (buffer) => {
+        said += buffer.toString();
       },
     ).ended;
     if (said !== '') {

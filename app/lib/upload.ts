@@ -42,8 +42,8 @@ export async function receive(request: Request): Promise<Upload> {
     form.on('file', (_field, stream, info) => {
       const to = path.join(folder, String(files.length));
       files.push({ name: path.basename(info.filename || 'file').slice(0, 200), path: to });
-      stream.on('data', (d: Buffer) => {
-        total += d.length;
+      stream.on('data', (buffer: Buffer) => {
+        total += buffer.length;
         if (total > LIMITS.uploadBytes) form.destroy(tooLarge());
       });
       stream.on('limit', () => form.destroy(tooLarge()));

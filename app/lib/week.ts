@@ -35,24 +35,27 @@ export async function walkedGames(
   return Promise.all(
     all
       .filter((g) => wanted(g.info))
-      .map(async (g) => ({
-        game: g.info,
-        ...(await kept.get(`${g.info.id} ${g.stamp} ${g.info.level} ${settings}`, async () => {
-          const rows = walkGame(await snapsOf(actor, g), profiles[g.info.level], {
-            buckets: rules.buckets,
-            zones: rules.zones,
-          });
-          return { rows, findings: checkRows(rows) };
-        })),
+      .map(async (stampedGame) => ({
+        game: stampedGame.info,
+        ...(await kept.get(
+          `${stampedGame.info.id} ${stampedGame.stamp} ${stampedGame.info.level} ${settings}`,
+          async () => {
+            const rows = walkGame(await snapsOf(actor, stampedGame), profiles[stampedGame.info.level], {
+              buckets: rules.buckets,
+              zones: rules.zones,
+            });
+            return { rows, findings: checkRows(rows) };
+          },
+        )),
       })),
   );
 }
 
 /** Where a game's log stands: "ends in the 4th quarter", "stops in the 2nd quarter, 3:12". */
-export function logState(w: WalkedGame): 'empty' | 'partial' | 'whole' {
-  const last = w.rows[w.rows.length - 1];
+export function logState(walkedGame: WalkedGame): 'empty' | 'partial' | 'whole' {
+  const last = walkedGame.rows[walkedGame.rows.length - 1];
   if (!last) return 'empty';
-  if (w.game.closed) return 'whole';
+  if (walkedGame.game.closed) return 'whole';
   const { quarter, clock } = last.before;
   return quarter !== null && quarter >= 4 && (clock === null || clock <= 60) ? 'whole' : 'partial';
 }

@@ -47,16 +47,23 @@ export interface Assignment {
 
 /** The men of a presentation at the snap. */
 export function presentedMen(
-  p: Presentation,
+  presentation: Presentation,
   profile: LevelProfile,
 ): { readonly men: Man[]; readonly set: Man[] } {
-  const set = lineUp(p.formation, p.side, p.backfield, shapeOf(profile.players));
+  const set = lineUp(
+    presentation.formation,
+    presentation.side,
+    presentation.backfield,
+    shapeOf(profile.players),
+  );
   return {
     set,
     men: atSnap(
       set,
-      p.motionBy,
-      p.motionBy === null ? null : motionPath(set, p.motionBy, p.motion, p.motionSide),
+      presentation.motionBy,
+      presentation.motionBy === null
+        ? null
+        : motionPath(set, presentation.motionBy, presentation.motion, presentation.motionSide),
     ),
   };
 }
@@ -64,7 +71,7 @@ export function presentedMen(
 /** Which body plays which role of a run to a side. */
 function rolesOf(
   men: readonly Man[],
-  s: Structure,
+  structure: Structure,
   to: Side,
   def: RunDef,
   mover: string | null,
@@ -73,19 +80,19 @@ function rolesOf(
   const roles = new Map<string, RunRole>();
   const line = men.filter((m) => m.role === 'line').sort((a, b) => (b.x - a.x) * sign);
   const center = line.findIndex((m) => m.letter === 'C');
-  line.forEach((m, i) => {
+  line.forEach((man, i) => {
     const off = i - center;
-    roles.set(m.letter, off === 0 ? 'C' : off === -1 ? 'PG' : off <= -2 ? 'PT' : off === 1 ? 'BG' : 'BT');
+    roles.set(man.letter, off === 0 ? 'C' : off === -1 ? 'PG' : off <= -2 ? 'PT' : off === 1 ? 'BG' : 'BT');
   });
   for (const side of ['L', 'R'] as const) {
-    const half = sideStructure(s, side);
+    const half = sideStructure(structure, side);
     const near = side === to;
     for (const m of half.attached) roles.set(m.letter, m.onLine ? (near ? 'PY' : 'BY') : near ? 'PW' : 'BW');
     half.receivers
       .filter((m) => !half.attached.includes(m))
       .forEach((m, i) => roles.set(m.letter, `${near ? 'P' : 'B'}${Math.min(3, i + 1)}` as RunRole));
   }
-  const backs = [...s.backfield.backs];
+  const backs = [...structure.backfield.backs];
   const quarterback = men.find((m) => m.role === 'quarterback');
   if (quarterback) roles.set(quarterback.letter, 'Q');
   const ball =
@@ -97,8 +104,8 @@ function rolesOf(
           ? quarterback
           : def.carrier === 'mover'
             ? men.find((m) => m.letter === mover && m.role === 'eligible')
-            : sideStructure(s, otherSide(to)).receivers.find(
-                (m) => !sideStructure(s, otherSide(to)).attached.includes(m),
+            : sideStructure(structure, otherSide(to)).receivers.find(
+                (m) => !sideStructure(structure, otherSide(to)).attached.includes(m),
               );
   for (const b of backs) if (b !== ball) roles.set(b.letter, 'LEAD');
   if (ball) roles.set(ball.letter, 'BALL');
@@ -108,35 +115,35 @@ function rolesOf(
 /** Puts bodies on the roles of a run. */
 export function assignRun(
   def: RunDef,
-  p: Presentation,
+  presentation: Presentation,
   to: Side,
   profile: LevelProfile,
   order?: readonly StrengthRule[],
 ): Assignment {
-  const { men } = presentedMen(p, profile);
+  const { men } = presentedMen(presentation, profile);
   const s = structure(men, null, order);
-  const roles = rolesOf(men, s, to, def, p.motionBy);
+  const roles = rolesOf(men, s, to, def, presentation.motionBy);
   const jobs = new Map<string, Job>();
   const missing: Job[] = [];
   let carrier: string | null = null;
-  for (const m of men) {
-    const role = roles.get(m.letter);
+  for (const man of men) {
+    const role = roles.get(man.letter);
     if (!role) continue;
-    if (role === 'BALL') carrier = m.letter;
-    jobs.set(m.letter, def.jobs[role] ?? BASE_JOBS[def.blocking][role] ?? BASE_REST[role] ?? 'stalk');
+    if (role === 'BALL') carrier = man.letter;
+    jobs.set(man.letter, def.jobs[role] ?? BASE_JOBS[def.blocking][role] ?? BASE_REST[role] ?? 'stalk');
   }
   // The quarterback who carries has nobody to give to: the back leads, the quarterback keeps.
   if (def.carrier === 'quarterback' && carrier !== null) jobs.set(carrier, def.jobs.Q ?? 'keep');
   if (carrier === null) missing.push('carry');
   const flexed = new Set<string>();
-  for (const f of def.flex) {
-    const letter = f.by
+  for (const fact of def.flex) {
+    const letter = fact.by
       .map((r) => men.find((m) => roles.get(m.letter) === r && !flexed.has(m.letter))?.letter)
       .find((l) => l !== undefined);
-    if (letter === undefined) missing.push(f.job);
+    if (letter === undefined) missing.push(fact.job);
     else {
       flexed.add(letter);
-      jobs.set(letter, f.job);
+      jobs.set(letter, fact.job);
     }
   }
   return { men, structure: s, jobs, roles, missing, carrier };
@@ -145,17 +152,17 @@ export function assignRun(
 /** Puts bodies on the routes of a pass: receivers by number, the back to his route, the line to protect. */
 export function assignPass(
   def: PassDef,
-  p: Presentation,
+  presentation: Presentation,
   profile: LevelProfile,
   order?: readonly StrengthRule[],
 ): Assignment {
-  const { men } = presentedMen(p, profile);
+  const { men } = presentedMen(presentation, profile);
   const s = structure(men, null, order);
-  const strong: Side = s.strength ?? p.side ?? 'R';
+  const strong: Side = s.strength ?? presentation.side ?? 'R';
   const jobs = new Map<string, Job | Route>();
   const missing: Job[] = [];
-  for (const m of men)
-    if (m.role === 'line') jobs.set(m.letter, profile.players === 11 ? 'pass set' : 'release');
+  for (const man of men)
+    if (man.role === 'line') jobs.set(man.letter, profile.players === 11 ? 'pass set' : 'release');
   const backs = [...s.backfield.backs];
   for (const side of ['L', 'R'] as const) {
     const routes = side === strong ? def.strong : def.weak;
@@ -172,8 +179,9 @@ export function assignPass(
     }
   }
   for (const b of backs) jobs.set(b.letter, b === backs[0] ? def.back : 'block');
-  const q = men.find((m) => m.role === 'quarterback');
-  if (q) jobs.set(q.letter, def.type === 'boot' || def.type === 'sprint' ? 'keep' : 'fake');
+  const quarterback = men.find((m) => m.role === 'quarterback');
+  if (quarterback)
+    jobs.set(quarterback.letter, def.type === 'boot' || def.type === 'sprint' ? 'keep' : 'fake');
   for (const m of men) if (!jobs.has(m.letter)) jobs.set(m.letter, def.back);
   if (
     def.strong.filter((r) => r !== 'block').length >
@@ -185,12 +193,14 @@ export function assignPass(
 
 export const assignPlay = (
   def: PlayDef,
-  p: Presentation,
+  presentation: Presentation,
   to: Side,
   profile: LevelProfile,
   order?: readonly StrengthRule[],
 ): Assignment =>
-  def.kind === 'run' ? assignRun(def.run, p, to, profile, order) : assignPass(def.pass, p, profile, order);
+  def.kind === 'run'
+    ? assignRun(def.run, presentation, to, profile, order)
+    : assignPass(def.pass, presentation, profile, order);
 
 export interface JobChange {
   readonly letter: string;
@@ -199,54 +209,58 @@ export interface JobChange {
 }
 
 /** Position by position, the men of `b` whose job is another than in `a`, or who had none in it. */
-export function changedJobs(a: Assignment, b: Assignment): JobChange[] {
+export function changedJobs(assignment: Assignment, b: Assignment): JobChange[] {
   const out: JobChange[] = [];
-  for (const m of b.men) {
-    const after = b.jobs.get(m.letter)!;
-    const before = a.jobs.get(m.letter) ?? null;
-    if (before !== after) out.push({ letter: m.letter, before, after });
+  for (const man of b.men) {
+    const after = b.jobs.get(man.letter)!;
+    const before = assignment.jobs.get(man.letter) ?? null;
+    if (before !== after) out.push({ letter: man.letter, before, after });
   }
   return out;
 }
 
 /** Backs, then attached tight ends, as an alignment shows them. */
-export const peopleShown = (s: Structure): string =>
-  `${s.backfield.backs.length}${s.left.attached.length + s.right.attached.length}`;
+export const peopleShown = (structure: Structure): string =>
+  `${structure.backfield.backs.length}${structure.left.attached.length + structure.right.attached.length}`;
 
 /** What a defense sees that is new: structure, names of the sides, people as they show, backfield, where the back is, motion. 0: the same picture. */
 export function pictureDistance(
-  a: { readonly structure: Structure; readonly motion: string | null },
-  b: { readonly structure: Structure; readonly motion: string | null },
+  one: { readonly structure: Structure; readonly motion: string | null },
+  other: { readonly structure: Structure; readonly motion: string | null },
 ): number {
-  const [x, y] = [a.structure, b.structure];
-  const names = (s: Structure) =>
-    new Set([...s.left.names, ...s.right.names, `s${s.left.surface}${s.right.surface}`]);
-  const [p, q] = [names(x), names(y)];
+  const [x, y] = [one.structure, other.structure];
+  const names = (structure: Structure) =>
+    new Set([
+      ...structure.left.names,
+      ...structure.right.names,
+      `s${structure.left.surface}${structure.right.surface}`,
+    ]);
+  const [ours, theirs] = [names(x), names(y)];
   let apart = 0;
-  for (const n of p) if (!q.has(n)) apart++;
-  for (const n of q) if (!p.has(n)) apart++;
+  for (const n of ours) if (!theirs.has(n)) apart++;
+  for (const n of theirs) if (!ours.has(n)) apart++;
   return (
     (x.label === y.label ? 0 : 2) +
     (peopleShown(x) === peopleShown(y) ? 0 : 1) +
     Math.min(3, apart * 0.5) +
     (x.backfield.set === y.backfield.set && x.backfield.quarterback === y.backfield.quarterback ? 0 : 1.5) +
     (x.back.toTightEnd === y.back.toTightEnd && x.back.toStrength === y.back.toStrength ? 0 : 0.5) +
-    (a.motion === b.motion ? 0 : 1)
+    (one.motion === other.motion ? 0 : 1)
   );
 }
 
 /** The drawn paths of an assignment: blocks, pulls, routes, the ball. */
-export function assignmentPaths(a: Assignment, to: Side, point: PointOfAttack): DrawnPath[] {
-  const end = sideStructure(a.structure, to).endOfLine;
+export function assignmentPaths(assignment: Assignment, to: Side, point: PointOfAttack): DrawnPath[] {
+  const end = sideStructure(assignment.structure, to).endOfLine;
   const out: DrawnPath[] = [];
-  for (const m of a.men) {
-    const job = a.jobs.get(m.letter);
+  for (const man of assignment.men) {
+    const job = assignment.jobs.get(man.letter);
     if (!job) continue;
     if ((ROUTES as readonly string[]).includes(job) && job !== 'block' && job !== 'stalk')
-      out.push(routePath(m, job as Route, to));
-    else if (m.role === 'quarterback' && job === 'fake') continue;
+      out.push(routePath(man, job as Route, to));
+    else if (man.role === 'quarterback' && job === 'fake') continue;
     else {
-      const path = job === 'block' ? routePath(m, 'block') : jobPath(m, job as Job, to, point, end);
+      const path = job === 'block' ? routePath(man, 'block') : jobPath(man, job as Job, to, point, end);
       if (path) out.push(path);
     }
   }
@@ -254,8 +268,8 @@ export function assignmentPaths(a: Assignment, to: Side, point: PointOfAttack): 
 }
 
 /** What a run asks of the hat count: who pulls, who is read, who carries. */
-export function aimOf(def: RunDef, a: Assignment, to: Side, option: Side | null): RunAim {
-  const by = (job: Job): string[] => [...a.jobs].filter(([, j]) => j === job).map(([l]) => l);
+export function aimOf(def: RunDef, assignment: Assignment, to: Side, option: Side | null): RunAim {
+  const by = (job: Job): string[] => [...assignment.jobs].filter(([, j]) => j === job).map(([l]) => l);
   return {
     blocking: def.blocking,
     to,
@@ -264,8 +278,8 @@ export function aimOf(def: RunDef, a: Assignment, to: Side, option: Side | null)
     option,
     kick: by('kick')[0] ?? by('trap')[0] ?? null,
     wrap: [...by('wrap'), ...by('lead pull')],
-    carrier: a.carrier,
-    missing: a.missing,
+    carrier: assignment.carrier,
+    missing: assignment.missing,
   };
 }
 
@@ -275,10 +289,10 @@ export interface PresentationNote {
 }
 
 /** Whether a picture can be shown: the rulebook's warnings at the snap, and jobs that nobody can take. */
-export function presentable(a: Assignment, profile: LevelProfile): PresentationNote {
+export function presentable(assignment: Assignment, profile: LevelProfile): PresentationNote {
   const why = [
-    ...legality(a.men, profile).map((n) => n.sentence),
-    ...a.missing.map((j) => `nobody stands where he could ${j}`),
+    ...legality(assignment.men, profile).map((n) => n.sentence),
+    ...assignment.missing.map((j) => `nobody stands where he could ${j}`),
   ];
   return { legal: why.length === 0, why };
 }

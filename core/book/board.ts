@@ -56,10 +56,10 @@ function put(
   letter: string,
   at: { readonly x: number; readonly depth: number; readonly onLine: boolean },
 ): Man[] {
-  return men.map((m) =>
-    m.letter === letter
-      ? { ...m, x: at.x, depth: at.onLine && m.role === 'line' ? 0.4 : at.depth, onLine: at.onLine }
-      : m,
+  return men.map((man) =>
+    man.letter === letter
+      ? { ...man, x: at.x, depth: at.onLine && man.role === 'line' ? 0.4 : at.depth, onLine: at.onLine }
+      : man,
   );
 }
 /** Where a man stands who is left where he was put. */

@@ -79,35 +79,35 @@ export function readDefinition(kind: DefinedKind, text: string): DefinitionRead 
   }
 }
 
-export function formatDefinition(d: Definition): string {
-  switch (d.kind) {
+export function formatDefinition(definition: Definition): string {
+  switch (definition.kind) {
     case 'motion':
-      return d.motion;
+      return definition.motion;
     case 'front':
-      return formatFront(d.front);
+      return formatFront(definition.front);
     case 'coverage':
-      return formatCoverage(d.coverage);
+      return formatCoverage(definition.coverage);
     case 'pressure':
-      return formatPressure(d.pressure);
+      return formatPressure(definition.pressure);
     case 'protection':
-      return formatProtection(d.protection);
+      return formatProtection(definition.protection);
     case 'run':
-      return formatRun(d.run);
+      return formatRun(definition.run);
     case 'pass':
-      return formatPass(d.pass);
+      return formatPass(definition.pass);
   }
 }
 
 /** Equal for equal structures: the definition without names. What a test compares to tell words from aliases. */
-export const definitionKey = (d: Definition): string =>
+export const definitionKey = (definition: Definition): string =>
   formatDefinition(
-    d.kind === 'front'
+    definition.kind === 'front'
       ? {
           kind: 'front',
           front: {
-            line: [...d.front.line].sort((a, b) => (JSON.stringify(a) < JSON.stringify(b) ? -1 : 1)),
-            backers: d.front.backers.map((b) => ({ ...b, letter: 'B' })),
+            line: [...definition.front.line].sort((a, b) => (JSON.stringify(a) < JSON.stringify(b) ? -1 : 1)),
+            backers: definition.front.backers.map((b) => ({ ...b, letter: 'B' })),
           },
         }
-      : d,
+      : definition,
   );

@@ -108,17 +108,17 @@ export function drawSnap(
     drops = coverDrops(input.coverage, defense.men, look.offense.snap, rushing);
   }
   if (defense && (options.jobs || input.pressure))
-    for (const r of defense.rush.rush)
-      if (!r.line)
+    for (const rushPath of defense.rush.rush)
+      if (!rushPath.line)
         paths.push({
           kind: 'rush',
           points: [
-            [r.man.x, r.man.depth - 0.6],
-            [r.x, 0.9],
-            [r.x * 0.9, -1.2],
+            [rushPath.man.x, rushPath.man.depth - 0.6],
+            [rushPath.x, 0.9],
+            [rushPath.x * 0.9, -1.2],
           ],
           end: 'arrow',
-          by: r.man.letter,
+          by: rushPath.man.letter,
         });
   return {
     look,
@@ -135,11 +135,11 @@ export function drawSnap(
       ringed,
       ...(defense ? { defenders: defense.men } : {}),
       arrows: (arrows ?? [])
-        .map((a) => ({
-          kind: a.kind,
-          n: a.n,
-          share: (a.n ?? 1) / most,
-          points: pathOf(men, a),
+        .map((arrow) => ({
+          kind: arrow.kind,
+          n: arrow.n,
+          share: (arrow.n ?? 1) / most,
+          points: pathOf(men, arrow),
         }))
         .filter((a) => a.points.length > 1),
     }),
@@ -213,8 +213,8 @@ export function termFields(book: Book, term: Term, side: Side = 'R'): SnapFields
     case 'protection':
       return { ...base, protection: value };
     case 'run': {
-      const d = term.definition;
-      const carrier = d?.kind === 'run' ? d.run.carrier : 'back';
+      const definition = term.definition;
+      const carrier = definition?.kind === 'run' ? definition.run.carrier : 'back';
       return {
         ...base,
         concept: value,
@@ -234,11 +234,13 @@ export function termFields(book: Book, term: Term, side: Side = 'R'): SnapFields
       };
     }
     case 'pass': {
-      const d = term.definition;
+      const definition = term.definition;
       return {
         ...base,
         concept: value,
-        ...(d?.kind === 'pass' && d.pass.strong.length < 3 && d.pass.weak.length >= 2
+        ...(definition?.kind === 'pass' &&
+        definition.pass.strong.length < 3 &&
+        definition.pass.weak.length >= 2
           ? { formation: 'spread', formationSide: side }
           : {}),
       };

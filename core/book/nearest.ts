@@ -21,32 +21,32 @@ const placesOf = (men: readonly Man[]): Place[] =>
 const lineOf = (men: readonly Man[]): Place[] =>
   men.filter((m) => m.role === 'line').sort((a, b) => a.x - b.x);
 
-function apart(a: readonly Place[], b: readonly Place[]): number {
-  let sum = Math.abs(a.length - b.length) * 8;
+function apart(places: readonly Place[], others: readonly Place[]): number {
+  let sum = Math.abs(places.length - others.length) * 8;
   const left = (list: readonly Place[]) => list.filter((p) => p.x < 0).length;
-  sum += Math.abs(left(a) - left(b)) * 8;
-  for (let i = 0; i < Math.min(a.length, b.length); i++) {
-    const [p, q] = [a[i]!, b[i]!];
+  sum += Math.abs(left(places) - left(others)) * 8;
+  for (let i = 0; i < Math.min(places.length, others.length); i++) {
+    const [place, other] = [places[i]!, others[i]!];
     // Far from the ball a yard means less: two receivers at the numbers are the same picture.
-    const scale = Math.max(1, Math.min(Math.abs(p.x), Math.abs(q.x)) / 6);
+    const scale = Math.max(1, Math.min(Math.abs(place.x), Math.abs(other.x)) / 6);
     sum +=
-      Math.min(6, Math.abs(p.x - q.x) / scale) +
-      (p.onLine === q.onLine ? 0 : 1) +
-      Math.min(1, Math.abs(p.depth - q.depth) / 2);
+      Math.min(6, Math.abs(place.x - other.x) / scale) +
+      (place.onLine === other.onLine ? 0 : 1) +
+      Math.min(1, Math.abs(place.depth - other.depth) / 2);
   }
   return sum;
 }
 
-const whereIs = (m: Place): string =>
-  Math.abs(m.x) <= 5.4
-    ? m.onLine
+const whereIs = (place: Place): string =>
+  Math.abs(place.x) <= 5.4
+    ? place.onLine
       ? 'tight'
       : 'wing'
-    : Math.abs(m.x) <= 6.9 && !m.onLine && m.depth > 1.2
+    : Math.abs(place.x) <= 6.9 && !place.onLine && place.depth > 1.2
       ? 'wing'
-      : Math.abs(m.x) <= 9.5
+      : Math.abs(place.x) <= 9.5
         ? 'in the slot'
-        : Math.abs(m.x) <= 13
+        : Math.abs(place.x) <= 13
           ? 'wide slot'
           : 'wide';
 
@@ -71,14 +71,15 @@ export function nearestFormations(men: readonly Man[], book: Book, most = 3): Ne
 
 function differences(men: readonly Man[], known: readonly Man[]): string[] {
   const out: string[] = [];
-  const [a, b] = [receivers(men), receivers(known)];
+  const [ours, theirs] = [receivers(men), receivers(known)];
   for (const side of ['left', 'right'] as const) {
-    a[side].forEach((m, i) => {
-      const other = b[side][i];
+    ours[side].forEach((man, i) => {
+      const other = theirs[side][i];
       if (!other) out.push(`one more on the ${side}`);
-      else if (whereIs(m) !== whereIs(other)) out.push(`#${i + 1} ${side} ${whereIs(m)}`);
+      else if (whereIs(man) !== whereIs(other)) out.push(`#${i + 1} ${side} ${whereIs(man)}`);
     });
-    if (b[side].length > a[side].length) out.push(`${b[side].length - a[side].length} fewer on the ${side}`);
+    if (theirs[side].length > ours[side].length)
+      out.push(`${theirs[side].length - ours[side].length} fewer on the ${side}`);
   }
   return out;
 }
@@ -179,8 +180,8 @@ export function typeFormation(text: string, book: Book, start: readonly Spot[] =
 /** What belongs to a formation of men as they stand: everybody who is not in the backfield, and linemen who stand elsewhere than usual. */
 export function formationSpots(men: readonly Man[], profile: LevelProfile): Spot[] {
   const usual = shapeOf(profile.players).line;
-  const moved = (m: Man) =>
-    usual.some((u) => u.letter === m.letter && (Math.abs(u.x - m.x) > 0.05 || u.onLine !== m.onLine));
+  const moved = (man: Man) =>
+    usual.some((u) => u.letter === man.letter && (Math.abs(u.x - man.x) > 0.05 || u.onLine !== man.onLine));
   const snapper = (m: Man) => m.letter === 'C' && Math.abs(m.x) < 0.1;
   return men
     .filter((m) => (m.role === 'eligible' && !isBack(m) && !snapper(m)) || (m.role === 'line' && moved(m)))

@@ -44,18 +44,18 @@ export interface RankedPresentation {
 /** A play's meaning and the picture its words show; null where the book does not know them. */
 export function playOf(
   book: Book,
-  f: SnapFields,
+  partial: SnapFields,
 ): { readonly def: PlayDef; readonly base: NamedPresentation } | null {
-  const def = conceptOf(book, f);
-  const p = presentationOf(book, f);
-  return def && p
+  const def = conceptOf(book, partial);
+  const presentation = presentationOf(book, partial);
+  return def && presentation
     ? {
         def,
         base: {
-          ...p,
-          formationWord: taggedWord(f.formation)!,
-          backfieldWord: taggedWord(f.backfield),
-          motionWord: taggedWord(f.motion),
+          ...presentation,
+          formationWord: taggedWord(partial.formation)!,
+          backfieldWord: taggedWord(partial.backfield),
+          motionWord: taggedWord(partial.motion),
         },
       }
     : null;
@@ -80,15 +80,15 @@ export function presentationsOf(
   const picture = { structure: own.structure, motion: base.motion };
   const backfields = book.terms.filter((t) => t.kind === 'backfield' && t.spots);
   const needsMover = def.kind === 'run' && def.run.carrier === 'mover';
-  const motions = book.terms.flatMap((t) =>
-    t.definition?.kind === 'motion' && RECEIVER_MOTIONS.has(t.definition.motion)
-      ? [{ word: t.word, kind: t.definition.motion }]
+  const motions = book.terms.flatMap((term) =>
+    term.definition?.kind === 'motion' && RECEIVER_MOTIONS.has(term.definition.motion)
+      ? [{ word: term.word, kind: term.definition.motion }]
       : [],
   );
   const out: RankedPresentation[] = [];
   const seen = new Set<string>();
-  for (const f of book.terms) {
-    if (f.kind !== 'formation' || !f.spots) continue;
+  for (const term of book.terms) {
+    if (term.kind !== 'formation' || !term.spots) continue;
     for (const side of ['L', 'R'] as const) {
       const still: MotionOf = needsMover
         ? { motion: base.motion, motionWord: base.motionWord, motionBy: base.motionBy, motionSide: to }
@@ -96,23 +96,23 @@ export function presentationsOf(
       const shows: (readonly [Term, MotionOf])[] = backfields.map((b) => [b, still] as const);
       const usual = backfields.find((b) => b.word === base.backfieldWord) ?? backfields[0];
       if (!needsMover && usual)
-        for (const m of motions)
-          for (const s of f.spots)
-            if (isWide(s))
+        for (const motion of motions)
+          for (const spot of term.spots)
+            if (isWide(spot))
               shows.push([
                 usual,
-                { motion: m.kind, motionWord: m.word, motionBy: s.letter, motionSide: null },
+                { motion: motion.kind, motionWord: motion.word, motionBy: spot.letter, motionSide: null },
               ]);
-      for (const [b, motion] of shows) {
+      for (const [backfield, motion] of shows) {
         const shown: NamedPresentation = {
-          formation: f.spots,
-          formationWord: f.word,
+          formation: term.spots,
+          formationWord: term.word,
           side,
-          backfield: b.spots!,
-          backfieldWord: b.word,
+          backfield: backfield.spots!,
+          backfieldWord: backfield.word,
           ...motion,
         };
-        if (needsMover && !f.spots.some((s) => s.letter === base.motionBy)) continue;
+        if (needsMover && !term.spots.some((s) => s.letter === base.motionBy)) continue;
         const assignment = assignPlay(def, shown, to, profile, order);
         if (!presentable(assignment, profile).legal) continue;
         const showing = peopleShown(assignment.structure);
@@ -152,8 +152,8 @@ const RECEIVER_MOTIONS: ReadonlySet<MotionKind> = new Set([
   'out',
 ]);
 /** Off the line and not attached: free to go in motion. */
-const isWide = (s: Spot): boolean =>
-  !s.onLine && Math.abs(s.x) > 5 && s.letter.length === 1 && s.letter !== 'Q';
+const isWide = (spot: Spot): boolean =>
+  !spot.onLine && Math.abs(spot.x) > 5 && spot.letter.length === 1 && spot.letter !== 'Q';
 
 export interface Constraint {
   /** The base play by its word, and the play that punishes what takes it away. */
@@ -198,9 +198,9 @@ export function triggersOf(look: FullLook): TriggerCode[] {
   const out: TriggerCode[] = [];
   const { defense } = look;
   if (!defense) return out;
-  const s = look.offense.snap;
+  const structure = look.offense.snap;
   for (const side of ['L', 'R'] as const) {
-    const half = sideStructure(s, side);
+    const half = sideStructure(structure, side);
     const sign = side === 'L' ? -1 : 1;
     const end = defense.men.filter((d) => d.depth <= 1.6).sort((a, b) => (b.x - a.x) * sign)[0];
     if (half.attached.length > 0 && end && (half.endOfLine - end.x) * sign > 0.4)

@@ -20,59 +20,60 @@ export const spotsOf = (
   value: unknown,
 ): readonly Spot[] | null => findTerm(book, kind, taggedWord(value))?.spots ?? null;
 
-export function presentationOf(book: Book, f: SnapFields): Presentation | null {
-  const formation = spotsOf(book, 'formation', f.formation);
+export function presentationOf(book: Book, partial: SnapFields): Presentation | null {
+  const formation = spotsOf(book, 'formation', partial.formation);
   if (!formation) return null;
-  const motion = findTerm(book, 'motion', taggedWord(f.motion))?.definition;
+  const motion = findTerm(book, 'motion', taggedWord(partial.motion))?.definition;
   return {
     formation,
-    side: sideOf(f.formationSide),
-    backfield: spotsOf(book, 'backfield', f.backfield),
+    side: sideOf(partial.formationSide),
+    backfield: spotsOf(book, 'backfield', partial.backfield),
     motion: motion?.kind === 'motion' ? motion.motion : null,
-    motionBy: taggedWord(f.motion) === null ? null : taggedWord(f.motionBy),
-    motionSide: sideOf(f.motionSide),
+    motionBy: taggedWord(partial.motion) === null ? null : taggedWord(partial.motionBy),
+    motionSide: sideOf(partial.motionSide),
   };
 }
 
 /** The run a word stands for, or null. */
 export function runOf(book: Book, concept: unknown): RunDef | null {
-  const d = findTerm(book, 'run', taggedWord(concept))?.definition;
-  return d?.kind === 'run' ? d.run : null;
+  const definition = findTerm(book, 'run', taggedWord(concept))?.definition;
+  return definition?.kind === 'run' ? definition.run : null;
 }
 
 /** What a snap's or a play's concept means: a run unless it was a pass, else a pass. */
-export function conceptOf(book: Book, f: SnapFields): PlayDef | null {
-  const run = f.play === 'pass' ? null : runOf(book, f.concept);
+export function conceptOf(book: Book, partial: SnapFields): PlayDef | null {
+  const run = partial.play === 'pass' ? null : runOf(book, partial.concept);
   if (run) return { kind: 'run', run };
-  const d = findTerm(book, 'pass', taggedWord(f.concept))?.definition;
-  return d?.kind === 'pass' ? d : null;
+  const definition = findTerm(book, 'pass', taggedWord(partial.concept))?.definition;
+  return definition?.kind === 'pass' ? definition : null;
 }
 
-export function lookInput(book: Book, f: SnapFields, profile: LevelProfile): LookInput {
-  const p = presentationOf(book, f);
-  if (!p) return EMPTY_LOOK;
-  const front = findTerm(book, 'front', taggedWord(f.front))?.definition;
-  const coverage = findTerm(book, 'coverage', taggedWord(f.coverage))?.definition;
-  const pressure = findTerm(book, 'pressure', taggedWord(f.pressure))?.definition;
-  const protection = findTerm(book, 'protection', taggedWord(f.protection))?.definition;
-  const run = f.play === 'run' || f.play === 'rpo' ? runOf(book, f.concept) : null;
-  const to = sideOf(f.direction);
-  const rotation = taggedWord(f.rotation);
+export function lookInput(book: Book, partial: SnapFields, profile: LevelProfile): LookInput {
+  const presentation = presentationOf(book, partial);
+  if (!presentation) return EMPTY_LOOK;
+  const front = findTerm(book, 'front', taggedWord(partial.front))?.definition;
+  const coverage = findTerm(book, 'coverage', taggedWord(partial.coverage))?.definition;
+  const pressure = findTerm(book, 'pressure', taggedWord(partial.pressure))?.definition;
+  const protection = findTerm(book, 'protection', taggedWord(partial.protection))?.definition;
+  const run = partial.play === 'run' || partial.play === 'rpo' ? runOf(book, partial.concept) : null;
+  const to = sideOf(partial.direction);
+  const rotation = taggedWord(partial.rotation);
   return {
-    ...p,
-    hash: f.hash ?? null,
+    ...presentation,
+    hash: partial.hash ?? null,
     front: front?.kind === 'front' ? front.front : null,
     coverage: coverage?.kind === 'coverage' ? coverage.coverage : null,
     rotation: rotation as LookInput['rotation'],
-    shell: typeof f.shell === 'number' ? f.shell : null,
-    cornerLeft: typeof f.cornerLeftDepth === 'number' ? f.cornerLeftDepth : null,
-    cornerRight: typeof f.cornerRightDepth === 'number' ? f.cornerRightDepth : null,
-    pressure: pressure?.kind === 'pressure' ? pressure.pressure : f.pressure === NONE ? null : undefined,
+    shell: typeof partial.shell === 'number' ? partial.shell : null,
+    cornerLeft: typeof partial.cornerLeftDepth === 'number' ? partial.cornerLeftDepth : null,
+    cornerRight: typeof partial.cornerRightDepth === 'number' ? partial.cornerRightDepth : null,
+    pressure:
+      pressure?.kind === 'pressure' ? pressure.pressure : partial.pressure === NONE ? null : undefined,
     protection: protection?.kind === 'protection' ? protection.protection : null,
     protectionSide: null,
     run:
       run && to && profile.players === 11
-        ? aimOf(run, assignRun(run, p, to, profile), to, f.play === 'rpo' ? to : null)
+        ? aimOf(run, assignRun(run, presentation, to, profile), to, partial.play === 'rpo' ? to : null)
         : null,
   };
 }
@@ -80,7 +81,7 @@ export function lookInput(book: Book, f: SnapFields, profile: LevelProfile): Loo
 /** Everything that follows from a snap's words; null without a formation the book can draw. */
 export const lookOf = (
   book: Book,
-  f: SnapFields,
+  partial: SnapFields,
   profile: LevelProfile,
   settings?: LookSettings,
-): FullLook | null => fullLook(lookInput(book, f, profile), profile, settings);
+): FullLook | null => fullLook(lookInput(book, partial, profile), profile, settings);

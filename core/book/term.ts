@@ -126,11 +126,11 @@ export function planMerge(book: Book, keepId: string, dropId: string): MergePlan
 }
 
 /** A fault of a word as a sentence. */
-export function bookFaultSentence(f: BookFault): string {
-  if (f.code === 'empty') return 'The word is empty; type one.';
-  if (f.code === 'reserved')
-    return `“${f.phrase}” holds a sign that the snap line uses for itself (" ~ / = ? ! @ > #, .., or l r m alone); choose another.`;
-  return `“${f.phrase}” stands for ${f.other} already; choose another, or merge the two.`;
+export function bookFaultSentence(bookFault: BookFault): string {
+  if (bookFault.code === 'empty') return 'The word is empty; type one.';
+  if (bookFault.code === 'reserved')
+    return `“${bookFault.phrase}” holds a sign that the snap line uses for itself (" ~ / = ? ! @ > #, .., or l r m alone); choose another.`;
+  return `“${bookFault.phrase}” stands for ${bookFault.other} already; choose another, or merge the two.`;
 }
 
 /** `book.json`, as it travels. */

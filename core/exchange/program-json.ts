@@ -2,14 +2,14 @@
 import { programSchema, type ProgramJson } from './schema';
 import type { ProgramSettings } from './types';
 
-export const writeProgram = (p: {
+export const writeProgram = (program: {
   readonly name: string;
   readonly level: string;
   readonly season: number;
   readonly team: string;
   readonly settings: ProgramSettings;
 }): string =>
-  `${JSON.stringify({ name: p.name, level: p.level, season: p.season, team: p.team, week: p.settings.week, opponent: p.settings.opponent, rules: p.settings.rules ?? null, profile: p.settings.profile ?? null }, null, 2)}\n`;
+  `${JSON.stringify({ name: program.name, level: program.level, season: program.season, team: program.team, week: program.settings.week, opponent: program.settings.opponent, rules: program.settings.rules ?? null, profile: program.settings.profile ?? null }, null, 2)}\n`;
 
 export function readProgram(
   text: string,

@@ -87,8 +87,8 @@ interface PenaltyVariant {
   readonly personalDefense: PenaltySide;
 }
 
-const penaltyTable = (v: PenaltyVariant): PenaltyRule[] => [
-  { name: 'holding', aliases: ['hold'], offense: side(10), defense: v.holdingDefense },
+const penaltyTable = (penaltyVariant: PenaltyVariant): PenaltyRule[] => [
+  { name: 'holding', aliases: ['hold'], offense: side(10), defense: penaltyVariant.holdingDefense },
   { name: 'offside', aliases: ['offsides', 'encroachment'], offense: side(5), defense: side(5) },
   { name: 'false start', aliases: ['start'], offense: side(5), defense: null },
   { name: 'delay', aliases: ['delay of game'], offense: side(5), defense: side(5) },
@@ -109,11 +109,16 @@ const penaltyTable = (v: PenaltyVariant): PenaltyRule[] => [
   {
     name: 'pi',
     aliases: ['interference', 'pass interference'],
-    offense: v.interferenceOffense,
-    defense: v.interferenceDefense,
+    offense: penaltyVariant.interferenceOffense,
+    defense: penaltyVariant.interferenceDefense,
   },
-  { name: 'grounding', aliases: ['intentional grounding'], offense: v.grounding, defense: null },
-  { name: 'face mask', aliases: ['facemask', 'mask'], offense: side(15), defense: v.personalDefense },
+  { name: 'grounding', aliases: ['intentional grounding'], offense: penaltyVariant.grounding, defense: null },
+  {
+    name: 'face mask',
+    aliases: ['facemask', 'mask'],
+    offense: side(15),
+    defense: penaltyVariant.personalDefense,
+  },
   {
     name: 'roughing',
     aliases: ['roughing the passer', 'roughing the kicker'],
@@ -313,10 +318,10 @@ export function adaptProfile(
     ...base,
     ...changes.numbers,
     season,
-    penalties: base.penalties.map((p) => ({
-      ...p,
-      offense: changed(p.name, 'offense', p.offense),
-      defense: changed(p.name, 'defense', p.defense),
+    penalties: base.penalties.map((penaltyRule) => ({
+      ...penaltyRule,
+      offense: changed(penaltyRule.name, 'offense', penaltyRule.offense),
+      defense: changed(penaltyRule.name, 'defense', penaltyRule.defense),
     })),
   };
 }

@@ -71,24 +71,31 @@ export interface BucketInput {
 }
 
 /** The bucket of a snap, or null when down or distance is unknown or the snap is a kick without a down. */
-export function bucketOf(s: BucketInput, set: BucketSet = DEFAULT_BUCKETS): BucketKey | null {
-  if (s.unit === 'try') return 'try-2';
-  if (s.unit === 'kickoff' || s.unit === 'free_kick') return null;
-  if (s.down === null || s.distance === null || s.down < 1 || s.down > 4) return null;
-  if (s.toGoal !== null && s.distance >= s.toGoal) return `${s.down as 1 | 2 | 3 | 4}-goal`;
-  if (s.down === 1) {
-    if (s.fresh && set.freshFirst) return 'fresh';
-    if (s.distance === 10) return '1-10';
-    return s.distance > 10 ? '1-11+' : '1-under';
+export function bucketOf(bucketInput: BucketInput, set: BucketSet = DEFAULT_BUCKETS): BucketKey | null {
+  if (bucketInput.unit === 'try') return 'try-2';
+  if (bucketInput.unit === 'kickoff' || bucketInput.unit === 'free_kick') return null;
+  if (
+    bucketInput.down === null ||
+    bucketInput.distance === null ||
+    bucketInput.down < 1 ||
+    bucketInput.down > 4
+  )
+    return null;
+  if (bucketInput.toGoal !== null && bucketInput.distance >= bucketInput.toGoal)
+    return `${bucketInput.down as 1 | 2 | 3 | 4}-goal`;
+  if (bucketInput.down === 1) {
+    if (bucketInput.fresh && set.freshFirst) return 'fresh';
+    if (bucketInput.distance === 10) return '1-10';
+    return bucketInput.distance > 10 ? '1-11+' : '1-under';
   }
-  if (s.down === 2) {
-    if (s.distance >= set.secondLong) return '2-long';
-    return s.distance >= set.secondMedium ? '2-medium' : '2-short';
+  if (bucketInput.down === 2) {
+    if (bucketInput.distance >= set.secondLong) return '2-long';
+    return bucketInput.distance >= set.secondMedium ? '2-medium' : '2-short';
   }
-  const down = s.down === 3 ? '3' : '4';
-  if (set.thirdExtraLong !== null && s.distance >= set.thirdExtraLong) return `${down}-xlong`;
-  if (s.distance >= set.thirdLong) return `${down}-long`;
-  return s.distance >= set.thirdMedium ? `${down}-medium` : `${down}-short`;
+  const down = bucketInput.down === 3 ? '3' : '4';
+  if (set.thirdExtraLong !== null && bucketInput.distance >= set.thirdExtraLong) return `${down}-xlong`;
+  if (bucketInput.distance >= set.thirdLong) return `${down}-long`;
+  return bucketInput.distance >= set.thirdMedium ? `${down}-medium` : `${down}-short`;
 }
 
 export interface Zone {

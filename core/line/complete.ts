@@ -106,27 +106,27 @@ export function complete(
       if (!phrase.startsWith(prefix) || phrase === prefix || out.some((o) => o.insert === phrase)) continue;
       const field = KIND_FIELD[term.kind].field;
       if (said.has(field) && field !== 'tags' && n === 1) continue;
-      const c = seen(frequencies, field, bucket, storedValue(term), false);
+      const count = seen(frequencies, field, bucket, storedValue(term), false);
       out.push({
         start,
         end: caret,
         insert: phrase,
         label: labelOf(term),
         field,
-        count: c.here,
-        of: c.of,
-        all: c.all,
+        count: count.here,
+        of: count.of,
+        all: count.all,
         rank: n,
       });
     }
   }
   const last = begun[1]!.toLowerCase();
-  for (const w of [...HEADS, ...Object.keys(RESULT_WORDS)]) {
-    if (w.startsWith(last) && w !== last)
+  for (const word of [...HEADS, ...Object.keys(RESULT_WORDS)]) {
+    if (word.startsWith(last) && word !== last)
       out.push({
         start: caret - last.length,
         end: caret,
-        insert: w,
+        insert: word,
         label: 'result',
         field: null,
         count: 0,
@@ -138,14 +138,14 @@ export function complete(
   return out
     .sort((a, b) => b.rank - a.rank || b.count - a.count || b.all - a.all || a.insert.localeCompare(b.insert))
     .slice(0, most)
-    .map((c): Completion => ({
-      start: c.start,
-      end: c.end,
-      insert: c.insert,
-      label: c.label,
-      field: c.field,
-      count: c.count,
-      of: c.of,
+    .map((completion): Completion => ({
+      start: completion.start,
+      end: completion.end,
+      insert: completion.insert,
+      label: completion.label,
+      field: completion.field,
+      count: completion.count,
+      of: completion.of,
     }));
 }
 
@@ -176,8 +176,8 @@ function nextField(
 /** The counts as plain rows, to send to the browser: field, bucket, value, count. */
 export type FrequencyRow = readonly [field: SnapField, bucket: string, value: string, count: number];
 
-export const frequencyRows = (f: Frequencies): FrequencyRow[] =>
-  [...f.byField].flatMap(([field, buckets]) =>
+export const frequencyRows = (frequencies: Frequencies): FrequencyRow[] =>
+  [...frequencies.byField].flatMap(([field, buckets]) =>
     [...buckets].flatMap(([bucket, values]) =>
       [...values].map(([value, n]): FrequencyRow => [field, bucket, value, n]),
     ),

@@ -8,26 +8,26 @@ import type { SnapField } from '../snap/snap';
 import type { Piece, Resolver } from './resolver';
 
 /** What follows from the words together. */
-export function finish(r: Resolver): void {
-  const { fields: draft } = r;
-  const { state } = r.context;
-  if (r.penalties.length > 0) draft.penalties = r.penalties;
-  if (r.tags.length > 0) draft.tags = r.tags;
-  numberAlone(r);
+export function finish(resolver: Resolver): void {
+  const { fields: draft } = resolver;
+  const { state } = resolver.context;
+  if (resolver.penalties.length > 0) draft.penalties = resolver.penalties;
+  if (resolver.tags.length > 0) draft.tags = resolver.tags;
+  numberAlone(resolver);
   const { fields, clashes } = derivePlay(draft, {
     offense: draft.offense ?? state?.offense ?? null,
     defense: draft.defense ?? state?.defense ?? null,
     toGoal: draft.toGoal ?? state?.toGoal ?? null,
-    said: new Set(r.typed.keys()),
+    said: new Set(resolver.typed.keys()),
   });
   Object.assign(draft, fields);
-  for (const clash of clashes) clashProblem(r, clash);
-  if (r.notSure.size > 0) draft.notSure = [...r.notSure].sort();
+  for (const clash of clashes) clashProblem(resolver, clash);
+  if (resolver.notSure.size > 0) draft.notSure = [...resolver.notSure].sort();
 }
 
 /** "#22" alone: whose number it is follows from the play. */
-function numberAlone(r: Resolver): void {
-  const { fields: draft, typed } = r;
+function numberAlone(resolver: Resolver): void {
+  const { fields: draft, typed } = resolver;
   if (!typed.get('carrier')?.startsWith('#')) return;
   const play = draft.play ?? (typed.has('play') ? null : playFollows(draft));
   const field = numberBelongsTo({ ...draft, play }, typed.has('target'));
@@ -38,9 +38,9 @@ function numberAlone(r: Resolver): void {
   if (play) draft.play = play;
   if (!typed.has(field)) draft[field] = number;
   else
-    r.problem(
+    resolver.problem(
       'twice',
-      r.pieces.find((p) => p.field === 'carrier')!,
+      resolver.pieces.find((p) => p.field === 'carrier')!,
       {
         field: SNAP_FIELDS[field].label,
         first: typed.get(field)!,
@@ -51,17 +51,17 @@ function numberAlone(r: Resolver): void {
 const spotWords = (toGoal: number): string => (onField(toGoal) ? formatSpot(toGoal) : 'past the goal line');
 
 /** A clash at the words it comes from. */
-function clashProblem(r: Resolver, clash: Clash): void {
-  const piece = (field: SnapField): Piece | undefined => r.pieces.find((p) => p.field === field);
+function clashProblem(resolver: Resolver, clash: Clash): void {
+  const piece = (field: SnapField): Piece | undefined => resolver.pieces.find((p) => p.field === field);
   switch (clash.code) {
     case 'gain-wiped-out': {
       const at = piece('gain') ?? piece('result');
-      return at && r.problem('gain-wiped-out', at);
+      return at && resolver.problem('gain-wiped-out', at);
     }
     case 'past-goal': {
-      const at = piece('gain') ?? r.pieces.find((p) => p.kind === 'result');
+      const at = piece('gain') ?? resolver.pieces.find((p) => p.kind === 'result');
       const facts = { gain: String(clash.gain), from: formatSpot(clash.toGoal) };
-      return at && r.problem('past-goal', at, facts);
+      return at && resolver.problem('past-goal', at, facts);
     }
     case 'kick-length': {
       const at = piece('result');
@@ -71,19 +71,19 @@ function clashProblem(r: Resolver, clash: Clash): void {
         most: String(clash.toGoal + FIELD_GOAL.most),
         value: String(clash.length),
       };
-      return at && r.problem('kick-length', at, facts);
+      return at && resolver.problem('kick-length', at, facts);
     }
     case 'gain-and-spot':
     case 'return-and-spot': {
-      const at = r.deadRange ?? piece('deadToGoal');
+      const at = resolver.deadRange ?? piece('deadToGoal');
       if (!at) return;
       const from = formatSpot(clash.toGoal);
       const places = { from, follows: spotWords(clash.follows), spot: formatSpot(clash.dead) };
       if (clash.code === 'gain-and-spot')
-        return r.problem('gain-and-spot', at, { ...places, gain: String(clash.gain) }, [
+        return resolver.problem('gain-and-spot', at, { ...places, gain: String(clash.gain) }, [
           { text: `>${encodeSpot(spotOnField(clash.follows), null)}`, label: 'take the gain' },
         ]);
-      return r.problem('return-and-spot', at, {
+      return resolver.problem('return-and-spot', at, {
         ...places,
         length: String(clash.length),
         returned: String(clash.returned),
@@ -93,19 +93,21 @@ function clashProblem(r: Resolver, clash: Clash): void {
 }
 
 /** Every value, typed or derived, is one the field table takes: what the store would refuse is said here, and left out. */
-export function checkLimits(r: Resolver): void {
-  for (const [name, value] of Object.entries(r.fields)) {
+export function checkLimits(resolver: Resolver): void {
+  for (const [name, value] of Object.entries(resolver.fields)) {
     const field = name as SnapField;
     if (value === null || value === undefined) continue;
     const text = writeFieldText(field, value);
     const read = readFieldText(field, text);
     if (read.ok) continue;
-    delete r.fields[field];
-    if (r.problems.length > 0 && !r.typed.has(field)) continue;
+    delete resolver.fields[field];
+    if (resolver.problems.length > 0 && !resolver.typed.has(field)) continue;
     const piece =
-      r.pieces.find((p) => p.field === field) ?? r.pieces.find((p) => p.kind === 'result') ?? r.pieces[0];
+      resolver.pieces.find((p) => p.field === field) ??
+      resolver.pieces.find((p) => p.kind === 'result') ??
+      resolver.pieces[0];
     if (piece)
-      r.problem('bad-value', piece, {
+      resolver.problem('bad-value', piece, {
         value: text.slice(0, 40),
         field: SNAP_FIELDS[field].label,
         expected: read.expected,

@@ -21,21 +21,29 @@ function termWord(book: Book, kinds: readonly TermKind[], value: string, decided
   return same.length === 1 || decided ? term.word : null;
 }
 
-function penaltyWords(p: Penalty): string {
-  const extra = p.extra === '' ? 'no1st' : p.extra;
-  return ['pen', p.side, p.name, p.yards ?? '??', p.from, p.outcome === 'accepted' ? '' : p.outcome, extra]
+function penaltyWords(penalty: Penalty): string {
+  const extra = penalty.extra === '' ? 'no1st' : penalty.extra;
+  return [
+    'pen',
+    penalty.side,
+    penalty.name,
+    penalty.yards ?? '??',
+    penalty.from,
+    penalty.outcome === 'accepted' ? '' : penalty.outcome,
+    extra,
+  ]
     .filter((w) => w !== '')
     .join(' ');
 }
 
 /** `plain`: fields whose book word would read as something else beside its neighbors. */
-function naturalWords(f: SnapFields, book: Book, plain: ReadonlySet<SnapField>): string[] {
+function naturalWords(partial: SnapFields, book: Book, plain: ReadonlySet<SnapField>): string[] {
   const out: string[] = [];
-  const sure = (field: SnapField): string => (f.notSure?.includes(field) ? '?' : '');
+  const sure = (field: SnapField): string => (partial.notSure?.includes(field) ? '?' : '');
   const sided = (field: SnapField, kinds: readonly TermKind[], sideField: SnapField | null, lead = '') => {
-    const value = f[field];
+    const value = partial[field];
     if (typeof value !== 'string' || !isTagged(value) || plain.has(field)) return;
-    const side = sideField === null ? null : f[sideField];
+    const side = sideField === null ? null : partial[sideField];
     // A letter before it makes a word a motion, a side after it a play.
     const decided =
       lead !== '' ||
@@ -47,11 +55,12 @@ function naturalWords(f: SnapFields, book: Book, plain: ReadonlySet<SnapField>):
     if (word === null) return;
     out.push(lead + word + sure(field) + (side === 'L' || side === 'R' ? ` ${side.toLowerCase()}` : ''));
   };
-  if (f.quarter != null) out.push(`q${f.quarter}`);
-  if (f.clock != null) out.push(formatClock(f.clock));
-  if (f.down != null && f.distance != null) out.push(`${f.down}&${f.distance}`);
-  if (f.toGoal != null) out.push(`@${encodeSpot(f.toGoal, f.hash ?? null)}`);
-  if (typeof f.personnel === 'string' && isTagged(f.personnel)) out.push(f.personnel + sure('personnel'));
+  if (partial.quarter != null) out.push(`q${partial.quarter}`);
+  if (partial.clock != null) out.push(formatClock(partial.clock));
+  if (partial.down != null && partial.distance != null) out.push(`${partial.down}&${partial.distance}`);
+  if (partial.toGoal != null) out.push(`@${encodeSpot(partial.toGoal, partial.hash ?? null)}`);
+  if (typeof partial.personnel === 'string' && isTagged(partial.personnel))
+    out.push(partial.personnel + sure('personnel'));
   sided('formation', ['formation'], 'formationSide');
   sided('backfield', ['backfield'], null);
   sided('tempo', ['tempo'], null);
@@ -59,51 +68,58 @@ function naturalWords(f: SnapFields, book: Book, plain: ReadonlySet<SnapField>):
     'motion',
     ['motion'],
     'motionSide',
-    isTagged(f.motionBy ?? null) && book.letters.includes(f.motionBy!) ? `${f.motionBy!.toLowerCase()} ` : '',
+    isTagged(partial.motionBy ?? null) && book.letters.includes(partial.motionBy!)
+      ? `${partial.motionBy!.toLowerCase()} `
+      : '',
   );
   sided('front', ['front'], null);
   for (const [field, word] of [
     ['box', 'box'],
     ['shell', 'shell'],
   ] as const)
-    if (typeof f[field] === 'number') out.push(`${word} ${f[field]}`);
+    if (typeof partial[field] === 'number') out.push(`${word} ${partial[field]}`);
   sided('coverage', ['coverage'], null);
-  if (isTagged(f.rotation ?? null) && !plain.has('rotation')) {
-    const term = book.terms.find((t) => t.kind === 'rotation' && storedValue(t) === f.rotation);
+  if (isTagged(partial.rotation ?? null) && !plain.has('rotation')) {
+    const term = book.terms.find((t) => t.kind === 'rotation' && storedValue(t) === partial.rotation);
     if (term) out.push(term.word + sure('rotation'));
   }
   sided('pressure', ['pressure'], null);
-  if (typeof f.rushers === 'number') out.push(`rush ${f.rushers}`);
+  if (typeof partial.rushers === 'number') out.push(`rush ${partial.rushers}`);
   sided('protection', ['protection'], null);
-  if (typeof f.drop === 'number') out.push(`drop ${f.drop}`);
+  if (typeof partial.drop === 'number') out.push(`drop ${partial.drop}`);
   sided('concept', ['run', 'pass'], 'direction');
   if (
-    typeof f.conceptWeak === 'string' &&
-    isTagged(f.conceptWeak) &&
-    typeof f.concept === 'string' &&
-    termWord(book, ['run', 'pass'], f.concept) !== null
+    typeof partial.conceptWeak === 'string' &&
+    isTagged(partial.conceptWeak) &&
+    typeof partial.concept === 'string' &&
+    termWord(book, ['run', 'pass'], partial.concept) !== null
   ) {
-    const word = termWord(book, ['run', 'pass'], f.conceptWeak);
-    if (word !== null) out.push(`${f.play === 'rpo' ? '~' : '/'} ${word}${sure('conceptWeak')}`);
+    const word = termWord(book, ['run', 'pass'], partial.conceptWeak);
+    if (word !== null) out.push(`${partial.play === 'rpo' ? '~' : '/'} ${word}${sure('conceptWeak')}`);
   }
-  for (const tag of f.tags ?? []) if (termWord(book, ['tag'], tag) !== null) out.push(tag);
+  for (const tag of partial.tags ?? []) if (termWord(book, ['tag'], tag) !== null) out.push(tag);
 
-  if (f.passer != null || f.target != null)
-    out.push(`${f.passer != null ? `#${f.passer}` : ''}>${f.target != null ? `#${f.target}` : ''}`);
+  if (partial.passer != null || partial.target != null)
+    out.push(
+      `${partial.passer != null ? `#${partial.passer}` : ''}>${partial.target != null ? `#${partial.target}` : ''}`,
+    );
   const ran =
-    f.play === 'run' ||
-    f.play === 'rpo' ||
-    f.result === 'scramble' ||
-    (f.play == null && f.result !== 'complete' && f.result !== 'incomplete' && f.result !== 'sack');
+    partial.play === 'run' ||
+    partial.play === 'rpo' ||
+    partial.result === 'scramble' ||
+    (partial.play == null &&
+      partial.result !== 'complete' &&
+      partial.result !== 'incomplete' &&
+      partial.result !== 'sack');
   if (
-    f.carrier != null &&
+    partial.carrier != null &&
     ran &&
-    f.passer == null &&
-    f.target == null &&
-    (f.unit == null || f.unit === 'scrimmage')
+    partial.passer == null &&
+    partial.target == null &&
+    (partial.unit == null || partial.unit === 'scrimmage')
   )
-    out.push(`#${f.carrier}`);
-  if ((f.tacklers ?? []).length > 0) out.push(`by${f.tacklers!.map((n) => `#${n}`).join('')}`);
+    out.push(`#${partial.carrier}`);
+  if ((partial.tacklers ?? []).length > 0) out.push(`by${partial.tacklers!.map((n) => `#${n}`).join('')}`);
 
   const kickWord = (
     {
@@ -115,58 +131,77 @@ function naturalWords(f: SnapFields, book: Book, plain: ReadonlySet<SnapField>):
       muffed: 'muffed',
       kept_by_kickers: 'kept',
     } as Record<string, string>
-  )[f.kickEnd ?? ''];
-  const returned = f.returnYards != null ? `ret ${f.returnYards}` : '';
+  )[partial.kickEnd ?? ''];
+  const returned = partial.returnYards != null ? `ret ${partial.returnYards}` : '';
   const head = (...words: (string | null | undefined)[]) => out.push(words.filter(Boolean).join(' '));
-  const returner = f.returner != null ? `#${f.returner}` : '';
-  if (f.unit === 'punt' || f.unit === 'kickoff' || f.unit === 'free_kick')
-    head(f.unit === 'free_kick' ? 'freekick' : f.unit, f.kickYards?.toString(), kickWord, returned, returner);
-  else if (f.unit === 'field_goal')
+  const returner = partial.returner != null ? `#${partial.returner}` : '';
+  if (partial.unit === 'punt' || partial.unit === 'kickoff' || partial.unit === 'free_kick')
     head(
-      'fg',
-      f.kickYards?.toString(),
-      f.kickEnd === 'good' ? 'good' : f.kickEnd === 'missed' ? 'missed' : kickWord,
+      partial.unit === 'free_kick' ? 'freekick' : partial.unit,
+      partial.kickYards?.toString(),
+      kickWord,
       returned,
       returner,
     );
-  else if (f.unit === 'try')
+  else if (partial.unit === 'field_goal')
+    head(
+      'fg',
+      partial.kickYards?.toString(),
+      partial.kickEnd === 'good' ? 'good' : partial.kickEnd === 'missed' ? 'missed' : kickWord,
+      returned,
+      returner,
+    );
+  else if (partial.unit === 'try')
     head(
       'try',
-      f.result === 'kick' ? 'kick' : '2pt',
-      f.score === 'try_1' || f.score === 'try_2'
+      partial.result === 'kick' ? 'kick' : '2pt',
+      partial.score === 'try_1' || partial.score === 'try_2'
         ? 'good'
-        : f.score === 'defensive_try'
+        : partial.score === 'defensive_try'
           ? 'returned'
-          : f.kickEnd === 'blocked'
+          : partial.kickEnd === 'blocked'
             ? 'blocked'
             : 'no',
     );
-  else if (f.turnover === 'interception' && f.result === 'incomplete')
-    head('int', f.turnoverYards?.toString(), f.kickEnd === 'touchback' ? 'tb' : '', returned, returner);
-  if (f.turnover === 'fumble' && f.fumble === 'lost') head('fum lost', returned, returner);
-  else if (f.fumble === 'kept' && f.turnover == null) out.push('fum');
-  if (f.result === 'sack') head('sack', f.gain != null ? (f.gain >= 0 ? `+${f.gain}` : String(f.gain)) : '');
-  else if (f.incompleteCause && isTagged(f.incompleteCause)) {
-    out.push(Object.entries(RESULT_WORDS).find(([, v]) => v.incompleteCause === f.incompleteCause)![0]);
-  } else if (f.result === 'incomplete' && (f.turnover !== 'interception' || f.unit != null)) out.push('inc');
-  else if (f.result === 'complete' || f.result === 'scramble' || f.result === 'kneel' || f.result === 'spike')
-    out.push(f.result === 'complete' ? 'complete' : f.result);
-  else if (f.result === 'no_play' && (f.penalties ?? []).length === 0) out.push('noplay');
-  if (f.score === 'touchdown') out.push('td');
-  if (f.score === 'safety') out.push('safety');
-  if (
-    f.gain != null &&
-    f.result !== 'sack' &&
-    f.result !== 'incomplete' &&
-    f.result !== 'spike' &&
-    f.result !== 'no_play'
+  else if (partial.turnover === 'interception' && partial.result === 'incomplete')
+    head(
+      'int',
+      partial.turnoverYards?.toString(),
+      partial.kickEnd === 'touchback' ? 'tb' : '',
+      returned,
+      returner,
+    );
+  if (partial.turnover === 'fumble' && partial.fumble === 'lost') head('fum lost', returned, returner);
+  else if (partial.fumble === 'kept' && partial.turnover == null) out.push('fum');
+  if (partial.result === 'sack')
+    head('sack', partial.gain != null ? (partial.gain >= 0 ? `+${partial.gain}` : String(partial.gain)) : '');
+  else if (partial.incompleteCause && isTagged(partial.incompleteCause)) {
+    out.push(Object.entries(RESULT_WORDS).find(([, v]) => v.incompleteCause === partial.incompleteCause)![0]);
+  } else if (partial.result === 'incomplete' && (partial.turnover !== 'interception' || partial.unit != null))
+    out.push('inc');
+  else if (
+    partial.result === 'complete' ||
+    partial.result === 'scramble' ||
+    partial.result === 'kneel' ||
+    partial.result === 'spike'
   )
-    out.push(f.gain > 0 ? `+${f.gain}` : String(f.gain));
-  if (f.outOfBounds === true) out.push('oob');
-  if (f.deadToGoal != null) out.push(`>${encodeSpot(f.deadToGoal, f.deadHash ?? null)}`);
-  for (const p of f.penalties ?? []) out.push(penaltyWords(p));
-  if (f.kept === true) out.push('!');
-  if (f.note != null && !f.note.includes('"')) out.push(`"${f.note}"`);
+    out.push(partial.result === 'complete' ? 'complete' : partial.result);
+  else if (partial.result === 'no_play' && (partial.penalties ?? []).length === 0) out.push('noplay');
+  if (partial.score === 'touchdown') out.push('td');
+  if (partial.score === 'safety') out.push('safety');
+  if (
+    partial.gain != null &&
+    partial.result !== 'sack' &&
+    partial.result !== 'incomplete' &&
+    partial.result !== 'spike' &&
+    partial.result !== 'no_play'
+  )
+    out.push(partial.gain > 0 ? `+${partial.gain}` : String(partial.gain));
+  if (partial.outOfBounds === true) out.push('oob');
+  if (partial.deadToGoal != null) out.push(`>${encodeSpot(partial.deadToGoal, partial.deadHash ?? null)}`);
+  for (const p of partial.penalties ?? []) out.push(penaltyWords(p));
+  if (partial.kept === true) out.push('!');
+  if (partial.note != null && !partial.note.includes('"')) out.push(`"${partial.note}"`);
   return out;
 }
 

@@ -7,26 +7,30 @@ import { KICK_WORDS, WORDS, type Head } from './grammar';
 import type { Piece, Resolver } from './resolver';
 import type { Range, Token } from './tokenize';
 
-export function headWord(r: Resolver, head: Head, operands: readonly Token[], range: Range): void {
+export function headWord(resolver: Resolver, head: Head, operands: readonly Token[], range: Range): void {
   const words = operands.map((o) => o.word);
   const kind: Piece['kind'] =
     head === 'drop' || head === 'box' || head === 'shell' || head === 'rush' ? 'term' : 'result';
-  if (head === 'pen') return penalty(r, operands, range);
+  if (head === 'pen') return penalty(resolver, operands, range);
   let returning = false;
   const shared = (token: Token): boolean => {
     const { word } = token;
     if (returning) {
       returning = false;
-      return r.set('returnYards', Number(word), token);
+      return resolver.set('returnYards', Number(word), token);
     }
     if (word === WORDS.ret) return (returning = true);
     if (word.startsWith('>')) {
       const spot = decodeSpot(word.slice(1))!;
-      r.deadRange = token;
-      return r.set('deadToGoal', spot.toGoal, token) && (!spot.hash || r.set('deadHash', spot.hash, token));
+      resolver.deadRange = token;
+      return (
+        resolver.set('deadToGoal', spot.toGoal, token) &&
+        (!spot.hash || resolver.set('deadHash', spot.hash, token))
+      );
     }
-    if (word.startsWith('#')) return r.set('returner', word.slice(1), token);
-    if (word in KICK_WORDS && head !== 'fum') return r.set('kickEnd', KICK_WORDS[word]!.kickEnd!, token);
+    if (word.startsWith('#')) return resolver.set('returner', word.slice(1), token);
+    if (word in KICK_WORDS && head !== 'fum')
+      return resolver.set('kickEnd', KICK_WORDS[word]!.kickEnd!, token);
     return false;
   };
   switch (head) {
@@ -38,88 +42,91 @@ export function headWord(r: Resolver, head: Head, operands: readonly Token[], ra
         'drop' | 'box' | 'shell' | 'rushers';
       const spec = SNAP_FIELDS[field];
       if (words.length === 0)
-        return r.problem('lonely', range, { needs: `after it: a number, ${spec.min} to ${spec.max}` });
+        return resolver.problem('lonely', range, { needs: `after it: a number, ${spec.min} to ${spec.max}` });
       const n = Number(words[0]);
       if (n < spec.min! || n > spec.max!)
-        return r.problem('bad-value', range, {
+        return resolver.problem('bad-value', range, {
           value: words[0]!,
           field: spec.label,
           expected: `a number from ${spec.min} to ${spec.max}`,
         });
-      if (!r.set(field, n, range)) return;
+      if (!resolver.set(field, n, range)) return;
       break;
     }
     case 'sack':
-      if (!r.set('result', 'sack', range)) return;
-      for (const o of operands)
+      if (!resolver.set('result', 'sack', range)) return;
+      for (const token of operands)
         if (
-          !shared(o) &&
-          !r.set(
+          !shared(token) &&
+          !resolver.set(
             'gain',
-            o.word.startsWith('+') || o.word.startsWith('-') ? Number(o.word) : -Number(o.word),
-            o,
+            token.word.startsWith('+') || token.word.startsWith('-')
+              ? Number(token.word)
+              : -Number(token.word),
+            token,
           )
         )
           return;
       break;
     case 'int':
-      if (!r.set('turnover', 'interception', range) || !r.set('result', 'incomplete', range)) return;
-      for (const o of operands) if (!shared(o) && !r.set('turnoverYards', Number(o.word), o)) return;
+      if (!resolver.set('turnover', 'interception', range) || !resolver.set('result', 'incomplete', range))
+        return;
+      for (const o of operands) if (!shared(o) && !resolver.set('turnoverYards', Number(o.word), o)) return;
       break;
     case 'fum':
       if (words.includes(WORDS.lost)) {
-        if (!r.set('turnover', 'fumble', range)) return;
-        r.fields.fumble = 'lost';
-      } else if (!r.set('fumble', 'kept', range)) return;
-      for (const o of operands)
-        if (o.word === 'tb') r.set('kickEnd', 'touchback', o);
-        else if (o.word !== WORDS.lost && o.word !== WORDS.keptBall) shared(o);
+        if (!resolver.set('turnover', 'fumble', range)) return;
+        resolver.fields.fumble = 'lost';
+      } else if (!resolver.set('fumble', 'kept', range)) return;
+      for (const token of operands)
+        if (token.word === 'tb') resolver.set('kickEnd', 'touchback', token);
+        else if (token.word !== WORDS.lost && token.word !== WORDS.keptBall) shared(token);
       break;
     case 'punt':
     case 'kickoff':
     case 'freekick':
     case 'fg':
       if (
-        !r.set(
+        !resolver.set(
           'unit',
           ({ punt: 'punt', kickoff: 'kickoff', freekick: 'free_kick', fg: 'field_goal' } as const)[head],
           range,
         )
       )
         return;
-      r.fields.result ??= 'kick';
-      for (const o of operands) {
+      resolver.fields.result ??= 'kick';
+      for (const token of operands) {
         if (
           head === 'fg' &&
-          (o.word === WORDS.good || (WORDS.failed as readonly string[]).includes(o.word))
+          (token.word === WORDS.good || (WORDS.failed as readonly string[]).includes(token.word))
         ) {
-          if (!r.set('kickEnd', o.word === WORDS.good ? 'good' : 'missed', o)) return;
-          if (o.word === WORDS.good) r.fields.score = 'field_goal';
-        } else if (!shared(o) && !r.set('kickYards', Number(o.word), o)) return;
+          if (!resolver.set('kickEnd', token.word === WORDS.good ? 'good' : 'missed', token)) return;
+          if (token.word === WORDS.good) resolver.fields.score = 'field_goal';
+        } else if (!shared(token) && !resolver.set('kickYards', Number(token.word), token)) return;
       }
       break;
     case 'try': {
-      if (!r.set('unit', 'try', range)) return;
+      if (!resolver.set('unit', 'try', range)) return;
       const kick = !words.includes(WORDS.twoPoint);
       const good = words.includes(WORDS.good);
       if (kick) {
-        r.fields.result = 'kick';
-        r.fields.kickEnd = good ? 'good' : words.includes('blocked') ? 'blocked' : 'missed';
-      } else r.fields.result ??= 'gain';
-      if (good) r.fields.score = kick ? 'try_1' : 'try_2';
-      if (words.includes(WORDS.returned)) r.fields.score = 'defensive_try';
+        resolver.fields.result = 'kick';
+        resolver.fields.kickEnd = good ? 'good' : words.includes('blocked') ? 'blocked' : 'missed';
+      } else resolver.fields.result ??= 'gain';
+      if (good) resolver.fields.score = kick ? 'try_1' : 'try_2';
+      if (words.includes(WORDS.returned)) resolver.fields.score = 'defensive_try';
       break;
     }
   }
-  r.piece(
+  resolver.piece(
     range,
     head === 'drop' || head === 'box' || head === 'shell' ? head : head === 'rush' ? 'rushers' : 'result',
     kind,
   );
 }
 
-function penalty(r: Resolver, operands: readonly Token[], range: Range): void {
-  const { profile } = r.context;
+function penalty(resolver: Resolver, operands: readonly Token[], range: Range): void {
+  const { profile } = resolver.context;
   let team: PenaltyTeam | null = null;
   let yards: number | null | undefined;
   let from: Penalty['from'] | null = null;
@@ -136,12 +143,12 @@ function penalty(r: Resolver, operands: readonly Token[], range: Range): void {
     else if (word === WORDS.noFirst) extra = '';
     else nameWords.push(word);
   }
-  if (team === null) return r.problem('foul-side', range);
+  if (team === null) return resolver.problem('foul-side', range);
   const rule = nameWords.length > 0 ? findPenalty(profile, nameWords.join(' ')) : null;
-  if (!rule) return r.problem('no-foul-name', range);
+  if (!rule) return resolver.problem('no-foul-name', range);
   const byOffense = team === 'o' || team === 'k';
   const defaults = (byOffense ? rule.offense : rule.defense) ?? rule.offense ?? rule.defense;
-  r.penalties.push({
+  resolver.penalties.push({
     side: team,
     name: rule.name,
     yards: yards === undefined ? (defaults?.yards ?? null) : yards,
@@ -149,5 +156,5 @@ function penalty(r: Resolver, operands: readonly Token[], range: Range): void {
     outcome,
     extra: extra ?? (defaults?.firstDown ? '1st' : defaults?.lossOfDown ? 'lod' : ''),
   });
-  r.piece(range, 'penalties', 'result');
+  resolver.piece(range, 'penalties', 'result');
 }

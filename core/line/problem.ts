@@ -38,48 +38,48 @@ export interface Problem extends Range {
 }
 
 /** A problem as a sentence fit to read aloud. */
-export function problemSentence(p: Problem): string {
-  const f = p.facts;
-  switch (p.code) {
+export function problemSentence(problem: Problem): string {
+  const facts = problem.facts;
+  switch (problem.code) {
     case 'unknown-word':
-      return p.candidates[0]
-        ? `“${p.text}” is not in the book; nearest is “${p.candidates[0].text}”.`
-        : `“${p.text}” is not in the book.`;
+      return problem.candidates[0]
+        ? `“${problem.text}” is not in the book; nearest is “${problem.candidates[0].text}”.`
+        : `“${problem.text}” is not in the book.`;
     case 'ambiguous':
-      return `“${p.text}” could be ${p.candidates.map((c) => c.label).join(' or ')}.`;
+      return `“${problem.text}” could be ${problem.candidates.map((c) => c.label).join(' or ')}.`;
     case 'twice':
-      return `${f.field} was given already as ${f.first}; “${p.text}” gives it again.`;
+      return `${facts.field} was given already as ${facts.first}; “${problem.text}” gives it again.`;
     case 'no-side':
-      return `A side has no meaning after “${f.word}”.`;
+      return `A side has no meaning after “${facts.word}”.`;
     case 'no-letter':
-      return `“${p.text}” is not a letter of this book.`;
+      return `“${problem.text}” is not a letter of this book.`;
     case 'no-motion':
-      return `Letter “${p.text}” stands beside no motion.`;
+      return `Letter “${problem.text}” stands beside no motion.`;
     case 'gain-and-spot':
-      return `From ${f.from} a gain of ${f.gain} ends at ${f.follows}, not ${f.spot}.`;
+      return `From ${facts.from} a gain of ${facts.gain} ends at ${facts.follows}, not ${facts.spot}.`;
     case 'return-and-spot':
-      return `From ${f.from} a length of ${f.length} and a return of ${f.returned} end at ${f.follows}, not ${f.spot}.`;
+      return `From ${facts.from} a length of ${facts.length} and a return of ${facts.returned} end at ${facts.follows}, not ${facts.spot}.`;
     case 'gain-wiped-out':
       return 'The foul wipes the play out, so it has no gain; write end, foul or succ if the gain stands.';
     case 'past-goal':
-      return `A gain of ${f.gain} from ${f.from} passes the goal line: write td or safety.`;
+      return `A gain of ${facts.gain} from ${facts.from} passes the goal line: write td or safety.`;
     case 'nothing-to-carry':
       return 'There is no earlier scrimmage snap of this offense to carry the look from.';
     case 'bad-value':
-      return `“${f.value}” cannot be ${f.field}: ${f.expected}.`;
+      return `“${facts.value}” cannot be ${facts.field}: ${facts.expected}.`;
     case 'unknown-field':
-      return `There is no field “${f.field}”.`;
+      return `There is no field “${facts.field}”.`;
     case 'open-note':
       return 'The note has no closing quote.';
     case 'too-long':
-      return `A line is read up to ${f.most} characters.`;
+      return `A line is read up to ${facts.most} characters.`;
     case 'lonely':
-      return `“${p.text}” needs a word ${f.needs}.`;
+      return `“${problem.text}” needs a word ${facts.needs}.`;
     case 'no-foul-name':
       return 'The penalty has no name.';
     case 'foul-side':
       return 'The penalty has no side: o or d (on kicks k or r).';
     case 'kick-length':
-      return `From ${f.from} an attempt is ${f.least} to ${f.most} yards, not ${f.value}.`;
+      return `From ${facts.from} an attempt is ${facts.least} to ${facts.most} yards, not ${facts.value}.`;
   }
 }

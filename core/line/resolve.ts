@@ -60,7 +60,7 @@ function nearestWords(word: string, context: LineContext): Candidate[] {
 }
 
 function resolve(text: string, items: readonly Item[], context: LineContext): ParsedLine {
-  const r = new Resolver(text, context);
+  const resolver = new Resolver(text, context);
   const chosen = new Map<number, Term>();
   items.forEach((_, at) => {
     const left = readings(items, at);
@@ -72,67 +72,69 @@ function resolve(text: string, items: readonly Item[], context: LineContext): Pa
   items.forEach((item, at) => {
     switch (item.kind) {
       case 'note':
-        if (item.open) r.problem('open-note', item);
-        if (r.set('note', item.note, item)) r.piece(item, 'note', 'note');
+        if (item.open) resolver.problem('open-note', item);
+        if (resolver.set('note', item.note, item)) resolver.piece(item, 'note', 'note');
         return;
       case 'keep':
-        if (r.set('kept', true, item)) r.piece(item, 'kept', 'sign');
+        if (resolver.set('kept', true, item)) resolver.piece(item, 'kept', 'sign');
         return;
       case 'carry': {
-        if (!context.previous) return r.problem('nothing-to-carry', item);
+        if (!context.previous) return resolver.problem('nothing-to-carry', item);
         for (const field of CARRIED_LOOK) {
-          if (!r.typed.has(field)) (r.fields as Record<string, unknown>)[field] = context.previous[field];
+          if (!resolver.typed.has(field))
+            (resolver.fields as Record<string, unknown>)[field] = context.previous[field];
         }
-        return r.piece(item, 'formation', 'term');
+        return resolver.piece(item, 'formation', 'term');
       }
       case 'slash':
       case 'tilde': {
         const left = isPlay(at - 1) || (items[at - 1]?.kind === 'side' && isPlay(at - 2));
-        if (!left) return r.problem('lonely', item, { needs: 'of a play before it' });
+        if (!left) return resolver.problem('lonely', item, { needs: 'of a play before it' });
         if (items[at + 1]?.kind === 'unknown') return;
         if (!isPlay(at + 1) && items[at + 1]?.kind !== 'term')
-          return r.problem('lonely', item, { needs: 'of a play after it' });
-        return r.piece(item, null, 'sign');
+          return resolver.problem('lonely', item, { needs: 'of a play after it' });
+        return resolver.piece(item, null, 'sign');
       }
       case 'unknown': {
         const team = context.teams?.findIndex((k) => k.toLowerCase() === item.word);
         if (context.teams && (team === 0 || team === 1)) {
-          r.fields.defense = context.teams[1 - team]!;
-          if (r.set('offense', context.teams[team]!, item)) r.piece(item, 'offense', 'situation');
+          resolver.fields.defense = context.teams[1 - team]!;
+          if (resolver.set('offense', context.teams[team]!, item))
+            resolver.piece(item, 'offense', 'situation');
           return;
         }
-        return r.problem('unknown-word', item, {}, nearestWords(item.word, context));
+        return resolver.problem('unknown-word', item, {}, nearestWords(item.word, context));
       }
       case 'result': {
         const given = RESULT_WORDS[item.word]!;
         for (const [field, value] of Object.entries(given) as [SnapField, never][]) {
-          if (!r.set(field, value, item)) return;
+          if (!resolver.set(field, value, item)) return;
         }
-        return r.piece(item, (Object.keys(given)[0] as SnapField) ?? null, 'result', item.unsure);
+        return resolver.piece(item, (Object.keys(given)[0] as SnapField) ?? null, 'result', item.unsure);
       }
       case 'field':
-        return namedField(r, item);
+        return namedField(resolver, item);
       case 'side':
-        return attachSide(r, items, at, chosen);
+        return attachSide(resolver, items, at, chosen);
       case 'letter':
-        return attachLetter(r, items, at, chosen);
+        return attachLetter(resolver, items, at, chosen);
       case 'head':
-        return headWord(r, item.head, item.operands, item);
+        return headWord(resolver, item.head, item.operands, item);
       case 'shape':
-        return shape(r, item.value, item, item.unsure);
+        return shape(resolver, item.value, item, item.unsure);
       case 'term': {
         const term = chosen.get(at);
         if (!term) {
-          return r.problem(
+          return resolver.problem(
             'ambiguous',
             item,
             {},
-            readings(items, at).map((t) => ({
+            readings(items, at).map((term) => ({
               text:
-                t.kind === 'motion'
-                  ? `mo=${quoted(storedValue(t))}`
-                  : `${shortField(t)}=${quoted(storedValue(t))}`,
-              label: `${t.word} the ${t.kind}`,
+                term.kind === 'motion'
+                  ? `mo=${quoted(storedValue(term))}`
+                  : `${shortField(term)}=${quoted(storedValue(term))}`,
+              label: `${term.word} the ${term.kind}`,
             })),
           );
         }
@@ -142,45 +144,49 @@ function resolve(text: string, items: readonly Item[], context: LineContext): Pa
             ? 'conceptWeak'
             : KIND_FIELD[term.kind].field;
         if (term.kind === 'tag') {
-          if (!r.tags.includes(storedValue(term))) r.tags.push(storedValue(term));
-          return r.piece(item, 'tags', 'term', item.unsure);
+          if (!resolver.tags.includes(storedValue(term))) resolver.tags.push(storedValue(term));
+          return resolver.piece(item, 'tags', 'term', item.unsure);
         }
-        if (!r.set(field, storedValue(term) as never, item)) return void r.refused.add(at);
+        if (!resolver.set(field, storedValue(term) as never, item)) return void resolver.refused.add(at);
         if (term.kind === 'run' || term.kind === 'pass') {
-          r.playTermSeen = true;
-          if (field === 'concept' && !r.explicitPlay) r.fields.play = rpo ? 'rpo' : term.kind;
+          resolver.playTermSeen = true;
+          if (field === 'concept' && !resolver.explicitPlay) resolver.fields.play = rpo ? 'rpo' : term.kind;
         }
-        return r.piece(item, field, 'term', item.unsure);
+        return resolver.piece(item, field, 'term', item.unsure);
       }
     }
   });
   if (text.length > MOST_CHARACTERS)
-    r.problem('too-long', { start: MOST_CHARACTERS, end: text.length }, { most: String(MOST_CHARACTERS) });
-  finish(r);
-  checkLimits(r);
-  r.pieces.sort((a, b) => a.start - b.start);
-  r.problems.sort((a, b) => a.start - b.start);
-  return { text, fields: r.fields, pieces: r.pieces, problems: r.problems };
+    resolver.problem(
+      'too-long',
+      { start: MOST_CHARACTERS, end: text.length },
+      { most: String(MOST_CHARACTERS) },
+    );
+  finish(resolver);
+  checkLimits(resolver);
+  resolver.pieces.sort((a, b) => a.start - b.start);
+  resolver.problems.sort((a, b) => a.start - b.start);
+  return { text, fields: resolver.fields, pieces: resolver.pieces, problems: resolver.problems };
 }
 
 const quoted = (value: string): string => (/\s/.test(value) ? `"${value}"` : value);
-const shortField = (t: Term): string =>
-  (({ formation: 'form', coverage: 'cov', run: 'con', pass: 'con' }) as Record<string, string>)[t.kind] ??
-  t.kind;
+const shortField = (term: Term): string =>
+  (({ formation: 'form', coverage: 'cov', run: 'con', pass: 'con' }) as Record<string, string>)[term.kind] ??
+  term.kind;
 
 /** What follows a parsed line, for the echo and the command line. */
 export function stateAfter(parsed: ParsedLine, context: LineContext) {
   const before: GameState = { ...(context.state ?? unknownState()) };
-  const f = parsed.fields;
+  const partial = parsed.fields;
   const start: GameState = {
     ...before,
-    down: f.down ?? before.down,
-    distance: f.distance ?? before.distance,
-    toGoal: f.toGoal ?? before.toGoal,
-    hash: f.hash ?? before.hash,
-    quarter: f.quarter ?? before.quarter,
-    clock: f.clock ?? before.clock,
-    unit: before.unit ?? (f.down != null ? 'scrimmage' : null),
+    down: partial.down ?? before.down,
+    distance: partial.distance ?? before.distance,
+    toGoal: partial.toGoal ?? before.toGoal,
+    hash: partial.hash ?? before.hash,
+    quarter: partial.quarter ?? before.quarter,
+    clock: partial.clock ?? before.clock,
+    unit: before.unit ?? (partial.down != null ? 'scrimmage' : null),
   };
-  return { before: start, after: nextState(start, f, context.profile) };
+  return { before: start, after: nextState(start, partial, context.profile) };
 }

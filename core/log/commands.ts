@@ -27,10 +27,10 @@ export const LOG_COMMANDS: readonly Command[] = [
     id: 'accept',
     keys: ['Tab'],
     label: 'take the offer',
-    event: (s, v) => {
-      const ways = v.problems[0]?.candidates.length ?? 0;
-      if (ways > 0) return { type: 'take-candidate', problem: 0, candidate: s.chosen % ways };
-      return v.offers.length > 0 ? { type: 'take', index: s.chosen } : null;
+    event: (session, lineView) => {
+      const ways = lineView.problems[0]?.candidates.length ?? 0;
+      if (ways > 0) return { type: 'take-candidate', problem: 0, candidate: session.chosen % ways };
+      return lineView.offers.length > 0 ? { type: 'take', index: session.chosen } : null;
     },
   },
   {

@@ -14,16 +14,16 @@ interface Writing {
   readonly replaces?: string;
 }
 
-export function write(session: Session, w: Writing, effects: readonly Effect[] = []): Stepped {
+export function write(session: Session, writing: Writing, effects: readonly Effect[] = []): Stepped {
   const pending: Pending = {
-    changes: w.step.redo,
-    replaces: w.replaces ?? null,
-    asOpened: w.asOpened ?? false,
-    line: w.line ?? null,
+    changes: writing.step.redo,
+    replaces: writing.replaces ?? null,
+    asOpened: writing.asOpened ?? false,
+    line: writing.line ?? null,
     mode: session.mode,
-    step: w.replaces === undefined ? w.step : null,
+    step: writing.replaces === undefined ? writing.step : null,
     moved: null,
-    done: w.done,
+    done: writing.done,
   };
   return {
     session: { ...session, pending, asked: null, trouble: '' },
@@ -105,8 +105,8 @@ export function stepBack(session: Session, which: 'undo' | 'redo', game: LoggedG
   const entry = which === 'undo' ? session.done.at(-1) : session.undone.at(-1);
   if (!entry) return to({ ...session, status: `nothing-to-${which}` });
   // A snap that was put and removed is there still: it is restored, not put twice.
-  const forward = entry.redo.map((c) =>
-    c.do === 'put' ? ({ do: 'restore', snapId: c.snapId } as const) : c,
+  const forward = entry.redo.map((change) =>
+    change.do === 'put' ? ({ do: 'restore', snapId: change.snapId } as const) : change,
   );
   const pending: Pending = {
     changes: which === 'undo' ? entry.undo : forward,

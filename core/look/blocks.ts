@@ -26,26 +26,27 @@ export class Blocks {
   constructor(
     readonly men: readonly Man[],
     readonly defenders: readonly Defender[],
-    readonly s: Structure,
+    readonly structure: Structure,
     readonly aim: RunAim,
     rule: BoxRule,
   ) {
     const sign = aim.to === 'L' ? -1 : 1;
     this.sign = sign;
-    const play = sideStructure(s, aim.to);
-    const back = sideStructure(s, otherSide(aim.to));
+    const play = sideStructure(structure, aim.to);
+    const back = sideStructure(structure, otherSide(aim.to));
     this.near = play.endOfLine * sign;
     const far = back.endOfLine * sign;
-    for (const d of defenders) {
-      const lat = d.x * sign;
-      if (onLine(d) && lat <= this.near + 3 && lat >= far - 3) this.front.push(d);
-      else if (inBox(d, s, rule)) this.backers.push(d);
+    for (const defender of defenders) {
+      const lat = defender.x * sign;
+      if (onLine(defender) && lat <= this.near + 3 && lat >= far - 3) this.front.push(defender);
+      else if (inBox(defender, structure, rule)) this.backers.push(defender);
     }
     const byPlaySide = (a: { readonly x: number }, b: { readonly x: number }): number => (b.x - a.x) * sign;
     this.front.sort(byPlaySide);
     this.backers.sort(byPlaySide);
-    for (const m of men)
-      if (m.role === 'line' || play.attached.includes(m) || back.attached.includes(m)) this.line.push(m);
+    for (const man of men)
+      if (man.role === 'line' || play.attached.includes(man) || back.attached.includes(man))
+        this.line.push(man);
     this.line.sort(byPlaySide);
     const first = this.front[0];
     const last = this.front[this.front.length - 1];
@@ -65,28 +66,28 @@ export class Blocks {
     if (on) this.take(on, man.letter);
     if (then) this.take(then, man.letter);
   }
-  take(d: Defender, letter: string): void {
-    const by = this.taken.get(d);
+  take(defender: Defender, letter: string): void {
+    const by = this.taken.get(defender);
     if (by) by.push(letter);
-    else this.taken.set(d, [letter]);
+    else this.taken.set(defender, [letter]);
   }
   /** Still to be blocked: not taken, not read, not kicked out by a puller. */
-  open(d: Defender): boolean {
-    return d !== this.readMan && d !== this.kicked && !this.taken.has(d);
+  open(defender: Defender): boolean {
+    return defender !== this.readMan && defender !== this.kicked && !this.taken.has(defender);
   }
   nextBacker(): Defender | null {
     for (const d of this.backers) if (this.open(d)) return d;
     return null;
   }
-  climb(b: Man): void {
+  climb(man: Man): void {
     const to = this.nextBacker();
-    this.entry(b, to ? 'blocks' : 'climbs, nobody there', to);
+    this.entry(man, to ? 'blocks' : 'climbs, nobody there', to);
   }
   /** The first open man on the line between two lateral distances from a blocker, play side positive; nearest the play side first. */
-  onFront(b: Man, from: number, to: number): Defender | null {
-    for (const d of this.front) {
-      const off = (d.x - b.x) * this.sign;
-      if (off >= from && off <= to && this.open(d)) return d;
+  onFront(man: Man, from: number, to: number): Defender | null {
+    for (const defender of this.front) {
+      const off = (defender.x - man.x) * this.sign;
+      if (off >= from && off <= to && this.open(defender)) return defender;
     }
     return null;
   }
@@ -95,33 +96,33 @@ export class Blocks {
     const { aim } = this;
     if (aim.kick !== null && aim.read !== 'end man') this.kicked = this.endMan;
     const kicked = this.kicked;
-    for (const m of this.men) {
-      if (m === carrier || m.role === 'quarterback') continue;
-      if (m.letter === aim.kick) this.entry(m, 'pulls to kick', kicked);
-      else if (aim.wrap.includes(m.letter)) this.entry(m, 'wraps to', this.nextBacker());
+    for (const man of this.men) {
+      if (man === carrier || man.role === 'quarterback') continue;
+      if (man.letter === aim.kick) this.entry(man, 'pulls to kick', kicked);
+      else if (aim.wrap.includes(man.letter)) this.entry(man, 'wraps to', this.nextBacker());
     }
   }
 
   zone(): void {
     const list = this.line;
     for (let i = 0; i < list.length; i++) {
-      const b = list[i]!;
-      if (this.offense.has(b)) continue;
-      const cover = coveredBy(b, this.front, this.aim.to);
+      const man = list[i]!;
+      if (this.offense.has(man)) continue;
+      const cover = coveredBy(man, this.front, this.aim.to);
       if (cover && this.open(cover)) {
         const next = list[i + 1];
         if (next && !this.offense.has(next) && !coveredBy(next, this.front, this.aim.to)) {
           const second = this.nextBacker();
-          this.entry(b, 'blocks', cover, second, next.letter);
-          this.entry(next, 'blocks', cover, second, b.letter);
-          this.pairs.push([b.letter, next.letter]);
-        } else this.entry(b, 'blocks', cover);
+          this.entry(man, 'blocks', cover, second, next.letter);
+          this.entry(next, 'blocks', cover, second, man.letter);
+          this.pairs.push([man.letter, next.letter]);
+        } else this.entry(man, 'blocks', cover);
         continue;
       }
       // Away from the play the line scoops: the near gap, else up to the next backer.
-      const gap = this.onFront(b, 0.31, 1.45);
-      if (gap) this.entry(b, 'blocks', gap);
-      else this.climb(b);
+      const gap = this.onFront(man, 0.31, 1.45);
+      if (gap) this.entry(man, 'blocks', gap);
+      else this.climb(man);
     }
   }
 
@@ -130,20 +131,20 @@ export class Blocks {
     const wait: Man[] = [];
     const man = this.aim.blocking === 'man';
     for (let i = this.line.length - 1; i >= 0; i--) {
-      const b = this.line[i]!;
-      if (b.x * this.sign <= 0.3 || this.offense.has(b)) continue;
-      const on = this.onFront(b, -0.3, 0.3);
-      const inside = this.onFront(b, -2, -0.31);
-      const to = man ? (on ?? inside ?? this.onFront(b, -1, 1)) : (inside ?? on);
-      if (to) this.entry(b, 'blocks', to);
-      else wait.push(b);
+      const other = this.line[i]!;
+      if (other.x * this.sign <= 0.3 || this.offense.has(other)) continue;
+      const on = this.onFront(other, -0.3, 0.3);
+      const inside = this.onFront(other, -2, -0.31);
+      const to = man ? (on ?? inside ?? this.onFront(other, -1, 1)) : (inside ?? on);
+      if (to) this.entry(other, 'blocks', to);
+      else wait.push(other);
     }
     // The center blocks back for the puller; the others hinge on the next man outside them.
-    for (const b of this.line) {
-      if (b.x * this.sign > 0.3 || this.offense.has(b)) continue;
-      const to = this.onFront(b, -2.2, 0.3) ?? this.onFront(b, -1, 1);
-      if (to) this.entry(b, 'blocks', to);
-      else wait.push(b);
+    for (const man of this.line) {
+      if (man.x * this.sign > 0.3 || this.offense.has(man)) continue;
+      const to = this.onFront(man, -2.2, 0.3) ?? this.onFront(man, -1, 1);
+      if (to) this.entry(man, 'blocks', to);
+      else wait.push(man);
     }
     for (const b of wait) this.climb(b);
   }
@@ -151,26 +152,26 @@ export class Blocks {
   /** The nearest man outside the box on the play side who could turn the ball in. */
   perimeter(): Defender | null {
     let best: Defender | null = null;
-    for (const d of this.defenders) {
+    for (const defender of this.defenders) {
       if (
-        d.depth > 9 ||
-        d.x * this.sign <= this.near - 0.5 ||
-        !this.open(d) ||
-        this.front.includes(d) ||
-        this.backers.includes(d)
+        defender.depth > 9 ||
+        defender.x * this.sign <= this.near - 0.5 ||
+        !this.open(defender) ||
+        this.front.includes(defender) ||
+        this.backers.includes(defender)
       )
         continue;
-      if (best === null || d.x * this.sign < best.x * this.sign) best = d;
+      if (best === null || defender.x * this.sign < best.x * this.sign) best = defender;
     }
     return best;
   }
 
   leads(): void {
-    for (const b of this.s.backfield.backs) {
-      if (this.offense.has(b)) continue;
+    for (const man of this.structure.backfield.backs) {
+      if (this.offense.has(man)) continue;
       const kickable = this.aim.kick === null && this.endMan && this.open(this.endMan) ? this.endMan : null;
       this.entry(
-        b,
+        man,
         'leads on',
         this.nextBacker() ?? (this.aim.point === 'D' ? this.perimeter() : null) ?? kickable,
       );
@@ -179,20 +180,20 @@ export class Blocks {
 
   /** A pass option holds the man over its receiver, when nobody blocks him. */
   option(side: Side): void {
-    const half = sideStructure(this.s, side);
+    const half = sideStructure(this.structure, side);
     const target = half.receivers[1] ?? half.receivers[0];
     if (!target) return;
-    for (const d of this.defenders) {
+    for (const defender of this.defenders) {
       if (
-        !this.open(d) ||
-        d.level === 'down' ||
-        d.level === 'corner' ||
-        d.depth > 9 ||
-        Math.abs(d.x - target.x) > 7
+        !this.open(defender) ||
+        defender.level === 'down' ||
+        defender.level === 'corner' ||
+        defender.depth > 9 ||
+        Math.abs(defender.x - target.x) > 7
       )
         continue;
-      if (this.optionMan === null || Math.abs(d.x - target.x) < Math.abs(this.optionMan.x - target.x))
-        this.optionMan = d;
+      if (this.optionMan === null || Math.abs(defender.x - target.x) < Math.abs(this.optionMan.x - target.x))
+        this.optionMan = defender;
     }
     if (!this.offense.has(target)) this.entry(target, 'option route');
   }
@@ -200,23 +201,28 @@ export class Blocks {
   /** Receivers: each stands for the nearest man left over him; on the play side of an outside run he stalks. */
   receivers(outside: boolean): void {
     const left = this.men.filter((m) => !this.offense.has(m)).sort((a, b) => (b.x - a.x) * this.sign);
-    for (const r of left) {
+    for (const man of left) {
       let near: Defender | null = null;
       let deep: Defender | null = null;
-      for (const d of this.defenders) {
-        if (d === this.optionMan || d === this.readMan || this.taken.has(d)) continue;
-        const off = Math.abs(d.x - r.x);
-        if (d.depth > 7 && (deep === null || off < Math.abs(deep.x - r.x))) deep = d;
-        if (d.x * r.x < 0 || this.front.includes(d) || this.backers.includes(d)) continue;
+      for (const defender of this.defenders) {
+        if (defender === this.optionMan || defender === this.readMan || this.taken.has(defender)) continue;
+        const off = Math.abs(defender.x - man.x);
+        if (defender.depth > 7 && (deep === null || off < Math.abs(deep.x - man.x))) deep = defender;
+        if (defender.x * man.x < 0 || this.front.includes(defender) || this.backers.includes(defender))
+          continue;
         if (
           near === null ||
-          off < Math.abs(near.x - r.x) ||
-          (off === Math.abs(near.x - r.x) && d.depth < near.depth)
+          off < Math.abs(near.x - man.x) ||
+          (off === Math.abs(near.x - man.x) && defender.depth < near.depth)
         )
-          near = d;
+          near = defender;
       }
       const to = near ?? deep;
-      this.entry(r, outside && r.x * this.sign > 0 && to !== null && to.depth <= 9 ? 'stalks' : 'holds', to);
+      this.entry(
+        man,
+        outside && man.x * this.sign > 0 && to !== null && to.depth <= 9 ? 'stalks' : 'holds',
+        to,
+      );
     }
   }
 }

@@ -59,17 +59,17 @@ export interface CoverageLook {
 }
 
 /** The side a rotation word means here; null where strength, field or motion is missing. */
-export function rotationSide(rotation: Rotated, s: Structure, motionTo: Side | null): Side | null {
+export function rotationSide(rotation: Rotated, structure: Structure, motionTo: Side | null): Side | null {
   const other = (side: Side | null): Side | null => side && otherSide(side);
   switch (rotation) {
     case 'strong':
-      return s.strength;
+      return structure.strength;
     case 'weak':
-      return other(s.strength);
+      return other(structure.strength);
     case 'field':
-      return s.fieldSide;
+      return structure.fieldSide;
     case 'boundary':
-      return other(s.fieldSide);
+      return other(structure.fieldSide);
     case 'motion':
       return motionTo;
     default:
@@ -81,15 +81,17 @@ export function coverageLook(
   def: CoverageDef,
   rushers: number,
   rotation: Rotated,
-  s: Structure,
+  structure: Structure,
   motionTo: Side | null,
   men = 11,
 ): CoverageLook {
-  const side = rotationSide(rotation, s, motionTo);
+  const side = rotationSide(rotation, structure, motionTo);
   const facts: string[] = [];
   if (side !== null) {
-    if (s.strength !== null) facts.push(side === s.strength ? 'to strength' : 'away from strength');
-    if (s.fieldSide !== null) facts.push(side === s.fieldSide ? 'to the field' : 'to the boundary');
+    if (structure.strength !== null)
+      facts.push(side === structure.strength ? 'to strength' : 'away from strength');
+    if (structure.fieldSide !== null)
+      facts.push(side === structure.fieldSide ? 'to the field' : 'to the boundary');
     if (motionTo !== null) facts.push(side === motionTo ? 'to the motion' : 'away from the motion');
   }
   // Whoever rushes is not deep, whatever the coverage asks for.
@@ -155,31 +157,31 @@ const UNKNOWN: CoverageDef = {
  * one-high or no-high shell stands down over the strong edge.
  */
 export function placeDefense(
-  s: Structure,
+  structure: Structure,
   front: FrontDef | null,
   coverage: CoverageDef | null,
   shell: number | null = null,
   rotated: Side | null = null,
   count = 11,
 ): PlacedDefender[] {
-  const strong = s.strength === 'L' ? -1 : 1;
+  const strong = structure.strength === 'L' ? -1 : 1;
   const strongSide: Side = strong === 1 ? 'R' : 'L';
   const weakSide: Side = strong === 1 ? 'L' : 'R';
   const out: PlacedDefender[] = [];
-  if (front) for (const d of placeFront(front, s.strength)) if (out.length < count) out.push(d);
+  if (front) for (const d of placeFront(front, structure.strength)) if (out.length < count) out.push(d);
   const rest = ROLES_BY_COUNT[Math.min(7, Math.max(0, count - (front ? out.length : 6)))]!;
   const def = coverage ?? UNKNOWN;
   const high = shell ?? def.shell;
   const lever = def.corner.leverage === 'outside' ? 1 : def.corner.leverage === 'inside' ? -1 : 0;
   const put = (role: CoverRole, x: number, depth: number) =>
     out.push({ letter: ROLE_LETTER[role], x: Math.round(x * 10) / 10, depth, level: ROLE_LEVEL[role], role });
-  const first = (side: Side): Man | undefined => sideStructure(s, side).receivers[0];
+  const first = (side: Side): Man | undefined => sideStructure(structure, side).receivers[0];
   // The safety who is down: to the rotation when it is known, else to strength.
   const downTo = rotated ?? strongSide;
   for (const role of rest) {
     const side = role === 'cw' || role === 'd' ? weakSide : strongSide;
     const sign = side === 'L' ? -1 : 1;
-    const half = sideStructure(s, side);
+    const half = sideStructure(structure, side);
     switch (role) {
       case 'cs':
       case 'cw': {
@@ -211,7 +213,7 @@ export function placeDefense(
         if (high >= 2) put(role, strong * 7, high >= 4 ? 9 : 12);
         else {
           const down = downTo === 'L' ? -1 : 1;
-          put(role, sideStructure(s, downTo).endOfLine + down * 1.8, high === 1 ? 5.5 : 7);
+          put(role, sideStructure(structure, downTo).endOfLine + down * 1.8, high === 1 ? 5.5 : 7);
         }
         break;
       case 'm':
@@ -244,76 +246,77 @@ const HALF_FIELD = 17;
 export function coverDrops(
   def: CoverageDef,
   defenders: readonly PlacedDefender[],
-  s: Structure,
+  structure: Structure,
   rushing: ReadonlySet<Defender>,
 ): CoverDrop[] {
-  const strong = s.strength === 'L' ? -1 : 1;
+  const strong = structure.strength === 'L' ? -1 : 1;
   const out: CoverDrop[] = [];
   const used = new Set<Defender>();
   const free = (role: CoverRole | 'lb', side: 's' | 'w' | 'm'): PlacedDefender | undefined => {
-    const match = (d: PlacedDefender) =>
-      !used.has(d) &&
-      !rushing.has(d) &&
+    const match = (defender: PlacedDefender) =>
+      !used.has(defender) &&
+      !rushing.has(defender) &&
       (role === 'lb'
-        ? d.role === undefined && d.level !== 'down'
-        : d.role === role || (role === 'm' && d.role === undefined && d.level === 'backer'));
+        ? defender.role === undefined && defender.level !== 'down'
+        : defender.role === role ||
+          (role === 'm' && defender.role === undefined && defender.level === 'backer'));
     const list = defenders.filter(match);
     const want = side === 'm' ? 0 : side === 's' ? strong * 6 : -strong * 6;
     return list.sort((a, b) => Math.abs(a.x - want) - Math.abs(b.x - want))[0];
   };
-  for (const d of def.deep) {
+  for (const deepMan of def.deep) {
     const man =
-      free(d.role, d.at > 0.2 ? 's' : d.at < -0.2 ? 'w' : 'm') ??
+      free(deepMan.role, deepMan.at > 0.2 ? 's' : deepMan.at < -0.2 ? 'w' : 'm') ??
       defenders
         .filter((x) => !used.has(x) && !rushing.has(x) && x.level !== 'down')
         .sort((a, b) => b.depth - a.depth)[0];
     if (!man) continue;
     used.add(man);
-    const x = d.at * strong * HALF_FIELD;
-    out.push({ from: man, to: [x === 0 ? 0 : x, DEEP_AT[d.zone]], zone: d.zone, deep: true });
+    const x = deepMan.at * strong * HALF_FIELD;
+    out.push({ from: man, to: [x === 0 ? 0 : x, DEEP_AT[deepMan.zone]], zone: deepMan.zone, deep: true });
   }
-  for (const u of def.under) {
-    const man = free(u.role, u.side);
+  for (const underMan of def.under) {
+    const man = free(underMan.role, underMan.side);
     if (!man) continue;
     used.add(man);
-    const sign = u.side === 'm' ? 0 : u.side === 's' ? strong : -strong;
+    const sign = underMan.side === 'm' ? 0 : underMan.side === 's' ? strong : -strong;
     const at: readonly [number, number] =
-      u.zone === 'flat' || u.zone === 'cloud' || u.zone === 'trap'
+      underMan.zone === 'flat' || underMan.zone === 'cloud' || underMan.zone === 'trap'
         ? [sign * 15, 5]
-        : u.zone === 'curl'
+        : underMan.zone === 'curl'
           ? [sign * 10, 9]
-          : u.zone === 'robber'
+          : underMan.zone === 'robber'
             ? [sign * 2, 10]
-            : u.zone === 'spy'
+            : underMan.zone === 'spy'
               ? [0, 4]
-              : u.zone === 'wall'
+              : underMan.zone === 'wall'
                 ? [sign * 6, 8]
                 : [sign * 4, 9];
-    out.push({ from: man, to: at, zone: u.zone, deep: false });
+    out.push({ from: man, to: at, zone: underMan.zone, deep: false });
   }
   const left = defenders
     .filter((d) => !used.has(d) && !rushing.has(d) && d.level !== 'down')
     .sort((a, b) => a.x - b.x);
   if (def.style === 'man' || def.style === 'mixed') {
-    const targets = [...s.left.receivers, ...s.right.receivers, ...s.backfield.backs];
-    for (const d of left) {
-      const best = [...targets].sort((a, b) => Math.abs(a.x - d.x) - Math.abs(b.x - d.x))[0];
+    const targets = [...structure.left.receivers, ...structure.right.receivers, ...structure.backfield.backs];
+    for (const defender of left) {
+      const best = [...targets].sort((a, b) => Math.abs(a.x - defender.x) - Math.abs(b.x - defender.x))[0];
       // More men than there are to cover: he helps in the hole.
       if (!best) {
-        out.push({ from: d, to: [d.x * 0.4, 8], zone: 'hook', deep: false });
+        out.push({ from: defender, to: [defender.x * 0.4, 8], zone: 'hook', deep: false });
         continue;
       }
       targets.splice(targets.indexOf(best), 1);
-      out.push({ from: d, to: [best.x, 1.4], zone: 'man', deep: false });
+      out.push({ from: defender, to: [best.x, 1.4], zone: 'man', deep: false });
     }
     return out;
   }
   const spots =
     left.length >= 4 ? [-12, -4, 4, 12] : left.length === 3 ? [-9, 0, 9] : left.length === 2 ? [-6, 6] : [0];
-  left.forEach((d, i) => {
+  left.forEach((defender, i) => {
     const x = spots[Math.min(i, spots.length - 1)]!;
     out.push({
-      from: d,
+      from: defender,
       to: [x, Math.abs(x) > 8 ? 7 : 9],
       zone: Math.abs(x) > 8 ? 'curl' : 'hook',
       deep: false,

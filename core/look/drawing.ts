@@ -50,8 +50,8 @@ export function draw(input: DrawInput): Drawing {
   const until = input.crop ? Math.min(half, Math.max(...across) + 2 + narrow) : half;
   const left = Math.max(-center + shift, from + 0.5);
   const right = Math.min(center + shift, until - 0.5);
-  const line = (d: readonly Point[], ink: Ink, w: number, dash?: readonly [number, number]) =>
-    out.push({ mark: 'path', d, ink, width: w, ...(dash ? { dash } : {}) });
+  const line = (points: readonly Point[], ink: Ink, width: number, dash?: readonly [number, number]) =>
+    out.push({ mark: 'path', d: points, ink, width: width, ...(dash ? { dash } : {}) });
   const flip = (p: Point): Point => [p[0], -p[1]];
 
   for (let y = -5; y >= -ahead; y -= 5)
@@ -103,15 +103,15 @@ export function draw(input: DrawInput): Drawing {
     0.12,
   );
 
-  for (const d of drops) {
-    const [x, depth] = d.to;
-    if (d.deep) {
+  for (const coverDrop of drops) {
+    const [x, depth] = coverDrop.to;
+    if (coverDrop.deep) {
       const rx =
-        d.zone === 'half'
+        coverDrop.zone === 'half'
           ? 8
-          : d.zone === 'quarter'
+          : coverDrop.zone === 'quarter'
             ? 4.6
-            : d.zone === 'third' || d.zone === 'middle'
+            : coverDrop.zone === 'third' || coverDrop.zone === 'middle'
               ? 6
               : 3.4;
       out.push({
@@ -124,7 +124,7 @@ export function draw(input: DrawInput): Drawing {
         width: 0.16,
         dash: [0.5, 0.4],
       });
-    } else if (d.zone !== 'man')
+    } else if (coverDrop.zone !== 'man')
       out.push({
         mark: 'ellipse',
         x,
@@ -137,102 +137,121 @@ export function draw(input: DrawInput): Drawing {
       });
     line(
       [
-        [d.from.x, -d.from.depth],
-        [x, -Math.min(depth, ahead - (d.deep ? 2.2 : 1.4))],
+        [coverDrop.from.x, -coverDrop.from.depth],
+        [x, -Math.min(depth, ahead - (coverDrop.deep ? 2.2 : 1.4))],
       ],
       'them',
       0.14,
-      d.zone === 'man' ? [0.2, 0.3] : [0.6, 0.35],
+      coverDrop.zone === 'man' ? [0.2, 0.3] : [0.6, 0.35],
     );
   }
-  for (const p of paths) {
-    const d = p.points.map(([x, y]): Point => [
+  for (const drawnPath of paths) {
+    const points = drawnPath.points.map(([x, y]): Point => [
       Math.max(-half + 0.4, Math.min(half - 0.4, x)),
       -Math.max(-behind + 0.5, Math.min(y, ahead - 0.4)),
     ]);
     const ink: Ink =
-      p.kind === 'route'
+      drawnPath.kind === 'route'
         ? 'pass'
-        : p.kind === 'ball'
+        : drawnPath.kind === 'ball'
           ? 'run'
-          : p.kind === 'rush' || p.kind === 'drop'
+          : drawnPath.kind === 'rush' || drawnPath.kind === 'drop'
             ? 'them'
-            : p.kind === 'motion' || p.kind === 'fake'
+            : drawnPath.kind === 'motion' || drawnPath.kind === 'fake'
               ? 'ink2'
               : 'ink';
-    const w = p.kind === 'ball' ? 0.34 : p.kind === 'route' || p.kind === 'pull' ? 0.24 : 0.2;
-    line(d, ink, w, p.kind === 'motion' ? [0.7, 0.45] : p.kind === 'fake' ? [0.3, 0.3] : undefined);
-    const [a, b] = [d[d.length - 2]!, d[d.length - 1]!];
-    const at = Math.atan2(b[1] - a[1], b[0] - a[0]);
-    if (p.end === 'arrow') out.push(head(b, at, p.kind === 'ball' ? 1.05 : 0.8, ink));
-    if (p.end === 'block')
+    const width =
+      drawnPath.kind === 'ball' ? 0.34 : drawnPath.kind === 'route' || drawnPath.kind === 'pull' ? 0.24 : 0.2;
+    line(
+      points,
+      ink,
+      width,
+      drawnPath.kind === 'motion' ? [0.7, 0.45] : drawnPath.kind === 'fake' ? [0.3, 0.3] : undefined,
+    );
+    const [point, next] = [points[points.length - 2]!, points[points.length - 1]!];
+    const at = Math.atan2(next[1] - point[1], next[0] - point[0]);
+    if (drawnPath.end === 'arrow') out.push(head(next, at, drawnPath.kind === 'ball' ? 1.05 : 0.8, ink));
+    if (drawnPath.end === 'block')
       line(
         [
-          [b[0] - Math.sin(at) * 0.62, b[1] + Math.cos(at) * 0.62],
-          [b[0] + Math.sin(at) * 0.62, b[1] - Math.cos(at) * 0.62],
+          [next[0] - Math.sin(at) * 0.62, next[1] + Math.cos(at) * 0.62],
+          [next[0] + Math.sin(at) * 0.62, next[1] - Math.cos(at) * 0.62],
         ],
         ink,
-        w,
+        width,
       );
   }
-  for (const a of input.arrows ?? []) {
-    const d = a.points.map(flip);
-    const w = a.n === null ? 0.3 : 0.16 + 0.36 * a.share;
-    const ink = a.kind === 'pass' ? 'pass' : 'run';
-    line(d, ink, w, a.kind === 'pass' ? [0.8, 0.5] : a.kind === 'rpo' ? [0.3, 0.4] : undefined);
-    const [p, q] = [d[d.length - 2]!, d[d.length - 1]!];
-    const at = Math.atan2(q[1] - p[1], q[0] - p[0]);
-    out.push(head(q, at, 0.7 + w * 1.4, ink));
-    if (a.n !== null) {
-      const s = q[0] < 0 ? -1 : 1;
+  for (const arrow of input.arrows ?? []) {
+    const points = arrow.points.map(flip);
+    const width = arrow.n === null ? 0.3 : 0.16 + 0.36 * arrow.share;
+    const ink = arrow.kind === 'pass' ? 'pass' : 'run';
+    line(
+      points,
+      ink,
+      width,
+      arrow.kind === 'pass' ? [0.8, 0.5] : arrow.kind === 'rpo' ? [0.3, 0.4] : undefined,
+    );
+    const [point, tip] = [points[points.length - 2]!, points[points.length - 1]!];
+    const at = Math.atan2(tip[1] - point[1], tip[0] - point[0]);
+    out.push(head(tip, at, 0.7 + width * 1.4, ink));
+    if (arrow.n !== null) {
+      const sign = tip[0] < 0 ? -1 : 1;
       out.push({
         mark: 'text',
-        x: q[0] + (a.kind === 'pass' ? 0 : s * 1.5),
-        y: q[1] + (a.kind === 'pass' ? -1 : 0.2),
+        x: tip[0] + (arrow.kind === 'pass' ? 0 : sign * 1.5),
+        y: tip[1] + (arrow.kind === 'pass' ? -1 : 0.2),
         size: 1.5,
-        text: String(a.n),
+        text: String(arrow.n),
         ink,
         bold: true,
         anchor: 'middle',
       });
     }
   }
-  for (const m of men) {
-    const y = m.depth + 0.35;
-    if (m.letter === 'C' && (m.role === 'line' || profile.players !== 11))
-      out.push({ mark: 'box', x: m.x, y, r: 0.72, fill: 'card', ink: 'ink', width: 0.16 });
+  for (const man of men) {
+    const y = man.depth + 0.35;
+    if (man.letter === 'C' && (man.role === 'line' || profile.players !== 11))
+      out.push({ mark: 'box', x: man.x, y, r: 0.72, fill: 'card', ink: 'ink', width: 0.16 });
     else
       out.push({
         mark: 'circle',
-        x: m.x,
+        x: man.x,
         y,
         r: R,
-        fill: m.letter === input.mover ? 'high' : 'card',
+        fill: man.letter === input.mover ? 'high' : 'card',
         ink: 'ink',
         width: 0.16,
       });
-    if (m.role !== 'line')
+    if (man.role !== 'line')
       out.push({
         mark: 'text',
-        x: m.x,
+        x: man.x,
         y: y + 0.36,
         size: 1,
-        text: m.letter,
+        text: man.letter,
         ink: 'ink',
         bold: true,
         anchor: 'middle',
       });
   }
-  for (const d of input.defenders ?? []) {
-    const y = -Math.min(d.depth, ahead - 0.9) - 0.1;
-    if (input.ringed?.has(`${d.letter}${d.x}`))
-      out.push({ mark: 'circle', x: d.x, y: y - 0.06, r: 0.95, fill: 'card', ink: 'finding', width: 0.2 });
+  for (const defender of input.defenders ?? []) {
+    const y = -Math.min(defender.depth, ahead - 0.9) - 0.1;
+    if (input.ringed?.has(`${defender.letter}${defender.x}`))
+      out.push({
+        mark: 'circle',
+        x: defender.x,
+        y: y - 0.06,
+        r: 0.95,
+        fill: 'card',
+        ink: 'finding',
+        width: 0.2,
+      });
     out.push({
       mark: 'text',
-      x: d.x,
+      x: defender.x,
       y: y + 0.5,
       size: 1.5,
-      text: d.letter,
+      text: defender.letter,
       ink: 'them',
       bold: true,
       anchor: 'middle',
@@ -249,18 +268,21 @@ function placeNumbers(men: readonly Man[], out: DrawMark[]): void {
     const list = men
       .filter((m) => m.role === 'eligible' && !(m.depth > 3 && Math.abs(m.x) < 5.2) && m.x * sign > 0)
       .sort((a, b) => (b.x - a.x) * sign);
-    list.forEach((m, i) => {
+    list.forEach((man, i) => {
       const text = `#${i + 1}`;
-      const w = textWidth(text, 0.9);
-      let y = m.depth + 2.25;
+      const width = textWidth(text, 0.9);
+      let y = man.depth + 2.25;
       const hits = (): boolean =>
-        placed.some((p) => Math.abs(p.x - m.x) < (p.w + w) / 2 + 0.2 && Math.abs(p.y - y) < 1) ||
+        placed.some((p) => Math.abs(p.x - man.x) < (p.w + width) / 2 + 0.2 && Math.abs(p.y - y) < 1) ||
         men.some(
-          (o) => o !== m && Math.abs(o.x - m.x) < R + w / 2 && Math.abs(o.depth + 0.35 - (y - 0.3)) < R + 0.4,
+          (o) =>
+            o !== man &&
+            Math.abs(o.x - man.x) < R + width / 2 &&
+            Math.abs(o.depth + 0.35 - (y - 0.3)) < R + 0.4,
         );
       for (let tries = 0; tries < 6 && hits(); tries++) y += 0.95;
-      placed.push({ x: m.x, y, w });
-      out.push({ mark: 'text', x: m.x, y, size: 0.9, text, ink: 'ink2', bold: false, anchor: 'middle' });
+      placed.push({ x: man.x, y, w: width });
+      out.push({ mark: 'text', x: man.x, y, size: 0.9, text, ink: 'ink2', bold: false, anchor: 'middle' });
     });
   }
 }

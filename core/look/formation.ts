@@ -84,28 +84,28 @@ export function lineUp(
   const moved = new Map<string, Spot>();
   const wide: Man[] = [];
   let quarterback: Man | null = null;
-  for (const s of formation ?? []) {
-    const x = s.x === 0 ? 0 : s.x * turn;
-    if (LINE_LETTERS.includes(s.letter))
-      moved.set(turn === 1 ? s.letter : (SWAP[s.letter] ?? s.letter), { ...s, x });
-    else if (s.letter === 'Q')
-      quarterback = { letter: 'Q', x, depth: s.depth, onLine: s.onLine, role: 'quarterback' };
-    else wide.push({ letter: s.letter, x, depth: s.depth, onLine: s.onLine, role: 'eligible' });
-    taken.add(s.letter);
+  for (const spot of formation ?? []) {
+    const x = spot.x === 0 ? 0 : spot.x * turn;
+    if (LINE_LETTERS.includes(spot.letter))
+      moved.set(turn === 1 ? spot.letter : (SWAP[spot.letter] ?? spot.letter), { ...spot, x });
+    else if (spot.letter === 'Q')
+      quarterback = { letter: 'Q', x, depth: spot.depth, onLine: spot.onLine, role: 'quarterback' };
+    else wide.push({ letter: spot.letter, x, depth: spot.depth, onLine: spot.onLine, role: 'eligible' });
+    taken.add(spot.letter);
   }
-  for (const m of shape.line) {
-    const at = moved.get(m.letter);
-    line.push(at ? { ...m, x: at.x, depth: at.depth, onLine: at.onLine } : m);
+  for (const man of shape.line) {
+    const at = moved.get(man.letter);
+    line.push(at ? { ...man, x: at.x, depth: at.depth, onLine: at.onLine } : man);
   }
   const behind: Man[] = [];
-  for (const s of backfield ?? DEFAULT_BACKS) {
-    if (taken.has(s.letter)) continue;
+  for (const spot of backfield ?? DEFAULT_BACKS) {
+    if (taken.has(spot.letter)) continue;
     behind.push({
-      letter: s.letter,
-      x: s.x === 0 ? 0 : s.x * turn,
-      depth: s.depth,
-      onLine: s.onLine,
-      role: s.letter === 'Q' ? 'quarterback' : 'eligible',
+      letter: spot.letter,
+      x: spot.x === 0 ? 0 : spot.x * turn,
+      depth: spot.depth,
+      onLine: spot.onLine,
+      role: spot.letter === 'Q' ? 'quarterback' : 'eligible',
     });
   }
   if (quarterback) behind.unshift(quarterback);
@@ -116,10 +116,16 @@ export function lineUp(
     wide.length > places ? [...wide].sort((a, b) => Math.abs(b.x) - Math.abs(a.x)).slice(0, places) : wide;
   const room = shape.men - line.length - kept.length;
   const backs = behind.slice(0, Math.max(room, 1));
-  for (const s of SPARE) {
+  for (const spot of SPARE) {
     if (backs.length >= room) break;
-    if (!taken.has(s.letter) && !backs.some((b) => b.letter === s.letter))
-      backs.push({ letter: s.letter, x: s.x * turn, depth: s.depth, onLine: false, role: 'eligible' });
+    if (!taken.has(spot.letter) && !backs.some((b) => b.letter === spot.letter))
+      backs.push({
+        letter: spot.letter,
+        x: spot.x * turn,
+        depth: spot.depth,
+        onLine: false,
+        role: 'eligible',
+      });
   }
   return [...line, ...kept, ...backs];
 }
@@ -128,8 +134,8 @@ export function lineUp(
 /** A back is deeper than this and nearer to the ball than that; yards. */
 export const BACK_DEEPER = 3;
 export const BACK_WITHIN = 5.2;
-export const isBack = (m: Man): boolean =>
-  m.role === 'eligible' && m.depth > BACK_DEEPER && Math.abs(m.x) < BACK_WITHIN;
+export const isBack = (man: Man): boolean =>
+  man.role === 'eligible' && man.depth > BACK_DEEPER && Math.abs(man.x) < BACK_WITHIN;
 
 export interface Receivers {
   /** Outside-in on each side: #1 first. */
@@ -141,10 +147,10 @@ export interface Receivers {
 export function receivers(men: readonly Man[]): Receivers {
   const left: Man[] = [];
   const right: Man[] = [];
-  for (const m of men) {
-    if (m.role !== 'eligible' || isBack(m)) continue;
-    if (m.x < 0) left.push(m);
-    else if (m.x > 0) right.push(m);
+  for (const man of men) {
+    if (man.role !== 'eligible' || isBack(man)) continue;
+    if (man.x < 0) left.push(man);
+    else if (man.x > 0) right.push(man);
   }
   left.sort((a, b) => a.x - b.x);
   right.sort((a, b) => b.x - a.x);

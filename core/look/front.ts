@@ -36,10 +36,10 @@ const TIGHT_END_NAMES: Readonly<Record<School, Readonly<Record<Shade, string>>>>
 };
 
 /** The number of a place in a school. */
-export const techniqueName = (t: Technique, school: School): string =>
-  t.anchor === 'Y'
-    ? TIGHT_END_NAMES[school][t.shade]
-    : (NAMES[t.anchor][t.shade] ?? `${t.anchor} ${t.shade}`);
+export const techniqueName = (technique: Technique, school: School): string =>
+  technique.anchor === 'Y'
+    ? TIGHT_END_NAMES[school][technique.shade]
+    : (NAMES[technique.anchor][technique.shade] ?? `${technique.anchor} ${technique.shade}`);
 
 /** Every place that has a number, inside out. */
 export const TECHNIQUES: readonly Technique[] = [
@@ -62,14 +62,15 @@ export const readTechnique = (name: string, school: School): Technique | null =>
   TECHNIQUES.find((t) => techniqueName(t, school) === name) ?? null;
 
 /** Lateral yards of a place, from the ball outward. */
-export const techniqueAt = (t: Technique): number =>
-  Math.round((ANCHOR_AT[t.anchor] + SHADE_AT[t.shade]) * 10) / 10;
+export const techniqueAt = (technique: Technique): number =>
+  Math.round((ANCHOR_AT[technique.anchor] + SHADE_AT[technique.shade]) * 10) / 10;
 
 /** The nearest numbered place to a lateral distance from the ball (0 and up), within half a yard to the inside neighbor on ties. */
 export function nearestTechnique(yards: number): Technique {
   let best = TECHNIQUES[0]!;
-  for (const t of TECHNIQUES)
-    if (Math.abs(techniqueAt(t) - yards) < Math.abs(techniqueAt(best) - yards) - 1e-9) best = t;
+  for (const technique of TECHNIQUES)
+    if (Math.abs(techniqueAt(technique) - yards) < Math.abs(techniqueAt(best) - yards) - 1e-9)
+      best = technique;
   return best;
 }
 
@@ -107,21 +108,33 @@ const placedFronts = new WeakMap<
 >();
 
 /** The men of a front where they stand, strong to `strength` (right when there is none). Made once a front and side. */
-export function placeFront(f: FrontDef, strength: Side | null): readonly Defender[] {
-  let known = placedFronts.get(f);
-  if (!known) placedFronts.set(f, (known = {}));
-  return strength === 'L' ? (known.left ??= standFront(f, -1)) : (known.right ??= standFront(f, 1));
+export function placeFront(frontDef: FrontDef, strength: Side | null): readonly Defender[] {
+  let known = placedFronts.get(frontDef);
+  if (!known) placedFronts.set(frontDef, (known = {}));
+  return strength === 'L'
+    ? (known.left ??= standFront(frontDef, -1))
+    : (known.right ??= standFront(frontDef, 1));
 }
 
-function standFront(f: FrontDef, strong: 1 | -1): readonly Defender[] {
+function standFront(frontDef: FrontDef, strong: 1 | -1): readonly Defender[] {
   const out: Defender[] = [];
-  for (const m of f.line) {
-    const sign = m.side === 'w' ? -strong : strong;
-    const x = techniqueAt(m.technique) * sign;
-    out.push({ letter: m.letter, x: x === 0 ? 0 : x, depth: 1, level: m.standing ? 'edge' : 'down' });
+  for (const frontMan of frontDef.line) {
+    const sign = frontMan.side === 'w' ? -strong : strong;
+    const x = techniqueAt(frontMan.technique) * sign;
+    out.push({
+      letter: frontMan.letter,
+      x: x === 0 ? 0 : x,
+      depth: 1,
+      level: frontMan.standing ? 'edge' : 'down',
+    });
   }
-  for (const b of f.backers)
-    out.push({ letter: b.letter, x: b.x === 0 ? 0 : b.x * strong, depth: b.depth, level: 'backer' });
+  for (const frontBacker of frontDef.backers)
+    out.push({
+      letter: frontBacker.letter,
+      x: frontBacker.x === 0 ? 0 : frontBacker.x * strong,
+      depth: frontBacker.depth,
+      level: 'backer',
+    });
   return out;
 }
 
@@ -134,11 +147,11 @@ export interface BoxRule {
 /** Within the tackles (or the tight end) by a yard each side and within seven yards of the ball. */
 export const DEFAULT_BOX: BoxRule = { lateral: 1, depth: 7 };
 
-export function inBox(d: Defender, s: Structure, rule: BoxRule = DEFAULT_BOX): boolean {
+export function inBox(defender: Defender, structure: Structure, rule: BoxRule = DEFAULT_BOX): boolean {
   return (
-    d.depth <= rule.depth &&
-    d.x >= s.left.endOfLine - rule.lateral - 1e-9 &&
-    d.x <= s.right.endOfLine + rule.lateral + 1e-9
+    defender.depth <= rule.depth &&
+    defender.x >= structure.left.endOfLine - rule.lateral - 1e-9 &&
+    defender.x <= structure.right.endOfLine + rule.lateral + 1e-9
   );
 }
 
@@ -189,39 +202,45 @@ export function boxVerdict(box: number, blockers: number): FrontLook['verdict'] 
 }
 
 /** The shade of a front as it is defined; the same whichever side is strong, so it is found once. */
-export function definedShade(f: FrontDef): ShadeName {
-  const known = placedFronts.get(f)?.shade;
+export function definedShade(frontDef: FrontDef): ShadeName {
+  const known = placedFronts.get(frontDef)?.shade;
   if (known) return known;
-  const shade = frontShade(placeFront(f, 'R'), 'R');
-  placedFronts.get(f)!.shade = shade;
+  const shade = frontShade(placeFront(frontDef, 'R'), 'R');
+  placedFronts.get(frontDef)!.shade = shade;
   return shade;
 }
 
 export function frontLook(
   defenders: readonly Defender[],
-  s: Structure,
+  structure: Structure,
   linemen: number,
   rule: BoxRule = DEFAULT_BOX,
-  shade: ShadeName = frontShade(defenders, s.strength),
+  shade: ShadeName = frontShade(defenders, structure.strength),
 ): FrontLook {
   const box: Defender[] = [];
   let down = 0;
   let backers = 0;
-  for (const d of defenders) {
-    if (d.level === 'down') down++;
-    if (!inBox(d, s, rule)) continue;
-    box.push(d);
-    if (d.level !== 'down') backers++;
+  for (const defender of defenders) {
+    if (defender.level === 'down') down++;
+    if (!inBox(defender, structure, rule)) continue;
+    box.push(defender);
+    if (defender.level !== 'down') backers++;
   }
   const blockers =
-    linemen + s.left.attached.length + s.right.attached.length + Math.max(0, s.backfield.backs.length - 1);
+    linemen +
+    structure.left.attached.length +
+    structure.right.attached.length +
+    Math.max(0, structure.backfield.backs.length - 1);
   return {
     family: `${down}-${backers}`,
     shade,
     box,
     blockers,
     verdict: boxVerdict(box.length, blockers),
-    overhang: { left: overhangOf(defenders, s, 'L', rule), right: overhangOf(defenders, s, 'R', rule) },
+    overhang: {
+      left: overhangOf(defenders, structure, 'L', rule),
+      right: overhangOf(defenders, structure, 'R', rule),
+    },
   };
 }
 
@@ -231,19 +250,19 @@ export const ON_RECEIVER = 1.5;
 /** The man outside the box who is not on #1: on the line, splitting the difference, or on #2. */
 function overhangOf(
   defenders: readonly Defender[],
-  s: Structure,
+  structure: Structure,
   side: Side,
   rule: BoxRule,
 ): Overhang | null {
   const sign = side === 'L' ? -1 : 1;
-  const half = sideStructure(s, side);
+  const half = sideStructure(structure, side);
   const second = half.receivers[1];
   let best: Defender | null = null;
-  for (const d of defenders) {
-    if (d.level === 'down' || d.level === 'corner' || d.depth > 9) continue;
-    const out = (d.x - half.endOfLine) * sign;
-    if (out <= 0.3 || (inBox(d, s, rule) && d.level !== 'edge')) continue;
-    if (!best || d.x * sign < best.x * sign) best = d;
+  for (const defender of defenders) {
+    if (defender.level === 'down' || defender.level === 'corner' || defender.depth > 9) continue;
+    const out = (defender.x - half.endOfLine) * sign;
+    if (out <= 0.3 || (inBox(defender, structure, rule) && defender.level !== 'edge')) continue;
+    if (!best || defender.x * sign < best.x * sign) best = defender;
   }
   if (!best) return null;
   if (best.depth <= 1.5 && (best.x - half.endOfLine) * sign <= 2.2)
@@ -268,10 +287,10 @@ export function coveredBy(
   to: Side,
 ): Defender | null {
   const sign = to === 'L' ? -1 : 1;
-  for (const d of defenders) {
-    if (d.depth > 1.6) continue;
-    const out = (d.x - blocker.x) * sign;
-    if (out >= -HEAD_UP - 1e-9 && out <= SHOULDER) return d;
+  for (const defender of defenders) {
+    if (defender.depth > 1.6) continue;
+    const out = (defender.x - blocker.x) * sign;
+    if (out >= -HEAD_UP - 1e-9 && out <= SHOULDER) return defender;
   }
   return null;
 }

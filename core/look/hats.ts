@@ -18,16 +18,16 @@ import { NOBODY } from './protection';
 export function runLedger(
   men: readonly Man[],
   defenders: readonly Defender[],
-  s: Structure,
+  structure: Structure,
   aim: RunAim,
   rule: BoxRule = DEFAULT_BOX,
 ): Ledger {
-  const work = new Blocks(men, defenders, s, aim, rule);
+  const work = new Blocks(men, defenders, structure, aim, rule);
   const { sign, front, backers, readMan, near } = work;
   const quarterback = men.find((m) => m.role === 'quarterback');
   const carrier =
     (aim.carrier === null ? undefined : men.find((m) => m.letter === aim.carrier)) ??
-    s.backfield.backs[0] ??
+    structure.backfield.backs[0] ??
     quarterback ??
     null;
   if (carrier) work.entry(carrier, 'carries');
@@ -49,15 +49,16 @@ export function runLedger(
   let force: Defender | null = null;
   if (outside) {
     let corner: Defender | null = null;
-    for (const d of defenders) {
-      if (can.has(d) || d.depth > 9 || d.x * sign <= near - 0.5) continue;
-      if (force === null || d.x * sign < force.x * sign) force = d;
-      if (d.level === 'corner' && (corner === null || d.x * sign < corner.x * sign)) corner = d;
+    for (const defender of defenders) {
+      if (can.has(defender) || defender.depth > 9 || defender.x * sign <= near - 0.5) continue;
+      if (force === null || defender.x * sign < force.x * sign) force = defender;
+      if (defender.level === 'corner' && (corner === null || defender.x * sign < corner.x * sign))
+        corner = defender;
     }
     if (force) can.add(force);
     if (corner) can.add(corner);
   }
-  const widest = sideStructure(s, aim.to).receivers[0];
+  const widest = sideStructure(structure, aim.to).receivers[0];
   let hats = 0;
   for (const { man, duty, on } of work.offense.values()) {
     if (duty === 'pulls to kick' || duty === 'wraps to' || duty === 'leads on') hats++;
@@ -77,30 +78,43 @@ export function runLedger(
   const margin = hats + heldByRead + heldByOption - can.size;
 
   const heldOnly = new Set<Defender>();
-  for (const e of work.offense.values())
-    if (e.on && (e.duty === 'holds' || e.duty === 'stalks')) heldOnly.add(e.on);
+  for (const offenseEntry of work.offense.values())
+    if (offenseEntry.on && (offenseEntry.duty === 'holds' || offenseEntry.duty === 'stalks'))
+      heldOnly.add(offenseEntry.on);
   const defense: DefenseEntry[] = [];
   const free: Defender[] = [];
   let freeThere = false;
-  for (const d of defenders) {
-    const who = work.taken.get(d);
-    const there = can.has(d);
-    if (d === readMan)
-      defense.push({ man: d, by: 'read', who: quarterback ? [quarterback.letter] : NOBODY, there });
-    else if (d === optionMan) defense.push({ man: d, by: 'option', who: NOBODY, there });
+  for (const defender of defenders) {
+    const who = work.taken.get(defender);
+    const there = can.has(defender);
+    if (defender === readMan)
+      defense.push({ man: defender, by: 'read', who: quarterback ? [quarterback.letter] : NOBODY, there });
+    else if (defender === optionMan) defense.push({ man: defender, by: 'option', who: NOBODY, there });
     else if (who)
-      defense.push({ man: d, by: heldOnly.has(d) ? 'held by a receiver' : 'blocked', who, there });
-    else if (!there && d.depth > 9) defense.push({ man: d, by: 'deep, far', who: NOBODY, there });
+      defense.push({
+        man: defender,
+        by: heldOnly.has(defender) ? 'held by a receiver' : 'blocked',
+        who,
+        there,
+      });
+    else if (!there && defender.depth > 9)
+      defense.push({ man: defender, by: 'deep, far', who: NOBODY, there });
     else {
-      defense.push({ man: d, by: 'free', who: NOBODY, there });
-      free.push(d);
+      defense.push({ man: defender, by: 'free', who: NOBODY, there });
+      free.push(defender);
       freeThere ||= there;
     }
   }
   const offense: OffenseEntry[] = [];
-  for (const m of men)
+  for (const man of men)
     offense.push(
-      work.offense.get(m) ?? { man: m, duty: 'climbs, nobody there', on: null, then: null, partner: null },
+      work.offense.get(man) ?? {
+        man: man,
+        duty: 'climbs, nobody there',
+        on: null,
+        then: null,
+        partner: null,
+      },
     );
   return {
     to: aim.to,

@@ -51,9 +51,9 @@ export function jobPath(
   endOfLine: number,
   target: Point | null = null,
 ): DrawnPath | null {
-  const s = to === 'L' ? -1 : 1;
+  const sign = to === 'L' ? -1 : 1;
   const start: Point = [man.x, -man.depth];
-  const hole = s * Math.max(gapAt(point), point === 'D' ? Math.abs(endOfLine) + 2 : 0);
+  const hole = sign * Math.max(gapAt(point), point === 'D' ? Math.abs(endOfLine) + 2 : 0);
   const path = (kind: DrawnPath['kind'], end: PathEnd, ...points: Point[]): DrawnPath => ({
     kind,
     points: [start, ...points],
@@ -63,24 +63,24 @@ export function jobPath(
   switch (job) {
     case 'reach':
     case 'scoop':
-      return path('block', 'block', target ?? [man.x + s * 1, 0.9]);
+      return path('block', 'block', target ?? [man.x + sign * 1, 0.9]);
     case 'combo':
-      return path('block', 'block', [man.x + s * 0.5, 0.8], [man.x + s * 0.2, 2.6]);
+      return path('block', 'block', [man.x + sign * 0.5, 0.8], [man.x + sign * 0.2, 2.6]);
     case 'cutoff':
-      return path('block', 'block', [man.x + s * 1.2, 1.2]);
+      return path('block', 'block', [man.x + sign * 1.2, 1.2]);
     case 'base':
       return path('block', 'block', target ?? [man.x, 1]);
     case 'down':
     case 'pin':
-      return path('block', 'block', target ?? [man.x - s * 1.2, 1]);
+      return path('block', 'block', target ?? [man.x - sign * 1.2, 1]);
     case 'back':
-      return path('block', 'block', target ?? [man.x - s * 1, 0.9]);
+      return path('block', 'block', target ?? [man.x - sign * 1, 0.9]);
     case 'hinge':
-      return path('block', 'block', [man.x - s * 0.4, -1.2], [man.x - s * 0.9, -0.4]);
+      return path('block', 'block', [man.x - sign * 0.4, -1.2], [man.x - sign * 0.9, -0.4]);
     case 'climb':
-      return path('block', 'block', target ?? [man.x + s * 0.3, 3.4]);
+      return path('block', 'block', target ?? [man.x + sign * 0.3, 3.4]);
     case 'release':
-      return path('block', 'block', target ?? [man.x - s * 0.6, 3.6]);
+      return path('block', 'block', target ?? [man.x - sign * 0.6, 3.6]);
     case 'wedge':
       return path('block', 'block', [man.x * 0.8, 1.1]);
     case 'pass set':
@@ -89,27 +89,27 @@ export function jobPath(
       return path(
         'pull',
         'block',
-        [s * Math.min(Math.abs(endOfLine) * 0.7, 3), -1.5],
-        target ?? [s * (Math.abs(endOfLine) + 1.1), 0.8],
+        [sign * Math.min(Math.abs(endOfLine) * 0.7, 3), -1.5],
+        target ?? [sign * (Math.abs(endOfLine) + 1.1), 0.8],
       );
     case 'wrap':
-      return path('pull', 'block', [s * 1, -2], [hole * 0.85, -1.2], target ?? [hole * 0.9, 3.2]);
+      return path('pull', 'block', [sign * 1, -2], [hole * 0.85, -1.2], target ?? [hole * 0.9, 3.2]);
     case 'lead pull':
       return path(
         'pull',
         'block',
-        [man.x + s * 1.6, -1.8],
-        [s * (Math.abs(endOfLine) + 1.4), -1],
-        [s * (Math.abs(endOfLine) + 2.6), 3],
+        [man.x + sign * 1.6, -1.8],
+        [sign * (Math.abs(endOfLine) + 1.4), -1],
+        [sign * (Math.abs(endOfLine) + 2.6), 3],
       );
     case 'trap':
-      return path('pull', 'block', [0, -1.3], target ?? [s * 2, 0.9]);
+      return path('pull', 'block', [0, -1.3], target ?? [sign * 2, 0.9]);
     case 'slice':
-      return path('pull', 'block', [-s * 1, -1.7], target ?? [-s * 4.6, 0.9]);
+      return path('pull', 'block', [-sign * 1, -1.7], target ?? [-sign * 4.6, 0.9]);
     case 'insert':
-      return path('pull', 'block', [s * 1.2, -1.6], [s * 1.4, 3]);
+      return path('pull', 'block', [sign * 1.2, -1.6], [sign * 1.4, 3]);
     case 'arc':
-      return path('pull', 'block', [man.x - s * 2, -1.6], [man.x - s * 3, 4]);
+      return path('pull', 'block', [man.x - sign * 2, -1.6], [man.x - sign * 3, 4]);
     case 'lead':
       return path('pull', 'block', target ? [hole * 0.9, -0.6] : [hole * 0.9, -0.8], target ?? [hole, 3.4]);
     case 'crack':
@@ -130,16 +130,16 @@ export function jobPath(
     case 'keep':
       return path('ball', 'arrow', [hole * 0.5, -2.6], [hole, 5]);
     case 'pitch':
-      return path('ball', 'arrow', [s * 5, -4.5], [s * (Math.abs(endOfLine) + 5), 4]);
+      return path('ball', 'arrow', [sign * 5, -4.5], [sign * (Math.abs(endOfLine) + 5), 4]);
     case 'fake':
-      return path('fake', 'arrow', [-s * 2.4, -2.5], [-s * 4, 1]);
+      return path('fake', 'arrow', [-sign * 2.4, -2.5], [-sign * 4, 1]);
     case 'read':
     case 'pitch read':
       return path(
         'fake',
         'arrow',
-        [job === 'pitch read' ? s * 3.5 : -s * 2.5, -3],
-        [job === 'pitch read' ? s * (Math.abs(endOfLine) + 1.5) : -s * 6, -1],
+        [job === 'pitch read' ? sign * 3.5 : -sign * 2.5, -3],
+        [job === 'pitch read' ? sign * (Math.abs(endOfLine) + 1.5) : -sign * 6, -1],
       );
     case 'give':
     case 'toss':

@@ -18,14 +18,14 @@ export function landmarks(profile: LevelProfile, hash: Hash | null): Landmark[] 
   const hashAt = center - profile.hashToSideline;
   const shift = hash === 'L' ? hashAt : hash === 'R' ? -hashAt : 0;
   const out: Landmark[] = [];
-  for (const s of [-1, 1] as const) {
+  for (const sign of [-1, 1] as const) {
     if (profile.players === 11)
-      out.push({ name: 'tight', x: s * 3 * SPLIT }, { name: 'wing', x: s * 4 * SPLIT });
-    out.push({ name: 'slot', x: s * 8 });
-    if (hashAt > 0.5) out.push({ name: 'hash', x: s * hashAt + shift });
+      out.push({ name: 'tight', x: sign * 3 * SPLIT }, { name: 'wing', x: sign * 4 * SPLIT });
+    out.push({ name: 'slot', x: sign * 8 });
+    if (hashAt > 0.5) out.push({ name: 'hash', x: sign * hashAt + shift });
     out.push(
-      { name: 'numbers', x: s * (center - numbersAt(profile)) + shift },
-      { name: 'sideline', x: s * (center - 1) + shift },
+      { name: 'numbers', x: sign * (center - numbersAt(profile)) + shift },
+      { name: 'sideline', x: sign * (center - 1) + shift },
     );
   }
   return out.filter((l) => Math.abs(l.x) > 1).sort((a, b) => a.x - b.x);

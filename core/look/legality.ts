@@ -44,12 +44,12 @@ export function legality(men: readonly Man[], profile: LevelProfile): LegalityNo
  * What typed people and a picture cannot both be: more backs behind the ball, or more men attached to
  * the line, than the people hold. Null when they agree; a tight end may always flex, a back go out.
  */
-export function peopleNote(personnel: string | null | undefined, s: Structure): string | null {
+export function peopleNote(personnel: string | null | undefined, structure: Structure): string | null {
   if (!personnel || !/^[0-5][0-5]$/.test(personnel)) return null;
   const [backs, ends] = [Number(personnel[0]), Number(personnel[1])];
-  const attached = s.left.attached.length + s.right.attached.length;
-  if (s.backfield.backs.length > backs)
-    return `${personnel} personnel has ${backs} ${backs === 1 ? 'back' : 'backs'}, the formation shows ${s.backfield.backs.length}.`;
+  const attached = structure.left.attached.length + structure.right.attached.length;
+  if (structure.backfield.backs.length > backs)
+    return `${personnel} personnel has ${backs} ${backs === 1 ? 'back' : 'backs'}, the formation shows ${structure.backfield.backs.length}.`;
   return attached > ends
     ? `${personnel} personnel has ${ends} ${ends === 1 ? 'tight end' : 'tight ends'}, the formation shows ${attached} attached to the line.`
     : null;

@@ -200,12 +200,12 @@ export function fullLook(
   if (!offense) return null;
   if (!input.front && !input.coverage)
     return { offense, defense: null, covered: [], ledger: null, protection: null, perimeter: null };
-  const s = offense.snap;
+  const structure = offense.snap;
   const line = profile.players === 11;
   const motionTo = offense.path ? (offense.path[offense.path.length - 1]![0] < 0 ? 'L' : 'R') : null;
-  const rotated = rotationSide(input.rotation, s, motionTo);
+  const rotated = rotationSide(input.rotation, structure, motionTo);
   const usual = placeDefense(
-    s,
+    structure,
     line ? input.front : null,
     input.coverage,
     input.shell,
@@ -215,36 +215,48 @@ export function fullLook(
   const men =
     input.cornerLeft === null && input.cornerRight === null
       ? usual
-      : usual.map((d) => {
-          const off = d.level !== 'corner' ? null : d.x < 0 ? input.cornerLeft : input.cornerRight;
-          return off === null ? d : { ...d, depth: Math.max(1, off) };
+      : usual.map((stands) => {
+          const off = stands.level !== 'corner' ? null : stands.x < 0 ? input.cornerLeft : input.cornerRight;
+          return off === null ? stands : { ...stands, depth: Math.max(1, off) };
         });
-  const front = line && input.front ? frontLook(men, s, 5, settings.box, definedShade(input.front)) : null;
-  const rush = pressureLook(input.pressure ?? null, line ? men : [], s, input.coverage?.deep.length ?? null);
+  const front =
+    line && input.front ? frontLook(men, structure, 5, settings.box, definedShade(input.front)) : null;
+  const rush = pressureLook(
+    input.pressure ?? null,
+    line ? men : [],
+    structure,
+    input.coverage?.deep.length ?? null,
+  );
   const coverage = input.coverage
-    ? coverageLook(input.coverage, rush.count, input.rotation, s, motionTo, profile.players)
+    ? coverageLook(input.coverage, rush.count, input.rotation, structure, motionTo, profile.players)
     : null;
   const perimeter = front
-    ? { left: perimeterLook('L', men, s, settings.box), right: perimeterLook('R', men, s, settings.box) }
+    ? {
+        left: perimeterLook('L', men, structure, settings.box),
+        right: perimeterLook('R', men, structure, settings.box),
+      }
     : null;
-  const ledger = front && input.run ? runLedger(offense.snapMen, men, s, input.run, settings.box) : null;
+  const ledger =
+    front && input.run ? runLedger(offense.snapMen, men, structure, input.run, settings.box) : null;
   const covered: string[] = [];
   if (front && input.run)
-    for (const m of offense.snapMen)
+    for (const man of offense.snapMen)
       if (
-        (m.role === 'line' || s.left.attached.includes(m) || s.right.attached.includes(m)) &&
-        coveredBy(m, men, input.run.to)
+        (man.role === 'line' ||
+          structure.left.attached.includes(man) ||
+          structure.right.attached.includes(man)) &&
+        coveredBy(man, men, input.run.to)
       )
-        covered.push(m.letter);
-  const slide = input.protectionSide ?? s.strength ?? 'R';
+        covered.push(man.letter);
+  const slide = input.protectionSide ?? structure.strength ?? 'R';
   const protection =
     front && input.protection
       ? protectionLook(
           input.protection,
           slide,
-          s.backfield.backSide,
+          structure.backfield.backSide,
           rush.rush.map((r) => r.x),
-          s,
+          structure,
         )
       : null;
   return { offense, defense: { men, front, coverage, rush }, covered, ledger, protection, perimeter };
@@ -289,13 +301,13 @@ export function pointMargins(look: FullLook, box: BoxRule = DEFAULT_BOX): PointM
     ['R', 'D'],
   ];
   return order.map(([to, point]) => {
-    const l = runLedger(
+    const ledger = runLedger(
       look.offense.snapMen,
       look.defense!.men,
       look.offense.snap,
       plainRun('zone', to, point),
       box,
     );
-    return { to, point, hats: l.hats, there: l.there, margin: l.margin };
+    return { to, point, hats: ledger.hats, there: ledger.there, margin: ledger.margin };
   });
 }

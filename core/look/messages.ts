@@ -18,12 +18,12 @@ const COUNT = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eig
 const countWord = (n: number): string => COUNT[n] ?? String(n);
 
 /** A defender as a staff says him: a man on the line by his technique, others by letter and side. */
-export function defenderWords(d: Defender, school: School): string {
-  const side = Math.abs(d.x) <= 0.3 ? '' : d.x < 0 ? ' left' : ' right';
-  if (d.level === 'down' || d.level === 'edge')
-    return `${techniqueName(nearestTechnique(Math.abs(d.x)), school)} technique${side}`;
-  const name = { corner: 'corner', safety: 'safety', nickel: 'nickel', backer: `${d.letter} backer` }[
-    d.level
+export function defenderWords(defender: Defender, school: School): string {
+  const side = Math.abs(defender.x) <= 0.3 ? '' : defender.x < 0 ? ' left' : ' right';
+  if (defender.level === 'down' || defender.level === 'edge')
+    return `${techniqueName(nearestTechnique(Math.abs(defender.x)), school)} technique${side}`;
+  const name = { corner: 'corner', safety: 'safety', nickel: 'nickel', backer: `${defender.letter} backer` }[
+    defender.level
   ];
   return `${name}${side}`;
 }
@@ -68,19 +68,19 @@ export function lookSentences(
     offense.change &&
     (offense.change.before !== offense.change.after || offense.change.numbers.length > 0)
   ) {
-    const c = offense.change;
+    const motionChange = offense.change;
     say(
       'motion',
-      c.before === c.after && c.strengthBefore === c.strengthAfter
-        ? `The motion leaves ${c.after}; ${c.numbers.map((n) => `${n.letter} is ${n.after ?? 'in the backfield'}`).join(', ')}.`
-        : `The motion makes ${c.before} into ${c.after}${c.strengthAfter ? ` to the ${sideWord(c.strengthAfter)}` : ', even'}; ${c.numbers.map((n) => `${n.letter} is ${n.after ?? 'in the backfield'}`).join(', ')}.`,
+      motionChange.before === motionChange.after && motionChange.strengthBefore === motionChange.strengthAfter
+        ? `The motion leaves ${motionChange.after}; ${motionChange.numbers.map((n) => `${n.letter} is ${n.after ?? 'in the backfield'}`).join(', ')}.`
+        : `The motion makes ${motionChange.before} into ${motionChange.after}${motionChange.strengthAfter ? ` to the ${sideWord(motionChange.strengthAfter)}` : ', even'}; ${motionChange.numbers.map((n) => `${n.letter} is ${n.after ?? 'in the backfield'}`).join(', ')}.`,
     );
   }
   if (defense?.front) {
-    const f = defense.front;
+    const frontLook = defense.front;
     say(
       'box',
-      `${cap(countWord(f.box.length))} in the box against ${countWord(f.blockers)} blockers: ${f.verdict}${f.verdict === 'even' ? ' when one is read' : ''} (${f.family}, ${f.shade}).`,
+      `${cap(countWord(frontLook.box.length))} in the box against ${countWord(frontLook.blockers)} blockers: ${frontLook.verdict}${frontLook.verdict === 'even' ? ' when one is read' : ''} (${frontLook.family}, ${frontLook.shade}).`,
     );
   }
   if (defense?.front) {
@@ -114,26 +114,26 @@ export function lookSentences(
   }
   if (perimeter) {
     for (const side of ['L', 'R'] as const) {
-      const p = side === 'L' ? perimeter.left : perimeter.right;
-      if (p.receivers < 2) continue;
+      const perimeterLook = side === 'L' ? perimeter.left : perimeter.right;
+      if (perimeterLook.receivers < 2) continue;
       say(
         'quick',
-        `${cap(sideWord(side))}: ${countWord(p.receivers)} receivers, ${countWord(p.over.length)} over them; the quick throw outside ${optionOpen(p) ? 'is there' : 'is not there'}.`,
+        `${cap(sideWord(side))}: ${countWord(perimeterLook.receivers)} receivers, ${countWord(perimeterLook.over.length)} over them; the quick throw outside ${optionOpen(perimeterLook) ? 'is there' : 'is not there'}.`,
       );
     }
   }
   if (protection) {
-    const p = protection;
+    const protectionLook = protection;
     say(
       'protection',
-      `${cap(countWord(p.blockers))} to block ${countWord(p.rushers)}: ${sign(p.margin)}${p.short ? `, but ${sideWord(p.short)} ${countWord(p.short === 'L' ? p.left.blockers : p.right.blockers)} for ${countWord(p.short === 'L' ? p.left.rushers : p.right.rushers)}` : ''}.`,
+      `${cap(countWord(protectionLook.blockers))} to block ${countWord(protectionLook.rushers)}: ${sign(protectionLook.margin)}${protectionLook.short ? `, but ${sideWord(protectionLook.short)} ${countWord(protectionLook.short === 'L' ? protectionLook.left.blockers : protectionLook.right.blockers)} for ${countWord(protectionLook.short === 'L' ? protectionLook.left.rushers : protectionLook.right.rushers)}` : ''}.`,
     );
   }
   if (defense?.coverage) {
-    const c = defense.coverage;
+    const coverageLook = defense.coverage;
     say(
       'coverage',
-      `${c.style === 'match' ? 'Match' : cap(c.style)} coverage, middle ${c.middle === 'none' ? 'without a deep man' : c.middle}: ${c.deep} deep, ${c.under} under, ${defense.rush.count} rush (${defense.rush.kind})${c.rotationWords ? `; rotated ${c.rotationWords}` : ''}.`,
+      `${coverageLook.style === 'match' ? 'Match' : cap(coverageLook.style)} coverage, middle ${coverageLook.middle === 'none' ? 'without a deep man' : coverageLook.middle}: ${coverageLook.deep} deep, ${coverageLook.under} under, ${defense.rush.count} rush (${defense.rush.kind})${coverageLook.rotationWords ? `; rotated ${coverageLook.rotationWords}` : ''}.`,
     );
   }
   if (defense && defense.rush.sources.length > 0)
@@ -161,9 +161,9 @@ export function lookSentences(
 }
 
 /** Where a corner stands to the widest receiver of his side. */
-function leverage(d: Defender, s: Structure): string {
-  const one = (d.x < 0 ? s.left : s.right).receivers[0];
+function leverage(defender: Defender, structure: Structure): string {
+  const one = (defender.x < 0 ? structure.left : structure.right).receivers[0];
   if (!one) return '';
-  const out = (d.x - one.x) * (d.x < 0 ? -1 : 1);
+  const out = (defender.x - one.x) * (defender.x < 0 ? -1 : 1);
   return out > 0.3 ? ', outside' : out < -0.3 ? ', inside' : ', head-up';
 }

@@ -40,8 +40,8 @@ export function motionPath(
   if (!man) return null;
   const from = sideAt(man.x);
   const start: Point = [man.x, -man.depth];
-  const q = men.find((m) => m.role === 'quarterback');
-  const behind = -((q?.depth ?? 5) + 1.6);
+  const quarterback = men.find((m) => m.role === 'quarterback');
+  const behind = -((quarterback?.depth ?? 5) + 1.6);
   const front = -Math.max(1.5, Math.min(man.depth, 2.4));
   const back = isBack(man);
   // A back who shifts changes sides; a receiver who goes out or comes back ends where he was.
@@ -54,14 +54,14 @@ export function motionPath(
     kind === 'to empty' ||
     (kind === 'shift' && !back);
   const to = side ?? (stays ? from : otherSide(from));
-  const s = signOf(to);
+  const sign = signOf(to);
   switch (kind) {
     case 'fast across':
-      return [start, [man.x * 0.4, front - 0.6], [s * 6, front]];
+      return [start, [man.x * 0.4, front - 0.6], [sign * 6, front]];
     case 'across wide':
-      return [start, [man.x * 0.3, front - 0.6], [s * wideOf(men, to), front]];
+      return [start, [man.x * 0.3, front - 0.6], [sign * wideOf(men, to), front]];
     case 'behind and on':
-      return [start, [man.x * 0.35, behind], [-man.x * 0.2, behind], [s * 7, -4]];
+      return [start, [man.x * 0.35, behind], [-man.x * 0.2, behind], [sign * 7, -4]];
     case 'behind and back':
       return [start, [man.x * 0.2, behind], [0, behind], [signOf(from) * 6, -3]];
     case 'in and out':
@@ -76,15 +76,15 @@ export function motionPath(
       return [start, [signOf(from) * (Math.abs(man.x) + 5), front]];
     case 'to empty':
     case 'back out':
-      return [start, [s * (kind === 'to empty' ? 9 : 7), -2]];
+      return [start, [sign * (kind === 'to empty' ? 9 : 7), -2]];
     case 'trade':
-      return [start, [man.x * 0.5, -2.2], [-man.x * 0.5, -2.2], [s * 4.8, man.onLine ? -0.3 : -1.4]];
+      return [start, [man.x * 0.5, -2.2], [-man.x * 0.5, -2.2], [sign * 4.8, man.onLine ? -0.3 : -1.4]];
     case 'shift':
-      return [start, [back ? s * 2 : s * 6, back ? -man.depth : front]];
+      return [start, [back ? sign * 2 : sign * 6, back ? -man.depth : front]];
     default:
       return to === from
-        ? [start, [man.x * 0.5, front - 0.6], [s * 6, front]]
-        : [start, [man.x * 0.4, front - 0.6], [s * 6, front]];
+        ? [start, [man.x * 0.5, front - 0.6], [sign * 6, front]]
+        : [start, [man.x * 0.4, front - 0.6], [sign * 6, front]];
   }
 }
 
@@ -97,8 +97,8 @@ const wideOf = (men: readonly Man[], side: Side): number => {
 export function atSnap(men: readonly Man[], letter: string | null, path: readonly Point[] | null): Man[] {
   const end = path?.[path.length - 1];
   if (!end || letter === null) return [...men];
-  return men.map((m) =>
-    m.letter === letter ? { ...m, x: round(end[0]), depth: round(-end[1]), onLine: -end[1] <= 0.5 } : m,
+  return men.map((man) =>
+    man.letter === letter ? { ...man, x: round(end[0]), depth: round(-end[1]), onLine: -end[1] <= 0.5 } : man,
   );
 }
 
@@ -114,7 +114,7 @@ export function recognizeMotion(
   const start = path[0];
   const end = path[path.length - 1];
   if (!man || !start || !end) return null;
-  const q = men.find((m) => m.role === 'quarterback');
+  const quarterback = men.find((m) => m.role === 'quarterback');
   const deep = Math.max(...path.map((p) => -p[1]));
   const length = path
     .slice(1)
@@ -126,7 +126,7 @@ export function recognizeMotion(
     return after.some(isBack) ? 'back out' : 'to empty';
   }
   // Under center a man in front of the backs still passes behind the quarterback's heels.
-  const behind = deep > Math.max(q?.depth ?? 5, 3);
+  const behind = deep > Math.max(quarterback?.depth ?? 5, 3);
   const crossed = Math.sign(start[0]) !== Math.sign(end[0]);
   const attached = (x: number, depth: number) => Math.abs(x) >= 4.2 && Math.abs(x) <= 6.8 && depth <= 1.6;
   if (crossed) {
@@ -169,16 +169,16 @@ export function motionChange(before: readonly Man[], after: readonly Man[]): Mot
   const [a, b] = [receivers(before), receivers(after)];
   const [x, y] = [structureOf(a.left.length, a.right.length), structureOf(b.left.length, b.right.length)];
   const numbers: NumberChange[] = [];
-  for (const m of after) {
-    if (m.role !== 'eligible') continue;
+  for (const man of after) {
+    if (man.role !== 'eligible') continue;
     const [l1, r1, l2, r2] = [
-      numberIn(a.left, m.letter),
-      numberIn(a.right, m.letter),
-      numberIn(b.left, m.letter),
-      numberIn(b.right, m.letter),
+      numberIn(a.left, man.letter),
+      numberIn(a.right, man.letter),
+      numberIn(b.left, man.letter),
+      numberIn(b.right, man.letter),
     ];
     if (l1 !== l2 || r1 !== r2)
-      numbers.push({ letter: m.letter, before: numberWords(l1, r1), after: numberWords(l2, r2) });
+      numbers.push({ letter: man.letter, before: numberWords(l1, r1), after: numberWords(l2, r2) });
   }
   return {
     before: x.label,

@@ -16,18 +16,18 @@ export const PERIMETER_DEPTH = 10;
 export function perimeterLook(
   side: Side,
   defenders: readonly Defender[],
-  s: Structure,
+  structure: Structure,
   rule: BoxRule = DEFAULT_BOX,
 ): PerimeterLook {
-  const half = sideStructure(s, side);
+  const half = sideStructure(structure, side);
   const sign = side === 'L' ? -1 : 1;
   const count = half.receivers.filter((m) => !half.attached.includes(m)).length;
   const over = defenders.filter(
-    (d) =>
-      !inBox(d, s, rule) &&
-      d.depth <= PERIMETER_DEPTH &&
-      d.level !== 'down' &&
-      (d.x - half.endOfLine) * sign > 0.5,
+    (defender) =>
+      !inBox(defender, structure, rule) &&
+      defender.depth <= PERIMETER_DEPTH &&
+      defender.level !== 'down' &&
+      (defender.x - half.endOfLine) * sign > 0.5,
   );
   return { receivers: count, over, margin: count - over.length };
 }

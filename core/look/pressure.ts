@@ -34,25 +34,25 @@ export interface PressureDef {
 }
 
 /** The offense's side a rush side means here; null where it means nothing (no tight end, middle hash). */
-export function rushSide(side: RushSide, s: Structure): Side | null {
+export function rushSide(side: RushSide, structure: Structure): Side | null {
   const other = (x: Side | null): Side | null => (x === null ? null : x === 'L' ? 'R' : 'L');
   switch (side) {
     case 's':
-      return s.strength;
+      return structure.strength;
     case 'w':
-      return other(s.strength);
+      return other(structure.strength);
     case 'f':
-      return s.fieldSide;
+      return structure.fieldSide;
     case 'b':
-      return other(s.fieldSide);
+      return other(structure.fieldSide);
     case 'back':
-      return s.strengths.back;
+      return structure.strengths.back;
     case 'away':
-      return other(s.strengths.back);
+      return other(structure.strengths.back);
     case 'te':
-      return s.strengths.tight_end;
+      return structure.strengths.tight_end;
     case 'open':
-      return other(s.strengths.tight_end);
+      return other(structure.strengths.tight_end);
   }
 }
 
@@ -88,10 +88,10 @@ export interface PressureLook {
 export function pressureLook(
   def: PressureDef | null,
   defenders: readonly PlacedDefender[],
-  s: Structure,
+  structure: Structure,
   deep: number | null,
 ): PressureLook {
-  const strong = s.strength === 'L' ? -1 : 1;
+  const strong = structure.strength === 'L' ? -1 : 1;
   const signed = (side: Side | null): 1 | -1 => (side === null ? (strong as 1 | -1) : side === 'L' ? -1 : 1);
   const line = defenders.filter((d) => d.level === 'down');
   const rush: RushPath[] = [];
@@ -99,33 +99,38 @@ export function pressureLook(
   const dropped: PlacedDefender[] = [];
   const wantDrop = def?.drops ?? 0;
   if (wantDrop > 0) {
-    const sign = signed(def!.dropSide === null ? null : rushSide(def!.dropSide, s));
+    const sign = signed(def!.dropSide === null ? null : rushSide(def!.dropSide, structure));
     for (const d of [...line].sort((a, b) => (b.x - a.x) * sign).slice(0, wantDrop)) dropped.push(d);
   }
   for (const d of line) if (!dropped.includes(d)) rush.push({ man: d, x: d.x, line: true });
   const sources: string[] = [];
-  for (const r of def?.rushers ?? []) {
-    const side = rushSide(r.side, s);
+  for (const rusher of def?.rushers ?? []) {
+    const side = rushSide(rusher.side, structure);
     const sign = signed(side);
-    const want = r.man === 'middle' ? 0 : sign * 8;
-    const fits = (d: PlacedDefender): boolean => {
-      if (used.has(d) || d.level === 'down') return false;
-      switch (r.man) {
+    const want = rusher.man === 'middle' ? 0 : sign * 8;
+    const fits = (defender: PlacedDefender): boolean => {
+      if (used.has(defender) || defender.level === 'down') return false;
+      switch (rusher.man) {
         case 'backer':
         case 'middle':
-          return d.level === 'backer';
+          return defender.level === 'backer';
         case 'edge':
-          return d.level === 'edge' || d.level === 'nickel' || d.level === 'backer' || d.level === 'safety';
+          return (
+            defender.level === 'edge' ||
+            defender.level === 'nickel' ||
+            defender.level === 'backer' ||
+            defender.level === 'safety'
+          );
         case 'nickel':
-          return d.level === 'nickel';
+          return defender.level === 'nickel';
         case 'corner':
-          return d.level === 'corner';
+          return defender.level === 'corner';
         case 'safety':
-          return d.level === 'safety';
+          return defender.level === 'safety';
       }
     };
     const order: readonly PlacedDefender['level'][] =
-      r.man === 'edge' ? ['edge', 'nickel', 'backer', 'safety'] : [];
+      rusher.man === 'edge' ? ['edge', 'nickel', 'backer', 'safety'] : [];
     const man =
       defenders
         .filter(fits)
@@ -135,15 +140,16 @@ export function pressureLook(
         )[0] ?? defenders.filter((d) => !used.has(d) && d.level === 'backer')[0];
     if (!man) continue;
     used.add(man);
-    const x = gapAt(r.gap) * sign;
+    const x = gapAt(rusher.gap) * sign;
     rush.push({ man, x, line: false });
-    const facts = [`${r.gap === 'D' ? 'edge' : `${r.gap} gap`}`];
+    const facts = [`${rusher.gap === 'D' ? 'edge' : `${rusher.gap} gap`}`];
     const at: Side = x < 0 ? 'L' : 'R';
-    if (s.strength !== null) facts.push(at === s.strength ? 'strong' : 'weak');
-    if (s.fieldSide !== null) facts.push(at === s.fieldSide ? 'field' : 'boundary');
-    if (s.strengths.back !== null) facts.push(at === s.strengths.back ? 'to the back' : 'away from the back');
-    if (s.strengths.tight_end !== null)
-      facts.push(at === s.strengths.tight_end ? 'to the tight end' : 'away from the tight end');
+    if (structure.strength !== null) facts.push(at === structure.strength ? 'strong' : 'weak');
+    if (structure.fieldSide !== null) facts.push(at === structure.fieldSide ? 'field' : 'boundary');
+    if (structure.strengths.back !== null)
+      facts.push(at === structure.strengths.back ? 'to the back' : 'away from the back');
+    if (structure.strengths.tight_end !== null)
+      facts.push(at === structure.strengths.tight_end ? 'to the tight end' : 'away from the tight end');
     sources.push(`${man.letter} ${facts.join(', ')}`);
   }
   if (def === null && line.length === 3) {

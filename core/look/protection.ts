@@ -34,7 +34,7 @@ export function protectionLook(
   slideTo: Side,
   backSide: Side | null,
   rushX: readonly number[],
-  s: Structure,
+  structure: Structure,
 ): ProtectionLook {
   const rush = {
     L: rushX.filter((x) => x < 0).length,
@@ -53,14 +53,14 @@ export function protectionLook(
   const middle: Side = def.slide === 'man' ? heavier : slideTo;
   rush[middle] += rush.M;
   let left = def.kept;
-  if (left > 0 && s.backfield.backs.length > 0) {
-    const [l, r] = [rush.L - blockers.L, rush.R - blockers.R];
-    const short = l === r ? away : l > r ? 'L' : 'R';
+  if (left > 0 && structure.backfield.backs.length > 0) {
+    const [l, right] = [rush.L - blockers.L, rush.R - blockers.R];
+    const short = l === right ? away : l > right ? 'L' : 'R';
     blockers[def.scan ? short : (backSide ?? slideTo)] += 1;
     left--;
   }
   for (const side of [away, slideTo]) {
-    if (left > 0 && sideStructure(s, side).attached.length > 0) {
+    if (left > 0 && sideStructure(structure, side).attached.length > 0) {
       blockers[side] += 1;
       left--;
     }

@@ -126,18 +126,23 @@ export function structureOf(
 function sideOf(men: readonly Man[], list: readonly Man[], sign: 1 | -1, center: number): SideStructure {
   // Walk outward from the center: linemen, then eligible men while they stand close enough.
   const chain: Man[] = [];
-  for (const m of men)
-    if (m.role !== 'quarterback' && !isBack(m) && (m.x - center) * sign > 0.2 && m.depth <= ATTACHED_DEPTH)
-      chain.push(m);
+  for (const man of men)
+    if (
+      man.role !== 'quarterback' &&
+      !isBack(man) &&
+      (man.x - center) * sign > 0.2 &&
+      man.depth <= ATTACHED_DEPTH
+    )
+      chain.push(man);
   chain.sort((a, b) => (a.x - b.x) * sign);
   let end = center;
   let surface = 0;
   const attached: Man[] = [];
-  for (const m of chain) {
-    if ((m.x - end) * sign > ATTACHED) break;
+  for (const man of chain) {
+    if ((man.x - end) * sign > ATTACHED) break;
     surface++;
-    if (m.role === 'eligible') attached.push(m);
-    end = m.x;
+    if (man.role === 'eligible') attached.push(man);
+    end = man.x;
   }
   const names: SideName[] = [];
   const n = list.length;
@@ -168,23 +173,24 @@ function sideOf(men: readonly Man[], list: readonly Man[], sign: 1 | -1, center:
 }
 
 function backfieldOf(men: readonly Man[]): Backfield {
-  const q = men.find((m) => m.role === 'quarterback') ?? null;
+  const man = men.find((m) => m.role === 'quarterback') ?? null;
   const backs = men.filter(isBack).sort((a, b) => b.depth - a.depth || a.x - b.x);
   const deepest = backs[0] ?? null;
-  const behind = (m: Man) => q !== null && Math.abs(m.x - q.x) <= BEHIND_BALL && m.depth > q.depth + 0.5;
+  const behind = (m: Man) =>
+    man !== null && Math.abs(m.x - man.x) <= BEHIND_BALL && m.depth > man.depth + 0.5;
   const quarterback =
-    q === null || Math.abs(q.x) > 5
+    man === null || Math.abs(man.x) > 5
       ? 'out'
-      : q.depth <= 1.8
+      : man.depth <= 1.8
         ? 'under'
-        : q.depth <= 4.5 && backs.some(behind)
+        : man.depth <= 4.5 && backs.some(behind)
           ? 'pistol'
           : 'gun';
   let set: Backfield['set'] = 'empty';
   if (backs.length === 1) set = behind(deepest!) ? 'dot' : 'sidecar';
   else if (backs.length === 2) {
-    const [a, b] = backs as [Man, Man];
-    if (a.depth - b.depth > 1.2) set = Math.abs(a.x - b.x) <= 0.9 ? 'i' : 'offset i';
+    const [man, other] = backs as [Man, Man];
+    if (man.depth - other.depth > 1.2) set = Math.abs(man.x - other.x) <= 0.9 ? 'i' : 'offset i';
     else set = 'split';
   } else if (backs.length >= 3) set = 'full';
   const lone =
@@ -264,15 +270,15 @@ export function structure(
 export function coveredMen(men: readonly Man[]): string[] {
   let least = Infinity;
   let most = -Infinity;
-  for (const m of men) {
-    if (!m.onLine) continue;
-    if (m.x < least) least = m.x;
-    if (m.x > most) most = m.x;
+  for (const man of men) {
+    if (!man.onLine) continue;
+    if (man.x < least) least = man.x;
+    if (man.x > most) most = man.x;
   }
   const out: string[] = [];
-  for (const m of men)
-    if (m.onLine && m.role === 'eligible' && m.x !== least && m.x !== most && Math.abs(m.x) > 0.2)
-      out.push(m.letter);
+  for (const man of men)
+    if (man.onLine && man.role === 'eligible' && man.x !== least && man.x !== most && Math.abs(man.x) > 0.2)
+      out.push(man.letter);
   return out;
 }
 
@@ -297,33 +303,35 @@ export function structureKey(men: readonly Man[]): string {
 const zoneOf = (yards: number): string => (yards <= 7 ? 'a' : yards <= 9.5 ? 's' : yards <= 13 ? 'w' : 'f');
 
 /** A structure as a coach says it: "3x1 to the right, nub left, gun, back away from the tight end". */
-export function structureWords(s: Structure): string {
-  const out = [s.side ? `${s.label} to the ${sideWord(s.side)}` : `${s.label}, even`];
+export function structureWords(structure: Structure): string {
+  const out = [
+    structure.side ? `${structure.label} to the ${sideWord(structure.side)}` : `${structure.label}, even`,
+  ];
   for (const side of ['L', 'R'] as const) {
-    const names = sideStructure(s, side).names.filter((n) => n !== 'slot');
+    const names = sideStructure(structure, side).names.filter((n) => n !== 'slot');
     if (names.length > 0) out.push(`${names.join(' ')} ${sideWord(side)}`);
   }
-  if (!s.balancedLine) out.push('unbalanced line');
-  if (s.covered.length > 0) out.push(`${s.covered.join(' and ')} covered`);
-  const b = s.backfield;
+  if (!structure.balancedLine) out.push('unbalanced line');
+  if (structure.covered.length > 0) out.push(`${structure.covered.join(' and ')} covered`);
+  const backfield = structure.backfield;
   out.push(
-    b.set === 'empty'
-      ? `empty, ${b.quarterback}`
-      : `${b.quarterback === 'out' ? 'quarterback out' : b.quarterback}, ${b.set}`,
+    backfield.set === 'empty'
+      ? `empty, ${backfield.quarterback}`
+      : `${backfield.quarterback === 'out' ? 'quarterback out' : backfield.quarterback}, ${backfield.set}`,
   );
-  if (b.backSide) {
+  if (backfield.backSide) {
     const where =
-      s.back.toTightEnd === null
-        ? s.back.toStrength === null
-          ? sideWord(b.backSide)
-          : s.back.toStrength
+      structure.back.toTightEnd === null
+        ? structure.back.toStrength === null
+          ? sideWord(backfield.backSide)
+          : structure.back.toStrength
             ? 'to strength'
             : 'away from strength'
-        : s.back.toTightEnd
+        : structure.back.toTightEnd
           ? 'to the tight end'
           : 'away from the tight end';
-    out.push(`back ${where}${b.cheated ? ', cheated wide' : ''}`);
+    out.push(`back ${where}${backfield.cheated ? ', cheated wide' : ''}`);
   }
-  if (s.intoBoundary === true) out.push('into the boundary');
+  if (structure.intoBoundary === true) out.push('into the boundary');
   return out.join(', ');
 }

@@ -18,12 +18,12 @@ export const PRINT_INK: Readonly<Record<Ink, string>> = {
 
 export const n = (x: number): string => String(Math.round(x * 100) / 100);
 
-const escape = (t: string): string =>
-  t.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
+const escape = (text: string): string =>
+  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
 
 /** The path data of points. */
-export const pathData = (d: readonly Point[]): string =>
-  d.map(([x, y], i) => `${i ? 'L' : 'M'}${n(x)} ${n(y)}`).join('');
+export const pathData = (points: readonly Point[]): string =>
+  points.map(([x, y], i) => `${i ? 'L' : 'M'}${n(x)} ${n(y)}`).join('');
 
 /** The drawing as a file of its own: an SVG that any program opens. `scale`: pixels a yard. */
 export function drawingSvg(
@@ -33,20 +33,20 @@ export function drawingSvg(
   scale = 16,
 ): string {
   const body = marks
-    .map((m): string => {
-      switch (m.mark) {
+    .map((drawMark): string => {
+      switch (drawMark.mark) {
         case 'path':
-          return `<path d="${pathData(m.d)}" fill="none" stroke="${ink[m.ink]}" stroke-width="${n(m.width)}"${m.dash ? ` stroke-dasharray="${m.dash.join(' ')}"` : ''} stroke-linejoin="round"/>`;
+          return `<path d="${pathData(drawMark.d)}" fill="none" stroke="${ink[drawMark.ink]}" stroke-width="${n(drawMark.width)}"${drawMark.dash ? ` stroke-dasharray="${drawMark.dash.join(' ')}"` : ''} stroke-linejoin="round"/>`;
         case 'circle':
-          return `<circle cx="${n(m.x)}" cy="${n(m.y)}" r="${n(m.r)}" fill="${ink[m.fill]}" stroke="${ink[m.ink]}" stroke-width="${n(m.width)}"/>`;
+          return `<circle cx="${n(drawMark.x)}" cy="${n(drawMark.y)}" r="${n(drawMark.r)}" fill="${ink[drawMark.fill]}" stroke="${ink[drawMark.ink]}" stroke-width="${n(drawMark.width)}"/>`;
         case 'ellipse':
-          return `<ellipse cx="${n(m.x)}" cy="${n(m.y)}" rx="${n(m.rx)}" ry="${n(m.ry)}" fill="none" stroke="${ink[m.ink]}" stroke-width="${n(m.width)}" stroke-dasharray="${m.dash.join(' ')}"/>`;
+          return `<ellipse cx="${n(drawMark.x)}" cy="${n(drawMark.y)}" rx="${n(drawMark.rx)}" ry="${n(drawMark.ry)}" fill="none" stroke="${ink[drawMark.ink]}" stroke-width="${n(drawMark.width)}" stroke-dasharray="${drawMark.dash.join(' ')}"/>`;
         case 'box':
-          return `<rect x="${n(m.x - m.r)}" y="${n(m.y - m.r)}" width="${n(2 * m.r)}" height="${n(2 * m.r)}" fill="${ink[m.fill]}" stroke="${ink[m.ink]}" stroke-width="${n(m.width)}"/>`;
+          return `<rect x="${n(drawMark.x - drawMark.r)}" y="${n(drawMark.y - drawMark.r)}" width="${n(2 * drawMark.r)}" height="${n(2 * drawMark.r)}" fill="${ink[drawMark.fill]}" stroke="${ink[drawMark.ink]}" stroke-width="${n(drawMark.width)}"/>`;
         case 'shape':
-          return `<path d="${pathData(m.points)}Z" fill="${ink[m.fill]}"/>`;
+          return `<path d="${pathData(drawMark.points)}Z" fill="${ink[drawMark.fill]}"/>`;
         case 'text':
-          return `<text x="${n(m.x)}" y="${n(m.y)}" font-size="${n(m.size)}" font-weight="${m.bold ? 700 : 400}" text-anchor="${m.anchor}" fill="${ink[m.ink]}">${escape(m.text)}</text>`;
+          return `<text x="${n(drawMark.x)}" y="${n(drawMark.y)}" font-size="${n(drawMark.size)}" font-weight="${drawMark.bold ? 700 : 400}" text-anchor="${drawMark.anchor}" fill="${ink[drawMark.ink]}">${escape(drawMark.text)}</text>`;
       }
     })
     .join('\n');

@@ -103,16 +103,16 @@ function callRow(
   call: SheetCall & { number: number },
   x: number,
   top: number,
-  w: number,
-  h: number,
+  width: number,
+  height: number,
   measure: Measure,
 ): Row {
-  const size = Math.max(LEAST_SIZE, h * SHARE_OF_ROW);
-  const base = top + h * BASELINE;
-  const numberWidth = h * 1.4;
-  const hashWidth = call.hash ? h : 0;
+  const size = Math.max(LEAST_SIZE, height * SHARE_OF_ROW);
+  const base = top + height * BASELINE;
+  const numberWidth = height * 1.4;
+  const hashWidth = call.hash ? height : 0;
   const left = x + numberWidth + PAD;
-  const room = w - numberWidth - hashWidth - 2 * PAD;
+  const room = width - numberWidth - hashWidth - 2 * PAD;
   const look = `${playLook(call.play)} · `;
   const name = `${playCall(call.play)}${call.note ? `  (${call.note})` : ''}`;
   const fit = fitted((s) => measure(look, s, false) + measure(name, s, true), room, size);
@@ -128,31 +128,33 @@ function callRow(
   return {
     cut: fit === null,
     marks: [
-      { mark: 'rect', x, y: top, width: w, height: h, filled: false },
-      { mark: 'line', x1: x + numberWidth, y1: top, x2: x + numberWidth, y2: top + h, width: 0.5 },
+      { mark: 'rect', x, y: top, width: width, height: height, filled: false },
+      { mark: 'line', x1: x + numberWidth, y1: top, x2: x + numberWidth, y2: top + height, width: 0.5 },
       text(x + numberWidth / 2, base, size, String(call.number), { bold: true, anchor: 'middle' }),
       text(left, base, at, shownLook),
       text(left + measure(shownLook, at, false), base, at, shownName, { bold: true }),
-      ...(call.hash ? [text(x + w - h / 2, base, size, call.hash, { bold: true, anchor: 'middle' })] : []),
+      ...(call.hash
+        ? [text(x + width - height / 2, base, size, call.hash, { bold: true, anchor: 'middle' })]
+        : []),
     ],
   };
 }
 
 function sectionMarks(
   { printed, x, y, width, from, count }: PlacedSection,
-  h: number,
+  height: number,
   measure: Measure,
   cut: number[],
 ): PageMark[] {
-  const most = Math.max(LEAST_SIZE, h * SHARE_OF_ROW);
+  const most = Math.max(LEAST_SIZE, height * SHARE_OF_ROW);
   const label = `${printed.section.label.toUpperCase()}${from > 0 ? ', CONTINUED' : ''}`;
   const size = fitted((s) => measure(label, s, true), width - 2 * PAD, most) ?? LEAST_SIZE;
   const marks: PageMark[] = [
-    { mark: 'rect', x, y, width, height: h, filled: true },
-    text(x + PAD, y + h * BASELINE, size, label, { bold: true, ink: 'white' }),
+    { mark: 'rect', x, y, width, height: height, filled: true },
+    text(x + PAD, y + height * BASELINE, size, label, { bold: true, ink: 'white' }),
   ];
   printed.calls.slice(from, from + count).forEach((call, i) => {
-    const row = callRow(call, x, y + h * (i + 1), width, h, measure);
+    const row = callRow(call, x, y + height * (i + 1), width, height, measure);
     marks.push(...row.marks);
     if (row.cut) cut.push(call.number);
   });

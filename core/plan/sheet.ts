@@ -61,29 +61,30 @@ export interface PlayCard {
 }
 
 /** How a call reads on the sheet: "11 trips R, H jet · power R". */
-export function playLook(p: PlayCard): string {
+export function playLook(playCard: PlayCard): string {
   const formation =
-    p.formation === null
+    playCard.formation === null
       ? ''
-      : `${p.formation}${p.formationSide ? ` ${p.formationSide}` : ''}${p.backfield ? `, ${p.backfield}` : ''}`;
-  const motion = p.motion === null ? '' : `, ${p.motionBy ? `${p.motionBy} ` : ''}${p.motion}`;
-  return [p.personnel, `${formation}${motion}`].filter(Boolean).join(' ') || 'any look';
+      : `${playCard.formation}${playCard.formationSide ? ` ${playCard.formationSide}` : ''}${playCard.backfield ? `, ${playCard.backfield}` : ''}`;
+  const motion =
+    playCard.motion === null ? '' : `, ${playCard.motionBy ? `${playCard.motionBy} ` : ''}${playCard.motion}`;
+  return [playCard.personnel, `${formation}${motion}`].filter(Boolean).join(' ') || 'any look';
 }
-export const playCall = (p: PlayCard): string =>
-  `${p.concept}${p.conceptWeak ? (p.kind === 'rpo' ? ` ~ ${p.conceptWeak}` : ` / ${p.conceptWeak}`) : ''}${p.direction ? ` ${p.direction}` : ''}`;
+export const playCall = (playCard: PlayCard): string =>
+  `${playCard.concept}${playCard.conceptWeak ? (playCard.kind === 'rpo' ? ` ~ ${playCard.conceptWeak}` : ` / ${playCard.conceptWeak}`) : ''}${playCard.direction ? ` ${playCard.direction}` : ''}`;
 
 /** A play as the words of a snap: what the book draws it from. */
-export const playFields = (p: PlayCard): SnapFields => ({
-  formation: p.formation,
-  formationSide: p.formationSide,
-  backfield: p.backfield,
-  motion: p.motion,
-  motionBy: p.motionBy,
-  concept: p.concept,
-  conceptWeak: p.conceptWeak,
-  direction: p.direction ?? (p.kind === 'pass' ? null : (p.formationSide ?? 'R')),
-  play: p.kind,
-  ...(p.personnel ? { personnel: p.personnel } : {}),
+export const playFields = (playCard: PlayCard): SnapFields => ({
+  formation: playCard.formation,
+  formationSide: playCard.formationSide,
+  backfield: playCard.backfield,
+  motion: playCard.motion,
+  motionBy: playCard.motionBy,
+  concept: playCard.concept,
+  conceptWeak: playCard.conceptWeak,
+  direction: playCard.direction ?? (playCard.kind === 'pass' ? null : (playCard.formationSide ?? 'R')),
+  play: playCard.kind,
+  ...(playCard.personnel ? { personnel: playCard.personnel } : {}),
 });
 
 export interface Suggestion {

@@ -14,10 +14,13 @@ export function answersIn(columns: Columns, rows: Uint32Array, most = 4): Answer
   const tagged = rows.filter((i) => columns.text.front.codes[i]! >= FIRST_VALUE);
   return groupBy(columns, tagged, ['front', 'coverage'], true)
     .slice(0, most)
-    .map((g): Answered => ({
-      front: g.words[0] ?? null,
-      coverage: g.words[1] === '' || g.words[1] === '-' || g.words[1] === '?' ? null : (g.words[1] ?? null),
-      rate: wilson(g.rows.length, tagged.length),
-      rows: g.rows,
+    .map((group): Answered => ({
+      front: group.words[0] ?? null,
+      coverage:
+        group.words[1] === '' || group.words[1] === '-' || group.words[1] === '?'
+          ? null
+          : (group.words[1] ?? null),
+      rate: wilson(group.rows.length, tagged.length),
+      rows: group.rows,
     }));
 }

@@ -84,8 +84,8 @@ export function looksOf(columns: Columns, selection: Uint32Array): LookRow[] {
   return [...groups.values()]
     .map((rows): LookRow => {
       const first = rows[0]!;
-      const word = (c: typeof formation) =>
-        c.codes[first]! < FIRST_VALUE ? null : c.words[c.codes[first]!]!;
+      const word = (column: typeof formation) =>
+        column.codes[first]! < FIRST_VALUE ? null : column.words[column.codes[first]!]!;
       const side = word(formationSide);
       return {
         formation: word(formation)!,

@@ -88,8 +88,8 @@ export function select(
     .map(([field, words]) => {
       const { codes, codeOf, words: all } = columns.text[field as FilterField];
       const wanted = new Uint8Array(all.length);
-      for (const w of words!) {
-        const code = codeOf.get(w);
+      for (const word of words!) {
+        const code = codeOf.get(word);
         if (code !== undefined) wanted[code] = 1;
       }
       return { codes, wanted };
@@ -99,8 +99,8 @@ export function select(
   rows: for (let i = 0; i < columns.n; i++) {
     if (columns.counts[i] === 0) continue;
     if (yards && (columns.toGoal[i]! < yards.from || columns.toGoal[i]! > yards.to)) continue;
-    for (let t = 0; t < tests.length; t++) {
-      const test = tests[t]!;
+    for (let term = 0; term < tests.length; term++) {
+      const test = tests[term]!;
       if (test.wanted[test.codes[i]!] === 0) continue rows;
     }
     out[kept++] = i;
@@ -151,9 +151,9 @@ export function groupBy(
     .map(([key, list]): Group => {
       const words: string[] = [];
       let rest = key;
-      for (let c = cols.length - 1; c >= 0; c--) {
-        words.unshift(cols[c]!.words[rest % radix[c]!]!);
-        rest = Math.floor(rest / radix[c]!);
+      for (let code = cols.length - 1; code >= 0; code--) {
+        words.unshift(cols[code]!.words[rest % radix[code]!]!);
+        rest = Math.floor(rest / radix[code]!);
       }
       return { words, rows: Uint32Array.from(list) };
     })

@@ -35,11 +35,11 @@ export const FILTER_MENU: readonly FilterField[] = FILTER_FIELDS.filter(
 const FROM_LOOK: ReadonlySet<string> = new Set(LOOK_FACT_NAMES);
 
 /** A counted snap's word of a field; null: blank. */
-export function filterValue(s: CountedSnap, field: FilterField): string | null {
+export function filterValue(countedSnap: CountedSnap, field: FilterField): string | null {
   const value = FROM_LOOK.has(field)
-    ? s.look?.[field as LookFact]
+    ? countedSnap.look?.[field as LookFact]
     : Object.hasOwn(WALKED, field)
-      ? s[field as Walked]
-      : s.snap[field as FilteredField];
+      ? countedSnap[field as Walked]
+      : countedSnap.snap[field as FilteredField];
   return value === null || value === undefined ? null : String(value);
 }

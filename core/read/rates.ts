@@ -35,10 +35,10 @@ export const FEW_COUNT = 4;
 export const countText = (r: Rate): string => `${r.k} of ${r.n}`;
 
 /** "41–74 %", "few" under four, "no snaps" without any. */
-export function intervalText(r: Rate): string {
-  if (r.low === null || r.high === null) return 'no snaps';
-  if (r.n < FEW_COUNT) return 'few';
-  return `${Math.round(r.low * 100)}–${Math.round(r.high * 100)} %`;
+export function intervalText(rate: Rate): string {
+  if (rate.low === null || rate.high === null) return 'no snaps';
+  if (rate.n < FEW_COUNT) return 'few';
+  return `${Math.round(rate.low * 100)}–${Math.round(rate.high * 100)} %`;
 }
 
 export interface Mean {

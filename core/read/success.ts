@@ -12,7 +12,7 @@ export const SUCCESS_50_70_100: SuccessRule = { name: '50/70/100', percent: [50,
 
 /** True, false, or null when down, distance or gain is unknown. In whole percent, so that 4 of 10 is 40. */
 export function isSuccess(
-  s: {
+  snap: {
     readonly down: number | null;
     readonly distance: number | null;
     readonly gain: number | null;
@@ -22,9 +22,9 @@ export function isSuccess(
   },
   rule: SuccessRule = SUCCESS_40_60_100,
 ): boolean | null {
-  if (s.turnover !== null) return false;
-  if (s.score === 'touchdown') return s.ownScore;
-  if (s.down === null || s.distance === null || s.gain === null) return null;
-  const percent = rule.percent[s.down === 1 ? 0 : s.down === 2 ? 1 : 2];
-  return 100 * s.gain >= percent * s.distance;
+  if (snap.turnover !== null) return false;
+  if (snap.score === 'touchdown') return snap.ownScore;
+  if (snap.down === null || snap.distance === null || snap.gain === null) return null;
+  const percent = rule.percent[snap.down === 1 ? 0 : snap.down === 2 ? 1 : 2];
+  return 100 * snap.gain >= percent * snap.distance;
 }

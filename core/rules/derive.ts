@@ -103,93 +103,104 @@ export function derivePlay(
 type Free = (field: SnapField) => boolean;
 
 /** A foul enforced from the previous spot wipes the play out; so does a foul with nothing beside it. */
-function wipeOut(f: Draft, { said }: Played, free: Free, clashes: Clash[]): void {
-  const fouls = f.penalties ?? [];
-  const wiped = fouls.some((p) => p.outcome === 'accepted' && p.from === 'prev') && !f.score;
+function wipeOut(draft: Draft, { said }: Played, free: Free, clashes: Clash[]): void {
+  const fouls = draft.penalties ?? [];
+  const wiped = fouls.some((p) => p.outcome === 'accepted' && p.from === 'prev') && !draft.score;
   const only =
-    fouls.length > 0 && free('result') && f.gain == null && f.deadToGoal == null && !isTaken(f) && !f.score;
+    fouls.length > 0 &&
+    free('result') &&
+    draft.gain == null &&
+    draft.deadToGoal == null &&
+    !isTaken(draft) &&
+    !draft.score;
   if (!wiped && !only) return;
-  if (wiped && said.has('gain') && f.gain != null) clashes.push({ code: 'gain-wiped-out' });
-  if (wiped || !said.has('result')) f.result = 'no_play';
-  f.gain = null;
+  if (wiped && said.has('gain') && draft.gain != null) clashes.push({ code: 'gain-wiped-out' });
+  if (wiped || !said.has('result')) draft.result = 'no_play';
+  draft.gain = null;
 }
 
-function settleResult(f: Draft, free: Free): void {
-  const still = (f.result === 'incomplete' || f.result === 'spike') && !isTaken(f);
-  const passing = f.play === 'pass' || (f.play === 'rpo' && (named(f.target) || named(f.passer)));
+function settleResult(draft: Draft, free: Free): void {
+  const still = (draft.result === 'incomplete' || draft.result === 'spike') && !isTaken(draft);
+  const passing =
+    draft.play === 'pass' || (draft.play === 'rpo' && (named(draft.target) || named(draft.passer)));
   const ended =
-    f.gain != null ||
-    f.deadToGoal != null ||
-    f.score === 'touchdown' ||
-    f.score === 'safety' ||
-    f.fumble != null;
-  if (free('result') && !isKick(f) && (ended || (passing && named(f.target))))
-    f.result = passing ? 'complete' : 'gain';
-  if (still && free('gain')) f.gain = 0;
+    draft.gain != null ||
+    draft.deadToGoal != null ||
+    draft.score === 'touchdown' ||
+    draft.score === 'safety' ||
+    draft.fumble != null;
+  if (free('result') && !isKick(draft) && (ended || (passing && named(draft.target))))
+    draft.result = passing ? 'complete' : 'gain';
+  if (still && free('gain')) draft.gain = 0;
 }
 
 /** From scrimmage: gain and dead spot give each other, a score gives the gain. */
-function settleGain(f: Draft, { toGoal }: Played, free: Free, clashes: Clash[]): void {
-  if (isKick(f) || isTaken(f) || f.unit === 'try' || toGoal === null) return;
-  if (f.deadToGoal != null) {
-    if (free('gain')) f.gain = gainTo(toGoal, f.deadToGoal);
-    else if (f.gain != null && spotAfter(toGoal, f.gain) !== f.deadToGoal)
+function settleGain(draft: Draft, { toGoal }: Played, free: Free, clashes: Clash[]): void {
+  if (isKick(draft) || isTaken(draft) || draft.unit === 'try' || toGoal === null) return;
+  if (draft.deadToGoal != null) {
+    if (free('gain')) draft.gain = gainTo(toGoal, draft.deadToGoal);
+    else if (draft.gain != null && spotAfter(toGoal, draft.gain) !== draft.deadToGoal)
       clashes.push({
         code: 'gain-and-spot',
         toGoal,
-        gain: f.gain,
-        follows: spotAfter(toGoal, f.gain),
-        dead: f.deadToGoal,
+        gain: draft.gain,
+        follows: spotAfter(toGoal, draft.gain),
+        dead: draft.deadToGoal,
       });
   }
-  if (f.score === 'touchdown' && free('gain')) f.gain = gainTo(toGoal, 0);
-  if (f.score === 'safety' && free('gain')) f.gain = -otherWay(toGoal);
-  if (!f.score && f.gain != null && !onField(spotAfter(toGoal, f.gain)))
-    clashes.push({ code: 'past-goal', toGoal, gain: f.gain });
+  if (draft.score === 'touchdown' && free('gain')) draft.gain = gainTo(toGoal, 0);
+  if (draft.score === 'safety' && free('gain')) draft.gain = -otherWay(toGoal);
+  if (!draft.score && draft.gain != null && !onField(spotAfter(toGoal, draft.gain)))
+    clashes.push({ code: 'past-goal', toGoal, gain: draft.gain });
 }
 
 /** Kicks and turnovers: two of length, return and dead spot give the third. */
-function settleReturn(f: Draft, played: Played, free: Free, clashes: Clash[]): void {
+function settleReturn(draft: Draft, played: Played, free: Free, clashes: Clash[]): void {
   const { toGoal, offense, defense } = played;
-  const handed = isKick(f) || isTaken(f);
-  const length = lengthOf(f);
-  if (handed && f.deadToGoal != null && toGoal !== null && length !== null) {
-    if (free('returnYards') && f.kickEnd !== 'blocked' && f.kickEnd !== 'kept_by_kickers')
-      f.returnYards = returnTo(toGoal, length, f.deadToGoal);
-    else if (f.returnYards != null) {
-      const follows = handedSpot(toGoal, length, f.returnYards);
-      if (follows !== f.deadToGoal)
+  const handed = isKick(draft) || isTaken(draft);
+  const length = lengthOf(draft);
+  if (handed && draft.deadToGoal != null && toGoal !== null && length !== null) {
+    if (free('returnYards') && draft.kickEnd !== 'blocked' && draft.kickEnd !== 'kept_by_kickers')
+      draft.returnYards = returnTo(toGoal, length, draft.deadToGoal);
+    else if (draft.returnYards != null) {
+      const follows = handedSpot(toGoal, length, draft.returnYards);
+      if (follows !== draft.deadToGoal)
         clashes.push({
           code: 'return-and-spot',
           toGoal,
           length,
-          returned: f.returnYards,
+          returned: draft.returnYards,
           follows,
-          dead: f.deadToGoal,
+          dead: draft.deadToGoal,
         });
     }
   }
-  if (f.deadToGoal != null && free('deadPossession'))
-    f.deadPossession = handed && f.kickEnd !== 'kept_by_kickers' ? defense : offense;
+  if (draft.deadToGoal != null && free('deadPossession'))
+    draft.deadPossession = handed && draft.kickEnd !== 'kept_by_kickers' ? defense : offense;
 }
 
-function settleKick(f: Draft, { toGoal }: Played, free: Free, clashes: Clash[]): void {
-  if (f.unit === 'field_goal' && toGoal !== null) {
-    if (free('kickYards')) f.kickYards = toGoal + FIELD_GOAL.usual;
-    else if (f.kickYards != null && f.kickEnd !== 'blocked' && !fieldGoalFits(toGoal, f.kickYards))
-      clashes.push({ code: 'kick-length', toGoal, length: f.kickYards });
+function settleKick(draft: Draft, { toGoal }: Played, free: Free, clashes: Clash[]): void {
+  if (draft.unit === 'field_goal' && toGoal !== null) {
+    if (free('kickYards')) draft.kickYards = toGoal + FIELD_GOAL.usual;
+    else if (
+      draft.kickYards != null &&
+      draft.kickEnd !== 'blocked' &&
+      !fieldGoalFits(toGoal, draft.kickYards)
+    )
+      clashes.push({ code: 'kick-length', toGoal, length: draft.kickYards });
   }
-  const returnable = f.unit === 'punt' || f.unit === 'kickoff' || f.unit === 'free_kick';
-  if (returnable && free('kickEnd') && (f.returnYards != null || f.deadToGoal != null))
-    f.kickEnd = 'returned';
+  const returnable = draft.unit === 'punt' || draft.unit === 'kickoff' || draft.unit === 'free_kick';
+  if (returnable && free('kickEnd') && (draft.returnYards != null || draft.deadToGoal != null))
+    draft.kickEnd = 'returned';
 }
 
-function settleScore(f: Draft, { offense, defense }: Played, free: Free): void {
-  if (!f.score || !free('scoredBy')) return;
-  const handed = isTaken(f) || f.unit === 'kickoff' || f.unit === 'free_kick' || f.unit === 'punt';
+function settleScore(draft: Draft, { offense, defense }: Played, free: Free): void {
+  if (!draft.score || !free('scoredBy')) return;
+  const handed =
+    isTaken(draft) || draft.unit === 'kickoff' || draft.unit === 'free_kick' || draft.unit === 'punt';
   const theirs =
-    f.score === 'safety' ||
-    f.score === 'defensive_try' ||
-    (f.score === 'touchdown' && handed && f.kickEnd !== 'kept_by_kickers');
-  f.scoredBy = theirs ? defense : offense;
+    draft.score === 'safety' ||
+    draft.score === 'defensive_try' ||
+    (draft.score === 'touchdown' && handed && draft.kickEnd !== 'kept_by_kickers');
+  draft.scoredBy = theirs ? defense : offense;
 }

@@ -12,10 +12,11 @@ export interface Fouls {
 }
 
 /** The fouls that count; declined and offsetting ones are said. */
-export function foulsOf(t: Transition): Fouls {
-  const all = t.play.penalties ?? [];
-  for (const p of all)
-    if (p.outcome !== 'accepted') t.say(p.outcome === 'declined' ? 'declined' : 'offset', { name: p.name });
+export function foulsOf(transition: Transition): Fouls {
+  const all = transition.play.penalties ?? [];
+  for (const penalty of all)
+    if (penalty.outcome !== 'accepted')
+      transition.say(penalty.outcome === 'declined' ? 'declined' : 'offset', { name: penalty.name });
   const accepted = all.filter((p) => p.outcome === 'accepted');
   return {
     replacing: accepted.filter((p) => p.from === 'prev' || p.from === 'foul'),
@@ -29,40 +30,40 @@ export const wipesOut = ({ play }: Transition, fouls: Fouls): boolean =>
 
 const byOffense = (p: Penalty): boolean => p.side === 'o' || p.side === 'k';
 
-function enforce(t: Transition, p: Penalty, toGoal: number, forward: boolean): number {
-  const walked = walkOff(toGoal, p.yards!, forward);
-  t.say(walked.halved ? 'half-distance' : 'enforced', {
-    name: p.name,
+function enforce(transition: Transition, penalty: Penalty, toGoal: number, forward: boolean): number {
+  const walked = walkOff(toGoal, penalty.yards!, forward);
+  transition.say(walked.halved ? 'half-distance' : 'enforced', {
+    name: penalty.name,
     yards: Math.abs(walked.toGoal - toGoal),
-    from: p.from,
-    side: byOffense(p) ? 'offense' : 'defense',
+    from: penalty.from,
+    side: byOffense(penalty) ? 'offense' : 'defense',
   });
   return walked.toGoal;
 }
 
-export function playAgain(t: Transition, { replacing, following }: Fouls): NextState {
-  const { before, play, start, unit } = t;
+export function playAgain(transition: Transition, { replacing, following }: Fouls): NextState {
+  const { before, play, start, unit } = transition;
   let { toGoal } = start;
-  for (const p of replacing) {
-    if (p.from === 'foul') {
-      if (toGoal === null || play.gain == null) return t.giveUp('no_foul_spot');
+  for (const penalty of replacing) {
+    if (penalty.from === 'foul') {
+      if (toGoal === null || play.gain == null) return transition.giveUp('no_foul_spot');
       toGoal = spotAfter(toGoal, play.gain);
-      if (!onField(toGoal)) return t.giveUp('no_foul_spot');
+      if (!onField(toGoal)) return transition.giveUp('no_foul_spot');
     }
-    if (p.yards === null) return t.giveUp('no_foul_yards');
-    if (toGoal !== null) toGoal = enforce(t, p, toGoal, !byOffense(p));
+    if (penalty.yards === null) return transition.giveUp('no_foul_yards');
+    if (toGoal !== null) toGoal = enforce(transition, penalty, toGoal, !byOffense(penalty));
   }
-  for (const p of following) {
-    if (p.yards === null) return t.giveUp('no_foul_yards');
-    if (toGoal !== null) toGoal = walkOff(toGoal, p.yards, !byOffense(p)).toGoal;
+  for (const penalty of following) {
+    if (penalty.yards === null) return transition.giveUp('no_foul_yards');
+    if (toGoal !== null) toGoal = walkOff(toGoal, penalty.yards, !byOffense(penalty)).toGoal;
   }
   const kicks = ['try', 'kickoff', 'free_kick'] as const;
   if (kicks.some((k) => before.unit === k || unit === k)) {
     const again = unit === 'try' || unit === 'free_kick' ? unit : 'kickoff';
-    t.say('again', { unit: again });
-    return t.nextKick(again, t.offense, toGoal, before.hash);
+    transition.say('again', { unit: again });
+    return transition.nextKick(again, transition.offense, toGoal, before.hash);
   }
-  return sameSeries(t, toGoal, before.hash, {
+  return sameSeries(transition, toGoal, before.hash, {
     firstDown: [...replacing, ...following].some((p) => p.extra === '1st'),
     counts: replacing.some((p) => p.extra === 'lod'),
     wiped: true,
@@ -70,32 +71,36 @@ export function playAgain(t: Transition, { replacing, following }: Fouls): NextS
 }
 
 /** A ball dead on the field: series arithmetic, with fouls walked off from there. */
-export function afterDeadBall(t: Transition, ball: DeadBall, following: readonly Penalty[]): NextState {
+export function afterDeadBall(
+  transition: Transition,
+  ball: DeadBall,
+  following: readonly Penalty[],
+): NextState {
   const { team } = ball;
   let { toGoal } = ball;
   let firstDown = false;
-  if (team === null && ball.newSeries) return t.giveUp('no_possession');
-  if (following.some((p) => p.yards === null)) return t.giveUp('no_foul_yards');
-  const walk = (p: Penalty): void => {
+  if (team === null && ball.newSeries) return transition.giveUp('no_possession');
+  if (following.some((p) => p.yards === null)) return transition.giveUp('no_foul_yards');
+  const walk = (penalty: Penalty): void => {
     if (toGoal === null) return;
-    const forward = (byOffense(p) ? t.offense : t.defense) !== team;
-    toGoal = enforce(t, p, toGoal, forward);
-    firstDown ||= p.extra === '1st' && forward;
+    const forward = (byOffense(penalty) ? transition.offense : transition.defense) !== team;
+    toGoal = enforce(transition, penalty, toGoal, forward);
+    firstDown ||= penalty.extra === '1st' && forward;
   };
   const live = following.filter((p) => p.from === 'end');
   const dead = following.filter((p) => p.from === 'succ');
   live.forEach(walk);
   if (ball.newSeries) {
     dead.forEach(walk);
-    if (t.overtime && ball.newPossession) return t.giveUp('overtime');
-    return newSeries(t, team, toGoal, ball.hash, ball.newPossession);
+    if (transition.overtime && ball.newPossession) return transition.giveUp('overtime');
+    return newSeries(transition, team, toGoal, ball.hash, ball.newPossession);
   }
   // Same team, same series so far: a dead-ball foul is walked off after the down is counted.
-  const made = reachesLine(t, toGoal) && live.length === 0;
+  const made = reachesLine(transition, toGoal) && live.length === 0;
   dead.forEach(walk);
   if (made) {
-    t.say('line-to-gain');
-    return newSeries(t, team, toGoal, ball.hash, false);
+    transition.say('line-to-gain');
+    return newSeries(transition, team, toGoal, ball.hash, false);
   }
-  return sameSeries(t, toGoal, ball.hash, { firstDown, counts: live.length === 0, wiped: false });
+  return sameSeries(transition, toGoal, ball.hash, { firstDown, counts: live.length === 0, wiped: false });
 }

@@ -74,12 +74,12 @@ const plural = (n: string | number, one: string): string => `${n} ${one}${Number
 
 /** One rule step as a plain clause. */
 export function stepSentence(step: RuleStep): string {
-  const f = step.facts;
+  const facts = step.facts;
   switch (step.code) {
     case 'gain':
-      return f.yards === 0 ? 'no gain' : `gain of ${f.yards}`;
+      return facts.yards === 0 ? 'no gain' : `gain of ${facts.yards}`;
     case 'loss':
-      return `loss of ${f.yards}`;
+      return `loss of ${facts.yards}`;
     case 'incomplete':
       return 'incomplete, ball back to the previous spot';
     case 'line-to-gain':
@@ -89,45 +89,45 @@ export function stepSentence(step: RuleStep): string {
     case 'automatic-first':
       return 'automatic first down';
     case 'enforced':
-      return `${f.name} on the ${f.side}: ${plural(f.yards ?? 0, 'yard')}`;
+      return `${facts.name} on the ${facts.side}: ${plural(facts.yards ?? 0, 'yard')}`;
     case 'half-distance':
-      return `${f.name} on the ${f.side}: half the distance, ${plural(f.yards ?? 0, 'yard')}`;
+      return `${facts.name} on the ${facts.side}: half the distance, ${plural(facts.yards ?? 0, 'yard')}`;
     case 'declined':
-      return `${f.name} declined`;
+      return `${facts.name} declined`;
     case 'offset':
-      return `${f.name} offsets`;
+      return `${facts.name} offsets`;
     case 'turnover-on-downs':
       return 'fourth down fails: turnover on downs';
     case 'interception':
-      return `intercepted ${f.downfield} downfield, returned ${f.returned}`;
+      return `intercepted ${facts.downfield} downfield, returned ${facts.returned}`;
     case 'fumble-lost':
-      return `fumble lost, returned ${f.returned}`;
+      return `fumble lost, returned ${facts.returned}`;
     case 'punt-caught':
-      return `kick of ${f.downfield}, returned ${f.returned}`;
+      return `kick of ${facts.downfield}, returned ${facts.returned}`;
     case 'kick-caught':
-      return `kick of ${f.downfield}, returned ${f.returned}`;
+      return `kick of ${facts.downfield}, returned ${facts.returned}`;
     case 'kick-out-of-bounds':
       return 'kick out of bounds';
     case 'touchback':
-      return `touchback, own ${f.own}`;
+      return `touchback, own ${facts.own}`;
     case 'blocked':
       return 'kick blocked';
     case 'kept-by-kickers':
       return 'kicking team keeps the ball: a possession of its own';
     case 'missed-field-goal':
-      return `missed: ball at ${MISSED_WORD[f.rule ?? '']}`;
+      return `missed: ball at ${MISSED_WORD[facts.rule ?? '']}`;
     case 'score':
-      return `${SCORE_WORD[f.what ?? '']} by ${f.by}: ${plural(f.points ?? 0, 'point')}`;
+      return `${SCORE_WORD[facts.what ?? '']} by ${facts.by}: ${plural(facts.points ?? 0, 'point')}`;
     case 'next-kick':
-      return `${f.by} puts the ball in play by ${UNIT_WORD[f.unit ?? '']}`;
+      return `${facts.by} puts the ball in play by ${UNIT_WORD[facts.unit ?? '']}`;
     case 'try-over':
       return 'try over';
     case 'again':
-      return `${UNIT_WORD[f.unit ?? '']} again`;
+      return `${UNIT_WORD[facts.unit ?? '']} again`;
     case 'new-possession':
-      return `new possession, ${f.team}`;
+      return `new possession, ${facts.team}`;
     case 'cannot-know':
-      return `cannot know: ${WHY[f.why ?? ''] ?? f.why}`;
+      return `cannot know: ${WHY[facts.why ?? ''] ?? facts.why}`;
   }
 }
 

@@ -14,51 +14,56 @@ import { Transition, type NextState, type Outcome } from './transition';
 export { UNKNOWN_REASONS, unitOf, type NextState, type UnknownReason } from './transition';
 
 export function nextState(before: GameState, play: PlayFacts, profile: LevelProfile): NextState {
-  const t = new Transition(before, play, profile);
-  const fouls = foulsOf(t);
-  if (wipesOut(t, fouls)) return playAgain(t, fouls);
-  const outcome = outcomeOf(t);
+  const transition = new Transition(before, play, profile);
+  const fouls = foulsOf(transition);
+  if (wipesOut(transition, fouls)) return playAgain(transition, fouls);
+  const outcome = outcomeOf(transition);
   switch (outcome.kind) {
     case 'unknown':
-      return t.giveUp(outcome.why);
+      return transition.giveUp(outcome.why);
     case 'spot':
-      return afterDeadBall(t, outcome, fouls.following);
+      return afterDeadBall(transition, outcome, fouls.following);
     case 'kick_next': {
       const { unit, team, toGoal } = outcome;
-      if (t.overtime && unit !== 'try') return t.giveUp('overtime');
+      if (transition.overtime && unit !== 'try') return transition.giveUp('overtime');
       if (fouls.following.length > 0) {
-        t.cannotKnow('try_foul_choice');
-        return t.nextKick(unit, team, null);
+        transition.cannotKnow('try_foul_choice');
+        return transition.nextKick(unit, team, null);
       }
-      t.say('next-kick', { unit, by: team ?? '?' });
-      return t.nextKick(unit, team, toGoal);
+      transition.say('next-kick', { unit, by: team ?? '?' });
+      return transition.nextKick(unit, team, toGoal);
     }
   }
 }
 
-function outcomeOf(t: Transition): Outcome {
-  const { play, unit, profile, offense } = t;
-  if (play.score) return afterScore(t, play.score);
+function outcomeOf(transition: Transition): Outcome {
+  const { play, unit, profile, offense } = transition;
+  if (play.score) return afterScore(transition, play.score);
   if (unit === 'try') {
-    t.say('try-over');
+    transition.say('try-over');
     return { kind: 'kick_next', unit: 'kickoff', team: offense, toGoal: profile.kickoffToGoal };
   }
-  if (unit === 'kickoff' || unit === 'free_kick') return freeKick(t);
-  if (unit === 'punt' || (unit === 'field_goal' && play.result === 'kick')) return scrimmageKick(t);
-  if (!isTaken(play)) return fromScrimmage(t);
+  if (unit === 'kickoff' || unit === 'free_kick') return freeKick(transition);
+  if (unit === 'punt' || (unit === 'field_goal' && play.result === 'kick')) return scrimmageKick(transition);
+  if (!isTaken(play)) return fromScrimmage(transition);
   return play.turnover === 'interception'
-    ? takeaway(t, play.turnoverYards ?? null, 'interception')
-    : takeaway(t, play.gain ?? null, 'fumble-lost');
+    ? takeaway(transition, play.turnoverYards ?? null, 'interception')
+    : takeaway(transition, play.gain ?? null, 'fumble-lost');
 }
 
-function afterScore(t: Transition, what: NonNullable<PlayFacts['score']>): Outcome {
-  const { profile, offense, defense } = t;
-  const by = t.play.scoredBy ?? (what === 'safety' ? defense : offense);
+function afterScore(transition: Transition, what: NonNullable<PlayFacts['score']>): Outcome {
+  const { profile, offense, defense } = transition;
+  const by = transition.play.scoredBy ?? (what === 'safety' ? defense : offense);
   switch (what) {
     case 'touchdown':
       return { kind: 'kick_next', unit: 'try', team: by, toGoal: profile.tryTwoToGoal };
     case 'safety':
-      return { kind: 'kick_next', unit: 'free_kick', team: t.opponent(by), toGoal: profile.freeKickToGoal };
+      return {
+        kind: 'kick_next',
+        unit: 'free_kick',
+        team: transition.opponent(by),
+        toGoal: profile.freeKickToGoal,
+      };
     case 'field_goal':
       return { kind: 'kick_next', unit: 'kickoff', team: by, toGoal: profile.kickoffToGoal };
     case 'defensive_try':
@@ -68,17 +73,17 @@ function afterScore(t: Transition, what: NonNullable<PlayFacts['score']>): Outco
   }
 }
 
-function fromScrimmage(t: Transition): Outcome {
-  const { play, start, offense, before } = t;
+function fromScrimmage(transition: Transition): Outcome {
+  const { play, start, offense, before } = transition;
   if (play.result == null) return { kind: 'unknown', why: 'no_result' };
   if (play.result === 'kick') return { kind: 'unknown', why: 'no_spot' };
-  const logged = t.loggedSpot(offense);
+  const logged = transition.loggedSpot(offense);
   const still = play.result === 'incomplete' || play.result === 'spike';
   const measured = start.toGoal !== null && logged !== null ? gainTo(start.toGoal, logged) : null;
   const gain = still ? 0 : (play.gain ?? measured);
   if (gain === null) return { kind: 'unknown', why: 'no_gain' };
-  if (still) t.say('incomplete');
-  else t.say(gain < 0 ? 'loss' : 'gain', { yards: Math.abs(gain), result: play.result });
+  if (still) transition.say('incomplete');
+  else transition.say(gain < 0 ? 'loss' : 'gain', { yards: Math.abs(gain), result: play.result });
   const toGoal = start.toGoal === null ? logged : spotAfter(start.toGoal, gain);
   if (toGoal !== null && !onField(toGoal)) return { kind: 'unknown', why: 'no_spot' };
   const hash = still ? before.hash : (play.deadHash ?? null);

@@ -14,15 +14,15 @@ export const reachesLine = ({ start }: Transition, toGoal: number | null): boole
   gainTo(start.toGoal, toGoal) >= start.distance;
 
 export function newSeries(
-  t: Transition,
+  transition: Transition,
   team: string | null,
   toGoal: number | null,
   hash: Hash | null,
   newPossession: boolean,
 ): NextState {
-  if (toGoal === null) t.unknown.push('no_spot');
-  if (newPossession) t.say('new-possession', { team: team ?? '?' });
-  return t.next({
+  if (toGoal === null) transition.unknown.push('no_spot');
+  if (newPossession) transition.say('new-possession', { team: team ?? '?' });
+  return transition.next({
     offense: team,
     unit: 'scrimmage',
     down: 1,
@@ -35,37 +35,37 @@ export function newSeries(
 
 /** The same team's next down; `counts`: this play used up a down; `wiped`: it never counted. */
 export function sameSeries(
-  t: Transition,
+  transition: Transition,
   toGoal: number | null,
   hash: Hash | null,
   how: { readonly firstDown: boolean; readonly counts: boolean; readonly wiped: boolean },
 ): NextState {
-  const { start, offense, before } = t;
-  const first = how.firstDown ? 'automatic-first' : reachesLine(t, toGoal) ? 'line-to-gain' : null;
+  const { start, offense, before } = transition;
+  const first = how.firstDown ? 'automatic-first' : reachesLine(transition, toGoal) ? 'line-to-gain' : null;
   if (first) {
-    t.say(first);
-    return newSeries(t, offense, toGoal, hash, false);
+    transition.say(first);
+    return newSeries(transition, offense, toGoal, hash, false);
   }
   const fresh = before.fresh && how.wiped;
   if (start.down === null || start.distance === null || start.toGoal === null) {
     // Distance still follows when only the gain is known? No: without a start it is a guess.
-    t.cannotKnow('no_start');
-    return t.next({ offense, unit: 'scrimmage', down: null, distance: null, toGoal, hash, fresh });
+    transition.cannotKnow('no_start');
+    return transition.next({ offense, unit: 'scrimmage', down: null, distance: null, toGoal, hash, fresh });
   }
   if (how.counts && start.down >= DOWNS) {
-    t.say('turnover-on-downs');
-    if (t.overtime) return t.giveUp('overtime');
+    transition.say('turnover-on-downs');
+    if (transition.overtime) return transition.giveUp('overtime');
     return newSeries(
-      t,
-      t.opponent(offense),
+      transition,
+      transition.opponent(offense),
       toGoal === null ? null : otherWay(toGoal),
       mirrorHash(hash),
       true,
     );
   }
-  if (!how.counts) t.say('down-repeated');
+  if (!how.counts) transition.say('down-repeated');
   const left = toGoal === null ? null : start.distance - gainTo(start.toGoal, toGoal);
-  return t.next({
+  return transition.next({
     offense,
     unit: 'scrimmage',
     down: how.counts ? start.down + 1 : start.down,

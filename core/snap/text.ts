@@ -23,13 +23,13 @@ const isDate = (text: string): boolean => {
 const ok = (value: unknown): ReadResult => ({ ok: true, value });
 const no = (expected: string): ReadResult => ({ ok: false, expected });
 
-export const encodePenalty = (p: Penalty): string =>
-  [p.side, p.name, p.yards ?? '?', p.from, p.outcome, p.extra].join(':');
+export const encodePenalty = (penalty: Penalty): string =>
+  [penalty.side, penalty.name, penalty.yards ?? '?', penalty.from, penalty.outcome, penalty.extra].join(':');
 
 function readPenalty(text: string): Penalty | null {
   const [side, name, yards, from, outcome, extra] = text.split(':').map((part) => part.trim());
-  const isOne = <T extends string>(list: readonly T[], v: string | undefined): v is T =>
-    (list as readonly string[]).includes(v ?? 'no such word');
+  const isOne = <T extends string>(list: readonly T[], value: string | undefined): value is T =>
+    (list as readonly string[]).includes(value ?? 'no such word');
   if (
     !isOne(PENALTY_SIDES, side) ||
     !name ||

@@ -76,14 +76,14 @@ export class ModelServer {
       } else if (!row) return refuse('gone');
       else if (op.do === 'patch') {
         if (Object.values(op.fields).some((p) => ModelServer.unfit(p.value))) return refuse('value');
-        for (const [field, p] of Object.entries(op.fields)) {
-          if (row.fields[field] === p.value) continue;
-          const known = typeof p.over === 'string' ? this.log.get(p.over) : null;
+        for (const [field, fieldPatch] of Object.entries(op.fields)) {
+          if (row.fields[field] === fieldPatch.value) continue;
+          const known = typeof fieldPatch.over === 'string' ? this.log.get(fieldPatch.over) : null;
           const over =
             op.epoch !== this.epoch
               ? null
-              : typeof p.over === 'number'
-                ? p.over
+              : typeof fieldPatch.over === 'number'
+                ? fieldPatch.over
                 : known &&
                     known.status !== 'refused' &&
                     !(known.status === 'conflict' && known.conflicts.some((c) => c.field === field))
@@ -93,10 +93,10 @@ export class ModelServer {
           if (over !== version)
             conflicts = [
               ...conflicts,
-              { field, theirs: row.fields[field], yours: p.value, by: 'other', at: '', version },
+              { field, theirs: row.fields[field], yours: fieldPatch.value, by: 'other', at: '', version },
             ];
           else {
-            row.fields[field] = p.value;
+            row.fields[field] = fieldPatch.value;
             row.versions[field] = version + 1;
             this.applied.set(op.id, (this.applied.get(op.id) ?? 0) + 1);
           }
@@ -130,13 +130,13 @@ export class ModelServer {
       epoch: this.epoch,
       revision: this.revision,
       whole: true,
-      rows: this.rows.map((r, i): SyncRow => ({
+      rows: this.rows.map((modelRow, i): SyncRow => ({
         kind: 'snap',
-        row: r.key,
+        row: modelRow.key,
         order: i + 1,
-        fields: { ...r.fields },
-        versions: { ...r.versions },
-        deleted: r.deleted,
+        fields: { ...modelRow.fields },
+        versions: { ...modelRow.versions },
+        deleted: modelRow.deleted,
       })),
     };
   }

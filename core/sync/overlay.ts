@@ -34,10 +34,11 @@ export const byPlace = (a: { order: number; row: string }, b: { order: number; r
 export function overlay(base: Base, queue: readonly Queued[], scope: Scope): SyncRow[] {
   const mine = queue
     .filter(
-      (q) =>
-        q.scope === scope &&
-        q.state !== 'refused' &&
-        (q.state === 'waiting' || (q.epoch === base.epoch && (q.revision ?? 0) > base.revision)),
+      (queued) =>
+        queued.scope === scope &&
+        queued.state !== 'refused' &&
+        (queued.state === 'waiting' ||
+          (queued.epoch === base.epoch && (queued.revision ?? 0) > base.revision)),
     )
     .sort(bySeq);
   if (mine.length === 0) return [...base.rows.values()].filter((r) => !r.deleted).sort(byPlace);
@@ -52,15 +53,15 @@ export function overlay(base: Base, queue: readonly Queued[], scope: Scope): Syn
     else list.splice(at, 0, row);
     floating.add(row);
   };
-  for (const q of mine) {
-    const { op } = q;
+  for (const queued of mine) {
+    const { op } = queued;
     const now = rows.get(op.row);
     if (op.do === 'put') {
       if (now && !now.deleted) continue;
       rows.set(op.row, {
         kind: op.kind,
         row: op.row,
-        order: q.order ?? 0,
+        order: queued.order ?? 0,
         fields: op.fields,
         versions: {},
         deleted: false,
@@ -68,7 +69,7 @@ export function overlay(base: Base, queue: readonly Queued[], scope: Scope): Syn
       place(op.row, op.after);
     } else if (!now) continue;
     else if (op.do === 'patch') {
-      const lost = new Map((q.conflicts ?? []).map((c) => [c.field, c.theirs]));
+      const lost = new Map((queued.conflicts ?? []).map((c) => [c.field, c.theirs]));
       rows.set(op.row, {
         ...now,
         fields: {

@@ -37,10 +37,11 @@ export function nextBatch(
   if (!first) return null;
   const batch: Queued[] = [];
   let size = 0;
-  for (const q of waiting) {
-    size += JSON.stringify(q.op).length;
-    if (q.scope !== first.scope || batch.length === most || (batch.length > 0 && size > characters)) break;
-    batch.push(q);
+  for (const queued of waiting) {
+    size += JSON.stringify(queued.op).length;
+    if (queued.scope !== first.scope || batch.length === most || (batch.length > 0 && size > characters))
+      break;
+    batch.push(queued);
   }
   return { scope: first.scope, batch };
 }
@@ -55,9 +56,9 @@ const mapOver = (op: Operation, change: (field: string, over: Over) => Over): Op
     : {
         ...op,
         fields: Object.fromEntries(
-          Object.entries(op.fields).map(([f, p]): [string, FieldPatch] => [
-            f,
-            { value: p.value, over: change(f, p.over) },
+          Object.entries(op.fields).map(([field, fieldPatch]): [string, FieldPatch] => [
+            field,
+            { value: fieldPatch.value, over: change(field, fieldPatch.over) },
           ]),
         ),
       };
@@ -82,9 +83,9 @@ export function answerQueue(
   const list = new Map([...queue].sort(bySeq).map((q) => [q.op.id, q]));
   const changed = new Set<string>();
   const gone = new Set<string>();
-  const set = (q: Queued): void => {
-    list.set(q.op.id, q);
-    changed.add(q.op.id);
+  const set = (queued: Queued): void => {
+    list.set(queued.op.id, queued);
+    changed.add(queued.op.id);
   };
   for (const answer of answers) {
     const asked = list.get(answer.id);
@@ -98,8 +99,8 @@ export function answerQueue(
       );
     if (answer.status === 'refused') {
       let refused: Queued = { ...asked, state: 'refused', code: answer.code, reason: answer.reason };
-      for (const q of behind()) {
-        const { op } = q;
+      for (const queued of behind()) {
+        const { op } = queued;
         if (asked.op.do === 'put' && op.row === asked.op.row) {
           const put = refused.op as Put;
           if (op.do === 'patch')
@@ -123,10 +124,10 @@ export function answerQueue(
           gone.add(op.id);
           continue;
         }
-        let next = mapOver(op, (field, over) => (over === asked.op.id ? passed(q.op, field) : over));
+        let next = mapOver(op, (field, over) => (over === asked.op.id ? passed(queued.op, field) : over));
         if (asked.op.do === 'put' && (next.do === 'put' || next.do === 'move') && next.after === asked.op.row)
           next = { ...next, after: (refused.op as Put).after };
-        if (next !== op) set({ ...q, op: next });
+        if (next !== op) set({ ...queued, op: next });
       }
       set(refused);
       continue;
@@ -141,32 +142,34 @@ export function answerQueue(
       versions: answer.versions,
       ...(answer.status === 'conflict' ? { conflicts: answer.conflicts } : {}),
     });
-    for (const q of behind()) {
-      const next = mapOver(q.op, (field, over) =>
+    for (const queued of behind()) {
+      const next = mapOver(queued.op, (field, over) =>
         over !== asked.op.id
           ? over
           : lost.has(field)
-            ? passed(q.op, field)
+            ? passed(queued.op, field)
             : versionAfter(answer.versions, field),
       );
-      if (JSON.stringify(next) !== JSON.stringify(q.op)) set({ ...q, op: next });
+      if (JSON.stringify(next) !== JSON.stringify(queued.op)) set({ ...queued, op: next });
     }
     // A newer conflict of the same field takes the place of the older, a newer success settles it.
     if (asked.op.do === 'patch') {
-      for (const q of list.values()) {
+      for (const queued of list.values()) {
         if (
-          q.state !== 'conflict' ||
-          q.op.id === asked.op.id ||
-          q.seq > asked.seq ||
-          q.op.row !== asked.op.row ||
-          q.scope !== asked.scope
+          queued.state !== 'conflict' ||
+          queued.op.id === asked.op.id ||
+          queued.seq > asked.seq ||
+          queued.op.row !== asked.op.row ||
+          queued.scope !== asked.scope
         )
           continue;
-        const left = q.conflicts!.filter(
+        const left = queued.conflicts!.filter(
           (c) => !Object.hasOwn((asked.op as { fields: object }).fields, c.field),
         );
-        if (left.length < q.conflicts!.length)
-          set(left.length === 0 ? { ...q, state: 'done', conflicts: [] } : { ...q, conflicts: left });
+        if (left.length < queued.conflicts!.length)
+          set(
+            left.length === 0 ? { ...queued, state: 'done', conflicts: [] } : { ...queued, conflicts: left },
+          );
       }
     }
   }
@@ -185,14 +188,15 @@ export function overNow(
     readonly versions: Readonly<Record<string, number>> | null;
   },
 ): Over {
-  for (const q of [...queue].sort((a, b) => b.seq - a.seq)) {
-    if (q.scope !== scope || q.op.row !== row || q.state === 'refused') continue;
-    const ahead = q.state === 'waiting' || (q.epoch === base.epoch && (q.revision ?? 0) > base.revision);
-    if (q.op.do === 'put') return ahead ? 1 : versionAfter(base.versions ?? {}, field);
-    if (q.op.do !== 'patch' || !Object.hasOwn(q.op.fields, field)) continue;
-    if (q.state === 'waiting') return q.op.id;
+  for (const queued of [...queue].sort((a, b) => b.seq - a.seq)) {
+    if (queued.scope !== scope || queued.op.row !== row || queued.state === 'refused') continue;
+    const ahead =
+      queued.state === 'waiting' || (queued.epoch === base.epoch && (queued.revision ?? 0) > base.revision);
+    if (queued.op.do === 'put') return ahead ? 1 : versionAfter(base.versions ?? {}, field);
+    if (queued.op.do !== 'patch' || !Object.hasOwn(queued.op.fields, field)) continue;
+    if (queued.state === 'waiting') return queued.op.id;
     if (!ahead) break;
-    return q.conflicts?.find((c) => c.field === field)?.version ?? versionAfter(q.versions, field);
+    return queued.conflicts?.find((c) => c.field === field)?.version ?? versionAfter(queued.versions, field);
   }
   return versionAfter(base.versions ?? {}, field);
 }

@@ -66,8 +66,8 @@ export function unpack(name: string, bytes: Uint8Array, room: number = LIMITS.un
   try {
     for (let at = 0; at < bytes.length; at += STEP)
       unzip.push(bytes.subarray(at, at + STEP), at + STEP >= bytes.length);
-  } catch (e) {
-    return e instanceof TooMuch ? tooMuch : broken;
+  } catch (error) {
+    return error instanceof TooMuch ? tooMuch : broken;
   }
   // A file that never ended, or no end record: the archive was cut off.
   if (open.size > 0 || !hasEnd(bytes)) return broken;
@@ -75,9 +75,9 @@ export function unpack(name: string, bytes: Uint8Array, room: number = LIMITS.un
   for (const [file, chunks] of parts) {
     const whole = new Uint8Array(chunks.reduce((n, c) => n + c.length, 0));
     let at = 0;
-    for (const c of chunks) {
-      whole.set(c, at);
-      at += c.length;
+    for (const uint8Array of chunks) {
+      whole.set(uint8Array, at);
+      at += uint8Array.length;
     }
     const text = decode(whole);
     if (text === null)

@@ -31,5 +31,5 @@ export interface TableFault {
 }
 
 /** One line: place, what stood there, remedy. */
-export const faultSentence = (f: TableFault): string =>
-  `${f.file}${f.row === null ? '' : `, row ${f.row}`}${f.column === null ? '' : `, column ${f.column}`}: ${f.value === '' ? '' : `“${f.value.slice(0, 60)}” `}${f.remedy}`;
+export const faultSentence = (tableFault: TableFault): string =>
+  `${tableFault.file}${tableFault.row === null ? '' : `, row ${tableFault.row}`}${tableFault.column === null ? '' : `, column ${tableFault.column}`}: ${tableFault.value === '' ? '' : `“${tableFault.value.slice(0, 60)}” `}${tableFault.remedy}`;

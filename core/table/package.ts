@@ -137,17 +137,19 @@ function withoutKnownBlanks(
   const blanks = new Set(
     tables.tags
       .filter((t) => t.kind === 'blank')
-      .flatMap((t) =>
-        (t.columns as string[]).map((c) => `${String(t.game)}\u0000${String(t.snap_id)}\u0000${c}`),
+      .flatMap((row) =>
+        (row.columns as string[]).map((c) => `${String(row.game)}\u0000${String(row.snap_id)}\u0000${c}`),
       ),
   );
   const where = lines.get('snaps');
   if (blanks.size === 0 || !where) return [...faults];
   const rowAt = new Map(where.lines.map((line, i) => [line, tables.snaps[i]!]));
-  return faults.filter((f) => {
+  return faults.filter((tableFault) => {
     const row =
-      f.code === 'required' && f.file === where.file && f.row !== null ? rowAt.get(f.row) : undefined;
-    return !(row && blanks.has(`${String(row.game)}\u0000${String(row.snap_id)}\u0000${f.column}`));
+      tableFault.code === 'required' && tableFault.file === where.file && tableFault.row !== null
+        ? rowAt.get(tableFault.row)
+        : undefined;
+    return !(row && blanks.has(`${String(row.game)}\u0000${String(row.snap_id)}\u0000${tableFault.column}`));
   });
 }
 
@@ -166,21 +168,21 @@ function recognize(text: string): ResourceName | undefined {
 
 function impliedGames(snaps: readonly Row[], known: KnownKeys): Row[] {
   const games = new Map<string, Row>();
-  for (const s of snaps) {
-    const game = String(s.game);
+  for (const row of snaps) {
+    const game = String(row.game);
     if (
-      s.game === null ||
+      row.game === null ||
       known.games.has(game) ||
       games.has(game) ||
-      s.offense === null ||
-      s.defense === null
+      row.offense === null ||
+      row.defense === null
     )
       continue;
     games.set(game, {
       game,
       date: null,
-      home: s.offense,
-      away: s.defense,
+      home: row.offense,
+      away: row.defense,
       level: null,
       phase: 'regular',
       week: null,
@@ -195,7 +197,7 @@ function impliedGames(snaps: readonly Row[], known: KnownKeys): Row[] {
 
 function impliedTeams(tables: Tables, known: KnownKeys): Row[] {
   const keys = new Set<string>();
-  for (const g of tables.games)
-    for (const t of [g.home, g.away]) if (t !== null && !known.teams.has(String(t))) keys.add(String(t));
+  for (const row of tables.games)
+    for (const t of [row.home, row.away]) if (t !== null && !known.teams.has(String(t))) keys.add(String(t));
   return [...keys].map((team) => ({ team, name: team, nickname: null, place: null }));
 }

@@ -39,9 +39,15 @@ export function readCsv(resource: ResourceName, text: string, file: string): Rea
     fault('no-rows', null, null, '', 'has no header row; the first row must name the columns');
     return { rows: [], lines: [], faults };
   }
-  for (const e of parsed.errors)
-    if (e.type === 'Quotes')
-      fault('not-csv', (e.row ?? 0) + 1, null, '', 'a quotation mark is not closed; close it or double it');
+  for (const parseError of parsed.errors)
+    if (parseError.type === 'Quotes')
+      fault(
+        'not-csv',
+        (parseError.row ?? 0) + 1,
+        null,
+        '',
+        'a quotation mark is not closed; close it or double it',
+      );
   const columns = header.map((h) => h.trim().toLowerCase());
   const known: (string | null)[] = columns.map((name, i) => {
     if (name === '' || name.startsWith('derived_')) return null;
@@ -106,10 +112,10 @@ export function readCsv(resource: ResourceName, text: string, file: string): Rea
       return;
     }
     const row: Record<string, unknown> = {};
-    for (let c = 0; c < readers.length; c++) {
-      const reader = readers[c];
+    for (let column = 0; column < readers.length; column++) {
+      const reader = readers[column];
       if (!reader) continue;
-      const raw = cells[c];
+      const raw = cells[column];
       if (raw === undefined || raw === '') {
         row[reader.name] = reader.blank;
         continue;

@@ -106,9 +106,9 @@ export function describePackage(
           ...(spec.key.length > 0 ? { primaryKey: spec.key } : {}),
           ...(refs.length > 0
             ? {
-                foreignKeys: refs.map((r) => ({
-                  fields: r.column,
-                  reference: { resource: r.resource, fields: r.to },
+                foreignKeys: refs.map((ref) => ({
+                  fields: ref.column,
+                  reference: { resource: ref.resource, fields: ref.to },
                 })),
               }
             : {}),

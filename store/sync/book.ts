@@ -37,8 +37,8 @@ function checked<T>(schema: z.ZodType<T>, value: unknown): T {
 
 const none: Outcome = { order: null, versions: {}, conflicts: [] };
 
-export function termWriter(w: Writing): ScopeWriter {
-  const { tx, actor } = w;
+export function termWriter(writing: Writing): ScopeWriter {
+  const { tx, actor } = writing;
   const find = async (key: string) =>
     (await tx.findOne(
       BookTerm,
@@ -52,21 +52,21 @@ export function termWriter(w: Writing): ScopeWriter {
       if (op.do === 'put') {
         permit(actor, 'term.add');
         if (row) return { order: row.position, versions: versionsOf(row.provenance), conflicts: [] };
-        const t = checked(newTerm, op.fields);
+        const term = checked(newTerm, op.fields);
         const book = await loadBook(actor, tx);
-        refuseFaults(book, t, null);
+        refuseFaults(book, term, null);
         const position = book.terms.length;
         await tx.insert(BookTerm, {
           id: randomUUID(),
           program: actor.programId,
           key: op.row,
-          kind: t.kind,
-          word: normalizePhrase(t.word),
-          aliases: t.aliases.map(normalizePhrase),
+          kind: term.kind,
+          word: normalizePhrase(term.word),
+          aliases: term.aliases.map(normalizePhrase),
           value: null,
-          spots: checkedSpots(t.kind, t.spots),
-          definition: checkedDefinition(t.kind, t.definition as Definition | null),
-          notes: t.notes,
+          spots: checkedSpots(term.kind, term.spots),
+          definition: checkedDefinition(term.kind, term.definition as Definition | null),
+          notes: term.notes,
           position,
           provenance: {},
         } as never);
@@ -104,7 +104,7 @@ export function termWriter(w: Writing): ScopeWriter {
         return v;
       };
       const conflicts = await patchFields(
-        w,
+        writing,
         op,
         {
           values: {
@@ -118,7 +118,7 @@ export function termWriter(w: Writing): ScopeWriter {
         read,
         (field, value, version) => {
           change[field] = value;
-          provenance[field] = { v: version, name: actor.name, at: w.now.toISOString() };
+          provenance[field] = { v: version, name: actor.name, at: writing.now.toISOString() };
         },
       );
       await tx.nativeUpdate(BookTerm, { id: row.id }, { ...change, provenance } as never);
@@ -127,8 +127,8 @@ export function termWriter(w: Writing): ScopeWriter {
   };
 }
 
-export function playWriter(w: Writing): ScopeWriter {
-  const { tx, actor } = w;
+export function playWriter(writing: Writing): ScopeWriter {
+  const { tx, actor } = writing;
   return {
     async apply(op: Operation): Promise<Outcome> {
       if (op.kind !== 'play') throw new RefusedOperation('shape', 'The play list holds plays only.');
@@ -162,13 +162,13 @@ export function playWriter(w: Writing): ScopeWriter {
         await checkLinks(tx, actor, op.row, checked(linksSchema, patch.value));
       }
       const conflicts = await patchFields(
-        w,
+        writing,
         op,
         { values: { links: row.links }, provenance },
         (_, value) => checked(linksSchema, value),
         (field, value, version) => {
           change[field] = value;
-          provenance[field] = { v: version, name: actor.name, at: w.now.toISOString() };
+          provenance[field] = { v: version, name: actor.name, at: writing.now.toISOString() };
         },
       );
       await tx.nativeUpdate(PlayRow, { id: row.id }, { ...change, provenance } as never);
@@ -188,9 +188,9 @@ async function checkLinks(tx: Em, actor: Actor, key: string, links: readonly Pla
       )
     ).map((r) => r.key),
   );
-  for (const l of links) {
-    if (l.play === key) throw new RefusedOperation('value', 'A play cannot set itself up.');
-    if (!there.has(l.play)) throw new RefusedOperation('gone', 'There is no such play on the list.');
+  for (const playLink of links) {
+    if (playLink.play === key) throw new RefusedOperation('value', 'A play cannot set itself up.');
+    if (!there.has(playLink.play)) throw new RefusedOperation('gone', 'There is no such play on the list.');
   }
 }
 
@@ -202,8 +202,8 @@ export async function termRows(em: Em, actor: Actor): Promise<SyncRow[]> {
     { disableIdentityMap: true },
   )) as InferEntity<typeof BookTerm>[];
   rows.sort((a, b) => a.position - b.position || (a.word < b.word ? -1 : 1));
-  return rows.map((r, i): SyncRow => {
-    const { id, ...fields } = termOf(r);
+  return rows.map((inferEntityFromProperties, i): SyncRow => {
+    const { id, ...fields } = termOf(inferEntityFromProperties);
     return {
       kind: 'term',
       row: id,
@@ -214,7 +214,7 @@ export async function termRows(em: Em, actor: Actor): Promise<SyncRow[]> {
         spots: fields.spots ?? null,
         definition: fields.definition ?? null,
       },
-      versions: versionsOf(r.provenance),
+      versions: versionsOf(inferEntityFromProperties.provenance),
       deleted: false,
     };
   });
@@ -227,8 +227,15 @@ export async function playRows(em: Em, actor: Actor): Promise<SyncRow[]> {
     { program: actor.programId },
     { orderBy: { name: 'asc', key: 'asc' }, disableIdentityMap: true },
   )) as InferEntity<typeof PlayRow>[];
-  return rows.map((r, i): SyncRow => {
-    const { id, ...fields } = cardOf(r);
-    return { kind: 'play', row: id, order: i, fields, versions: versionsOf(r.provenance), deleted: false };
+  return rows.map((inferEntityFromProperties, i): SyncRow => {
+    const { id, ...fields } = cardOf(inferEntityFromProperties);
+    return {
+      kind: 'play',
+      row: id,
+      order: i,
+      fields,
+      versions: versionsOf(inferEntityFromProperties.provenance),
+      deleted: false,
+    };
   });
 }

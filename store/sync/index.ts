@@ -39,8 +39,13 @@ export async function synchronize(
 ): Promise<SyncAnswer> {
   const em = await openEm();
   const answers: Answer[] = [];
-  const refuse = (id: string, e: RefusedOperation): void =>
-    void answers.push({ id, status: 'refused', code: e.code, reason: e.message });
+  const refuse = (id: string, refusedOperation: RefusedOperation): void =>
+    void answers.push({
+      id,
+      status: 'refused',
+      code: refusedOperation.code,
+      reason: refusedOperation.message,
+    });
   // An id that no column takes is none; its operation is refused where it is read.
   const idOf = (op: unknown): string => {
     const id = String((op as { id?: unknown } | null)?.id ?? '').slice(0, 120);

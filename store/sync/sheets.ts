@@ -35,15 +35,15 @@ const text =
   };
 
 const CALL_FIELDS: Readonly<Record<string, (value: unknown) => unknown>> = {
-  hash: (v) => {
-    if (v !== null && v !== 'L' && v !== 'M' && v !== 'R')
+  hash: (value) => {
+    if (value !== null && value !== 'L' && value !== 'M' && value !== 'R')
       throw new RefusedOperation('value', 'The hash is L, M, R or none.');
-    return v;
+    return value;
   },
-  note: (v) => {
-    if (v !== null && (typeof v !== 'string' || v.length > 200))
+  note: (value) => {
+    if (value !== null && (typeof value !== 'string' || value.length > 200))
       throw new RefusedOperation('value', 'A note has up to 200 characters.');
-    return v === '' ? null : v;
+    return value === '' ? null : value;
   },
 };
 
@@ -63,10 +63,10 @@ export async function openSheet(tx: Em, actor: Actor, key: string): Promise<Shee
   )) as SheetEntity | null;
 }
 
-export function sheetWriter(w: Writing, key: string, found: SheetEntity | null): ScopeWriter {
-  const { tx, actor } = w;
+export function sheetWriter(writing: Writing, key: string, found: SheetEntity | null): ScopeWriter {
+  const { tx, actor } = writing;
   let sheet = found;
-  const stamp = (v: number) => ({ v, name: actor.name, at: w.now.toISOString() });
+  const stamp = (v: number) => ({ v, name: actor.name, at: writing.now.toISOString() });
   const mayDraft = (of: SheetEntity): void => {
     permit(actor, 'sheet.draft');
     if (of.lockedBy && !may(actor.roles, 'sheet.draft-locked'))
@@ -87,7 +87,7 @@ export function sheetWriter(w: Writing, key: string, found: SheetEntity | null):
         name: text('name', 120)(op.fields.name),
         opponent,
         lockedBy: null,
-        createdAt: w.now,
+        createdAt: writing.now,
         provenance: {},
       } as never);
       sheet = await openSheet(tx, actor, key);
@@ -105,7 +105,7 @@ export function sheetWriter(w: Writing, key: string, found: SheetEntity | null):
       throw new RefusedOperation('value', `A sheet has no ${field.slice(0, 40)} to change.`);
     };
     const conflicts = await patchFields(
-      w,
+      writing,
       op,
       { values: { name: sheet.name, locked: sheet.lockedBy !== null }, provenance },
       read,
@@ -122,7 +122,7 @@ export function sheetWriter(w: Writing, key: string, found: SheetEntity | null):
         actor,
         'sheet.lock',
         `${sheet.name} ${change.lockedBy ? 'locked' : 'unlocked'}`,
-        w.now,
+        writing.now,
       );
     sheet = await openSheet(tx, actor, key);
     return { order: null, versions: versionsOf(provenance), conflicts };
@@ -160,7 +160,7 @@ export function sheetWriter(w: Writing, key: string, found: SheetEntity | null):
       const section = sectionOf(op.fields.section);
       const play = await tx.findOne(PlayRow, { program: actor.programId, key: String(op.fields.play ?? '') });
       if (!play) throw new RefusedOperation('gone', 'The play is not on the play list any more.');
-      const order = await place(section, w.anchor(op.after), op.row);
+      const order = await place(section, writing.anchor(op.after), op.row);
       await tx.insert(CallRow, {
         id: randomUUID(),
         program: actor.programId,
@@ -183,7 +183,7 @@ export function sheetWriter(w: Writing, key: string, found: SheetEntity | null):
     if (!call) throw new RefusedOperation('gone', 'The call was removed from the sheet.');
     if (op.do === 'move') {
       const section = sectionOf(op.fields.section);
-      const order = await place(section, w.anchor(op.after), op.row);
+      const order = await place(section, writing.anchor(op.after), op.row);
       await tx.nativeUpdate(CallRow, { id: call.id }, { section, order } as never);
       return { order, versions: versionsOf(call.provenance), conflicts: [] };
     }
@@ -196,7 +196,7 @@ export function sheetWriter(w: Writing, key: string, found: SheetEntity | null):
       return CALL_FIELDS[field]!(value ?? null);
     };
     const conflicts = await patchFields(
-      w,
+      writing,
       op,
       { values: { hash: call.hash ?? null, note: call.note ?? null }, provenance },
       read,
@@ -241,17 +241,17 @@ export async function sheetRows(em: Em, actor: Actor, key: string): Promise<Sync
       versions: versionsOf(sheet.provenance),
       deleted: false,
     },
-    ...calls.map((c): SyncRow => ({
+    ...calls.map((loaded): SyncRow => ({
       kind: 'call',
-      row: c.key,
-      order: c.order,
+      row: loaded.key,
+      order: loaded.order,
       fields: {
-        section: c.section,
-        play: plays.get(c.play) ?? null,
-        hash: c.hash ?? null,
-        note: c.note ?? null,
+        section: loaded.section,
+        play: plays.get(loaded.play) ?? null,
+        hash: loaded.hash ?? null,
+        note: loaded.note ?? null,
       },
-      versions: versionsOf(c.provenance),
+      versions: versionsOf(loaded.provenance),
       deleted: false,
     })),
   ];

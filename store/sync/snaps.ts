@@ -98,11 +98,11 @@ function checkTeams(fields: Readonly<Record<string, unknown>>, teams: readonly s
 }
 
 export function snapWriter(
-  w: Writing,
+  writing: Writing,
   game: { readonly charting: string; readonly closed: boolean; readonly teams: readonly string[] },
 ): ScopeWriter {
-  const { tx, actor } = w;
-  const writer: Writer = { id: actor.memberId, name: actor.name, at: w.now };
+  const { tx, actor } = writing;
+  const writer: Writer = { id: actor.memberId, name: actor.name, at: writing.now };
   const find = async (row: string): Promise<SnapEntity | null> =>
     (await plainRows(tx, { charting: game.charting, snapKey: row }))[0] ?? null;
   const outcome = (
@@ -137,7 +137,7 @@ export function snapWriter(
       ]);
       await tx.execute(
         `update snap s set order_key = n.rn, revision = ? from (select id, row_number() over (order by order_key desc) as rn from snap where charting_id = ?) n where n.id = s.id`,
-        [w.revision, game.charting],
+        [writing.revision, game.charting],
       );
     }
   }
@@ -157,7 +157,7 @@ export function snapWriter(
           throw new RefusedOperation('shape', 'A snap id is up to 80 letters, digits, dots and dashes.');
         checkTeams(fields, game.teams);
         const { columns, provenance } = newColumns(fields, writer);
-        const order = await place(w.anchor(op.after));
+        const order = await place(writing.anchor(op.after));
         await tx.insert(SnapRow, {
           id: randomUUID(),
           program: actor.programId,
@@ -169,20 +169,20 @@ export function snapWriter(
           createdBy: writer.id,
           createdAt: writer.at,
           deletedAt: null,
-          revision: w.revision,
+          revision: writing.revision,
         } as never);
         return outcome({ order, provenance });
       }
       if (!row) throw new RefusedOperation('gone', 'The snap is not in the database.');
       if (op.do === 'move') {
-        const order = await place(w.anchor(op.after));
-        await tx.nativeUpdate(SnapRow, { id: row.id }, { order, revision: w.revision } as never);
+        const order = await place(writing.anchor(op.after));
+        await tx.nativeUpdate(SnapRow, { id: row.id }, { order, revision: writing.revision } as never);
         return outcome({ order, provenance: row.provenance });
       }
       if (op.do !== 'patch') {
         await tx.nativeUpdate(SnapRow, { id: row.id }, {
-          deletedAt: op.do === 'delete' ? w.now : null,
-          revision: w.revision,
+          deletedAt: op.do === 'delete' ? writing.now : null,
+          revision: writing.revision,
         } as never);
         return outcome(row);
       }
@@ -190,7 +190,7 @@ export function snapWriter(
       const current = rowToSnap(row, '');
       const change: Record<string, unknown> = {};
       const conflicts = await patchFields(
-        w,
+        writing,
         op,
         { values: current as unknown as Record<string, unknown>, provenance: row.provenance },
         checkedField,
@@ -209,7 +209,7 @@ export function snapWriter(
       await tx.nativeUpdate(SnapRow, { id: row.id }, {
         ...change,
         provenance,
-        revision: w.revision,
+        revision: writing.revision,
       } as never);
       return outcome({ order: row.order, provenance }, conflicts);
     },

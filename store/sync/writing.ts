@@ -78,7 +78,7 @@ export interface PatchedRow<P extends { readonly v: number; readonly name: strin
  * since is a conflict with what stands; the rest is given to `set`.
  */
 export async function patchFields(
-  w: Writing,
+  writing: Writing,
   op: Operation & { readonly do: 'patch' },
   row: PatchedRow<{ v: number; name: string; at: string }>,
   read: (field: string, value: unknown) => unknown,
@@ -91,7 +91,7 @@ export async function patchFields(
     if (sameValue(standing, value)) continue;
     const before = row.provenance[field];
     const version = before?.v ?? 1;
-    if ((await w.versionRead(op, field, patch.over)) !== version)
+    if ((await writing.versionRead(op, field, patch.over)) !== version)
       conflicts.push({
         field,
         theirs: standing,

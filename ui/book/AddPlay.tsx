@@ -35,9 +35,9 @@ export function AddPlay({ book, busy, profile, onAdd }: AddPlayProps) {
   const words = (kind: 'formation' | 'backfield' | 'motion') =>
     book.terms
       .filter((t) => t.kind === kind)
-      .map((t) => (
-        <option key={t.id} value={storedValue(t)}>
-          {t.word}
+      .map((term) => (
+        <option key={term.id} value={storedValue(term)}>
+          {term.word}
         </option>
       ));
   const noRun = profile.players !== 11 && chosen?.kind === 'run';
@@ -45,8 +45,8 @@ export function AddPlay({ book, busy, profile, onAdd }: AddPlayProps) {
     <form
       className="card"
       style={{ display: 'grid', gap: 10, alignContent: 'start' }}
-      onSubmit={(e) => {
-        e.preventDefault();
+      onSubmit={(event) => {
+        event.preventDefault();
         onAdd({
           op: 'play',
           name: play.name,
@@ -92,9 +92,9 @@ export function AddPlay({ book, busy, profile, onAdd }: AddPlayProps) {
         </TextBox>
         <TextBox select label="by" {...field('motionBy')} disabled={play.motion === ''}>
           <option value="">nobody</option>
-          {book.letters.map((l) => (
-            <option key={l} value={l}>
-              {l}
+          {book.letters.map((line) => (
+            <option key={line} value={line}>
+              {line}
             </option>
           ))}
         </TextBox>
@@ -107,9 +107,9 @@ export function AddPlay({ book, busy, profile, onAdd }: AddPlayProps) {
         error={noRun}
         helperText={noRun ? `${profile.name} has no runs from scrimmage; check your organizer’s rules` : ''}
       >
-        {concepts.map((t) => (
-          <option key={t.id} value={`${t.kind}|${storedValue(t)}`}>
-            {t.word}, {t.kind}
+        {concepts.map((term) => (
+          <option key={term.id} value={`${term.kind}|${storedValue(term)}`}>
+            {term.word}, {term.kind}
           </option>
         ))}
       </TextBox>

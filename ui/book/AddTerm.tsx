@@ -28,8 +28,8 @@ export default function AddTerm({
     <form
       className="card"
       style={{ display: 'grid', gap: 10, alignContent: 'start' }}
-      onSubmit={(e) => {
-        e.preventDefault();
+      onSubmit={(event) => {
+        event.preventDefault();
         onAdd(
           {
             op: 'add',

@@ -109,8 +109,8 @@ export function BookScreen(props: BookScreenProps) {
       {unsettled.length > 0 && (
         <div className="card" role="alert">
           <ul className="plainlist" aria-label="Changes to settle">
-            {unsettled.map((q) => (
-              <Unsettled key={q.op.id} entry={q} />
+            {unsettled.map((queued) => (
+              <Unsettled key={queued.op.id} entry={queued} />
             ))}
           </ul>
         </div>
@@ -168,9 +168,9 @@ export function BookScreen(props: BookScreenProps) {
                 kind={kind}
                 busy={busy}
                 onAdd={(added, done) =>
-                  run(added, (a) => {
+                  run(added, (bookAnswer) => {
                     done();
-                    setUrl({ term: a.id });
+                    setUrl({ term: bookAnswer.id });
                   })
                 }
               />

@@ -66,9 +66,9 @@ export function BookToolbar(props: BookToolbarProps) {
               accept="application/json,.json"
               hidden
               aria-label="book.json to bring"
-              onChange={(e) => {
-                const chosen = e.target.files?.[0];
-                e.target.value = '';
+              onChange={(event) => {
+                const chosen = event.target.files?.[0];
+                event.target.value = '';
                 if (chosen) void chosen.text().then((text) => run({ op: 'import', text }));
               }}
             />

@@ -30,11 +30,11 @@ const placeWords = ({ letter, x, depth, onLine }: Man): string => {
 export function DrawField(props: DrawFieldProps) {
   const { board, drawing, structure, profile, hash, behind, said, send } = props;
   const field = useRef<SVGSVGElement>(null);
-  const onMove = (e: React.PointerEvent): void => {
+  const onMove = (event: React.PointerEvent): void => {
     const matrix = board.dragged === null ? null : field.current?.getScreenCTM();
     if (!matrix) return;
-    const at = new DOMPoint(e.clientX, e.clientY).matrixTransform(matrix.inverse());
-    send({ type: 'drag', x: at.x, depth: at.y - LINE, free: e.altKey });
+    const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
+    send({ type: 'drag', x: at.x, depth: at.y - LINE, free: event.altKey });
   };
   const onUp = (): void => send({ type: 'drop' });
   return (
@@ -59,15 +59,15 @@ export function DrawField(props: DrawFieldProps) {
             data-letter={man.letter}
             aria-label={placeWords(man)}
             transform={`translate(${man.x} ${man.depth + LINE})`}
-            onKeyDown={(e) => {
-              if (!e.key.startsWith('Arrow')) return;
-              e.preventDefault();
-              send({ type: 'step', letter: man.letter, key: e.key, far: e.shiftKey });
+            onKeyDown={(event) => {
+              if (!event.key.startsWith('Arrow')) return;
+              event.preventDefault();
+              send({ type: 'step', letter: man.letter, key: event.key, far: event.shiftKey });
             }}
-            onPointerDown={(e) => {
-              e.preventDefault();
-              e.currentTarget.focus();
-              field.current?.setPointerCapture(e.pointerId);
+            onPointerDown={(event) => {
+              event.preventDefault();
+              event.currentTarget.focus();
+              field.current?.setPointerCapture(event.pointerId);
               send({ type: 'grab', letter: man.letter });
             }}
           >
@@ -87,11 +87,24 @@ export function DrawField(props: DrawFieldProps) {
 function Landmarks({ profile, hash, behind }: Pick<DrawFieldProps, 'profile' | 'hash' | 'behind'>) {
   return landmarks(profile, hash)
     .filter((l) => Math.abs(l.x) < SIDELINE)
-    .map((l, i) => (
-      <g key={`${l.name}${l.x}`}>
-        <line x1={l.x} x2={l.x} y1={behind - 3} y2={behind - 2.6} stroke="var(--ink2)" strokeWidth="0.1" />
-        <text x={l.x} y={behind - 1.7 + (i % 3) * 0.8} fontSize="0.8" textAnchor="middle" fill="var(--ink2)">
-          {l.name}
+    .map((landmark, i) => (
+      <g key={`${landmark.name}${landmark.x}`}>
+        <line
+          x1={landmark.x}
+          x2={landmark.x}
+          y1={behind - 3}
+          y2={behind - 2.6}
+          stroke="var(--ink2)"
+          strokeWidth="0.1"
+        />
+        <text
+          x={landmark.x}
+          y={behind - 1.7 + (i % 3) * 0.8}
+          fontSize="0.8"
+          textAnchor="middle"
+          fill="var(--ink2)"
+        >
+          {landmark.name}
         </text>
       </g>
     ));

@@ -18,8 +18,8 @@ export function WordsForm({ book, onPlace, onBegin }: WordsFormProps) {
   return (
     <form
       className="card stack"
-      onSubmit={(e) => {
-        e.preventDefault();
+      onSubmit={(event) => {
+        event.preventDefault();
         onPlace(typed);
       }}
     >
@@ -38,8 +38,8 @@ export function WordsForm({ book, onPlace, onBegin }: WordsFormProps) {
         select
         label="Begin from"
         value=""
-        onChange={(e) => {
-          const term = formations.find((t) => t.id === e.target.value);
+        onChange={(event) => {
+          const term = formations.find((t) => t.id === event.target.value);
           if (term?.spots) onBegin(term.spots);
         }}
       >
@@ -72,8 +72,8 @@ export function NameForm(props: NameFormProps) {
   return (
     <form
       className="card stack"
-      onSubmit={(e) => {
-        e.preventDefault();
+      onSubmit={(event) => {
+        event.preventDefault();
         onKeep(listOf(aliases));
       }}
     >

@@ -71,10 +71,10 @@ export function NotationField({ kind, text, read, disabled, note, onText }: Nota
       />
       {problems.length > 0 && (
         <ul className="todo small" aria-label="What cannot be read" aria-live="polite">
-          {problems.slice(0, MOST_NAMED).map((p) => (
-            <li key={`${p.start} ${p.code}`} className="flag">
-              <button type="button" className="plain" onClick={() => goTo(p)}>
-                {notationSentence(p)}
+          {problems.slice(0, MOST_NAMED).map((notationProblem) => (
+            <li key={`${notationProblem.start} ${notationProblem.code}`} className="flag">
+              <button type="button" className="plain" onClick={() => goTo(notationProblem)}>
+                {notationSentence(notationProblem)}
               </button>
             </li>
           ))}

@@ -22,23 +22,23 @@ export function PlayLinks({ links, play, plays, mayPlay, busy, run, onReel }: Pl
     <>
       <h2>Set-ups and complements</h2>
       <ul className="todo">
-        {links.map((l) => (
-          <li key={`${l.link.kind}${l.link.play}`} className={l.ready ? '' : 'flag'}>
-            {l.link.kind === 'set-up' ? (
+        {links.map((linkCount) => (
+          <li key={`${linkCount.link.kind}${linkCount.link.play}`} className={linkCount.ready ? '' : 'flag'}>
+            {linkCount.link.kind === 'set-up' ? (
               <>
-                Show <strong>{l.play?.name ?? 'a play that is gone'}</strong> first, {l.link.least}{' '}
-                {l.link.least === 1 ? 'time' : 'times'}:{' '}
-                <button type="button" className="plain" onClick={() => onReel(l.link.play)}>
-                  shown {l.rows.length}
+                Show <strong>{linkCount.play?.name ?? 'a play that is gone'}</strong> first,{' '}
+                {linkCount.link.least} {linkCount.link.least === 1 ? 'time' : 'times'}:{' '}
+                <button type="button" className="plain" onClick={() => onReel(linkCount.link.play)}>
+                  shown {linkCount.rows.length}
                 </button>
-                {l.ready ? '' : ', not yet enough'}.
+                {linkCount.ready ? '' : ', not yet enough'}.
               </>
             ) : (
               <>
-                {l.link.trigger ? `When ${l.link.trigger}: ` : ''}
-                <strong>{l.play?.name ?? 'a play that is gone'}</strong> (
-                <button type="button" className="plain" onClick={() => onReel(l.link.play)}>
-                  shown {l.rows.length}
+                {linkCount.link.trigger ? `When ${linkCount.link.trigger}: ` : ''}
+                <strong>{linkCount.play?.name ?? 'a play that is gone'}</strong> (
+                <button type="button" className="plain" onClick={() => onReel(linkCount.link.play)}>
+                  shown {linkCount.rows.length}
                 </button>
                 ).
               </>
@@ -49,9 +49,9 @@ export function PlayLinks({ links, play, plays, mayPlay, busy, run, onReel }: Pl
                 className="plain small quiet"
                 style={{ marginLeft: 8 }}
                 disabled={busy}
-                aria-label={`take ${l.play?.name ?? 'the link'} off`}
+                aria-label={`take ${linkCount.play?.name ?? 'the link'} off`}
                 onClick={() =>
-                  run({ op: 'links', play: play.id, links: play.links.filter((x) => x !== l.link) })
+                  run({ op: 'links', play: play.id, links: play.links.filter((x) => x !== linkCount.link) })
                 }
               >
                 remove
@@ -71,8 +71,8 @@ function LinkForm({ play, plays, busy, run }: Pick<PlayLinksProps, 'play' | 'pla
   return (
     <form
       style={{ display: 'grid', gap: 8 }}
-      onSubmit={(e) => {
-        e.preventDefault();
+      onSubmit={(event) => {
+        event.preventDefault();
         run({ op: 'links', play: play.id, links: [...play.links, draft] }, () =>
           setDraft({ ...draft, play: '' }),
         );
@@ -99,9 +99,9 @@ function LinkForm({ play, plays, busy, run }: Pick<PlayLinksProps, 'play' | 'pla
         >
           {plays
             .filter((p) => p.id !== play.id)
-            .map((p) => (
-              <option key={p.id} value={p.id}>
-                {p.name}
+            .map((playCard) => (
+              <option key={playCard.id} value={playCard.id}>
+                {playCard.name}
               </option>
             ))}
         </TextBox>
@@ -122,9 +122,9 @@ function LinkForm({ play, plays, busy, run }: Pick<PlayLinksProps, 'play' | 'pla
           onChange={(e) => setDraft({ ...draft, trigger: e.target.value || null })}
         >
           <option value="">any time</option>
-          {Object.values(TRIGGERS).map((t) => (
-            <option key={t} value={t}>
-              {t}
+          {Object.values(TRIGGERS).map((trigger) => (
+            <option key={trigger} value={trigger}>
+              {trigger}
             </option>
           ))}
         </TextBox>

@@ -41,20 +41,20 @@ export default function PlayList(props: PlayListProps) {
               </tr>
             </thead>
             <tbody>
-              {plays.map((p) => (
-                <tr key={p.id}>
+              {plays.map((playCard) => (
+                <tr key={playCard.id}>
                   <td>
                     <button
                       type="button"
                       className="plain"
-                      aria-pressed={chosen?.id === p.id}
-                      onClick={() => setUrl({ play: p.id }, true)}
+                      aria-pressed={chosen?.id === playCard.id}
+                      onClick={() => setUrl({ play: playCard.id }, true)}
                     >
-                      <strong>{p.name}</strong>
+                      <strong>{playCard.name}</strong>
                     </button>
                   </td>
-                  <td>{playLook(p)}</td>
-                  <td>{playCall(p)}</td>
+                  <td>{playLook(playCard)}</td>
+                  <td>{playCall(playCard)}</td>
                 </tr>
               ))}
             </tbody>

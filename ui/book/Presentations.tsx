@@ -57,9 +57,9 @@ export default function Presentations({ play, book, profile }: PresentationsProp
           </tr>
         </thead>
         <tbody>
-          {ranked.slice(0, most).map((r, i) => (
+          {ranked.slice(0, most).map((rankedPresentation, i) => (
             <Fragment
-              key={`${r.shown.formationWord}${r.shown.side}${r.shown.backfieldWord}${r.shown.motionBy}${r.shown.motionWord}`}
+              key={`${rankedPresentation.shown.formationWord}${rankedPresentation.shown.side}${rankedPresentation.shown.backfieldWord}${rankedPresentation.shown.motionBy}${rankedPresentation.shown.motionWord}`}
             >
               <tr>
                 <td>
@@ -69,17 +69,17 @@ export default function Presentations({ play, book, profile }: PresentationsProp
                     aria-expanded={open === i}
                     onClick={() => setOpen(open === i ? null : i)}
                   >
-                    {presentationName(r.shown, known.base)}
+                    {presentationName(rankedPresentation.shown, known.base)}
                   </button>
                 </td>
                 <td>
-                  {r.assignment.structure.label}, {r.people} shows
+                  {rankedPresentation.assignment.structure.label}, {rankedPresentation.people} shows
                 </td>
-                <td className="n">{r.distance.toFixed(1)}</td>
+                <td className="n">{rankedPresentation.distance.toFixed(1)}</td>
                 <td>
-                  {r.changes.length === 0
+                  {rankedPresentation.changes.length === 0
                     ? 'new for nobody'
-                    : `new for ${r.changes.length} of ${r.assignment.men.length}: ${r.changes.map((c) => `${c.letter} ${c.before ?? 'new man'} → ${c.after}`).join(', ')}`}
+                    : `new for ${rankedPresentation.changes.length} of ${rankedPresentation.assignment.men.length}: ${rankedPresentation.changes.map((c) => `${c.letter} ${c.before ?? 'new man'} → ${c.after}`).join(', ')}`}
                 </td>
               </tr>
               {open === i && (
@@ -87,8 +87,8 @@ export default function Presentations({ play, book, profile }: PresentationsProp
                   play={play}
                   book={book}
                   profile={profile}
-                  ranked={r}
-                  name={presentationName(r.shown, known.base)}
+                  ranked={rankedPresentation}
+                  name={presentationName(rankedPresentation.shown, known.base)}
                   to={to}
                 />
               )}

@@ -88,8 +88,8 @@ export default function TermPanel(props: TermPanelProps) {
         </p>
       )}
       <div className="small" aria-live="polite">
-        {meaning(inBook, shown, side, profile, settings.school).map((t) => (
-          <p key={t}>{t}</p>
+        {meaning(inBook, shown, side, profile, settings.school).map((text) => (
+          <p key={text}>{text}</p>
         ))}
       </div>
       {drawn && (
@@ -164,8 +164,8 @@ export default function TermPanel(props: TermPanelProps) {
       </div>
       {isDefinedKind(term.kind) && (
         <form
-          onSubmit={(e) => {
-            e.preventDefault();
+          onSubmit={(event) => {
+            event.preventDefault();
             if (typed?.ok && text !== null) props.onDefine(text);
           }}
           style={{ display: 'grid', gap: 6 }}
@@ -211,46 +211,46 @@ function meaning(
   profile: LevelProfile,
   school: 'A' | 'B' | 'C',
 ): string[] {
-  const d = term.definition;
+  const definition = term.definition;
   if (term.kind === 'formation' && term.spots) {
     const men = lineUp(term.spots, side, null, shapeOf(profile.players));
-    const s = formationStructure(book, term, side, profile);
-    const surface = `Surface ${s.left.surface} left, ${s.right.surface} right; gaps ${s.left.gaps} and ${s.right.gaps}.`;
+    const structure = formationStructure(book, term, side, profile);
+    const surface = `Surface ${structure.left.surface} left, ${structure.right.surface} right; gaps ${structure.left.gaps} and ${structure.right.gaps}.`;
     return [
-      `${structureWords(s)}.`,
+      `${structureWords(structure)}.`,
       ...(profile.players === 11 ? [surface] : []),
       ...legality(men, profile).map((n) => `${n.sentence}.`),
     ];
   }
-  switch (d?.kind) {
+  switch (definition?.kind) {
     case 'front':
       return [
-        `${d.front.line.length} on the line (${d.front.line.map((m) => `${m.side === 'm' ? '' : m.side === 's' ? 'strong ' : 'weak '}${techniqueName(m.technique, school)}`).join(', ')}), ${d.front.backers.length} behind it.`,
+        `${definition.front.line.length} on the line (${definition.front.line.map((m) => `${m.side === 'm' ? '' : m.side === 's' ? 'strong ' : 'weak '}${techniqueName(m.technique, school)}`).join(', ')}), ${definition.front.backers.length} behind it.`,
       ];
     case 'coverage':
       return [
-        `${d.coverage.style}, middle ${d.coverage.middle}; ${d.coverage.deep.length} deep, ${11 - 4 - d.coverage.deep.length} under when four rush; shows ${d.coverage.shell} deep, corners ${d.coverage.corner.depth} yards ${d.coverage.corner.leverage}.`,
+        `${definition.coverage.style}, middle ${definition.coverage.middle}; ${definition.coverage.deep.length} deep, ${11 - 4 - definition.coverage.deep.length} under when four rush; shows ${definition.coverage.shell} deep, corners ${definition.coverage.corner.depth} yards ${definition.coverage.corner.leverage}.`,
       ];
     case 'pressure':
       return [
-        `${4 - d.pressure.drops + d.pressure.rushers.length} rush from a four-man line, ${d.pressure.threat} threaten${d.pressure.drops > 0 ? `, ${d.pressure.drops} of the line drops` : ''}${d.pressure.lineMove === 'none' ? '' : `, the line ${d.pressure.lineMove === 'twist' ? 'twists' : d.pressure.lineMove}`}.`,
+        `${4 - definition.pressure.drops + definition.pressure.rushers.length} rush from a four-man line, ${definition.pressure.threat} threaten${definition.pressure.drops > 0 ? `, ${definition.pressure.drops} of the line drops` : ''}${definition.pressure.lineMove === 'none' ? '' : `, the line ${definition.pressure.lineMove === 'twist' ? 'twists' : definition.pressure.lineMove}`}.`,
       ];
     case 'run':
       return [
-        `${d.run.blocking} blocking at the ${d.run.point} gap, carried by the ${d.run.carrier}${d.run.read ? `; the ${d.run.read} is read` : ''}.`,
+        `${definition.run.blocking} blocking at the ${definition.run.point} gap, carried by the ${definition.run.carrier}${definition.run.read ? `; the ${definition.run.read} is read` : ''}.`,
         ...links(term.word),
       ];
     case 'pass':
       return [
-        `${d.pass.type}, ${d.pass.drop}-step; strong side ${d.pass.strong.join(', ') || 'nobody'}; weak side ${d.pass.weak.join(', ') || 'nobody'}; back: ${d.pass.back}.`,
+        `${definition.pass.type}, ${definition.pass.drop}-step; strong side ${definition.pass.strong.join(', ') || 'nobody'}; weak side ${definition.pass.weak.join(', ') || 'nobody'}; back: ${definition.pass.back}.`,
         ...links(term.word),
       ];
     case 'protection':
       return [
-        `${d.protection.slide} slide, ${5 + d.protection.kept} men${d.protection.scan ? ', the back scans' : ''}.`,
+        `${definition.protection.slide} slide, ${5 + definition.protection.kept} men${definition.protection.scan ? ', the back scans' : ''}.`,
       ];
     case 'motion':
-      return [`${d.motion}.`];
+      return [`${definition.motion}.`];
     default:
       return [];
   }

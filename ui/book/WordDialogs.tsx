@@ -41,9 +41,9 @@ export function MergeDialog({
         <TextBox select label="Keep" value={keep} onChange={(e) => setKeep(e.target.value)}>
           {book.terms
             .filter((t) => t.kind === term.kind && t.id !== term.id)
-            .map((t) => (
-              <option key={t.id} value={t.id}>
-                {t.word}
+            .map((term) => (
+              <option key={term.id} value={term.id}>
+                {term.word}
               </option>
             ))}
         </TextBox>
@@ -159,32 +159,32 @@ export function SplitDialog({ book, term, busy, preview, onSplit, onClose }: Spl
           select
           label="When"
           value={field}
-          onChange={(e) => {
-            setField(e.target.value);
+          onChange={(event) => {
+            setField(event.target.value);
             setValues([]);
           }}
         >
-          {Object.keys(seen?.choices ?? {}).map((f) => (
-            <option key={f} value={f}>
-              {SNAP_FIELDS[f as SnapField]?.label ?? f}
+          {Object.keys(seen?.choices ?? {}).map((field) => (
+            <option key={field} value={field}>
+              {SNAP_FIELDS[field as SnapField]?.label ?? field}
             </option>
           ))}
         </TextBox>
         {field && (
           <div role="group" aria-label="is one of">
-            {(seen?.choices[field] ?? []).map(([v, n]) => (
+            {(seen?.choices[field] ?? []).map(([value, n]) => (
               <FormControlLabel
-                key={v}
+                key={value}
                 control={
                   <Checkbox
                     size="small"
-                    checked={values.includes(v)}
-                    onChange={(e) =>
-                      setValues(e.target.checked ? [...values, v] : values.filter((x) => x !== v))
+                    checked={values.includes(value)}
+                    onChange={(event) =>
+                      setValues(event.target.checked ? [...values, value] : values.filter((x) => x !== value))
                     }
                   />
                 }
-                label={`${v} (${n})`}
+                label={`${value} (${n})`}
               />
             ))}
           </div>
@@ -193,9 +193,9 @@ export function SplitDialog({ book, term, busy, preview, onSplit, onClose }: Spl
           <option value="new">a new term …</option>
           {book.terms
             .filter((t) => t.kind === term.kind && t.id !== term.id)
-            .map((t) => (
-              <option key={t.id} value={t.id}>
-                {t.word}
+            .map((term) => (
+              <option key={term.id} value={term.id}>
+                {term.word}
               </option>
             ))}
         </TextBox>
@@ -215,8 +215,8 @@ export function SplitDialog({ book, term, busy, preview, onSplit, onClose }: Spl
             </strong>{' '}
             would change{seen.sample.length > 0 ? ', for instance:' : '.'}
             <ul className="plainlist small">
-              {seen.sample.slice(0, 5).map((s) => (
-                <li key={s.snap}>{s.words}</li>
+              {seen.sample.slice(0, 5).map((sample) => (
+                <li key={sample.snap}>{sample.words}</li>
               ))}
             </ul>
           </div>

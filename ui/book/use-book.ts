@@ -66,63 +66,66 @@ function checkWords(book: Book, kind: TermKind, words: readonly string[], except
 
 /** The scope and the operation of a change, and what it says when it is done. Throws what the book itself forbids. */
 function operationOf(
-  o: Outbox,
+  outbox: Outbox,
   book: Book,
-  c: RowChange,
+  rowChange: RowChange,
   view: View | undefined,
 ): { readonly scope: Scope; readonly op: Operation; readonly words: string } {
-  const definition = c.op === 'add' || c.op === 'change' ? definitionOf(c.kind, c.definition) : undefined;
-  switch (c.op) {
+  const definition =
+    rowChange.op === 'add' || rowChange.op === 'change'
+      ? definitionOf(rowChange.kind, rowChange.definition)
+      : undefined;
+  switch (rowChange.op) {
     case 'add':
-      checkWords(book, c.kind, [c.word, ...c.aliases], null);
+      checkWords(book, rowChange.kind, [rowChange.word, ...rowChange.aliases], null);
       return {
         scope: BOOK_SCOPE,
-        op: o.put(
+        op: outbox.put(
           'term',
-          `${c.kind}-${crypto.randomUUID()}`,
+          `${rowChange.kind}-${crypto.randomUUID()}`,
           {
-            kind: c.kind,
-            word: c.word,
-            aliases: c.aliases,
-            notes: c.notes ?? null,
-            spots: c.spots ?? null,
+            kind: rowChange.kind,
+            word: rowChange.word,
+            aliases: rowChange.aliases,
+            notes: rowChange.notes ?? null,
+            spots: rowChange.spots ?? null,
             definition: definition ?? null,
           },
           book.terms[book.terms.length - 1]?.id ?? null,
         ),
-        words: `“${c.word}” is in the book`,
+        words: `“${rowChange.word}” is in the book`,
       };
     case 'change': {
-      if (c.aliases) checkWords(book, c.kind, c.aliases, c.id);
+      if (rowChange.aliases) checkWords(book, rowChange.kind, rowChange.aliases, rowChange.id);
       const fields = {
-        ...(c.aliases ? { aliases: c.aliases } : {}),
-        ...(c.spots !== undefined ? { spots: c.spots } : {}),
-        ...(c.notes !== undefined ? { notes: c.notes } : {}),
+        ...(rowChange.aliases ? { aliases: rowChange.aliases } : {}),
+        ...(rowChange.spots !== undefined ? { spots: rowChange.spots } : {}),
+        ...(rowChange.notes !== undefined ? { notes: rowChange.notes } : {}),
         ...(definition !== undefined ? { definition } : {}),
       };
       return {
         scope: BOOK_SCOPE,
-        op: o.patch(BOOK_SCOPE, 'term', c.id, fields, view),
+        op: outbox.patch(BOOK_SCOPE, 'term', rowChange.id, fields, view),
         words:
-          c.aliases && !c.spots && definition === undefined
+          rowChange.aliases && !rowChange.spots && definition === undefined
             ? 'aliases and notes changed'
             : 'changed; what follows from it is computed anew',
       };
     }
     case 'remove':
-      return { scope: BOOK_SCOPE, op: o.remove('term', c.id), words: 'removed' };
+      return { scope: BOOK_SCOPE, op: outbox.remove('term', rowChange.id), words: 'removed' };
     case 'play': {
-      const { op: _op, ...play } = c;
+      const { op: _op, ...play } = rowChange;
       return {
         scope: PLAYS_SCOPE,
-        op: o.put('play', crypto.randomUUID(), play, null),
-        words: `“${c.name}” is on the play list`,
+        op: outbox.put('play', crypto.randomUUID(), play, null),
+        words: `“${rowChange.name}” is on the play list`,
       };
     }
     case 'links':
       return {
         scope: PLAYS_SCOPE,
-        op: o.patch(PLAYS_SCOPE, 'play', c.play, { links: c.links }),
+        op: outbox.patch(PLAYS_SCOPE, 'play', rowChange.play, { links: rowChange.links }),
         words: 'links saved',
       };
   }
@@ -156,10 +159,10 @@ export function useBook(base: Book, terms: Pulled, plays: Pulled = NO_PLAYS): Bo
     plays: cards,
     unsettled: [...words.conflicts, ...words.refused, ...list.conflicts, ...list.refused],
     view: words.view,
-    change: async (c, view) => {
+    change: async (rowChange, view) => {
       try {
         const outbox = await opened();
-        const { scope, op, words: said } = operationOf(outbox, book, c, view);
+        const { scope, op, words: said } = operationOf(outbox, book, rowChange, view);
         await outbox.push(scope, [op]);
         const known = await outbox.outcome(op.id, PATIENCE_MS);
         if (known?.state === 'refused') {
@@ -172,13 +175,13 @@ export function useBook(base: Book, terms: Pulled, plays: Pulled = NO_PLAYS): Bo
           words: known ? said : `${said} in this browser; it is saved when the server answers`,
           id: op.row,
         };
-      } catch (e) {
+      } catch (error) {
         return {
           ok: false,
           words:
-            e instanceof Unfit
-              ? e.message
-              : `This browser could not store it (${(e as Error).message}); nothing was changed.`,
+            error instanceof Unfit
+              ? error.message
+              : `This browser could not store it (${(error as Error).message}); nothing was changed.`,
           id: null,
         };
       }

@@ -7,17 +7,17 @@ import type { Drawing, Ink } from '@/core/look/marks';
 const color = (ink: Ink): string => `var(--${ink})`;
 
 export const Marks = memo(function Marks({ drawing }: { drawing: Drawing }) {
-  return drawing.marks.map((m, i) => {
-    switch (m.mark) {
+  return drawing.marks.map((drawMark, i) => {
+    switch (drawMark.mark) {
       case 'path':
         return (
           <path
             key={i}
-            d={pathData(m.d)}
+            d={pathData(drawMark.d)}
             fill="none"
-            stroke={color(m.ink)}
-            strokeWidth={m.width}
-            strokeDasharray={m.dash?.join(' ')}
+            stroke={color(drawMark.ink)}
+            strokeWidth={drawMark.width}
+            strokeDasharray={drawMark.dash?.join(' ')}
             strokeLinejoin="round"
           />
         );
@@ -25,55 +25,55 @@ export const Marks = memo(function Marks({ drawing }: { drawing: Drawing }) {
         return (
           <circle
             key={i}
-            cx={m.x}
-            cy={m.y}
-            r={m.r}
-            fill={color(m.fill)}
-            stroke={color(m.ink)}
-            strokeWidth={m.width}
+            cx={drawMark.x}
+            cy={drawMark.y}
+            r={drawMark.r}
+            fill={color(drawMark.fill)}
+            stroke={color(drawMark.ink)}
+            strokeWidth={drawMark.width}
           />
         );
       case 'ellipse':
         return (
           <ellipse
             key={i}
-            cx={m.x}
-            cy={m.y}
-            rx={m.rx}
-            ry={m.ry}
+            cx={drawMark.x}
+            cy={drawMark.y}
+            rx={drawMark.rx}
+            ry={drawMark.ry}
             fill="none"
-            stroke={color(m.ink)}
-            strokeWidth={m.width}
-            strokeDasharray={m.dash.join(' ')}
+            stroke={color(drawMark.ink)}
+            strokeWidth={drawMark.width}
+            strokeDasharray={drawMark.dash.join(' ')}
           />
         );
       case 'box':
         return (
           <rect
             key={i}
-            x={m.x - m.r}
-            y={m.y - m.r}
-            width={2 * m.r}
-            height={2 * m.r}
-            fill={color(m.fill)}
-            stroke={color(m.ink)}
-            strokeWidth={m.width}
+            x={drawMark.x - drawMark.r}
+            y={drawMark.y - drawMark.r}
+            width={2 * drawMark.r}
+            height={2 * drawMark.r}
+            fill={color(drawMark.fill)}
+            stroke={color(drawMark.ink)}
+            strokeWidth={drawMark.width}
           />
         );
       case 'shape':
-        return <path key={i} d={`${pathData(m.points)}Z`} fill={color(m.fill)} />;
+        return <path key={i} d={`${pathData(drawMark.points)}Z`} fill={color(drawMark.fill)} />;
       case 'text':
         return (
           <text
             key={i}
-            x={m.x}
-            y={m.y}
-            fontSize={m.size}
-            fontWeight={m.bold ? 700 : 400}
-            textAnchor={m.anchor}
-            fill={color(m.ink)}
+            x={drawMark.x}
+            y={drawMark.y}
+            fontSize={drawMark.size}
+            fontWeight={drawMark.bold ? 700 : 400}
+            textAnchor={drawMark.anchor}
+            fill={color(drawMark.ink)}
           >
-            {m.text}
+            {drawMark.text}
           </text>
         );
     }

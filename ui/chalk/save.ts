@@ -4,10 +4,10 @@ import type { Drawing } from '@/core/look/marks';
 
 function download(blob: Blob, name: string): void {
   const url = URL.createObjectURL(blob);
-  const a = document.createElement('a');
-  a.href = url;
-  a.download = name;
-  a.click();
+  const hTMLAnchorElement = document.createElement('a');
+  hTMLAnchorElement.href = url;
+  hTMLAnchorElement.download = name;
+  hTMLAnchorElement.click();
   setTimeout(() => URL.revokeObjectURL(url), 1000);
 }
 

@@ -63,17 +63,17 @@ export function FieldStrip({ rows, rightward, leftward, selected, marked, onSele
           aria-label={`Field strip: ${rows.length} snaps in ${strip.length} possessions`}
         >
           <defs>
-            {['us', 'them'].map((c) => (
+            {['us', 'them'].map((cell) => (
               <pattern
-                key={c}
-                id={`${id}${c}`}
+                key={cell}
+                id={`${id}${cell}`}
                 width="5"
                 height="5"
                 patternUnits="userSpaceOnUse"
                 patternTransform="rotate(45)"
               >
                 <rect width="5" height="5" fill="var(--card)" />
-                <rect width="2.4" height="5" fill={`var(--${c})`} />
+                <rect width="2.4" height="5" fill={`var(--${cell})`} />
               </pattern>
             ))}
           </defs>
@@ -95,26 +95,26 @@ export function FieldStrip({ rows, rightward, leftward, selected, marked, onSele
                 : 'The kickoff is logged; the first drive begins with the next snap.'}
             </text>
           )}
-          {strip.map((r, i) => {
-            const own = r.offense === rightward;
+          {strip.map((stripRow, i) => {
+            const own = stripRow.offense === rightward;
             const color = own ? 'us' : 'them';
             const at = (yards: number) => x(own ? yards : 100 - yards);
-            const newQuarter = r.quarter !== quarter;
-            quarter = r.quarter;
-            const end = r.blocks[r.blocks.length - 1];
-            const reach = r.blocks.flatMap((b) => [at(b.from), at(b.to)]);
+            const newQuarter = stripRow.quarter !== quarter;
+            quarter = stripRow.quarter;
+            const end = stripRow.blocks[stripRow.blocks.length - 1];
+            const reach = stripRow.blocks.flatMap((b) => [at(b.from), at(b.to)]);
             const endX = reach.length > 0 ? (own ? Math.max(...reach) : Math.min(...reach)) : x(50);
             return (
-              <g key={r.key} transform={`translate(0 ${i * ROW + 4})`}>
+              <g key={stripRow.key} transform={`translate(0 ${i * ROW + 4})`}>
                 {newQuarter && (
                   <text x="4" y="11" fontSize="11.5" fill="var(--ink2)">
-                    {r.quarter === null ? 'Q?' : `Q${r.quarter}`}
+                    {stripRow.quarter === null ? 'Q?' : `Q${stripRow.quarter}`}
                   </text>
                 )}
                 <text x="32" y="11" fontSize="11.5" fontWeight="650" fill={`var(--${color})`}>
-                  {r.offense ?? '?'}
+                  {stripRow.offense ?? '?'}
                 </text>
-                {r.blocks.map(({ row, from, to, kind, turnover }) => {
+                {stripRow.blocks.map(({ row, from, to, kind, turnover }) => {
                   const a = at(from);
                   const b = at(to);
                   const chosen = row.snap.snapId === selected;
@@ -173,7 +173,7 @@ export function FieldStrip({ rows, rightward, leftward, selected, marked, onSele
                     </g>
                   );
                 })}
-                {r.end && end && (
+                {stripRow.end && end && (
                   <text
                     x={endX + (own ? 8 : -8)}
                     y="11.5"
@@ -181,12 +181,12 @@ export function FieldStrip({ rows, rightward, leftward, selected, marked, onSele
                     textAnchor={own ? 'start' : 'end'}
                     fill="var(--ink2)"
                   >
-                    {r.end}
+                    {stripRow.end}
                   </text>
                 )}
-                {r.points > 0 && (
+                {stripRow.points > 0 && (
                   <text x={WIDTH - 26} y="11.5" fontSize="12" fontWeight="700" fill={`var(--${color})`}>
-                    {r.points}
+                    {stripRow.points}
                   </text>
                 )}
               </g>

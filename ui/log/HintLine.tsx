@@ -9,9 +9,9 @@ export function HintLine({ status }: { readonly status: string }) {
       <span role="status" data-testid="said">
         {status}
       </span>
-      {LOG_COMMANDS.filter((c) => c.hint).map((c) => (
-        <span key={c.id}>
-          <kbd>{chordWords(c.keys[0]!)}</kbd> {c.label}
+      {LOG_COMMANDS.filter((c) => c.hint).map((command) => (
+        <span key={command.id}>
+          <kbd>{chordWords(command.keys[0]!)}</kbd> {command.label}
         </span>
       ))}
     </p>

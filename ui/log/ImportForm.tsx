@@ -64,8 +64,8 @@ export function ImportForm({ mayReplace }: { mayReplace: boolean }) {
     stop.current = sending.stop;
     try {
       await sending.done;
-    } catch (e) {
-      end = { kind: 'failed', words: (e as Error).message };
+    } catch (error) {
+      end = { kind: 'failed', words: (error as Error).message };
     }
     setState(end);
   };

@@ -98,14 +98,14 @@ export function ReviewCard({ view: { finding, todo }, snaps, send }: ReviewProps
       </button>{' '}
       {findingWords(finding).sentence}
       <span className="remedies">
-        {finding.remedies.slice(0, 3).map((r, i) => (
+        {finding.remedies.slice(0, 3).map((remedy, i) => (
           <button
-            key={remedyLabel(r)}
+            key={remedyLabel(remedy)}
             type="button"
             className="plain"
-            onClick={() => send({ type: 'remedy', remedy: r })}
+            onClick={() => send({ type: 'remedy', remedy: remedy })}
           >
-            <kbd>F{i + 1}</kbd> {remedyLabel(r)}
+            <kbd>F{i + 1}</kbd> {remedyLabel(remedy)}
           </button>
         ))}
         {todo.length > 1 && (

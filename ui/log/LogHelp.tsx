@@ -34,14 +34,14 @@ export default function LogHelp({ onClose }: { readonly onClose: () => void }) {
         </p>
         <table className="rows" aria-label="Keys">
           <tbody>
-            {LOG_COMMANDS.map((c) => (
-              <tr key={c.id}>
+            {LOG_COMMANDS.map((command) => (
+              <tr key={command.id}>
                 <td>
-                  {c.keys.map((k) => (
+                  {command.keys.map((k) => (
                     <kbd key={k}>{chordWords(k)}</kbd>
                   ))}
                 </td>
-                <td>{c.label}</td>
+                <td>{command.label}</td>
               </tr>
             ))}
           </tbody>

@@ -71,11 +71,11 @@ function useLoggedGame(
       away: game.away,
       rows: walked,
       findings,
-      refused: refused.map((q) => ({
-        id: q.op.id,
-        snapId: q.op.row,
-        fields: q.op.do === 'put' ? (q.op.fields as SnapFields) : {},
-        after: q.op.do === 'put' ? q.op.after : undefined,
+      refused: refused.map((queued) => ({
+        id: queued.op.id,
+        snapId: queued.op.row,
+        fields: queued.op.do === 'put' ? (queued.op.fields as SnapFields) : {},
+        after: queued.op.do === 'put' ? queued.op.after : undefined,
       })),
       book,
       profile,
@@ -112,13 +112,13 @@ export function LogScreen(props: LogScreenProps) {
   useCommandList(
     useMemo(
       (): ScreenCommand[] =>
-        LOG_COMMANDS.filter((c) => c.id !== 'accept').map((c) => ({
-          id: c.id,
-          label: c.label,
-          chords: c.keys,
+        LOG_COMMANDS.filter((c) => c.id !== 'accept').map((command) => ({
+          id: command.id,
+          label: command.label,
+          chords: command.keys,
           own: true,
           run: () => {
-            const event = c.event(now.current.session, now.current.view, [info.home, info.away]);
+            const event = command.event(now.current.session, now.current.view, [info.home, info.away]);
             if (event) send(event);
           },
         })),
@@ -131,15 +131,15 @@ export function LogScreen(props: LogScreenProps) {
     const back = encodeURIComponent(`/log/${info.key}`);
     if (view.stranger) router.push(`/book/draw?name=${encodeURIComponent(view.stranger)}&back=${back}`);
   };
-  const onKey = (e: React.KeyboardEvent<HTMLInputElement>): void => {
-    const chord = chordOf(e.nativeEvent);
+  const onKey = (pressed: React.KeyboardEvent<HTMLInputElement>): void => {
+    const chord = chordOf(pressed.nativeEvent);
     const command = LOG_COMMANDS.find((c) => c.keys.includes(chord));
     const event = command?.event(session, view, [game.home, game.away]) ?? null;
     if (event) send(event);
     else if (chord === 'Enter') send({ type: 'enter', snapId: crypto.randomUUID() });
     else if (chord === 'Alt+D' && view.stranger) drawStranger();
     else return;
-    e.preventDefault();
+    pressed.preventDefault();
   };
 
   return (

@@ -48,9 +48,9 @@ export function NewGameForm({
       {(['away', 'home'] as const).map((side) => (
         <div key={side} style={{ display: 'grid', gap: 8 }}>
           <TextBox select required label={side === 'away' ? 'Away' : 'Home'} {...field(side)}>
-            {teams.map((t) => (
-              <option key={t.key} value={t.key}>
-                {t.name}
+            {teams.map((team) => (
+              <option key={team.key} value={team.key}>
+                {team.name}
               </option>
             ))}
             <option value="new">a new team …</option>
@@ -70,9 +70,9 @@ export function NewGameForm({
         {...field('phase')}
         helperText="practice and borrowed film never counts as what a team does in games"
       >
-        {PHASES.map((p) => (
-          <option key={p} value={p}>
-            {p.replace(/_/g, ' ')}
+        {PHASES.map((phase) => (
+          <option key={phase} value={phase}>
+            {phase.replace(/_/g, ' ')}
           </option>
         ))}
       </TextBox>

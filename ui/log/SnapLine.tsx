@@ -29,18 +29,18 @@ export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function Sna
   const mirror = useRef<HTMLDivElement>(null);
   const spans: React.ReactNode[] = [];
   let at = 0;
-  for (const p of parsed.pieces) {
-    if (p.start < at) continue;
+  for (const piece of parsed.pieces) {
+    if (piece.start < at) continue;
     spans.push(
-      text.slice(at, p.start),
+      text.slice(at, piece.start),
       <span
-        key={p.start}
-        className={`p-${p.kind === 'problem' && !problems.some((x) => x.start === p.start) ? 'begun' : p.kind}`}
+        key={piece.start}
+        className={`p-${piece.kind === 'problem' && !problems.some((x) => x.start === piece.start) ? 'begun' : piece.kind}`}
       >
-        {text.slice(p.start, p.end)}
+        {text.slice(piece.start, piece.end)}
       </span>,
     );
-    at = p.end;
+    at = piece.end;
   }
   spans.push(text.slice(at));
   const echo = echoOf(parsed.fields);
@@ -53,10 +53,13 @@ export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function Sna
             <dd className="quiet">type the snap as you would say it</dd>
           </div>
         )}
-        {echo.map((e) => (
-          <div key={e.field} className={`e-${SNAP_FIELDS[e.field].group}${e.unsure ? ' unsure' : ''}`}>
-            <dt>{e.label}</dt>
-            <dd>{e.value}</dd>
+        {echo.map((echo) => (
+          <div
+            key={echo.field}
+            className={`e-${SNAP_FIELDS[echo.field].group}${echo.unsure ? ' unsure' : ''}`}
+          >
+            <dt>{echo.label}</dt>
+            <dd>{echo.value}</dd>
           </div>
         ))}
       </dl>
@@ -76,8 +79,8 @@ export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function Sna
           maxLength={1200}
           onChange={(e) => onText(e.target.value, e.target.selectionStart ?? e.target.value.length)}
           onKeyDown={onKey}
-          onScroll={(e) => {
-            if (mirror.current) mirror.current.scrollLeft = e.currentTarget.scrollLeft;
+          onScroll={(event) => {
+            if (mirror.current) mirror.current.scrollLeft = event.currentTarget.scrollLeft;
           }}
           autoFocus
         />
@@ -88,16 +91,16 @@ export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function Sna
             <span className="flag" role="alert">
               {problemSentence(problems[0]!)}
             </span>
-            {problems[0]!.candidates.map((c, i) => (
+            {problems[0]!.candidates.map((candidate, i) => (
               <button
-                key={c.text}
+                key={candidate.text}
                 type="button"
                 className="plain"
                 onClick={() => onCandidate(0, i)}
                 tabIndex={-1}
               >
                 {i === chosen % Math.max(1, problems[0]!.candidates.length) && <kbd>Tab</kbd>}{' '}
-                <strong>{c.label}</strong>
+                <strong>{candidate.label}</strong>
               </button>
             ))}
             {onDraw && (
@@ -111,16 +114,22 @@ export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function Sna
             <span className="keep">
               <kbd>Enter</kbd> {hint}
             </span>
-            {offers.map((o, i) => (
-              <button key={o.insert} type="button" className="plain" onClick={() => onOffer(i)} tabIndex={-1}>
-                {i === chosen && <kbd>Tab</kbd>} <strong>{o.insert}</strong>
-                {o.of > 0 && (
+            {offers.map((completion, i) => (
+              <button
+                key={completion.insert}
+                type="button"
+                className="plain"
+                onClick={() => onOffer(i)}
+                tabIndex={-1}
+              >
+                {i === chosen && <kbd>Tab</kbd>} <strong>{completion.insert}</strong>
+                {completion.of > 0 && (
                   <>
                     <span className="share" aria-hidden="true">
-                      <i style={{ width: `${(46 * o.count) / o.of}px` }} />
+                      <i style={{ width: `${(46 * completion.count) / completion.of}px` }} />
                     </span>
                     <span className="small quiet">
-                      {o.count} of {o.of}
+                      {completion.count} of {completion.of}
                     </span>
                   </>
                 )}

@@ -18,16 +18,16 @@ export function ToSettle({ game, entries, send }: ToSettleProps) {
   return (
     <div className="card" role="alert">
       <ul className="plainlist" aria-label="Changes to settle">
-        {entries.map((q) => {
-          const put = q.op.do === 'put' && q.state === 'refused' ? q.op : null;
-          const number = game.rows.findIndex((r) => r.snap.snapId === q.op.row) + 1;
+        {entries.map((queued) => {
+          const put = queued.op.do === 'put' && queued.state === 'refused' ? queued.op : null;
+          const number = game.rows.findIndex((r) => r.snap.snapId === queued.op.row) + 1;
           return (
             <Unsettled
-              key={q.op.id}
-              entry={q}
+              key={queued.op.id}
+              entry={queued}
               {...(put ? { line: formatLine(put.fields as SnapFields, words) } : {})}
               place={put ? `after snap ${placeAfter(game, put.after)}` : `on snap ${number}`}
-              onFix={() => send(put ? { type: 'fix', id: put.id } : { type: 'edit', snapId: q.op.row })}
+              onFix={() => send(put ? { type: 'fix', id: put.id } : { type: 'edit', snapId: queued.op.row })}
             />
           );
         })}

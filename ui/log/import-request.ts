@@ -32,8 +32,8 @@ export function sendImport(
         if (part.trim()) line(JSON.parse(part) as ImportLine);
       }
     };
-    request.upload.onprogress = (e) => {
-      if (e.lengthComputable) tell(e.loaded / e.total);
+    request.upload.onprogress = (event) => {
+      if (event.lengthComputable) tell(event.loaded / event.total);
     };
     request.onprogress = () => {
       if (request.status === 200) take(false);

@@ -32,14 +32,16 @@ export interface LogSession {
   readonly send: (event: Event) => void;
 }
 
-function operationOf(o: Outbox, scope: Scope, c: Change, readAt: View | undefined): Operation {
-  if (c.do === 'put') return o.put('snap', c.snapId, c.fields, c.after);
-  if (c.do === 'patch') return o.patch(scope, 'snap', c.snapId, c.fields, readAt);
-  return c.do === 'remove' ? o.remove('snap', c.snapId) : o.restore('snap', c.snapId);
+function operationOf(outbox: Outbox, scope: Scope, change: Change, readAt: View | undefined): Operation {
+  if (change.do === 'put') return outbox.put('snap', change.snapId, change.fields, change.after);
+  if (change.do === 'patch') return outbox.patch(scope, 'snap', change.snapId, change.fields, readAt);
+  return change.do === 'remove'
+    ? outbox.remove('snap', change.snapId)
+    : outbox.restore('snap', change.snapId);
 }
 
-const reason = (e: unknown): string =>
-  (e as Error).name === 'QuotaExceededError' ? 'its storage is full' : (e as Error).message;
+const reason = (error: unknown): string =>
+  (error as Error).name === 'QuotaExceededError' ? 'its storage is full' : (error as Error).message;
 
 export function useLogSession({ game, scope, state, draftKey, open, input }: Setup): LogSession {
   const { opened: outboxOpened } = useSync();
@@ -51,16 +53,18 @@ export function useLogSession({ game, scope, state, draftKey, open, input }: Set
   const view = useMemo(() => viewLine(session, game), [session, game]);
 
   const write = useCallback(
-    async (w: Pending): Promise<void> => {
+    async (pending: Pending): Promise<void> => {
       const { push, refused } = now.current.state;
-      const make = (o: Outbox): Operation[] =>
-        w.changes.map((c) => operationOf(o, scope, c, w.asOpened ? openedOn.current : undefined));
-      if (w.replaces === null) {
+      const make = (outbox: Outbox): Operation[] =>
+        pending.changes.map((c) =>
+          operationOf(outbox, scope, c, pending.asOpened ? openedOn.current : undefined),
+        );
+      if (pending.replaces === null) {
         await push(make);
         return;
       }
       const outbox = await outboxOpened();
-      const entry = refused.find((q) => q.op.id === w.replaces);
+      const entry = refused.find((q) => q.op.id === pending.replaces);
       if (entry) await outbox.replace(entry, make(outbox));
     },
     [scope, outboxOpened],
@@ -72,13 +76,13 @@ export function useLogSession({ game, scope, state, draftKey, open, input }: Set
       const { session: after, effects } = step(before, event, on, viewLine(before, on));
       now.current.session = after;
       setSession(after);
-      for (const e of effects) {
-        if (e.kind === 'opened') openedOn.current = now.current.state.view();
-        else if (e.kind === 'focus') input.current?.focus();
-        else if (e.kind === 'caret')
-          requestAnimationFrame(() => input.current?.setSelectionRange(e.at, e.at));
+      for (const effect of effects) {
+        if (effect.kind === 'opened') openedOn.current = now.current.state.view();
+        else if (effect.kind === 'focus') input.current?.focus();
+        else if (effect.kind === 'caret')
+          requestAnimationFrame(() => input.current?.setSelectionRange(effect.at, effect.at));
         else
-          void write(e.write).then(
+          void write(effect.write).then(
             () => send({ type: 'written' }),
             (error: unknown) => send({ type: 'not-written', why: reason(error) }),
           );

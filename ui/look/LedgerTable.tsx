@@ -24,14 +24,14 @@ export function LedgerTable({ ledger, school }: { ledger: Ledger; school: School
             </tr>
           </thead>
           <tbody>
-            {ledger.offense.map((e) => (
-              <tr key={e.man.letter}>
-                <td>{e.man.letter}</td>
+            {ledger.offense.map((offenseEntry) => (
+              <tr key={offenseEntry.man.letter}>
+                <td>{offenseEntry.man.letter}</td>
                 <td>
-                  {e.duty}
-                  {e.on ? ` ${defenderWords(e.on, school)}` : ''}
-                  {e.then ? `, then ${defenderWords(e.then, school)}` : ''}
-                  {e.partner ? ` with ${e.partner}` : ''}
+                  {offenseEntry.duty}
+                  {offenseEntry.on ? ` ${defenderWords(offenseEntry.on, school)}` : ''}
+                  {offenseEntry.then ? `, then ${defenderWords(offenseEntry.then, school)}` : ''}
+                  {offenseEntry.partner ? ` with ${offenseEntry.partner}` : ''}
                 </td>
               </tr>
             ))}
@@ -45,15 +45,19 @@ export function LedgerTable({ ledger, school }: { ledger: Ledger; school: School
             </tr>
           </thead>
           <tbody>
-            {ledger.defense.map((e) => (
-              <tr key={`${e.man.letter}${e.man.x}`}>
+            {ledger.defense.map((defenseEntry) => (
+              <tr key={`${defenseEntry.man.letter}${defenseEntry.man.x}`}>
                 <td>
-                  {defenderWords(e.man, school)}
-                  {e.there ? '' : <span className="quiet"> (not there)</span>}
+                  {defenderWords(defenseEntry.man, school)}
+                  {defenseEntry.there ? '' : <span className="quiet"> (not there)</span>}
                 </td>
                 <td>
-                  {e.by === 'free' && e.there ? <strong>free</strong> : BY[e.by]}
-                  {e.who.length > 0 ? ` ${e.who.join(' and ')}` : ''}
+                  {defenseEntry.by === 'free' && defenseEntry.there ? (
+                    <strong>free</strong>
+                  ) : (
+                    BY[defenseEntry.by]
+                  )}
+                  {defenseEntry.who.length > 0 ? ` ${defenseEntry.who.join(' and ')}` : ''}
                 </td>
               </tr>
             ))}

@@ -59,9 +59,9 @@ export default function LookDialog({ book, profile, fields, hash, answers = [], 
       <option value="">not said</option>
       {book.terms
         .filter((t) => t.kind === kind)
-        .map((t) => (
-          <option key={t.id} value={storedValue(t)}>
-            {t.word}
+        .map((term) => (
+          <option key={term.id} value={storedValue(term)}>
+            {term.word}
           </option>
         ))}
       {value !== '' && !book.terms.some((t) => t.kind === kind && storedValue(t) === value) && (
@@ -117,9 +117,9 @@ export default function LookDialog({ book, profile, fields, hash, answers = [], 
           </TextBox>
           <Answers
             answers={answers}
-            onDraw={(a) => {
-              setFront(a.front ?? '');
-              setCoverage(a.coverage ?? '');
+            onDraw={(lookAnswer) => {
+              setFront(lookAnswer.front ?? '');
+              setCoverage(lookAnswer.coverage ?? '');
             }}
           />
         </div>
@@ -131,13 +131,13 @@ export default function LookDialog({ book, profile, fields, hash, answers = [], 
             {look ? (
               <>
                 <ul className="plainlist saids" aria-label="What it says">
-                  {lookSentences(look, settings, sides).map((s) => (
-                    <li key={s.text}>{s.text}</li>
+                  {lookSentences(look, settings, sides).map((lookSentence) => (
+                    <li key={lookSentence.text}>{lookSentence.text}</li>
                   ))}
                   {people && <li className="flag">{people}</li>}
-                  {constraintsFor(look, concept, book).map((c) => (
-                    <li key={c.sentence} className="flag">
-                      {c.sentence}
+                  {constraintsFor(look, concept, book).map((linkWords) => (
+                    <li key={linkWords.sentence} className="flag">
+                      {linkWords.sentence}
                     </li>
                   ))}
                 </ul>

@@ -8,21 +8,29 @@ export function Margins({ margins }: { readonly margins: readonly PointMargin[] 
     <table className="rows tight" aria-label="Hats at each point of attack">
       <thead>
         <tr>
-          {margins.map((m) => (
-            <th key={m.to + m.point} className="n">
-              {sideWord(m.to)} {m.point}
+          {margins.map((pointMargin) => (
+            <th key={pointMargin.to + pointMargin.point} className="n">
+              {sideWord(pointMargin.to)} {pointMargin.point}
             </th>
           ))}
         </tr>
       </thead>
       <tbody>
         <tr>
-          {margins.map((m) => (
-            <td key={m.to + m.point} className="n" title={`${m.hats} blockers for ${m.there}`}>
-              {m.margin > 0 ? `+${m.margin}` : m.margin < 0 ? `−${-m.margin}` : '0'}
+          {margins.map((pointMargin) => (
+            <td
+              key={pointMargin.to + pointMargin.point}
+              className="n"
+              title={`${pointMargin.hats} blockers for ${pointMargin.there}`}
+            >
+              {pointMargin.margin > 0
+                ? `+${pointMargin.margin}`
+                : pointMargin.margin < 0
+                  ? `−${-pointMargin.margin}`
+                  : '0'}
               <span className="quiet">
                 {' '}
-                {m.hats}:{m.there}
+                {pointMargin.hats}:{pointMargin.there}
               </span>
             </td>
           ))}

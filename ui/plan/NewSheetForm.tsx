@@ -38,9 +38,9 @@ export function NewSheetForm({
         value={against}
         onChange={(e) => setAgainst(e.target.value)}
       >
-        {teams.map((t) => (
-          <option key={t.key} value={t.key}>
-            {t.name}
+        {teams.map((team) => (
+          <option key={team.key} value={team.key}>
+            {team.name}
           </option>
         ))}
       </TextBox>

@@ -127,8 +127,8 @@ export function PlanScreen(props: PlanScreenProps) {
       {sheet.unsettled.length > 0 && (
         <div className="card" role="alert">
           <ul className="plainlist" aria-label="Changes to settle">
-            {sheet.unsettled.map((q) => (
-              <Unsettled key={q.op.id} entry={q} />
+            {sheet.unsettled.map((queued) => (
+              <Unsettled key={queued.op.id} entry={queued} />
             ))}
           </ul>
         </div>
@@ -146,17 +146,17 @@ export function PlanScreen(props: PlanScreenProps) {
           onReel={openReel}
         />
         <div className="sheet" aria-label="The sheet" role="region">
-          {SECTIONS.map((s) => (
+          {SECTIONS.map((sectionSpec) => (
             <SheetSection
-              key={s.key}
-              section={s}
-              active={s.key === section.key}
-              filled={calls.some((c) => c.section === s.key)}
-              usage={usageText(film.usage.get(s.key))}
-              onActivate={() => chooseSection(s.key)}
+              key={sectionSpec.key}
+              section={sectionSpec}
+              active={sectionSpec.key === section.key}
+              filled={calls.some((c) => c.section === sectionSpec.key)}
+              usage={usageText(film.usage.get(sectionSpec.key))}
+              onActivate={() => chooseSection(sectionSpec.key)}
             >
               {printed
-                .find((p) => p.section.key === s.key)
+                .find((p) => p.section.key === sectionSpec.key)
                 ?.calls.map((call) => (
                   <CallRow
                     key={call.id}

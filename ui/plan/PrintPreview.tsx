@@ -17,30 +17,39 @@ export interface PrintPreviewProps {
   readonly prints: Readonly<Record<Paper, SheetPages>>;
 }
 
-function Mark({ m }: { readonly m: PageMark }) {
-  if (m.mark === 'line')
-    return <line x1={m.x1} y1={m.y1} x2={m.x2} y2={m.y2} stroke="#000" strokeWidth={m.width} />;
-  if (m.mark === 'rect')
+function Mark({ m: pageMark }: { readonly m: PageMark }) {
+  if (pageMark.mark === 'line')
+    return (
+      <line
+        x1={pageMark.x1}
+        y1={pageMark.y1}
+        x2={pageMark.x2}
+        y2={pageMark.y2}
+        stroke="#000"
+        strokeWidth={pageMark.width}
+      />
+    );
+  if (pageMark.mark === 'rect')
     return (
       <rect
-        x={m.x}
-        y={m.y}
-        width={m.width}
-        height={m.height}
-        {...(m.filled ? { fill: '#000' } : { fill: 'none', stroke: '#000', strokeWidth: 0.5 })}
+        x={pageMark.x}
+        y={pageMark.y}
+        width={pageMark.width}
+        height={pageMark.height}
+        {...(pageMark.filled ? { fill: '#000' } : { fill: 'none', stroke: '#000', strokeWidth: 0.5 })}
       />
     );
   return (
     <text
-      x={m.x}
-      y={m.y}
-      fontSize={m.size}
-      fontWeight={m.bold ? 700 : 400}
-      fill={m.ink === 'white' ? '#fff' : '#000'}
-      textAnchor={m.anchor}
+      x={pageMark.x}
+      y={pageMark.y}
+      fontSize={pageMark.size}
+      fontWeight={pageMark.bold ? 700 : 400}
+      fill={pageMark.ink === 'white' ? '#fff' : '#000'}
+      textAnchor={pageMark.anchor}
       style={{ whiteSpace: 'pre' }}
     >
-      {m.text}
+      {pageMark.text}
     </text>
   );
 }
@@ -92,8 +101,8 @@ export function PrintPreview({ sheet, prints }: PrintPreviewProps) {
           role="img"
           aria-label={`${sheet.title} against ${sheet.against}, page ${i + 1} of ${print.pages.length}`}
         >
-          {marks.map((m, n) => (
-            <Mark key={n} m={m} />
+          {marks.map((pageMark, n) => (
+            <Mark key={n} m={pageMark} />
           ))}
         </svg>
       ))}

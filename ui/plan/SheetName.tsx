@@ -48,10 +48,10 @@ export function SheetName({
         onChange={(e) => setTyped(e.target.value)}
         onBlur={done}
         htmlInput={{ maxLength: 120 }}
-        onKeyDown={(e) => {
-          e.stopPropagation();
-          if (e.key === 'Enter') done();
-          if (e.key === 'Escape') setTyped(null);
+        onKeyDown={(event) => {
+          event.stopPropagation();
+          if (event.key === 'Enter') done();
+          if (event.key === 'Escape') setTyped(null);
         }}
       />
     </>

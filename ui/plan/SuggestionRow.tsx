@@ -6,7 +6,7 @@ import { RateBar } from '../charts/RateBar';
 
 /** A play with its own success here and anywhere; dragged or added to the section. */
 export function SuggestionRow({
-  s,
+  s: suggestion,
   section,
   mayEdit,
   on,
@@ -20,7 +20,7 @@ export function SuggestionRow({
   onAdd: () => void;
   onReel: (which: 'here' | 'all') => void;
 }) {
-  const drag = useDraggable({ id: `play|${s.play.id}`, disabled: !mayEdit });
+  const drag = useDraggable({ id: `play|${suggestion.play.id}`, disabled: !mayEdit });
   return (
     <li
       ref={drag.setNodeRef}
@@ -37,26 +37,30 @@ export function SuggestionRow({
           {...(mayEdit ? { onPointerDown: drag.listeners?.onPointerDown as React.PointerEventHandler } : {})}
           style={{ cursor: mayEdit ? 'grab' : undefined, flex: 1 }}
         >
-          <strong>{s.play.name}</strong>
+          <strong>{suggestion.play.name}</strong>
           <br />
           <span className="small quiet">
-            {playLook(s.play)} · {playCall(s.play)}
+            {playLook(suggestion.play)} · {playCall(suggestion.play)}
           </span>
         </span>
         {mayEdit && (
-          <Button variant="outlined" onClick={onAdd} aria-label={`add ${s.play.name} to ${section.label}`}>
+          <Button
+            variant="outlined"
+            onClick={onAdd}
+            aria-label={`add ${suggestion.play.name} to ${section.label}`}
+          >
             {on ? 'again' : 'add'}
           </Button>
         )}
       </div>
-      {s.here.n > 0 ? (
-        <RateBar rate={s.here} label="success" onOpen={() => onReel('here')} />
+      {suggestion.here.n > 0 ? (
+        <RateBar rate={suggestion.here} label="success" onOpen={() => onReel('here')} />
       ) : (
         <span className="small quiet">not run in this situation</span>
       )}
       <div className="small quiet">
         <button type="button" className="plain" onClick={() => onReel('all')}>
-          anywhere {s.all.k} of {s.all.n}
+          anywhere {suggestion.all.k} of {suggestion.all.n}
         </button>
       </div>
     </li>

@@ -33,22 +33,22 @@ export function Suggestions(props: SuggestionsProps) {
         onChange={(e) => onSection(e.target.value)}
         helperText={`${usageText(usage)}; ranked by the low end of own success there`}
       >
-        {SECTIONS.map((s) => (
-          <option key={s.key} value={s.key}>
-            {s.label}
+        {SECTIONS.map((sectionSpec) => (
+          <option key={sectionSpec.key} value={sectionSpec.key}>
+            {sectionSpec.label}
           </option>
         ))}
       </TextBox>
       <ul className="plainlist suggest" tabIndex={0} aria-label={`Plays for ${section.label}`}>
-        {shown.map((s) => (
+        {shown.map((suggestion) => (
           <SuggestionRow
-            key={s.play.id}
-            s={s}
+            key={suggestion.play.id}
+            s={suggestion}
             section={section}
             mayEdit={mayEdit}
-            on={calls.some((c) => c.section === section.key && c.play.id === s.play.id)}
-            onAdd={() => onAdd(s.play)}
-            onReel={(which) => onReel(`${s.play.id}|${which}`)}
+            on={calls.some((c) => c.section === section.key && c.play.id === suggestion.play.id)}
+            onAdd={() => onAdd(suggestion.play)}
+            onReel={(which) => onReel(`${suggestion.play.id}|${which}`)}
           />
         ))}
         {never.length > 0 && (
@@ -56,11 +56,14 @@ export function Suggestions(props: SuggestionsProps) {
             <span className="quiet small">
               {never.length} {never.length === 1 ? 'play has' : 'plays have'} no own film:
             </span>
-            {never.map((s) => (
-              <div key={s.play.id} className="apart">
-                <span>{s.play.name}</span>
+            {never.map((suggestion) => (
+              <div key={suggestion.play.id} className="apart">
+                <span>{suggestion.play.name}</span>
                 {mayEdit && (
-                  <Button onClick={() => onAdd(s.play)} aria-label={`add ${s.play.name} to ${section.label}`}>
+                  <Button
+                    onClick={() => onAdd(suggestion.play)}
+                    aria-label={`add ${suggestion.play.name} to ${section.label}`}
+                  >
                     add
                   </Button>
                 )}

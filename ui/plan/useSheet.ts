@@ -75,8 +75,10 @@ export function useSheet(
         await push((outbox) => [operationOf(outbox, sheet.key, change)]);
         setTrouble('');
         return true;
-      } catch (e) {
-        setTrouble(`This browser could not store the change (${(e as Error).message}); nothing was changed.`);
+      } catch (error) {
+        setTrouble(
+          `This browser could not store the change (${(error as Error).message}); nothing was changed.`,
+        );
         return false;
       }
     },

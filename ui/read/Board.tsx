@@ -23,10 +23,10 @@ export interface BoardProps {
 
 export function Board({ board, cell, zones: set, onCell, onReel }: BoardProps) {
   const id = useId().replace(/[^a-zA-Z0-9]/g, '');
-  const zones = set.map((z) => ({
-    ...z,
-    a: ((100 - z.to) * WIDTH) / 100 - (z.to === 99 ? WIDTH / 100 : 0),
-    b: ((101 - z.from) * WIDTH) / 100,
+  const zones = set.map((zone) => ({
+    ...zone,
+    a: ((100 - zone.to) * WIDTH) / 100 - (zone.to === 99 ? WIDTH / 100 : 0),
+    b: ((101 - zone.from) * WIDTH) / 100,
   }));
   return (
     <table className="rows board" style={{ tableLayout: 'fixed' }}>
@@ -65,22 +65,24 @@ export function Board({ board, cell, zones: set, onCell, onReel }: BoardProps) {
         </tr>
       </thead>
       <tbody>
-        {board.map((r) => {
-          const bars = r.tallest > MOST_MARKS;
-          const height = bars ? BAR_TALL : Math.max(3.4, r.tallest) * MARK_TALL + 4;
-          const chosen = cell?.bucket === r.key;
+        {board.map((boardRow) => {
+          const bars = boardRow.tallest > MOST_MARKS;
+          const height = bars ? BAR_TALL : Math.max(3.4, boardRow.tallest) * MARK_TALL + 4;
+          const chosen = cell?.bucket === boardRow.key;
           return (
-            <tr key={r.key} style={chosen ? { outline: '1.5px solid var(--finding)' } : undefined}>
+            <tr key={boardRow.key} style={chosen ? { outline: '1.5px solid var(--finding)' } : undefined}>
               <td>
                 <button
                   type="button"
                   className="plain"
                   aria-pressed={chosen && cell.zone === null}
-                  onClick={() => onCell({ bucket: r.key, zone: null })}
+                  onClick={() => onCell({ bucket: boardRow.key, zone: null })}
                 >
-                  {r.label}
+                  {boardRow.label}
                 </button>
-                <div className="small quiet">{r.unmarked === 0 ? '' : `${r.unmarked} not tagged`}</div>
+                <div className="small quiet">
+                  {boardRow.unmarked === 0 ? '' : `${boardRow.unmarked} not tagged`}
+                </div>
               </td>
               <td style={{ padding: 0 }}>
                 <svg
@@ -88,11 +90,11 @@ export function Board({ board, cell, zones: set, onCell, onReel }: BoardProps) {
                   width="100%"
                   style={{ display: 'block' }}
                   role="group"
-                  aria-label={`${r.label}: ${r.calls.byKind.run.length} runs, ${r.calls.byKind.pass.length} passes, ${r.calls.byKind.rpo.length} run-pass options`}
+                  aria-label={`${boardRow.label}: ${boardRow.calls.byKind.run.length} runs, ${boardRow.calls.byKind.pass.length} passes, ${boardRow.calls.byKind.rpo.length} run-pass options`}
                 >
                   <defs>
                     <pattern
-                      id={`${id}${r.key}`}
+                      id={`${id}${boardRow.key}`}
                       width="4"
                       height="4"
                       patternUnits="userSpaceOnUse"
@@ -102,49 +104,49 @@ export function Board({ board, cell, zones: set, onCell, onReel }: BoardProps) {
                       <rect width="2" height="4" fill="var(--pass)" />
                     </pattern>
                   </defs>
-                  {zones.map((z) => (
+                  {zones.map((zone) => (
                     <rect
-                      key={z.key}
-                      x={z.a}
-                      width={z.b - z.a}
+                      key={zone.key}
+                      x={zone.a}
+                      width={zone.b - zone.a}
                       y="0"
                       height={height}
-                      fill={chosen && cell.zone === z.key ? 'var(--high)' : 'transparent'}
+                      fill={chosen && cell.zone === zone.key ? 'var(--high)' : 'transparent'}
                       style={{ cursor: 'pointer' }}
-                      onClick={() => onCell({ bucket: r.key, zone: z.key })}
+                      onClick={() => onCell({ bucket: boardRow.key, zone: zone.key })}
                     >
-                      <title>{`${r.label}, ${z.label}`}</title>
+                      <title>{`${boardRow.label}, ${zone.label}`}</title>
                     </rect>
                   ))}
-                  {zones.slice(1).map((z) => (
-                    <line key={z.key} x1={z.a} x2={z.a} y1="0" y2={height} stroke="var(--faint)" />
+                  {zones.slice(1).map((zone) => (
+                    <line key={zone.key} x1={zone.a} x2={zone.a} y1="0" y2={height} stroke="var(--faint)" />
                   ))}
                   <g pointerEvents="none">
                     {bars
-                      ? barsOf(r, `${id}${r.key}`)
-                      : r.marks.map((m) => (
+                      ? barsOf(boardRow, `${id}${boardRow.key}`)
+                      : boardRow.marks.map((mark) => (
                           <rect
-                            key={m.row}
-                            x={x(m.column) + 0.8}
-                            y={height - 2 - (m.level + 1) * MARK_TALL + 1}
+                            key={mark.row}
+                            x={x(mark.column) + 0.8}
+                            y={height - 2 - (mark.level + 1) * MARK_TALL + 1}
                             width={MARK}
                             height={MARK_TALL - 1.4}
                             fill={
-                              m.kind === 'run'
+                              mark.kind === 'run'
                                 ? 'var(--run)'
-                                : m.kind === 'pass'
-                                  ? `url(#${id}${r.key})`
+                                : mark.kind === 'pass'
+                                  ? `url(#${id}${boardRow.key})`
                                   : 'var(--card)'
                             }
-                            stroke={m.kind === 'pass' ? 'var(--pass)' : 'var(--run)'}
-                            strokeWidth={m.kind === 'rpo' ? 1.4 : 0.7}
+                            stroke={mark.kind === 'pass' ? 'var(--pass)' : 'var(--run)'}
+                            strokeWidth={mark.kind === 'rpo' ? 1.4 : 0.7}
                           />
                         ))}
                   </g>
                 </svg>
               </td>
               <td>
-                <RateBar rate={r.calls.run} label="run" onOpen={() => onReel(r.key, 'runs')} />
+                <RateBar rate={boardRow.calls.run} label="run" onOpen={() => onReel(boardRow.key, 'runs')} />
               </td>
             </tr>
           );
@@ -154,18 +156,18 @@ export function Board({ board, cell, zones: set, onCell, onReel }: BoardProps) {
   );
 }
 
-function barsOf(r: BoardRow, pattern: string): React.ReactNode {
+function barsOf(boardRow: BoardRow, pattern: string): React.ReactNode {
   const stacks = new Map<number, { run: number; pass: number; rpo: number }>();
-  for (const m of r.marks) {
-    const s = stacks.get(m.column) ?? { run: 0, pass: 0, rpo: 0 };
-    s[m.kind]++;
-    stacks.set(m.column, s);
+  for (const mark of boardRow.marks) {
+    const split = stacks.get(mark.column) ?? { run: 0, pass: 0, rpo: 0 };
+    split[mark.kind]++;
+    stacks.set(mark.column, split);
   }
-  const unit = (BAR_TALL - 4) / r.tallest;
-  return [...stacks].map(([column, s]) => {
-    const run = s.run * unit;
-    const rpo = s.rpo * unit;
-    const pass = s.pass * unit;
+  const unit = (BAR_TALL - 4) / boardRow.tallest;
+  return [...stacks].map(([column, split]) => {
+    const run = split.run * unit;
+    const rpo = split.rpo * unit;
+    const pass = split.pass * unit;
     return (
       <g key={column}>
         <rect x={x(column) + 0.8} y={BAR_TALL - 1 - run} width={MARK} height={run} fill="var(--run)" />

@@ -18,9 +18,9 @@ export default function FilterMenu({ anchor, counted, onAdd, onClose }: FilterMe
   return (
     <Menu open anchorEl={anchor} onClose={onClose}>
       {field === null
-        ? FILTER_MENU.map((f) => (
-            <MenuItem key={f} onClick={() => setField(f)}>
-              {filterLabel(f)}
+        ? FILTER_MENU.map((filterField) => (
+            <MenuItem key={filterField} onClick={() => setField(filterField)}>
+              {filterLabel(filterField)}
             </MenuItem>
           ))
         : groupBy(counted.columns, counted.rows, [field]).map((group) => (

@@ -13,12 +13,12 @@ import { Chalk } from '../chalk/Chalk';
 import { LookCard } from '../look/LookCard';
 import type { ReelProps } from './Reel';
 
-const situation = (s: Snap): string =>
-  s.down === null || s.distance === null
-    ? (s.unit ?? '')
-    : `${formatDownDistance(s.down, s.distance, s.toGoal)}${s.toGoal === null ? '' : `, ${formatSpot(s.toGoal)}`}`;
-const called = (s: Snap): string =>
-  `${s.concept && s.concept !== '-' && s.concept !== '?' ? s.concept : (s.play ?? 'not tagged')}${s.gain === null ? '' : ` ${s.gain > 0 ? '+' : ''}${s.gain}`}`;
+const situation = (snap: Snap): string =>
+  snap.down === null || snap.distance === null
+    ? (snap.unit ?? '')
+    : `${formatDownDistance(snap.down, snap.distance, snap.toGoal)}${snap.toGoal === null ? '' : `, ${formatSpot(snap.toGoal)}`}`;
+const called = (snap: Snap): string =>
+  `${snap.concept && snap.concept !== '-' && snap.concept !== '?' ? snap.concept : (snap.play ?? 'not tagged')}${snap.gain === null ? '' : ` ${snap.gain > 0 ? '+' : ''}${snap.gain}`}`;
 
 export default function ReelDialog({ title, snaps, book, profile, gameName, onClose }: ReelProps) {
   const [at, setAt] = useState(0);
@@ -36,12 +36,12 @@ export default function ReelDialog({ title, snaps, book, profile, gameName, onCl
       fullWidth
       maxWidth="lg"
       aria-labelledby="reel-title"
-      onKeyDown={(e) => {
-        if (e.key === 'ArrowDown' || e.key === 'ArrowRight') {
-          e.preventDefault();
+      onKeyDown={(event) => {
+        if (event.key === 'ArrowDown' || event.key === 'ArrowRight') {
+          event.preventDefault();
           go(1);
-        } else if (e.key === 'ArrowUp' || e.key === 'ArrowLeft') {
-          e.preventDefault();
+        } else if (event.key === 'ArrowUp' || event.key === 'ArrowLeft') {
+          event.preventDefault();
           go(-1);
         }
       }}
@@ -58,8 +58,8 @@ export default function ReelDialog({ title, snaps, book, profile, gameName, onCl
         ) : (
           <div className="reel">
             <ol ref={list} aria-label="Snaps of the reel" tabIndex={0}>
-              {snaps.map((s, i) => (
-                <li key={s.snap.snapId}>
+              {snaps.map((countedSnap, i) => (
+                <li key={countedSnap.snap.snapId}>
                   <button
                     type="button"
                     className="plain"
@@ -67,11 +67,11 @@ export default function ReelDialog({ title, snaps, book, profile, gameName, onCl
                     onClick={() => setAt(i)}
                     data-testid="reel-snap"
                   >
-                    <strong>{situation(s.snap)}</strong>
+                    <strong>{situation(countedSnap.snap)}</strong>
                     <br />
                     <span className="small quiet">
-                      {called(s.snap)} · Q{s.snap.quarter ?? '?'}
-                      {s.snap.clock === null ? '' : ` ${formatClock(s.snap.clock)}`}
+                      {called(countedSnap.snap)} · Q{countedSnap.snap.quarter ?? '?'}
+                      {countedSnap.snap.clock === null ? '' : ` ${formatClock(countedSnap.snap.clock)}`}
                     </span>
                   </button>
                 </li>
@@ -105,10 +105,10 @@ export default function ReelDialog({ title, snaps, book, profile, gameName, onCl
               <dl className="tagsheet">
                 {echoOf(current.snap)
                   .filter((e) => !SNAP_FIELDS[e.field].titled && e.value !== 'false')
-                  .map((e) => (
-                    <div key={e.field}>
-                      <dt>{e.label}</dt>
-                      <dd>{e.value}</dd>
+                  .map((echo) => (
+                    <div key={echo.field}>
+                      <dt>{echo.label}</dt>
+                      <dd>{echo.value}</dd>
                     </div>
                   ))}
               </dl>

@@ -66,26 +66,30 @@ export default function Palette({ screens, football, onClose }: PaletteProps) {
           <Command.Empty>{places === null ? 'Looking …' : 'Nothing of that name.'}</Command.Empty>
           {commands.length > 0 && (
             <Command.Group heading="On this screen">
-              {commands.map((c) => (
+              {commands.map((screenCommand) => (
                 <Command.Item
-                  key={c.id}
-                  value={`command ${c.label}`}
+                  key={screenCommand.id}
+                  value={`command ${screenCommand.label}`}
                   onSelect={() => {
                     onClose();
                     // The dialog gives the focus back first.
-                    requestAnimationFrame(c.run);
+                    requestAnimationFrame(screenCommand.run);
                   }}
                 >
-                  <span>{c.label}</span>
-                  {c.chords[0] && <kbd>{chordWords(c.chords[0])}</kbd>}
+                  <span>{screenCommand.label}</span>
+                  {screenCommand.chords[0] && <kbd>{chordWords(screenCommand.chords[0])}</kbd>}
                 </Command.Item>
               ))}
             </Command.Group>
           )}
           <Command.Group heading="Screens">
-            {screens.map((s) => (
-              <Command.Item key={s.href} value={`screen ${s.label}`} onSelect={() => go(s.href)}>
-                <span>{s.label}</span>
+            {screens.map((screen) => (
+              <Command.Item
+                key={screen.href}
+                value={`screen ${screen.label}`}
+                onSelect={() => go(screen.href)}
+              >
+                <span>{screen.label}</span>
               </Command.Item>
             ))}
           </Command.Group>
@@ -93,14 +97,14 @@ export default function Palette({ screens, football, onClose }: PaletteProps) {
             const list = (places ?? []).filter((p) => p.kind === kind);
             return list.length === 0 ? null : (
               <Command.Group key={kind} heading={heading}>
-                {list.map((p) => (
+                {list.map((place) => (
                   <Command.Item
-                    key={p.key}
-                    value={`${kind} ${p.name} ${p.what} ${p.key}`}
-                    onSelect={() => go(pathOf(p))}
+                    key={place.key}
+                    value={`${kind} ${place.name} ${place.what} ${place.key}`}
+                    onSelect={() => go(pathOf(place))}
                   >
-                    <span>{p.name}</span>
-                    <span className="small quiet">{p.what}</span>
+                    <span>{place.name}</span>
+                    <span className="small quiet">{place.what}</span>
                   </Command.Item>
                 ))}
               </Command.Group>

@@ -14,10 +14,10 @@ const PANELS: Readonly<Record<string, Panel>> = { 'Mod+K': 'palette', 'Mod+/': '
 export function PaletteKey(props: Omit<PaletteProps, 'onClose'>) {
   const [open, setOpen] = useState<Panel | null>(null);
   useEffect(() => {
-    const onKey = (e: KeyboardEvent): void => {
-      const panel = PANELS[chordOf(e)];
+    const onKey = (event: KeyboardEvent): void => {
+      const panel = PANELS[chordOf(event)];
       if (!panel) return;
-      e.preventDefault();
+      event.preventDefault();
       setOpen((now) => (now === panel ? null : panel));
     };
     window.addEventListener('keydown', onKey);

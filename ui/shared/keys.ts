@@ -1,14 +1,14 @@
 /** Chords as the command lists write them: Mod is Ctrl, or Command on a Mac. Letters go by their place on the keyboard. */
 export type KeyPress = Pick<KeyboardEvent, 'key' | 'code' | 'altKey' | 'ctrlKey' | 'metaKey' | 'shiftKey'>;
 
-export function chordOf(e: KeyPress): string {
-  const letter = /^Key([A-Z])$/.exec(e.code)?.[1];
-  const plain = !e.altKey && !e.ctrlKey && !e.metaKey;
-  const key = letter && !plain ? letter : e.key;
+export function chordOf(keyPress: KeyPress): string {
+  const letter = /^Key([A-Z])$/.exec(keyPress.code)?.[1];
+  const plain = !keyPress.altKey && !keyPress.ctrlKey && !keyPress.metaKey;
+  const key = letter && !plain ? letter : keyPress.key;
   return [
-    e.ctrlKey || e.metaKey ? 'Mod' : null,
-    e.altKey ? 'Alt' : null,
-    e.shiftKey && !(plain && key.length === 1) ? 'Shift' : null,
+    keyPress.ctrlKey || keyPress.metaKey ? 'Mod' : null,
+    keyPress.altKey ? 'Alt' : null,
+    keyPress.shiftKey && !(plain && key.length === 1) ? 'Shift' : null,
     key,
   ]
     .filter(Boolean)

@@ -17,22 +17,22 @@ interface LevelCardProps {
 
 export function LevelCard({ base, level, busy, mayKeep, onKeep }: LevelCardProps) {
   const [open, setOpen] = useState(false);
-  const shown = (n: (typeof PROFILE_NUMBERS)[number], p: LevelProfile): number =>
-    n.own ? 100 - p[n.key] : p[n.key];
+  const shown = (n: (typeof PROFILE_NUMBERS)[number], levelProfile: LevelProfile): number =>
+    n.own ? 100 - levelProfile[n.key] : levelProfile[n.key];
   const [numbers, setNumbers] = useState<Record<string, string>>(() =>
     Object.fromEntries(PROFILE_NUMBERS.map((n) => [n.key, String(Number(shown(n, level).toFixed(2)))])),
   );
   const [fouls, setFouls] = useState<Record<string, { yards: string; firstDown: boolean }>>(() =>
     Object.fromEntries(
-      level.penalties.flatMap((p) =>
+      level.penalties.flatMap((penaltyRule) =>
         SIDES.flatMap((side) =>
-          p[side]
+          penaltyRule[side]
             ? [
                 [
-                  `${p.name}|${side}`,
+                  `${penaltyRule.name}|${side}`,
                   {
-                    yards: p[side].yards === null ? '' : String(p[side].yards),
-                    firstDown: p[side].firstDown,
+                    yards: penaltyRule[side].yards === null ? '' : String(penaltyRule[side].yards),
+                    firstDown: penaltyRule[side].firstDown,
                   },
                 ],
               ]
@@ -48,14 +48,14 @@ export function LevelCard({ base, level, busy, mayKeep, onKeep }: LevelCardProps
       if (typed !== Number(shown(n, base).toFixed(2))) changed[n.key] = n.own ? 100 - typed : typed;
     }
     const changedFouls: Record<string, { yards: number | null; firstDown: boolean }> = {};
-    for (const p of base.penalties)
+    for (const penaltyRule of base.penalties)
       for (const side of SIDES) {
-        const now = fouls[`${p.name}|${side}`];
-        const was = p[side];
+        const now = fouls[`${penaltyRule.name}|${side}`];
+        const was = penaltyRule[side];
         if (!now || !was) continue;
         const yards = now.yards.trim() === '' ? null : Number(now.yards);
         if (yards !== was.yards || now.firstDown !== was.firstDown)
-          changedFouls[`${p.name}|${side}`] = { yards, firstDown: now.firstDown };
+          changedFouls[`${penaltyRule.name}|${side}`] = { yards, firstDown: now.firstDown };
       }
     onKeep({ numbers: changed, fouls: changedFouls });
   };
@@ -80,8 +80,8 @@ export function LevelCard({ base, level, busy, mayKeep, onKeep }: LevelCardProps
       {open && (
         <form
           style={{ display: 'grid', gap: 12, marginTop: 10 }}
-          onSubmit={(e) => {
-            e.preventDefault();
+          onSubmit={(event) => {
+            event.preventDefault();
             keep();
           }}
         >
@@ -101,42 +101,42 @@ export function LevelCard({ base, level, busy, mayKeep, onKeep }: LevelCardProps
             <thead>
               <tr>
                 <th>Foul</th>
-                {SIDES.map((s) => (
-                  <th key={s}>{s}: yards, first down</th>
+                {SIDES.map((side) => (
+                  <th key={side}>{side}: yards, first down</th>
                 ))}
               </tr>
             </thead>
             <tbody>
-              {base.penalties.map((p) => (
-                <tr key={p.name}>
-                  <td>{p.name}</td>
+              {base.penalties.map((penaltyRule) => (
+                <tr key={penaltyRule.name}>
+                  <td>{penaltyRule.name}</td>
                   {SIDES.map((side) => {
-                    const id = `${p.name}|${side}`;
+                    const id = `${penaltyRule.name}|${side}`;
                     const now = fouls[id];
                     return (
                       <td key={side}>
-                        {now && p[side] && (
+                        {now && penaltyRule[side] && (
                           <>
                             <input
-                              aria-label={`${p.name}, ${side}, yards`}
+                              aria-label={`${penaltyRule.name}, ${side}, yards`}
                               size={3}
                               inputMode="numeric"
                               value={now.yards}
                               placeholder="spot"
-                              onChange={(e) =>
+                              onChange={(event) =>
                                 setFouls({
                                   ...fouls,
-                                  [id]: { ...now, yards: e.target.value.replace(/\D/g, '').slice(0, 2) },
+                                  [id]: { ...now, yards: event.target.value.replace(/\D/g, '').slice(0, 2) },
                                 })
                               }
                             />{' '}
                             {side === 'defense' && (
                               <input
                                 type="checkbox"
-                                aria-label={`${p.name}, automatic first down`}
+                                aria-label={`${penaltyRule.name}, automatic first down`}
                                 checked={now.firstDown}
-                                onChange={(e) =>
-                                  setFouls({ ...fouls, [id]: { ...now, firstDown: e.target.checked } })
+                                onChange={(event) =>
+                                  setFouls({ ...fouls, [id]: { ...now, firstDown: event.target.checked } })
                                 }
                               />
                             )}

@@ -35,34 +35,34 @@ export function MembersCard({ members, me, busy, mayChange, run }: MembersCardPr
           </tr>
         </thead>
         <tbody>
-          {members.map((m) => (
-            <tr key={m.id}>
+          {members.map((member) => (
+            <tr key={member.id}>
               <td>
-                {m.name}
-                {m.id === me ? ' (you)' : ''}
+                {member.name}
+                {member.id === me ? ' (you)' : ''}
               </td>
-              <td>{m.removed ? 'removed; his tags keep the name' : m.roles.join(', ')}</td>
+              <td>{member.removed ? 'removed; his tags keep the name' : member.roles.join(', ')}</td>
               <td>
-                {mayChange && !m.removed && (
+                {mayChange && !member.removed && (
                   <button
                     type="button"
                     className="plain small"
                     style={{ marginRight: 10 }}
                     disabled={busy}
-                    aria-expanded={changing === m.id}
-                    onClick={() => setChanging(changing === m.id ? null : m.id)}
-                    aria-label={`change roles of ${m.name}`}
+                    aria-expanded={changing === member.id}
+                    onClick={() => setChanging(changing === member.id ? null : member.id)}
+                    aria-label={`change roles of ${member.name}`}
                   >
                     roles
                   </button>
                 )}
-                {mayChange && !m.removed && m.id !== me && (
+                {mayChange && !member.removed && member.id !== me && (
                   <button
                     type="button"
                     className="plain small"
                     disabled={busy}
-                    onClick={() => run({ op: 'remove', id: m.id })}
-                    aria-label={`remove ${m.name}`}
+                    onClick={() => run({ op: 'remove', id: member.id })}
+                    aria-label={`remove ${member.name}`}
                   >
                     remove
                   </button>
@@ -99,8 +99,8 @@ function RolesForm({
     <form
       className="toolbar"
       aria-label={`Roles of ${member.name}`}
-      onSubmit={(e) => {
-        e.preventDefault();
+      onSubmit={(event) => {
+        event.preventDefault();
         onKeep(roles);
       }}
     >
@@ -121,8 +121,8 @@ function AddMember({ busy, run }: { readonly busy: boolean; readonly run: RunCha
     <form
       id="add-member"
       style={{ display: 'grid', gap: 10, marginTop: 14, maxWidth: 420 }}
-      onSubmit={(e) => {
-        e.preventDefault();
+      onSubmit={(event) => {
+        event.preventDefault();
         run({ op: 'add', name, password, roles }, () => {
           setName('');
           setPassword('');

@@ -36,21 +36,21 @@ export function OwnCard({
           </tr>
         </thead>
         <tbody>
-          {sessions.map((s) => (
-            <tr key={s.id}>
+          {sessions.map((session) => (
+            <tr key={session.id}>
               <td>
-                {browserName(s.agent)}
-                {s.current ? ', this one' : ''}
+                {browserName(session.agent)}
+                {session.current ? ', this one' : ''}
               </td>
-              <td>{moment(s.seen)}</td>
+              <td>{moment(session.seen)}</td>
               <td>
-                {!s.current && (
+                {!session.current && (
                   <button
                     type="button"
                     className="plain small"
                     disabled={busy}
-                    onClick={() => run({ op: 'end-session', id: s.id })}
-                    aria-label={`end the session of ${browserName(s.agent)}, last used ${moment(s.seen)}`}
+                    onClick={() => run({ op: 'end-session', id: session.id })}
+                    aria-label={`end the session of ${browserName(session.agent)}, last used ${moment(session.seen)}`}
                   >
                     end
                   </button>
@@ -70,8 +70,8 @@ export function OwnCard({
       {!demo && (
         <form
           style={{ display: 'grid', gap: 10, marginTop: 14 }}
-          onSubmit={(e) => {
-            e.preventDefault();
+          onSubmit={(event) => {
+            event.preventDefault();
             run({ op: 'password', current, next }, () => {
               setCurrent('');
               setNext('');

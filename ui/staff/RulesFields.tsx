@@ -29,9 +29,9 @@ export function LookFields({ draft: { order, school, box }, set }: FieldsProps) 
           onChange={(e) => set({ order: at(order, i, e.target.value as StrengthRule | '') })}
         >
           <option value="">nothing</option>
-          {STRENGTH_RULES.map((r) => (
-            <option key={r} value={r}>
-              {STRENGTH_WORD[r]}
+          {STRENGTH_RULES.map((rule) => (
+            <option key={rule} value={rule}>
+              {STRENGTH_WORD[rule]}
             </option>
           ))}
         </TextBox>
@@ -43,9 +43,9 @@ export function LookFields({ draft: { order, school, box }, set }: FieldsProps) 
         onChange={(e) => set({ school: e.target.value as typeof school })}
         helperText={`inside out: ${onEnd.join(', ')}`}
       >
-        {TIGHT_END_SCHOOLS.map((s) => (
-          <option key={s} value={s}>
-            school {s}
+        {TIGHT_END_SCHOOLS.map((gap) => (
+          <option key={gap} value={gap}>
+            school {gap}
           </option>
         ))}
       </TextBox>
@@ -74,25 +74,25 @@ export function SuccessFields({ draft: { percent }, set }: FieldsProps) {
         select
         label="success"
         value={knownSuccess(percent)?.name ?? 'own'}
-        onChange={(e) => {
-          const rule = SUCCESS_RULES.find((r) => r.name === e.target.value);
+        onChange={(event) => {
+          const rule = SUCCESS_RULES.find((r) => r.name === event.target.value);
           if (rule) set({ percent: rule.percent.map(String) });
         }}
         helperText="percent of the distance on 1st, 2nd, 3rd and 4th"
       >
-        {SUCCESS_RULES.map((r) => (
-          <option key={r.name} value={r.name}>
-            {r.name}
+        {SUCCESS_RULES.map((successRule) => (
+          <option key={successRule.name} value={successRule.name}>
+            {successRule.name}
           </option>
         ))}
         <option value="own">own numbers</option>
       </TextBox>
-      {percent.map((p, i) => (
+      {percent.map((name, i) => (
         <TextBox
           key={i}
           type="number"
           label={`success ${['1st', '2nd', '3rd and 4th'][i]}, %`}
-          value={p}
+          value={name}
           onChange={(e) => set({ percent: at(percent, i, e.target.value) })}
         />
       ))}
@@ -135,8 +135,8 @@ export function BucketFields({ draft: { buckets }, set }: FieldsProps) {
         type="number"
         label="3rd extra long from"
         value={extra ?? ''}
-        onChange={(e) => {
-          const thirdExtraLong = e.target.value === '' ? null : Number(e.target.value);
+        onChange={(event) => {
+          const thirdExtraLong = event.target.value === '' ? null : Number(event.target.value);
           set({ buckets: { ...buckets, thirdExtraLong } });
         }}
       />

@@ -20,8 +20,8 @@ export default function RulesForm({ rules, busy, onKeep }: Omit<RulesCardProps, 
   return (
     <form
       className="stack below"
-      onSubmit={(e) => {
-        e.preventDefault();
+      onSubmit={(event) => {
+        event.preventDefault();
         keep();
       }}
     >

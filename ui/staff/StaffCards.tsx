@@ -54,12 +54,12 @@ export function AuditCard({ audit }: { audit: readonly AuditInfo[] }) {
             </tr>
           </thead>
           <tbody>
-            {audit.slice(0, most).map((a) => (
-              <tr key={a.id}>
-                <td>{moment(a.at)}</td>
-                <td>{a.name}</td>
+            {audit.slice(0, most).map((entry) => (
+              <tr key={entry.id}>
+                <td>{moment(entry.at)}</td>
+                <td>{entry.name}</td>
                 <td>
-                  {a.action.replace(/[.-]/g, ' ')}: {a.words}
+                  {entry.action.replace(/[.-]/g, ' ')}: {entry.words}
                 </td>
               </tr>
             ))}

@@ -21,8 +21,8 @@ export function WeekForm({ settings, teams, busy, run }: WeekFormProps) {
       id="this-week"
       className="card"
       style={{ display: 'grid', gap: 10 }}
-      onSubmit={(e) => {
-        e.preventDefault();
+      onSubmit={(event) => {
+        event.preventDefault();
         run({ op: 'week', week: week === '' ? null : week, opponent: opponent || null });
       }}
     >
@@ -30,9 +30,9 @@ export function WeekForm({ settings, teams, busy, run }: WeekFormProps) {
       <TextBox label="Week" value={week} onChange={(e) => setWeek(e.target.value)} />
       <TextBox select label="Opponent" value={opponent} onChange={(e) => setOpponent(e.target.value)}>
         <option value="">none yet</option>
-        {teams.map((t) => (
-          <option key={t.key} value={t.key}>
-            {t.name}
+        {teams.map((team) => (
+          <option key={team.key} value={team.key}>
+            {team.name}
           </option>
         ))}
       </TextBox>

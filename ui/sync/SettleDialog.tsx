@@ -23,8 +23,8 @@ export default function SettleDialog({
           Each is kept in this browser until you settle it. Everything else went on.
         </p>
         <ul className="todo" aria-label="Changes to settle">
-          {entries.map((q) => (
-            <Unsettled key={q.op.id} entry={q} onLeave={onClose} />
+          {entries.map((queued) => (
+            <Unsettled key={queued.op.id} entry={queued} onLeave={onClose} />
           ))}
         </ul>
       </DialogContent>

@@ -29,17 +29,18 @@ export function Unsettled({
   if (entry.state === 'conflict') {
     return (
       <>
-        {entry.conflicts?.map((c) => (
-          <li key={c.field} className="flag">
+        {entry.conflicts?.map((conflict) => (
+          <li key={conflict.field} className="flag">
             <strong>
-              {c.by || 'Somebody'} set {fieldLabel(c.field)} to “{fieldWords(c.field, c.theirs)}”
+              {conflict.by || 'Somebody'} set {fieldLabel(conflict.field)} to “
+              {fieldWords(conflict.field, conflict.theirs)}”
             </strong>{' '}
-            {place} {where}; you typed “{fieldWords(c.field, c.yours)}”.
+            {place} {where}; you typed “{fieldWords(conflict.field, conflict.yours)}”.
             <span className="remedies">
-              <Button variant="outlined" onClick={() => void outbox.settle(entry, c.field, false)}>
+              <Button variant="outlined" onClick={() => void outbox.settle(entry, conflict.field, false)}>
                 keep theirs
               </Button>
-              <Button variant="outlined" onClick={() => void outbox.settle(entry, c.field, true)}>
+              <Button variant="outlined" onClick={() => void outbox.settle(entry, conflict.field, true)}>
                 take mine
               </Button>
             </span>

@@ -74,19 +74,19 @@ export default async function Week() {
             </tr>
           </thead>
           <tbody>
-            {list.map((g) => {
-              const last = g.rows[g.rows.length - 1];
-              const state = logState(g);
-              const toFix = g.findings.filter((f) => f.level === 'finding').length;
+            {list.map((walkedGame) => {
+              const last = walkedGame.rows[walkedGame.rows.length - 1];
+              const state = logState(walkedGame);
+              const toFix = walkedGame.findings.filter((f) => f.level === 'finding').length;
               return (
-                <tr key={g.game.key}>
-                  <td>{g.game.week ?? ''}</td>
+                <tr key={walkedGame.game.key}>
+                  <td>{walkedGame.game.week ?? ''}</td>
                   <td>
-                    <Link href={`/log/${g.game.key}`}>{gameName(g.game, name)}</Link>
+                    <Link href={`/log/${walkedGame.game.key}`}>{gameName(walkedGame.game, name)}</Link>
                   </td>
                   <td className="n">
-                    {g.rows.length}
-                    <Waiting scope={gameScope(g.game.key)} />
+                    {walkedGame.rows.length}
+                    <Waiting scope={gameScope(walkedGame.game.key)} />
                   </td>
                   <td>
                     {state === 'empty'
@@ -100,7 +100,7 @@ export default async function Week() {
                       ''
                     ) : (
                       <Link
-                        href={`/log/${g.game.key}?snap=${g.findings.find((f) => f.level === 'finding')!.snapId}`}
+                        href={`/log/${walkedGame.game.key}?snap=${walkedGame.findings.find((f) => f.level === 'finding')!.snapId}`}
                       >
                         {toFix}
                       </Link>
@@ -150,15 +150,17 @@ export default async function Week() {
                   No opponent is chosen for this week. <Link href="/staff">Choose one</Link>.
                 </li>
               )}
-              {open.map((g) => (
-                <li key={g.game.key}>
-                  <Link href={`/log/${g.game.key}`}>
-                    <strong>Continue {gameName(g.game, name)}</strong>
+              {open.map((walkedGame) => (
+                <li key={walkedGame.game.key}>
+                  <Link href={`/log/${walkedGame.game.key}`}>
+                    <strong>Continue {gameName(walkedGame.game, name)}</strong>
                   </Link>
                   <br />
                   <span className="quiet">
-                    {g.rows.length} snaps logged; next{' '}
-                    {g.rows.length ? describeState(g.rows[g.rows.length - 1]!.after.state) : 'the kickoff'}
+                    {walkedGame.rows.length} snaps logged; next{' '}
+                    {walkedGame.rows.length
+                      ? describeState(walkedGame.rows[walkedGame.rows.length - 1]!.after.state)
+                      : 'the kickoff'}
                   </span>
                 </li>
               ))}
@@ -201,12 +203,12 @@ export default async function Week() {
               </p>
             ) : (
               <ul className="todo">
-                {wrong.slice(0, 8).map(({ g, f }) => (
-                  <li key={`${f.snapId}${f.code}`} className="flag">
-                    <Link href={`/log/${g.game.key}?snap=${f.snapId}`}>
-                      {gameName(g.game)}, snap {f.number}
+                {wrong.slice(0, 8).map(({ g: walkedGame, f: finding }) => (
+                  <li key={`${finding.snapId}${finding.code}`} className="flag">
+                    <Link href={`/log/${walkedGame.game.key}?snap=${finding.snapId}`}>
+                      {gameName(walkedGame.game)}, snap {finding.number}
                     </Link>
-                    : {findingWords(f).sentence}
+                    : {findingWords(finding).sentence}
                   </li>
                 ))}
                 {wrong.length > 8 && <li className="quiet">and {wrong.length - 8} more in the games</li>}

@@ -12,26 +12,26 @@ import { previewSplit, splitTerm } from '@/store/book-split';
 const some = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
 
 /** Every command says in words what it did. The store asks for the permission of each. */
-export const act = action('book.read', bookChange, async (actor, c): Promise<string> => {
+export const act = action('book.read', bookChange, async (actor, change): Promise<string> => {
   let words: string;
-  switch (c.op) {
+  switch (change.op) {
     case 'merge': {
-      const done = await mergeTerms(actor, c.keep, c.drop, clock());
+      const done = await mergeTerms(actor, change.keep, change.drop, clock());
       words = `merged; ${some(done.snaps, 'snap')} and ${some(done.plays, 'play')} now say the other term`;
       break;
     }
     case 'split': {
-      const done = await splitTerm(actor, { from: c.from, to: c.to, where: c.where }, clock());
+      const done = await splitTerm(actor, { from: change.from, to: change.to, where: change.where }, clock());
       words = `split; ${some(done.snaps, 'snap')} now ${done.snaps === 1 ? 'says' : 'say'} the other word`;
       break;
     }
     case 'undo': {
-      const done = await undoChange(actor, c.id, clock());
+      const done = await undoChange(actor, change.id, clock());
       words = `undone; ${some(done.snaps, 'snap')} ${done.snaps === 1 ? 'says' : 'say'} again what ${done.snaps === 1 ? 'it' : 'they'} said${done.left > 0 ? `, ${done.left} changed since and stay` : ''}`;
       break;
     }
     case 'import': {
-      const done = await importBook(actor, c.text, clock());
+      const done = await importBook(actor, change.text, clock());
       words = `${some(done.added, 'word')} added, ${done.changed} changed; words the file does not hold stay`;
       break;
     }

@@ -22,15 +22,15 @@ const newGame = z.object({
   phase: z.enum(PHASES).default('regular'),
 });
 
-const started = action('game.create', newGame, async (actor, g) => {
+const started = action('game.create', newGame, async (actor, typed) => {
   const team = (chosen: string, called: string) => (chosen === 'new' ? { name: called } : { key: chosen });
   return createGame(actor, {
-    home: team(g.home, g.homeName),
-    away: team(g.away, g.awayName),
-    date: g.date === '' ? null : g.date,
-    week: g.week === '' ? null : g.week,
-    level: g.level === '' ? null : g.level,
-    phase: g.phase,
+    home: team(typed.home, typed.homeName),
+    away: team(typed.away, typed.awayName),
+    date: typed.date === '' ? null : typed.date,
+    week: typed.week === '' ? null : typed.week,
+    level: typed.level === '' ? null : typed.level,
+    phase: typed.phase,
   });
 });
 

@@ -16,7 +16,7 @@ const started = action(
     name: z.string().max(120, 'A name has up to 120 characters.').default(''),
     opponent: z.string().min(1, 'Choose the opponent.').max(12),
   }),
-  async (actor, s) => {
+  async (actor, typed) => {
     const key = randomUUID();
     const { answers } = await synchronize(
       actor,
@@ -28,7 +28,7 @@ const started = action(
           row: key,
           epoch: await epochOf(),
           do: 'put',
-          fields: { name: s.name.trim() || `At ${s.opponent}`, opponent: s.opponent },
+          fields: { name: typed.name.trim() || `At ${typed.opponent}`, opponent: typed.opponent },
           after: null,
         },
       ],

@@ -44,31 +44,31 @@ const change = z.discriminatedUnion('op', [
 ]);
 
 /** The store asks for the permission of each change. */
-const changed = action('session.own', change, async (actor, c): Promise<void> => {
-  switch (c.op) {
+const changed = action('session.own', change, async (actor, wanted): Promise<void> => {
+  switch (wanted.op) {
     case 'week':
-      await setWeek(actor, { week: c.week, opponent: c.opponent });
+      await setWeek(actor, { week: wanted.week, opponent: wanted.opponent });
       break;
     case 'add':
-      await addMember(actor, c, clock());
+      await addMember(actor, wanted, clock());
       break;
     case 'roles':
-      await setRoles(actor, c.id, c.roles, clock());
+      await setRoles(actor, wanted.id, wanted.roles, clock());
       break;
     case 'remove':
-      await removeMember(actor, c.id, clock());
+      await removeMember(actor, wanted.id, clock());
       break;
     case 'rules':
-      await setRules(actor, c.rules ?? null, clock());
+      await setRules(actor, wanted.rules ?? null, clock());
       break;
     case 'profile':
-      await setProfile(actor, c.changes as ProfileChanges | null, clock());
+      await setProfile(actor, wanted.changes as ProfileChanges | null, clock());
       break;
     case 'end-session':
-      await endSessions(actor, c.id, clock());
+      await endSessions(actor, wanted.id, clock());
       break;
     case 'password':
-      await changePassword(actor, c, await currentToken(), await visitor(), clock());
+      await changePassword(actor, wanted, await currentToken(), await visitor(), clock());
       break;
   }
   revalidatePath('/', 'layout');

@@ -17,11 +17,11 @@ export async function GET(request: Request): Promise<Response> {
     ]);
     const name = (key: string): string => teams.find((t) => t.key === key)?.name ?? key;
     return [
-      ...games.map((g): Place => ({
+      ...games.map((game): Place => ({
         kind: 'game',
-        key: g.key,
-        name: gameName(g, name),
-        what: g.week === null ? (g.date ?? '') : `week ${g.week}`,
+        key: game.key,
+        name: gameName(game, name),
+        what: game.week === null ? (game.date ?? '') : `week ${game.week}`,
       })),
       ...sheets.map((s): Place => ({ kind: 'sheet', key: s.key, name: s.name, what: name(s.opponent) })),
       ...plays.map((p): Place => ({ kind: 'play', key: p.id, name: p.name, what: p.kind })),

@@ -56,8 +56,8 @@ export function readFront(text: string): NotationRead<FrontDef> {
 
 export function formatFront(front: FrontDef): string {
   const line = front.line.map(
-    (m) =>
-      `${m.side === 'm' ? '' : m.side}${techniqueName(m.technique, 'A').replace(' ', '')}${m.standing ? '+' : ''}`,
+    (frontMan) =>
+      `${frontMan.side === 'm' ? '' : frontMan.side}${techniqueName(frontMan.technique, 'A').replace(' ', '')}${frontMan.standing ? '+' : ''}`,
   );
   const backers = front.backers.map(
     (b) => `${b.letter}${b.x}${b.depth === BACKER_DEPTH ? '' : `@${b.depth}`}`,

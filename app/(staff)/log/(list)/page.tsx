@@ -50,24 +50,24 @@ export default pageFor('game.read', async function Log(actor) {
               </tr>
             </thead>
             <tbody>
-              {games.map((g) => (
-                <tr key={g.key}>
-                  <td>{g.week ?? ''}</td>
-                  <td>{g.date ?? ''}</td>
+              {games.map((game) => (
+                <tr key={game.key}>
+                  <td>{game.week ?? ''}</td>
+                  <td>{game.date ?? ''}</td>
                   <td>
-                    <Link href={`/log/${encodeURIComponent(g.key)}`}>{gameName(g, name)}</Link>
-                    {g.phase === 'regular' ? '' : ` · ${g.phase.replace(/_/g, ' ')}`}
-                    {LEVEL_PROFILES[g.level].players === 11 ? '' : ` · ${LEVEL_PROFILES[g.level].name}`}
-                    {g.sample ? ' · sample' : ''}
-                    {g.closed ? ' · closed' : ''}
+                    <Link href={`/log/${encodeURIComponent(game.key)}`}>{gameName(game, name)}</Link>
+                    {game.phase === 'regular' ? '' : ` · ${game.phase.replace(/_/g, ' ')}`}
+                    {LEVEL_PROFILES[game.level].players === 11 ? '' : ` · ${LEVEL_PROFILES[game.level].name}`}
+                    {game.sample ? ' · sample' : ''}
+                    {game.closed ? ' · closed' : ''}
                   </td>
                   <td className="n">
-                    {g.snaps}
-                    <Waiting scope={gameScope(g.key)} />
+                    {game.snaps}
+                    <Waiting scope={gameScope(game.key)} />
                   </td>
                   <td>
                     {may(actor.roles, 'game.close') && (
-                      <GameActions game={g} name={gameName(g, name)} act={changeGame} />
+                      <GameActions game={game} name={gameName(game, name)} act={changeGame} />
                     )}
                   </td>
                 </tr>

@@ -1,14 +1,17 @@
 import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
 import { countFrequencies, frequencyRows, type FrequencyRow } from '@/core/line';
 import { walkedGames } from '@/app/lib/week';
 import { pageFor } from '@/app/lib/refusable';
 import { gameScope } from '@/core/sync';
 import { bookTextFor } from '@/store/book';
+import { NotFound } from '@/store/errors';
 import { findGame, listTeams, profilesOf } from '@/store/games';
 import { pull } from '@/store/sync';
 import { LogPage } from '@/ui/log/LogScreen';
 
 export const metadata: Metadata = { title: 'Log' };
+/** Without a skeleton: the line takes keys as soon as it is seen. */
 export const dynamic = 'force-dynamic';
 
 interface Props {
@@ -18,7 +21,10 @@ interface Props {
 
 export default pageFor('snap.log', async function LogGame(actor, { params, searchParams }: Props) {
   const key = decodeURIComponent((await params).game);
-  const game = await findGame(actor, key);
+  const game = await findGame(actor, key).catch((error: unknown) => {
+    if (error instanceof NotFound) notFound();
+    throw error;
+  });
   const [teams, book, profiles, initial, walked] = await Promise.all([
     listTeams(actor),
     bookTextFor(actor),

@@ -26,14 +26,14 @@ export default pageFor('sheet.read', async function Plan(actor) {
           <p>None yet. Start one with the form: sections by situation, filled from your play list.</p>
         ) : (
           <ul className="todo">
-            {sheets.map((s) => (
-              <li key={s.key}>
-                <Link href={`/plan/${s.key}`}>
-                  <strong>{s.name}</strong>
+            {sheets.map((sheet) => (
+              <li key={sheet.key}>
+                <Link href={`/plan/${sheet.key}`}>
+                  <strong>{sheet.name}</strong>
                 </Link>{' '}
-                against {name(s.opponent)}, {s.calls} {s.calls === 1 ? 'call' : 'calls'}
-                {s.lockedBy ? `, locked by ${s.lockedBy}` : ''}
-                <Waiting scope={sheetScope(s.key)} />
+                against {name(sheet.opponent)}, {sheet.calls} {sheet.calls === 1 ? 'call' : 'calls'}
+                {sheet.lockedBy ? `, locked by ${sheet.lockedBy}` : ''}
+                <Waiting scope={sheetScope(sheet.key)} />
               </li>
             ))}
           </ul>

@@ -33,14 +33,14 @@ export async function GET(request: Request): Promise<Response> {
     ]);
     const profile = profiles[program.level];
     const rules = rulesOf(program.settings.rules);
-    const cardOf = (t: Term): Card => ({
-      title: `${t.word}${t.spots ? ` ${sideWord(q.side)}` : ''}`,
+    const cardOf = (term: Term): Card => ({
+      title: `${term.word}${term.spots ? ` ${sideWord(q.side)}` : ''}`,
       lines: [
-        t.kind === 'formation' && t.spots
-          ? structureWords(formationStructure(book, t, q.side, profile))
-          : t.aliases.join(', '),
+        term.kind === 'formation' && term.spots
+          ? structureWords(formationStructure(book, term, q.side, profile))
+          : term.aliases.join(', '),
       ].filter(Boolean),
-      drawing: drawTerm(book, t, q.side, profile, rules.look).drawing,
+      drawing: drawTerm(book, term, q.side, profile, rules.look).drawing,
     });
     let cards: Card[];
     let heading = `Formations of ${program.name}`;
@@ -68,8 +68,8 @@ export async function GET(request: Request): Promise<Response> {
         (g) => g.words[0] !== '' && g.words[0] !== '-' && g.words[0] !== '?',
       );
       heading = `${name}: formations on ${games.length} ${games.length === 1 ? 'game' : 'games'}`;
-      cards = groups.slice(0, 60).map((g): Card => {
-        const [formation, side, backfield] = g.words;
+      cards = groups.slice(0, 60).map((group): Card => {
+        const [formation, side, backfield] = group.words;
         const drawn = drawSnap(
           book,
           {
@@ -84,7 +84,7 @@ export async function GET(request: Request): Promise<Response> {
         return {
           title: `${formation}${side === 'L' ? ' left' : side === 'R' ? ' right' : ''}${backfield ? `, ${backfield}` : ''}`,
           lines: [
-            `${g.rows.length} of ${rows.length} snaps`,
+            `${group.rows.length} of ${rows.length} snaps`,
             drawn.look ? structureWords(drawn.look.offense.set) : 'not drawn in the book',
           ],
           drawing: drawn.drawing,
