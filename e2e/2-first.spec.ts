@@ -27,7 +27,7 @@ test('the first visit asks who you are, refuses what is wrong, keeps what was ty
   await page.getByRole('button', { name: 'Begin' }).click();
   const steps = page.getByRole('region', { name: 'First steps' }).getByRole('listitem');
   await expect(steps).toHaveCount(4);
-  await expect(steps.first()).toContainText('Start one with two teams, or import a file of an earlier game.');
+  await expect(steps.first()).toContainText('A game: start one with two teams, or import a file');
   await page.goto(`${SITE()}/first`);
   await expect(page).not.toHaveURL(/first/);
 });

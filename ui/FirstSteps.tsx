@@ -16,10 +16,10 @@ export function FirstSteps({ game, opponent, addSample }: FirstStepsProps) {
       done: game !== null,
       title: 'A game',
       what: game ? (
-        'is started.'
+        'started.'
       ) : (
         <>
-          <Link href="/log">Start one</Link> with two teams, or <Link href="/log/import">import a file</Link>{' '}
+          <Link href="/log">start one</Link> with two teams, or <Link href="/log/import">import a file</Link>{' '}
           of an earlier game.
         </>
       ),
@@ -28,10 +28,10 @@ export function FirstSteps({ game, opponent, addSample }: FirstStepsProps) {
       done: opponent,
       title: 'The opponent of the week',
       what: opponent ? (
-        'is chosen.'
+        'chosen.'
       ) : (
         <>
-          is chosen under <Link href="/staff">Staff</Link>, once its team is in a game.
+          choose it under <Link href="/staff">Staff</Link>, once its team is in a game.
         </>
       ),
     },
@@ -40,15 +40,15 @@ export function FirstSteps({ game, opponent, addSample }: FirstStepsProps) {
       title: 'The first drive',
       what: game ? (
         <>
-          <Link href={`/log/${game.key}`}>Log it</Link>: the first line says who kicks, such as{' '}
+          <Link href={`/log/${game.key}`}>log it</Link>; the first line says who kicks, such as{' '}
           <span className="mono">{game.home} kickoff &gt;o25</span>; then a line a snap, such as{' '}
           <span className="mono">11 trips r power r #22 +4</span>. Down, distance and spot are carried.
         </>
       ) : (
-        'is typed, a line a snap, the way a coach says it.'
+        'a line a snap, typed the way a coach says it.'
       ),
     },
-    { done: false, title: 'Read', what: 'shows what they call, by situation, as soon as a drive is logged.' },
+    { done: false, title: 'Read', what: 'what they call, by situation, as soon as a drive is logged.' },
   ];
   return (
     <section className="card" aria-label="First steps">
@@ -59,7 +59,7 @@ export function FirstSteps({ game, opponent, addSample }: FirstStepsProps) {
         {steps.map((step) => (
           <li key={step.title} className={step.done ? 'quiet' : undefined}>
             <span aria-hidden="true">{step.done ? '✓ ' : ''}</span>
-            <strong>{step.title}</strong> {step.what}
+            <strong>{step.title}</strong>: {step.what}
             {step.done && <span className="hide"> (done)</span>}
           </li>
         ))}

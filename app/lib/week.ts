@@ -7,6 +7,7 @@ import { keptInProcess } from '@/store/process';
 import { profilesOf } from '@/store/games';
 import { programOf } from '@/store/programs';
 import type { Actor, GameInfo } from '@/core/exchange/types';
+import type { FilmLog } from '@/ui/week/FilmCard';
 
 export interface WalkedGame {
   readonly game: GameInfo;
@@ -58,4 +59,18 @@ export function logState(walkedGame: WalkedGame): 'empty' | 'partial' | 'whole' 
   if (walkedGame.game.closed) return 'whole';
   const { quarter, clock } = last.before;
   return quarter !== null && quarter >= 4 && (clock === null || clock <= 60) ? 'whole' : 'partial';
+}
+
+/** A game as the week lists it. */
+export function logOf(walkedGame: WalkedGame): FilmLog {
+  const { game, rows, findings } = walkedGame;
+  const last = rows[rows.length - 1];
+  const wrong = findings.filter((f) => f.level === 'finding');
+  return {
+    game,
+    snaps: rows.length,
+    state: logState(walkedGame),
+    stops: last ? { quarter: last.before.quarter ?? 1, clock: last.before.clock } : null,
+    toFix: { count: wrong.length, first: wrong[0]?.snapId ?? null },
+  };
 }

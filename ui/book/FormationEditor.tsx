@@ -69,9 +69,11 @@ export function FormationEditor(props: FormationEditorProps) {
   const router = useRouter();
   const source = book.terms.find((t) => t.id === (edit ?? props.from)) ?? null;
   const asBackfield = source?.kind === 'backfield';
-  const [level, setLevel] = useState(props.level);
+  const [{ level, hash }, setGround] = useState<{ level: LevelKey; hash: Hash }>({
+    level: props.level,
+    hash: 'M',
+  });
   const profile = profiles[level];
-  const [hash, setHash] = useState<Hash>('M');
   const [board, dispatch] = useReducer(reduce, null, () => newBoard(menOf(book, source, profile.players)));
   const send = (event: BoardEvent): void => dispatch({ event, ground: { profile, hash } });
   const [word, setWord] = useState(edit ? (source?.word ?? '') : props.name);
@@ -111,7 +113,7 @@ export function FormationEditor(props: FormationEditorProps) {
     setUnread(read.unknown.length > 0 ? `not understood: ${read.unknown.join(' ')}` : 'placed');
   };
   const chooseLevel = (to: LevelKey): void => {
-    setLevel(to);
+    setGround({ level: to, hash });
     const shape = shapeOf(profiles[to].players);
     send({ type: 'replace', men: lineUp(formationSpots(men, profile), 'R', null, shape) });
   };
@@ -143,7 +145,7 @@ export function FormationEditor(props: FormationEditorProps) {
         back={back}
         send={send}
         onStart={() => send({ type: 'replace', men: menOf(book, source, profile.players) })}
-        onHash={setHash}
+        onHash={(to) => setGround({ level, hash: to })}
         onLevel={chooseLevel}
       />
       {answer && (

@@ -119,10 +119,11 @@ interface SplitProps {
 }
 
 export function SplitDialog({ book, term, busy, preview, onSplit, onClose }: SplitProps) {
-  const [field, setField] = useState('');
-  const [values, setValues] = useState<readonly string[]>([]);
-  const [to, setTo] = useState('');
-  const [word, setWord] = useState('');
+  const [{ field, values }, setWhere] = useState<{ field: string; values: readonly string[] }>({
+    field: '',
+    values: [],
+  });
+  const [{ to, word }, setTarget] = useState({ to: '', word: '' });
   const [seen, setSeen] = useState<SplitPreview | null>(null);
   const [problem, setProblem] = useState('');
   useEffect(() => {
@@ -159,10 +160,7 @@ export function SplitDialog({ book, term, busy, preview, onSplit, onClose }: Spl
           select
           label="When"
           value={field}
-          onChange={(event) => {
-            setField(event.target.value);
-            setValues([]);
-          }}
+          onChange={(event) => setWhere({ field: event.target.value, values: [] })}
         >
           {Object.keys(seen?.choices ?? {}).map((field) => (
             <option key={field} value={field}>
@@ -180,7 +178,10 @@ export function SplitDialog({ book, term, busy, preview, onSplit, onClose }: Spl
                     size="small"
                     checked={values.includes(value)}
                     onChange={(event) =>
-                      setValues(event.target.checked ? [...values, value] : values.filter((x) => x !== value))
+                      setWhere({
+                        field,
+                        values: event.target.checked ? [...values, value] : values.filter((x) => x !== value),
+                      })
                     }
                   />
                 }
@@ -189,7 +190,7 @@ export function SplitDialog({ book, term, busy, preview, onSplit, onClose }: Spl
             ))}
           </div>
         )}
-        <TextBox select label="They say" value={to} onChange={(e) => setTo(e.target.value)}>
+        <TextBox select label="They say" value={to} onChange={(e) => setTarget({ to: e.target.value, word })}>
           <option value="new">a new term …</option>
           {book.terms
             .filter((t) => t.kind === term.kind && t.id !== term.id)
@@ -203,7 +204,7 @@ export function SplitDialog({ book, term, busy, preview, onSplit, onClose }: Spl
           <TextBox
             label="New term"
             value={word}
-            onChange={(e) => setWord(e.target.value)}
+            onChange={(e) => setTarget({ to, word: e.target.value })}
             htmlInput={{ maxLength: 60 }}
             helperText="begins with the same picture; draw it anew afterwards"
           />

@@ -44,7 +44,7 @@ export function GameActions({ game, name, act }: GameActionsProps) {
       {asked ? (
         <>
           <span className="small">
-            {game.snaps > 0 ? `${game.snaps} snaps go with it, what you typed there too.` : 'Take it out?'}
+            {game.snaps > 0 ? `With its ${game.snaps} snaps, yours too?` : 'Take it out?'}
           </span>
           {button('remove it', () => run('remove', `${name} is removed.`), 'remove')}
           {button('keep it', () => setAsked(false), 'keep')}

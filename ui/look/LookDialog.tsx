@@ -33,9 +33,12 @@ const word = (v: unknown): string => (typeof v === 'string' && isTagged(v) ? v :
 export default function LookDialog({ book, profile, fields, hash, answers = [], onClose }: LookCardProps) {
   const settings = useStaffRules().look;
   const first = answers[0];
-  const [front, setFront] = useState(word(fields.front) || (first?.front ?? ''));
-  const [coverage, setCoverage] = useState(word(fields.coverage) || (first?.coverage ?? ''));
-  const [pressure, setPressure] = useState(word(fields.pressure));
+  const [defense, setDefense] = useState({
+    front: word(fields.front) || (first?.front ?? ''),
+    coverage: word(fields.coverage) || (first?.coverage ?? ''),
+    pressure: word(fields.pressure),
+  });
+  const { front, coverage, pressure } = defense;
   const [ball, setBall] = useState<Hash | null>(hash);
   const [run, setRun] = useState('');
   const shown: SnapFields = useMemo(
@@ -54,8 +57,14 @@ export default function LookDialog({ book, profile, fields, hash, answers = [], 
   const { look } = drawn;
   const margins = useMemo(() => (look ? pointMargins(look, settings.box) : []), [look, settings]);
   const sides = fieldSides(profile, ball);
-  const choose = (kind: TermKind, label: string, value: string, set: (v: string) => void) => (
-    <TextBox select label={label} value={value} onChange={(e) => set(e.target.value)} sx={{ minWidth: 130 }}>
+  const choose = (kind: TermKind & keyof typeof defense, value: string) => (
+    <TextBox
+      select
+      label={kind}
+      value={value}
+      onChange={(event) => setDefense({ ...defense, [kind]: event.target.value })}
+      sx={{ minWidth: 130 }}
+    >
       <option value="">not said</option>
       {book.terms
         .filter((t) => t.kind === kind)
@@ -86,9 +95,9 @@ export default function LookDialog({ book, profile, fields, hash, answers = [], 
       </DialogTitle>
       <DialogContent>
         <div className="toolbar" style={{ padding: '6px 0 10px' }}>
-          {choose('front', 'front', front, setFront)}
-          {choose('coverage', 'coverage', coverage, setCoverage)}
-          {choose('pressure', 'pressure', pressure, setPressure)}
+          {choose('front', front)}
+          {choose('coverage', coverage)}
+          {choose('pressure', pressure)}
           <TextBox
             select
             label="blocking count at"
@@ -117,10 +126,9 @@ export default function LookDialog({ book, profile, fields, hash, answers = [], 
           </TextBox>
           <Answers
             answers={answers}
-            onDraw={(lookAnswer) => {
-              setFront(lookAnswer.front ?? '');
-              setCoverage(lookAnswer.coverage ?? '');
-            }}
+            onDraw={(answer) =>
+              setDefense({ ...defense, front: answer.front ?? '', coverage: answer.coverage ?? '' })
+            }
           />
         </div>
         <div className="lookgrid">
