@@ -104,8 +104,8 @@ export const DEFINITIONS: readonly Definition[] = [
   },
   {
     id: 'strength',
-    title: 'Strength',
-    text: 'The first rule of the staff’s order that names a side: more receivers, then the tight end, then the field (the default), or the back. All four are kept; here they differ.',
+    title: 'Two strengths',
+    text: 'A defense always declares, so neither is ever none. Passing strength (coverages, rotation, the nickel, pressures said strong or weak): the first rule of the staff’s order that names a side, by default more receivers, then the wide side of the field, then the tight end (professional: the tight end before the wide side); then the side written with the formation, then right. Motion moves it when another side has more receivers; when it makes the sides even it stays (a setting). Run strength (fronts, names of the backers): the longer line, then the passing strength; only a trade or shift moves it.',
     fields: right('nub trips', { backfield: 'gun near' }),
     hash: 'R',
   },
@@ -136,7 +136,7 @@ export const DEFINITIONS: readonly Definition[] = [
   {
     id: 'box',
     title: 'The box',
-    text: `Defenders within the tackles, or the attached tight end or wing, by ${DEFAULT_BOX.lateral} yard each side and within ${DEFAULT_BOX.depth} yards of the ball. Blockers are linemen, attached tight ends and wings, and lead backs (all backs but the carrier). One of the box is left to the read or the carrier: light when the rest is fewer than the blockers, even when equal, loaded when more. So 7 is even against 11 personnel and light against 22.`,
+    text: `Defenders within the tackles, or the attached tight end or wing, by ${DEFAULT_BOX.lateral} yards each side and within ${DEFAULT_BOX.depth} of the ball, men on the line always. Blockers are linemen, attached tight ends and wings, and lead backs (all backs but the carrier). One of the box is left to the read or the carrier: light when the rest is fewer than the blockers, even when equal, loaded when more. So 7 is even against 11 personnel and light against 22.`,
     fields: right('trey', { front: '4-3 over', coverage: 'cover 3' }),
   },
   {
@@ -148,7 +148,7 @@ export const DEFINITIONS: readonly Definition[] = [
   {
     id: 'shade',
     title: 'Shade of a front',
-    text: 'Over: a 3-technique to strength and none away; under: the other way; even: both sides alike; odd: a man head-up on the center; bear: center and both guards covered; tite: 4i, 0, 4i; wide: both ends outside the tight end’s outside shoulder.',
+    text: 'Over: a 3-technique to the run strength and none away; under: the other way; even: both sides alike; odd: a man head-up on the center; bear: center and both guards covered; tite: 4i, 0, 4i; wide: both ends outside the tight end’s outside shoulder.',
     fields: right('pro', { front: 'bear', coverage: 'cover 1', backfield: 'i' }),
   },
   {
@@ -216,7 +216,7 @@ export const DEFINITIONS: readonly Definition[] = [
   {
     id: 'rotation',
     title: 'Rotation',
-    text: 'The safety who comes down, said relative to strength, field and motion.',
+    text: 'The safety who comes down, said relative to the passing strength, field and motion. Not said: to the detached receiver nobody has, else to the passing strength.',
     fields: right('trips', { front: '4-2 over', coverage: 'cover 3', rotation: 'weak' }),
     hash: 'L',
   },

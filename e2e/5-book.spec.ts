@@ -127,7 +127,7 @@ test('the strength rule moves the counts, and back', async ({ page }) => {
   const before = await byStrength();
   await page.goto(`${SITE()}/staff`);
   await page.getByRole('button', { name: 'Change the rules' }).click();
-  await choose(page, 'strength by', 'the tight end');
+  await choose(page, 'passing strength by', 'the tight end');
   await choose(page, 'then by', 'more receivers');
   await page.getByRole('button', { name: 'Save the rules' }).click();
   await expect(page.getByText('Strength by the tight end, then more receivers')).toBeVisible();

@@ -121,7 +121,7 @@ export function assignRun(
   order?: readonly StrengthRule[],
 ): Assignment {
   const { men } = presentedMen(presentation, profile);
-  const s = structure(men, null, order);
+  const s = structure(men, null, order, { written: presentation.side });
   const roles = rolesOf(men, s, to, def, presentation.motionBy);
   const jobs = new Map<string, Job>();
   const missing: Job[] = [];
@@ -157,8 +157,8 @@ export function assignPass(
   order?: readonly StrengthRule[],
 ): Assignment {
   const { men } = presentedMen(presentation, profile);
-  const s = structure(men, null, order);
-  const strong: Side = s.strength ?? presentation.side ?? 'R';
+  const s = structure(men, null, order, { written: presentation.side });
+  const strong: Side = s.passing;
   const jobs = new Map<string, Job | Route>();
   const missing: Job[] = [];
   for (const man of men)

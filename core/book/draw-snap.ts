@@ -2,7 +2,6 @@
 import type { LevelProfile } from '../field/profile';
 import type { Hash, Side } from '../field/spot';
 import {
-  coverDrops,
   draw,
   fullLook,
   lineUp,
@@ -86,7 +85,7 @@ export function drawSnap(
   const presentation = presentationOf(book, fields);
   const def = options.jobs ? conceptOf(book, fields) : null;
   if (def && presentation) {
-    const to = direction ?? look?.offense.snap.strength ?? 'R';
+    const to = direction ?? look?.offense.snap.passing ?? 'R';
     const assignment = assignPlay(def, presentation, to, profile, settings.strength);
     paths.push(...assignmentPaths(assignment, to, def.kind === 'run' ? def.run.point : 'B'));
   } else if (
@@ -102,11 +101,8 @@ export function drawSnap(
       .filter((e) => e.by === 'free' && e.there)
       .map((e) => `${e.man.letter}${e.man.x}`),
   );
-  let drops: ReturnType<typeof coverDrops> = [];
-  if (defense && options.jobs && input.coverage && look) {
-    const rushing = new Set(defense.rush.rush.map((r) => r.man));
-    drops = coverDrops(input.coverage, defense.men, look.offense.snap, rushing);
-  }
+  const drops =
+    defense && options.jobs && input.coverage ? defense.duties.filter((d) => d.does !== 'rush') : [];
   if (defense && (options.jobs || input.pressure))
     for (const rushPath of defense.rush.rush)
       if (!rushPath.line)

@@ -17,7 +17,8 @@ import type { Book } from './term';
 export const LOOK_FACTS = {
   structure: { label: 'structure', menu: 30 },
   structureSnap: { label: 'structure at the snap', menu: 40 },
-  strength: { label: 'strength' },
+  strength: { label: 'passing strength' },
+  runStrength: { label: 'run strength' },
   boundary: { label: 'strength to', menu: 60 },
   strongSide: { label: 'strong side', menu: 50 },
   backTo: { label: 'back', menu: 80 },
@@ -81,11 +82,11 @@ function measure(book: Book, snap: Snap, profile: LevelProfile, settings: LookSe
     // A tagged motion that the book cannot draw leaves the structure at the snap unknown.
     out.structureSnap =
       isTagged(snap.motion) && offense.path === null && snap.motion !== null ? null : at.label;
-    out.strength = set.strength;
+    out.strength = set.passing;
+    out.runStrength = set.running;
     out.boundary = set.intoBoundary === null ? null : set.intoBoundary ? 'the boundary' : 'the field';
-    const strong = set.strength === null ? null : sideStructure(set, set.strength);
-    out.strongSide =
-      strong === null ? null : strong.names.filter((n) => n !== 'slot').join(' ') || `${strong.count} wide`;
+    const strong = sideStructure(set, set.passing);
+    out.strongSide = strong.names.filter((n) => n !== 'slot').join(' ') || `${strong.count} wide`;
     out.backTo = set.empty
       ? 'nobody'
       : set.back.toTightEnd !== null

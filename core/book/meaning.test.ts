@@ -167,7 +167,7 @@ describe('a meaning as text', () => {
     ],
     [
       'pressure',
-      '[mike:A:s] nickel:D:s | [drop many] | threat 6 | [sideways]',
+      '[bandit:A:s] nickel:D:s | [drop many] | threat 6 | [sideways]',
       ['rusher', 'drop', 'line-move'],
     ],
     ['pressure', ' | | [threat 40]', ['threat']],
@@ -444,7 +444,7 @@ describe('plays and presentations', () => {
       presentationsOf(d, shown('spread', 'gun'), 'R', DEFAULT_BOOK, COLLEGE, '11', [order]).find(
         (r) => r.shown.formationWord === 'nub trips' && r.shown.side === 'R' && r.shown.motion === null,
       );
-    expect(nub('receivers')!.assignment.structure.strength).toBe('R');
+    expect(nub('receivers')!.assignment.structure.passing).toBe('R');
     // Strength to the lone tight end leaves that side too few men for the three routes.
     expect(nub('tight_end')).toBeUndefined();
   });
@@ -548,8 +548,8 @@ describe('a drawn formation', () => {
     expect(best!.differs).toEqual(['#2 right wide slot']);
   });
   it.each([
-    ['trips l', 'X+16 H-6o1 Y-11 Z-16o1'],
-    ['trips r h tight', 'X-16 Y+11 Z+16o1 H+4.8'],
+    ['trips l', 'X+16 H-7o1 Y-11.5 Z-16o1'],
+    ['trips r h tight', 'X-16 Y+11.5 Z+16o1 H+4.8'],
     ['spread y wing l', 'X-17 H-8o1 Z+17 Y-6.4o1.4'],
     ['X-16 h+6o1', 'X-16 H+6o1'],
     ['pro z stack', 'X-15 Y+4.8 Z+14o2.5'],
@@ -584,6 +584,7 @@ describe('facts a count may slice by', () => {
       structure: '3x1',
       structureSnap: '2x2',
       strength: 'R',
+      runStrength: 'R',
       boundary: 'the field',
       strongSide: 'trips',
       backTo: 'away from strength',

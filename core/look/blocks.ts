@@ -16,6 +16,8 @@ export class Blocks {
   readonly sign: 1 | -1;
   readonly front: Defender[] = [];
   readonly backers: Defender[] = [];
+  /** Safeties and corners in the box: nobody climbs to them. */
+  readonly walkedIn: Defender[] = [];
   readonly line: Man[] = [];
   readonly near: number;
   readonly endMan: Defender | null;
@@ -39,7 +41,10 @@ export class Blocks {
     for (const defender of defenders) {
       const lat = defender.x * sign;
       if (onLine(defender) && lat <= this.near + 3 && lat >= far - 3) this.front.push(defender);
-      else if (inBox(defender, structure, rule)) this.backers.push(defender);
+      else if (inBox(defender, structure, rule))
+        (defender.level === 'safety' || defender.level === 'corner' ? this.walkedIn : this.backers).push(
+          defender,
+        );
     }
     const byPlaySide = (a: { readonly x: number }, b: { readonly x: number }): number => (b.x - a.x) * sign;
     this.front.sort(byPlaySide);

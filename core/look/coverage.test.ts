@@ -2,32 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { findTerm, lookOf } from '../book';
 import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE } from '../field';
-import {
-  coverageLook,
-  coverDrops,
-  lineUp,
-  placeDefense,
-  pressureLook,
-  rotationSide,
-  structure,
-  type CoverageDef,
-  type PressureDef,
-} from './index';
+import { lineUp, rotationSide, structure, type CoverageDef } from './index';
 
 const coverage = (word: string): CoverageDef => {
   const d = findTerm(DEFAULT_BOOK, 'coverage', word)!.definition!;
   if (d.kind !== 'coverage') throw new Error(word);
   return d.coverage;
-};
-const pressure = (word: string): PressureDef => {
-  const d = findTerm(DEFAULT_BOOK, 'pressure', word)!.definition!;
-  if (d.kind !== 'pressure') throw new Error(word);
-  return d.pressure;
-};
-const front = (word: string) => {
-  const d = findTerm(DEFAULT_BOOK, 'front', word)!.definition!;
-  if (d.kind !== 'front') throw new Error(word);
-  return d.front;
 };
 const stand = (word: string, backfield = 'gun', field: 'L' | 'R' | null = null) =>
   structure(
@@ -57,11 +37,6 @@ describe('families carry the middle and the deep count (common practice)', () =>
     ['fire zone', 'closed', 3],
   ] as const)('%s: middle %s, %i deep', (word, middle, deep) => {
     expect([coverage(word).middle, coverage(word).deep.length]).toEqual([middle, deep]);
-  });
-  it('a fire zone is five rushing, three under, three deep; drop-eight leaves five under three deep', () => {
-    const s = stand('trips');
-    expect(coverageLook(coverage('fire zone'), 5, null, s, null)).toMatchObject({ deep: 3, under: 3 });
-    expect(coverageLook(coverage('cover 3'), 3, null, s, null)).toMatchObject({ deep: 3, under: 5 });
   });
   it('rushers, under and deep are always eleven', () => {
     for (const t of DEFAULT_BOOK.terms) {
@@ -96,53 +71,41 @@ it('rotation is said relative to strength, field and motion', () => {
     rotationSide('motion', s, 'L'),
     rotationSide('motion', s, null),
   ]).toEqual(['R', 'L', 'L', 'R', 'L', null]);
-  expect(coverageLook(coverage('cover 3'), 4, 'weak', s, 'R').rotationWords).toBe(
-    'away from strength, to the field, away from the motion',
-  );
 });
 
-describe('pressure', () => {
-  const s = stand('trey', 'gun', 'R');
-  const men = placeDefense(s, front('4-2 over'), coverage('cover 1'));
+describe('what a rush is called (common practice)', () => {
+  const rush = (pressure: string, coverage: string) =>
+    lookOf(
+      DEFAULT_BOOK,
+      {
+        formation: 'trey',
+        formationSide: 'R',
+        backfield: 'gun',
+        front: '4-2 over',
+        coverage,
+        pressure,
+        hash: 'L',
+      },
+      COLLEGE,
+    )!.defense!.rush;
   it.each([
-    ['mike a pressure', 1, 5, 'five-man'],
-    ['mike a pressure', 3, 5, 'fire zone'],
-    ['mike a pressure', 0, 5, 'zero'],
-    ['simulated pressure', 1, 4, 'simulated'],
-    ['creeper', 3, 4, 'creeper'],
-    ['three-man rush', 3, 3, 'three and drop eight'],
-    ['double a pressure', 1, 6, 'six or more'],
-    ['no pressure', 3, 4, 'four-man'],
-  ] as const)('%s with %i deep: %i rush, %s (common practice)', (word, deep, count, kind) => {
-    expect(pressureLook(pressure(word), men, s, deep)).toMatchObject({ count, kind });
+    ['mike a pressure', 'cover 1', 5, 'five-man'],
+    ['mike a pressure', 'fire zone', 5, 'fire zone'],
+    ['mike a pressure', 'cover 0', 5, 'zero'],
+    ['simulated pressure', 'cover 1', 4, 'simulated'],
+    ['creeper', 'cover 3', 4, 'creeper'],
+    ['three-man rush', 'cover 3', 3, 'three and drop eight'],
+    ['double a pressure', 'cover 1', 6, 'six or more'],
+    ['no pressure', 'cover 3', 4, 'four-man'],
+  ] as const)('%s with %s: %i rush, %s', (pressure, coverage, count, kind) => {
+    expect(rush(pressure, coverage)).toMatchObject({ count, kind });
   });
   it('says where the added man comes from, four ways', () => {
-    expect(pressureLook(pressure('b to the back'), men, s, 1).sources).toEqual([
+    expect(rush('b to the back', 'cover 1').sources).toEqual([
       'W B gap, weak, boundary, to the back, away from the tight end',
     ]);
-    expect(pressureLook(pressure('field edge pressure'), men, s, 1).sources[0]).toMatch(
+    expect(rush('field edge pressure', 'cover 1').sources[0]).toMatch(
       /edge, strong, field, away from the back, to the tight end$/,
     );
   });
-  it('an odd front without pressure sends its strong edge man as the fourth', () => {
-    const odd = placeDefense(s, front('3-4'), coverage('cover 3'));
-    const l = pressureLook(null, odd, s, 3);
-    expect([l.count, l.rush.find((r) => !r.line)!.man.level]).toEqual([4, 'edge']);
-  });
-});
-
-it('everybody who does not rush drops somewhere, deep men to their zones', () => {
-  for (const t of DEFAULT_BOOK.terms) {
-    if (t.definition?.kind !== 'coverage') continue;
-    const s = stand('spread');
-    const men = placeDefense(s, front('4-2 over'), t.definition.coverage);
-    const rush = new Set(pressureLook(null, men, s, null).rush.map((r) => r.man));
-    const drops = coverDrops(t.definition.coverage, men, s, rush);
-    expect(new Set(drops.map((d) => d.from)).size, t.word).toBe(drops.length);
-    expect(
-      drops.filter((d) => d.deep),
-      t.word,
-    ).toHaveLength(t.definition.coverage.deep.length);
-    expect(drops.length, t.word).toBe(7);
-  }
 });

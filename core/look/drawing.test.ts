@@ -55,8 +55,8 @@ describe('receiver numbers', () => {
     expect(numbers(true)).toEqual([
       ['#1', -16],
       ['#1', 16],
-      ['#2', 11],
-      ['#3', 6],
+      ['#2', 11.5],
+      ['#3', 7],
     ]);
     expect(numbers(false)).toEqual([]);
   });

@@ -22,7 +22,7 @@ export function draw(input: DrawInput): Drawing {
     input.crop ? 2.5 : 6,
     ...paths.flatMap((p) => p.points.map((q) => q[1] + 1)),
     ...(input.defenders ?? []).map((d) => d.depth + 1.6),
-    ...drops.map((d) => d.to[1] + (d.deep ? 2.6 : 1)),
+    ...drops.map((d) => d.to[1] + (d.does === 'deep' ? 2.6 : 1)),
     ...(input.arrows ?? []).flatMap((a) => a.points.map((q) => q[1] + 1.4)),
   );
   const ahead = input.ahead ?? Math.min(20, farthest);
@@ -103,15 +103,15 @@ export function draw(input: DrawInput): Drawing {
     0.12,
   );
 
-  for (const coverDrop of drops) {
-    const [x, depth] = coverDrop.to;
-    if (coverDrop.deep) {
+  for (const duty of drops) {
+    const [x, depth] = duty.to;
+    if (duty.does === 'deep') {
       const rx =
-        coverDrop.zone === 'half'
+        duty.zone === 'half'
           ? 8
-          : coverDrop.zone === 'quarter'
+          : duty.zone === 'quarter'
             ? 4.6
-            : coverDrop.zone === 'third' || coverDrop.zone === 'middle'
+            : duty.zone === 'third' || duty.zone === 'middle'
               ? 6
               : 3.4;
       out.push({
@@ -124,7 +124,7 @@ export function draw(input: DrawInput): Drawing {
         width: 0.16,
         dash: [0.5, 0.4],
       });
-    } else if (coverDrop.zone !== 'man')
+    } else if (duty.does !== 'man')
       out.push({
         mark: 'ellipse',
         x,
@@ -137,12 +137,12 @@ export function draw(input: DrawInput): Drawing {
       });
     line(
       [
-        [coverDrop.from.x, -coverDrop.from.depth],
-        [x, -Math.min(depth, ahead - (coverDrop.deep ? 2.2 : 1.4))],
+        [duty.man.x, -duty.man.depth],
+        [x, -Math.min(depth, ahead - (duty.does === 'deep' ? 2.2 : 1.4))],
       ],
       'them',
       0.14,
-      coverDrop.zone === 'man' ? [0.2, 0.3] : [0.6, 0.35],
+      duty.does === 'man' ? [0.2, 0.3] : [0.6, 0.35],
     );
   }
   for (const drawnPath of paths) {

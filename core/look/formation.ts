@@ -161,3 +161,12 @@ export function receivers(men: readonly Man[]): Receivers {
 export function intoBoundary(strength: Side | null, fieldSide: Side | null): boolean | null {
   return strength === null || fieldSide === null ? null : strength !== fieldSide;
 }
+
+/** A place across the line as its gap and side: "BL"; null over the ball. */
+export function gapName(x: number): string | null {
+  if (Math.abs(x) < 0.1) return null;
+  let best: (typeof GAPS)[number] = 'A';
+  for (const gap of GAPS)
+    if (Math.abs(gapAt(gap) - Math.abs(x)) < Math.abs(gapAt(best) - Math.abs(x))) best = gap;
+  return `${best}${x < 0 ? 'L' : 'R'}`;
+}

@@ -144,10 +144,12 @@ export interface BoxRule {
   /** Yards from the ball that still count. */
   readonly depth: number;
 }
-/** Within the tackles (or the tight end) by a yard each side and within seven yards of the ball. */
-export const DEFAULT_BOX: BoxRule = { lateral: 1, depth: 7 };
+/** Within the tackles (or the tight end) by two yards each side and within seven and a half of the ball. */
+export const DEFAULT_BOX: BoxRule = { lateral: 2, depth: 7.5 };
 
 export function inBox(defender: Defender, structure: Structure, rule: BoxRule = DEFAULT_BOX): boolean {
+  // Men on the line always.
+  if ((defender.level === 'down' || defender.level === 'edge') && defender.depth <= 2) return true;
   return (
     defender.depth <= rule.depth &&
     defender.x >= structure.left.endOfLine - rule.lateral - 1e-9 &&
@@ -215,7 +217,7 @@ export function frontLook(
   structure: Structure,
   linemen: number,
   rule: BoxRule = DEFAULT_BOX,
-  shade: ShadeName = frontShade(defenders, structure.strength),
+  shade: ShadeName = frontShade(defenders, structure.running),
 ): FrontLook {
   const box: Defender[] = [];
   let down = 0;

@@ -260,7 +260,7 @@ describe('any look of the default book', () => {
       fc.property(snap, fc.constantFrom('strong' as const, 'weak' as const), (f, rotation) => {
         const a = lookOf(DEFAULT_BOOK, { ...f, rotation }, COLLEGE)!;
         // Even formations without a short side have no strength: nothing tells left from right, the right is taken.
-        fc.pre(a.offense.snap.strength !== null);
+        fc.pre(a.offense.snap.passing !== null);
         const b = lookOf(
           DEFAULT_BOOK,
           {

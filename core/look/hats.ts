@@ -46,6 +46,8 @@ export function runLedger(
   const inner = aim.point === 'A' || aim.point === 'B';
   for (const d of front) if (d.x * sign >= (inner ? -1.2 : -0.3)) can.add(d);
   for (const d of backers) if (d.x * sign >= (inner ? -4 : -1.9)) can.add(d);
+  for (const d of work.walkedIn)
+    if (inner ? d.x * sign >= 0 : d.x * sign >= -1.9 && d.x * sign <= near - 0.5) can.add(d);
   let force: Defender | null = null;
   if (outside) {
     let corner: Defender | null = null;

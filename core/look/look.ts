@@ -1,88 +1,20 @@
 /** The whole picture: offense and defense of one snap, and what follows from them. Pure and fast. */
-import type { LevelProfile } from '../field/profile';
-import { fieldSides, type Hash, type Side } from '../field/spot';
-import {
-  coverageLook,
-  placeDefense,
-  rotationSide,
-  type CoverageDef,
-  type CoverageLook,
-  type PlacedDefender,
-  type Rotated,
-} from './coverage';
+import { LEVEL_KEYS, type LevelProfile } from '../field/profile';
+import { fieldSides, type Side } from '../field/spot';
+import { coverageLook, rotationSide, type CoverageLook } from './coverage';
+import { defend, type DefenseDuty, type DefenseWarning, type PlacedDefender } from './defend';
 import { lineUp, shapeOf, type Man, type Spot } from './formation';
-import {
-  coveredBy,
-  DEFAULT_BOX,
-  definedShade,
-  frontLook,
-  type BoxRule,
-  type FrontDef,
-  type FrontLook,
-  type School,
-} from './front';
+import { coveredBy, definedShade, frontLook, type FrontLook } from './front';
 import { perimeterLook, type PerimeterLook } from './perimeter';
-import { protectionLook, type ProtectionDef, type ProtectionLook } from './protection';
+import { protectionLook, type ProtectionLook } from './protection';
 import { runLedger } from './hats';
-import type { Ledger, RunAim } from './ledger';
-import { atSnap, motionChange, motionPath, type MotionChange, type MotionKind, type Point } from './motion';
-import { pressureLook, type PressureDef, type PressureLook } from './pressure';
-import { DEFAULT_STRENGTH, structure, type StrengthRule, type Structure } from './structure';
-
-/** What a staff may set about looks; everything computed from them follows. */
-export interface LookSettings {
-  readonly strength: readonly StrengthRule[];
-  readonly school: School;
-  readonly box: BoxRule;
-}
-export const DEFAULT_LOOK_SETTINGS: LookSettings = {
-  strength: DEFAULT_STRENGTH,
-  school: 'A',
-  box: DEFAULT_BOX,
-};
-
-export interface LookInput {
-  /** Null: not tagged. */
-  readonly formation: readonly Spot[] | null;
-  readonly side: Side | null;
-  readonly backfield: readonly Spot[] | null;
-  readonly motion: MotionKind | null;
-  readonly motionBy: string | null;
-  readonly motionSide: Side | null;
-  readonly hash: Hash | null;
-  readonly front: FrontDef | null;
-  readonly coverage: CoverageDef | null;
-  readonly rotation: Rotated;
-  readonly shell: number | null;
-  /** Yards off as the film shows them; null: as the coverage usually stands. */
-  readonly cornerLeft: number | null;
-  readonly cornerRight: number | null;
-  /** Undefined: not tagged; null: none. */
-  readonly pressure: PressureDef | null | undefined;
-  readonly protection: ProtectionDef | null;
-  readonly protectionSide: Side | null;
-  readonly run: RunAim | null;
-}
-
-export const EMPTY_LOOK: LookInput = {
-  formation: null,
-  side: null,
-  backfield: null,
-  motion: null,
-  motionBy: null,
-  motionSide: null,
-  hash: null,
-  front: null,
-  coverage: null,
-  rotation: null,
-  shell: null,
-  cornerLeft: null,
-  cornerRight: null,
-  pressure: undefined,
-  protection: null,
-  protectionSide: null,
-  run: null,
-};
+import type { Ledger } from './ledger';
+import { DEFAULT_LOOK_SETTINGS, type LookInput, type LookSettings } from './look-input';
+import { atSnap, motionChange, motionPath, type MotionChange, type Point } from './motion';
+import { pressureLook, type PressureLook, type RushPath } from './pressure';
+import { strengthOrder, type StrengthRule } from './strength';
+import { structure, type Declared, type Structure } from './structure';
+import type { Ground } from './zones';
 
 export interface OffenseLook {
   readonly men: readonly Man[];
@@ -102,36 +34,53 @@ interface StoodUp {
   readonly moved: Map<string, OffenseLook>;
 }
 const NO_BACKFIELD: readonly Spot[] = [];
-type ByOrder = WeakMap<readonly StrengthRule[], (StoodUp | undefined)[]>;
+type ByOrder = WeakMap<readonly StrengthRule[], Map<number, StoodUp>>;
 const stoodUp = new WeakMap<readonly Spot[], WeakMap<readonly Spot[], ByOrder>>();
 const sideIndex = (side: Side | null): number => (side === null ? 0 : side === 'L' ? 1 : 2);
+
+/** Nearest a man stands to the sideline, yards. */
+const OFF_SIDELINE = 1;
+
+/** Who would stand beyond the sideline of this hash stands a yard inside it. */
+function withinLines(men: Man[], profile: LevelProfile, field: Side | null): Man[] {
+  const ball =
+    field === null ? 0 : (profile.fieldWidth / 2 - profile.hashToSideline) * (field === 'L' ? 1 : -1);
+  const left = -profile.fieldWidth / 2 - ball + OFF_SIDELINE;
+  const right = profile.fieldWidth / 2 - ball - OFF_SIDELINE;
+  return men.some((man) => man.x < left || man.x > right)
+    ? men.map((man) => (man.x < left ? { ...man, x: left } : man.x > right ? { ...man, x: right } : man))
+    : men;
+}
 
 /** A line-up and its structure, measured once for each formation, backfield, side and hash: a season shows few of them. */
 function standUp(
   formation: readonly Spot[],
   side: Side | null,
   backfield: readonly Spot[] | null,
-  players: number,
+  profile: LevelProfile,
   field: Side | null,
   order: readonly StrengthRule[],
 ): StoodUp {
+  const { players } = profile;
   let byBackfield = stoodUp.get(formation);
   if (!byBackfield) stoodUp.set(formation, (byBackfield = new WeakMap()));
   let byOrder = byBackfield.get(backfield ?? NO_BACKFIELD);
   if (!byOrder) byBackfield.set(backfield ?? NO_BACKFIELD, (byOrder = new WeakMap()));
   let known = byOrder.get(order);
-  if (!known) byOrder.set(order, (known = []));
-  const at = (players * 3 + sideIndex(side)) * 3 + sideIndex(field);
-  const found = known[at];
+  if (!known) byOrder.set(order, (known = new Map()));
+  const at = ((LEVEL_KEYS.indexOf(profile.key) * 12 + players) * 3 + sideIndex(side)) * 3 + sideIndex(field);
+  const found = known.get(at);
   if (found) return found;
-  const men = lineUp(formation, side, backfield, shapeOf(players));
-  const set = structure(men, field, order);
-  return (known[at] = {
+  const men = withinLines(lineUp(formation, side, backfield, shapeOf(players)), profile, field);
+  const set = structure(men, field, order, { written: side });
+  const made: StoodUp = {
     men,
     set,
     still: { men, set, path: null, snapMen: men, snap: set, change: null },
     moved: new Map(),
-  });
+  };
+  known.set(at, made);
+  return made;
 }
 
 /** The offense alone: the men, their structure before and at the snap. Null without a formation. */
@@ -142,28 +91,35 @@ export function offenseLook(
 ): OffenseLook | null {
   if (!input.formation) return null;
   const field = fieldSides(profile, input.hash).field;
-  const stood = standUp(
-    input.formation,
-    input.side,
-    input.backfield,
-    profile.players,
-    field,
-    settings.strength,
-  );
+  const order = strengthOrder(settings.strength, profile.key);
+  const stood = standUp(input.formation, input.side, input.backfield, profile, field, order);
   if (input.motionBy === null) return stood.still;
-  const key = `${input.motionBy}${input.motionSide}${input.motion}`;
+  const key = `${input.motionBy}${input.motionSide}${input.motion}${settings.evenAfterMotion}`;
   const known = stood.moved.get(key);
   if (known) return known;
   const { men, set } = stood;
   const path = motionPath(men, input.motionBy, input.motion, input.motionSide);
   if (!path) return stood.still;
   const snapMen = atSnap(men, input.motionBy, path);
+  const plain = structure(snapMen, field, order, { written: input.side });
+  const trade = input.motion === 'trade' || input.motion === 'shift';
+  const evenNow = plain.side === null && settings.evenAfterMotion !== 'declared again';
+  const declared: Declared = {
+    passing: !evenNow
+      ? plain.passing
+      : settings.evenAfterMotion === 'stays'
+        ? set.passing
+        : path[path.length - 1]![0] < 0
+          ? 'L'
+          : 'R',
+    running: trade ? plain.running : set.running,
+  };
   const look: OffenseLook = {
     men,
     set,
     path,
     snapMen,
-    snap: structure(snapMen, field, settings.strength),
+    snap: structure(snapMen, field, order, declared),
     change: motionChange(men, snapMen),
   };
   stood.moved.set(key, look);
@@ -175,6 +131,11 @@ export interface DefenseLook {
   readonly front: FrontLook | null;
   readonly coverage: CoverageLook | null;
   readonly rush: PressureLook;
+  /** What each man does; the rush alone without a coverage. */
+  readonly duties: readonly DefenseDuty[];
+  /** Receivers nobody has, a back first. */
+  readonly uncovered: readonly Man[];
+  readonly warnings: readonly DefenseWarning[];
 }
 
 export interface FullLook {
@@ -204,32 +165,35 @@ export function fullLook(
   const line = profile.players === 11;
   const motionTo = offense.path ? (offense.path[offense.path.length - 1]![0] < 0 ? 'L' : 'R') : null;
   const rotated = rotationSide(input.rotation, structure, motionTo);
-  const usual = placeDefense(
-    structure,
-    line ? input.front : null,
-    input.coverage,
-    input.shell,
-    rotated,
-    profile.players,
-  );
-  const men =
-    input.cornerLeft === null && input.cornerRight === null
-      ? usual
-      : usual.map((stands) => {
-          const off = stands.level !== 'corner' ? null : stands.x < 0 ? input.cornerLeft : input.cornerRight;
-          return off === null ? stands : { ...stands, depth: Math.max(1, off) };
-        });
+  const at = profile.fieldWidth / 2 - profile.hashToSideline;
+  const ball = input.hash === 'L' ? -at : input.hash === 'R' ? at : 0;
+  const ground: Ground = { ball, left: -profile.fieldWidth / 2 - ball, right: profile.fieldWidth / 2 - ball };
+  const defended = defend(structure, ground, {
+    front: line ? input.front : null,
+    coverage: input.coverage,
+    rotation: rotated,
+    shell: input.shell,
+    cornerLeft: input.cornerLeft,
+    cornerRight: input.cornerRight,
+    pressure: input.pressure ?? null,
+    men: profile.players,
+  });
+  const { men } = defended;
   const front =
     line && input.front ? frontLook(men, structure, 5, settings.box, definedShade(input.front)) : null;
+  const coming: RushPath[] = [];
+  let deep = 0;
+  for (const duty of defended.duties)
+    if (duty.rush !== null) coming.push({ man: duty.man, x: duty.rush, line: !duty.called });
+    else if (duty.does === 'deep') deep++;
   const rush = pressureLook(
     input.pressure ?? null,
-    line ? men : [],
+    coming,
+    defended.dropped,
     structure,
-    input.coverage?.deep.length ?? null,
+    input.coverage ? deep : null,
   );
-  const coverage = input.coverage
-    ? coverageLook(input.coverage, rush.count, input.rotation, structure, motionTo, profile.players)
-    : null;
+  const coverage = input.coverage ? coverageLook(input.coverage, defended, structure, motionTo) : null;
   const perimeter = front
     ? {
         left: perimeterLook('L', men, structure, settings.box),
@@ -248,7 +212,7 @@ export function fullLook(
         coveredBy(man, men, input.run.to)
       )
         covered.push(man.letter);
-  const slide = input.protectionSide ?? structure.strength ?? 'R';
+  const slide = input.protectionSide ?? structure.passing;
   const protection =
     front && input.protection
       ? protectionLook(
@@ -259,55 +223,20 @@ export function fullLook(
           structure,
         )
       : null;
-  return { offense, defense: { men, front, coverage, rush }, covered, ledger, protection, perimeter };
-}
-
-/** A run without a name, to count hats by: zone or down blocking to a side, nobody read. */
-export const plainRun = (
-  blocking: RunAim['blocking'],
-  to: Side,
-  point: RunAim['point'],
-  pullers: { readonly kick: string | null; readonly wrap: string | null } = { kick: null, wrap: null },
-): RunAim => ({
-  blocking,
-  to,
-  point,
-  read: null,
-  option: null,
-  kick: pullers.kick,
-  wrap: pullers.wrap === null ? [] : [pullers.wrap],
-  carrier: null,
-});
-
-export interface PointMargin {
-  readonly to: Side;
-  readonly point: RunAim['point'];
-  readonly hats: number;
-  readonly there: number;
-  readonly margin: number;
-}
-
-/** The hat margin at each point of attack, left to right as it lies on the field: zone blocking, nobody read. */
-export function pointMargins(look: FullLook, box: BoxRule = DEFAULT_BOX): PointMargin[] {
-  if (!look.defense?.front) return [];
-  const order: readonly (readonly [Side, RunAim['point']])[] = [
-    ['L', 'D'],
-    ['L', 'C'],
-    ['L', 'B'],
-    ['L', 'A'],
-    ['R', 'A'],
-    ['R', 'B'],
-    ['R', 'C'],
-    ['R', 'D'],
-  ];
-  return order.map(([to, point]) => {
-    const ledger = runLedger(
-      look.offense.snapMen,
-      look.defense!.men,
-      look.offense.snap,
-      plainRun('zone', to, point),
-      box,
-    );
-    return { to, point, hats: ledger.hats, there: ledger.there, margin: ledger.margin };
-  });
+  return {
+    offense,
+    defense: {
+      men,
+      front,
+      coverage,
+      rush,
+      duties: defended.duties,
+      uncovered: defended.uncovered,
+      warnings: defended.warnings,
+    },
+    covered,
+    ledger,
+    protection,
+    perimeter,
+  };
 }

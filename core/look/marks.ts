@@ -1,7 +1,7 @@
 /** A drawing as plain marks in yards, and what one is made from. */
 import type { LevelProfile } from '../field/profile';
 import type { Hash } from '../field/spot';
-import type { CoverDrop, PlacedDefender } from './coverage';
+import type { DefenseDuty, PlacedDefender } from './defend';
 import type { Man } from './formation';
 import type { Point } from './motion';
 import type { DrawnPath } from './routes';
@@ -71,7 +71,7 @@ export interface DrawInput {
   readonly mover?: string | null;
   readonly defenders?: readonly PlacedDefender[];
   readonly paths?: readonly DrawnPath[];
-  readonly drops?: readonly CoverDrop[];
+  readonly drops?: readonly DefenseDuty[];
   /** Arrows sized by use. */
   readonly arrows?: readonly {
     /** An option is drawn as a run that is dotted: it may become a pass. */

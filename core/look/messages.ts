@@ -3,7 +3,8 @@ import { otherSide, type Side, sideWord } from '../field/spot';
 import { nearestTechnique, techniqueName, type Defender, type School } from './front';
 import { optionOpen } from './perimeter';
 import type { Ledger } from './ledger';
-import type { FullLook, LookSettings } from './look';
+import type { FullLook } from './look';
+import type { LookSettings } from './look-input';
 import { structureWords, type Structure } from './structure';
 
 const cap = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

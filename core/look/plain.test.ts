@@ -114,7 +114,9 @@ describe('any ledger', () => {
         const look = lookOf(DEFAULT_BOOK, f, COLLEGE)!;
         const s = look.offense.snap;
         const plain = look.defense!.men.filter(
-          (d) => d.depth <= 7 && d.x >= s.left.endOfLine - 1.0001 && d.x <= s.right.endOfLine + 1.0001,
+          (d) =>
+            (d.depth === 1 && d.level !== 'corner') ||
+            (d.depth <= 7.5 && d.x >= s.left.endOfLine - 2.0001 && d.x <= s.right.endOfLine + 2.0001),
         );
         expect(look.defense!.front!.box).toEqual(plain);
         expect(plain.every((d) => inBox(d, s, DEFAULT_BOX))).toBe(true);
@@ -138,7 +140,7 @@ describe('any ledger', () => {
           'RD',
         ]);
         for (const m of usual) expect(m.margin).toBe(m.hats - m.there);
-        const deeper = pointMargins(look, { lateral: 1, depth: 12 });
+        const deeper = pointMargins(look, { lateral: 2, depth: 12 });
         usual.forEach((m, i) => expect(deeper[i]!.there).toBeGreaterThanOrEqual(m.there));
       }),
       { numRuns: 150, seed: 13 },

@@ -102,11 +102,13 @@ describe('what follows from the points', () => {
   });
   it('strength follows the staff’s order, and its first rule that names a side wins', () => {
     const men = stand('nub trips');
-    expect(structure(men, 'L').strength).toBe('R');
-    expect(structure(men, 'L', ['tight_end', 'receivers']).strength).toBe('L');
-    expect(structure(men, 'L', ['field']).strength).toBe('L');
-    expect(structure(men, null, ['field']).strength).toBeNull();
-    expect(structure(stand('spread'), 'R').strength).toBe('R');
+    expect(structure(men, 'L').passing).toBe('R');
+    expect(structure(men, 'L', ['tight_end', 'receivers']).passing).toBe('L');
+    expect(structure(men, 'L', ['field']).passing).toBe('L');
+    // No rule names a side: the side written with the formation, then right.
+    expect(structure(men, null, ['field'], { written: 'L' }).passing).toBe('L');
+    expect(structure(men, null, ['field']).passing).toBe('R');
+    expect(structure(stand('spread'), 'R').passing).toBe('R');
   });
   it('keeps all four strengths: they differ', () => {
     expect(of('nub trips', 'gun near', 'R', 'L').strengths).toEqual({
@@ -193,8 +195,8 @@ describe('mirror', () => {
         fc.constantFrom<'L' | 'R' | null>('L', 'R', null),
         (f, b, field) => {
           const men = lineUp(f.spots!, 'R', b.spots!);
-          const a = structure(men, field);
-          const m = structure(mirrorLineUp(men), swap(field));
+          const a = structure(men, field, undefined, { written: 'R' });
+          const m = structure(mirrorLineUp(men), swap(field), undefined, { written: 'L' });
           for (const [x, y] of [
             [a.left, m.right],
             [a.right, m.left],
@@ -207,10 +209,10 @@ describe('mirror', () => {
               x.endOfLine === 0 ? 0 : -x.endOfLine,
             ]);
           }
-          expect([m.label, m.side, m.strength, m.intoBoundary, m.back, m.balancedLine]).toEqual([
+          expect([m.label, m.side, m.passing, m.intoBoundary, m.back, m.balancedLine]).toEqual([
             a.label,
             swap(a.side),
-            swap(a.strength),
+            swap(a.passing),
             a.intoBoundary,
             a.back,
             a.balancedLine,

@@ -5,13 +5,13 @@
 import { sideWord } from '../field/spot';
 import type { Side } from '../field/spot';
 import { intoBoundary, isBack, receivers, type Man } from './formation';
-
-export const STRENGTH_RULES = ['receivers', 'tight_end', 'field', 'back'] as const;
-
-export type StrengthRule = (typeof STRENGTH_RULES)[number];
-
-/** Receivers first, then the tight end, then the field (common practice). */
-export const DEFAULT_STRENGTH: readonly StrengthRule[] = ['receivers', 'tight_end', 'field'];
+import {
+  DEFAULT_STRENGTH,
+  passingStrength,
+  runningStrength,
+  type Strengths,
+  type StrengthRule,
+} from './strength';
 
 export const SIDE_NAMES = [
   'nub',
@@ -55,13 +55,6 @@ export interface Backfield {
   readonly cheated: boolean;
 }
 
-export interface Strengths {
-  readonly receivers: Side | null;
-  readonly tight_end: Side | null;
-  readonly field: Side | null;
-  readonly back: Side | null;
-}
-
 export interface Structure {
   readonly left: SideStructure;
   readonly right: SideStructure;
@@ -70,11 +63,13 @@ export interface Structure {
   /** The side with more receivers; null when even. */
   readonly side: Side | null;
   readonly strengths: Strengths;
-  /** The first rule of the staff's order that names a side. */
-  readonly strength: Side | null;
+  /** Turns coverages, rotation, the nickel, pressures: by the staff's order, never none. */
+  readonly passing: Side;
+  /** Turns fronts and the names of the backers: the longer surface, else the passing strength. */
+  readonly running: Side;
   readonly backfield: Backfield;
   readonly fieldSide: Side | null;
-  /** Strength to the short side; null on the middle hash or without strength. */
+  /** Passing strength to the short side; null on the middle hash. */
   readonly intoBoundary: boolean | null;
   /** Where the back stands from each point of view; null where one of the two is missing. */
   readonly back: {
@@ -212,14 +207,22 @@ function backfieldOf(men: readonly Man[]): Backfield {
   };
 }
 
+/** What the strengths need besides the places: the side written with the formation, strengths that motion leaves. */
+export interface Declared {
+  readonly written?: Side | null;
+  readonly passing?: Side | null;
+  readonly running?: Side | null;
+}
+
 /**
- * The structure of men as they stand. `order`: the staff's strength rules, first that names a side
- * wins. `fieldSide` null on the middle hash. Never throws; any number of men.
+ * The structure of men as they stand. `order`: the staff's rules of the passing strength, first that
+ * names a side wins. `fieldSide` null on the middle hash. Never throws; any number of men.
  */
 export function structure(
   men: readonly Man[],
   fieldSide: Side | null = null,
   order: readonly StrengthRule[] = DEFAULT_STRENGTH,
+  declared: Declared = {},
 ): Structure {
   const list = receivers(men);
   // The ball is where the center stands; an unbalanced line moves the others, not him.
@@ -235,11 +238,7 @@ export function structure(
     field: fieldSide,
     back: backfield.backSide,
   };
-  let strength: Side | null = null;
-  for (const rule of order) {
-    strength = strengths[rule];
-    if (strength !== null) break;
-  }
+  const passing = declared.passing ?? passingStrength(strengths, order, declared.written ?? null);
   let balance = 0;
   for (const m of men) if (m.role === 'line') balance += m.x < -0.2 ? -1 : m.x > 0.2 ? 1 : 0;
   const same = (a: Side | null, b: Side | null): boolean | null =>
@@ -250,13 +249,14 @@ export function structure(
     label,
     side,
     strengths,
-    strength,
+    passing,
+    running: declared.running ?? runningStrength(left.surface, right.surface, passing),
     backfield,
     fieldSide,
-    intoBoundary: intoBoundary(strength, fieldSide),
+    intoBoundary: intoBoundary(passing, fieldSide),
     back: {
       toTightEnd: same(backfield.backSide, strengths.tight_end),
-      toStrength: same(backfield.backSide, strength),
+      toStrength: same(backfield.backSide, passing),
       toField: same(backfield.backSide, fieldSide),
     },
     empty: backfield.backs.length === 0,

@@ -1,10 +1,11 @@
 /** Counting rules as a staff typed them or as they were stored. */
 import { z } from 'zod';
-import { STRENGTH_RULES, TIGHT_END_SCHOOLS } from '../look';
+import { EVEN_AFTER_MOTION, STRENGTH_RULES, TIGHT_END_SCHOOLS } from '../look';
 
 const yard = z.int().min(1).max(99);
 export const rulesSchema = z.object({
   look: z.object({
+    evenAfterMotion: z.enum(EVEN_AFTER_MOTION).default('stays'),
     strength: z
       .array(z.enum(STRENGTH_RULES))
       .min(1, 'strength needs at least one rule')

@@ -36,7 +36,7 @@ export function RulesCard({ rules, busy, mayKeep, onKeep }: RulesCardProps) {
         )}
       </header>
       <p className="small quiet">
-        Strength by {look.strength.map((r) => STRENGTH_WORD[r]).join(', then ')}; on the tight end{' '}
+        Passing strength by {look.strength.map((r) => STRENGTH_WORD[r]).join(', then ')}; on the tight end{' '}
         {onEnd.join(', ')}; the box {look.box.lateral} yd outside the end man, {look.box.depth} deep; success{' '}
         {success.name}; {zones.length} zones.
       </p>

@@ -2,11 +2,18 @@
 /** The parts of the counting rules. */
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import { STRENGTH_RULES, TECHNIQUES, techniqueName, TIGHT_END_SCHOOLS, type StrengthRule } from '@/core/look';
+import {
+  EVEN_AFTER_MOTION,
+  STRENGTH_RULES,
+  TECHNIQUES,
+  techniqueName,
+  TIGHT_END_SCHOOLS,
+  type StrengthRule,
+} from '@/core/look';
 import { SUCCESS_RULES } from '@/core/read/staff-rules';
 import { TextBox } from '../shared/TextBox';
 import { bucketSet, bucketSetOf, knownSuccess, type RulesDraft } from './rules-draft';
-import { STRENGTH_WORD } from './words';
+import { EVEN_WORD, STRENGTH_WORD } from './words';
 
 interface FieldsProps {
   readonly draft: RulesDraft;
@@ -16,7 +23,7 @@ interface FieldsProps {
 const at = <T,>(list: readonly T[], i: number, value: T): T[] => list.map((x, j) => (j === i ? value : x));
 
 /** Strength, tight end numbers, the box. */
-export function LookFields({ draft: { order, school, box }, set }: FieldsProps) {
+export function LookFields({ draft: { order, evenAfterMotion, school, box }, set }: FieldsProps) {
   const onEnd = TECHNIQUES.filter((t) => t.anchor === 'Y').map((t) => techniqueName(t, school));
   return (
     <>
@@ -24,7 +31,7 @@ export function LookFields({ draft: { order, school, box }, set }: FieldsProps) 
         <TextBox
           key={i}
           select
-          label={i === 0 ? 'strength by' : 'then by'}
+          label={i === 0 ? 'passing strength by' : 'then by'}
           value={rule}
           onChange={(e) => set({ order: at(order, i, e.target.value as StrengthRule | '') })}
         >
@@ -36,6 +43,19 @@ export function LookFields({ draft: { order, school, box }, set }: FieldsProps) 
           ))}
         </TextBox>
       ))}
+      <TextBox
+        select
+        label="even after motion, it"
+        value={evenAfterMotion}
+        onChange={(e) => set({ evenAfterMotion: e.target.value as typeof evenAfterMotion })}
+        helperText="the run strength is the longer line; a trade or shift moves it"
+      >
+        {EVEN_AFTER_MOTION.map((rule) => (
+          <option key={rule} value={rule}>
+            {EVEN_WORD[rule]}
+          </option>
+        ))}
+      </TextBox>
       <TextBox
         select
         label="tight end numbers"

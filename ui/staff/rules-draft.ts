@@ -1,11 +1,12 @@
 /** Counting rules as they are typed: numbers are texts until they are read. */
 import { DEFAULT_BUCKETS, OTHER_BUCKETS, type BucketSet } from '@/core/field/situation';
-import type { School, StrengthRule } from '@/core/look';
+import type { EvenAfterMotion, School, StrengthRule } from '@/core/look';
 import { SUCCESS_RULES, type StaffRules } from '@/core/read/staff-rules';
 
 export interface RulesDraft {
   /** First to last; empty: nothing further. */
   readonly order: readonly (StrengthRule | '')[];
+  readonly evenAfterMotion: EvenAfterMotion;
   readonly school: School;
   readonly box: { readonly lateral: string; readonly depth: string };
   readonly percent: readonly string[];
@@ -22,6 +23,7 @@ const RULES_IN_ORDER = 4;
 
 export const draftOf = ({ look, success, buckets, zones }: StaffRules): RulesDraft => ({
   order: Array.from({ length: RULES_IN_ORDER }, (_, i) => look.strength[i] ?? ''),
+  evenAfterMotion: look.evenAfterMotion,
   school: look.school,
   box: { lateral: String(look.box.lateral), depth: String(look.box.depth) },
   percent: success.percent.map(String),
@@ -34,9 +36,18 @@ export const knownSuccess = (percent: readonly string[]) =>
   SUCCESS_RULES.find((r) => r.percent.join() === percent.join()) ?? null;
 
 /** What is to be read. */
-export const valueOf = ({ order, school, box, percent, buckets, zones }: RulesDraft): unknown => ({
+export const valueOf = ({
+  order,
+  evenAfterMotion,
+  school,
+  box,
+  percent,
+  buckets,
+  zones,
+}: RulesDraft): unknown => ({
   look: {
     strength: order.filter((r) => r !== ''),
+    evenAfterMotion,
     school,
     box: { lateral: Number(box.lateral), depth: Number(box.depth) },
   },

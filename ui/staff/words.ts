@@ -1,10 +1,16 @@
-import type { StrengthRule } from '@/core/look';
+import type { EvenAfterMotion, StrengthRule } from '@/core/look';
 
 export const STRENGTH_WORD: Readonly<Record<StrengthRule, string>> = {
   receivers: 'more receivers',
   tight_end: 'the tight end',
   field: 'the field',
   back: 'the back',
+};
+
+export const EVEN_WORD: Readonly<Record<EvenAfterMotion, string>> = {
+  stays: 'stays where it was',
+  moves: 'goes with the motion',
+  'declared again': 'is declared again',
 };
 
 export type RunChange = (

@@ -29,7 +29,7 @@ function frontMan(text: string): FrontMan | null {
   const technique = match && readTechnique(match[2] === 'wide9' ? 'wide 9' : match[2]!, 'A');
   if (!match || !technique) return null;
   return {
-    letter: FRONT_LETTERS[match[2]!] ?? 'E',
+    letter: match[3] === '+' ? 'O' : (FRONT_LETTERS[match[2]!] ?? 'E'),
     side: match[1] === '' ? 'm' : (match[1] as 's' | 'w'),
     technique,
     standing: match[3] === '+',

@@ -1,0 +1,191 @@
+/** A defense against a structure: where each man stands and what he does. One pipeline feeds drawing, box, counts and sentences. */
+import type { Side } from '../field/spot';
+import type { CoverageDef } from './coverage';
+import { assignDuties } from './duties';
+import type { Defender, FrontDef } from './front';
+import type { Man } from './formation';
+import {
+  frontFamily,
+  postFront,
+  postSecondary,
+  rushOfFront,
+  walkOut,
+  type Does,
+  type FrontFamily,
+  type Post,
+} from './posts';
+import { callRush, type PressureDef } from './pressure';
+import { planOf, UNKNOWN_COVERAGE } from './plan';
+import {
+  round,
+  spread,
+  standCorners,
+  standDown,
+  standHigh,
+  standOverhangs,
+  usualRotation,
+  type Working,
+} from './standing';
+import type { Structure } from './structure';
+import type { Ground, Zone } from './zones';
+
+export interface PlacedDefender extends Defender {
+  /** Unlike every other man's: the letter, with the side where two share one. */
+  readonly name: string;
+}
+
+/** What a defender does after the snap. */
+export interface DefenseDuty {
+  readonly man: PlacedDefender;
+  readonly does: Does;
+  readonly zone: Zone | null;
+  /** The receiver he has. */
+  readonly covers: Man | null;
+  /** Where he crosses the line, lateral yards. */
+  readonly rush: number | null;
+  /** A call sends him; else he comes by his front. */
+  readonly called: boolean;
+  readonly to: readonly [x: number, depth: number];
+}
+
+export const DEFENSE_WARNINGS = [
+  'front_cannot_play_coverage',
+  'no_back_side',
+  'few_under',
+  'nobody_to_rush',
+] as const;
+export interface DefenseWarning {
+  readonly code: (typeof DEFENSE_WARNINGS)[number];
+  readonly facts: Readonly<Record<string, string | number>>;
+}
+
+export interface Defended {
+  readonly men: readonly PlacedDefender[];
+  readonly duties: readonly DefenseDuty[];
+  /** Receivers nobody has, a back first. */
+  readonly uncovered: readonly Man[];
+  readonly warnings: readonly DefenseWarning[];
+  /** Side the safeties turn to; null when they do not. */
+  readonly rotated: Side | null;
+  readonly dropped: readonly PlacedDefender[];
+}
+
+export interface DefenseCall {
+  readonly front: FrontDef | null;
+  readonly coverage: CoverageDef | null;
+  readonly rotation: Side | null;
+  readonly shell: number | null;
+  readonly cornerLeft: number | null;
+  readonly cornerRight: number | null;
+  readonly pressure: PressureDef | null;
+  readonly men: number;
+}
+
+/** Names without two alike: letter, with the side where two share it, and a number where a side has two. */
+function named(posts: readonly Post[]): PlacedDefender[] {
+  return posts.map((post, i) => {
+    let shared = false;
+    let before = 1;
+    for (let j = 0; j < posts.length; j++) {
+      const other = posts[j]!;
+      if (j === i || other.letter !== post.letter) continue;
+      shared = true;
+      if (j < i && Math.sign(other.x) === Math.sign(post.x)) before++;
+    }
+    const side = !shared ? '' : post.x < 0 ? 'L' : post.x > 0 ? 'R' : 'M';
+    const name = post.letter + side + (before > 1 ? before : '');
+    return { name, letter: post.letter, x: post.x, depth: post.depth, level: post.level };
+  });
+}
+
+const NOBODY: readonly PlacedDefender[] = [];
+
+/** Everything a defense does against a structure. */
+export function defend(structure: Structure, ground: Ground, call: DefenseCall): Defended {
+  const def = call.coverage ?? UNKNOWN_COVERAGE;
+  const plan = planOf(def);
+  const front = call.front ? postFront(call.front, structure) : [];
+  const family: FrontFamily = call.front ? frontFamily(call.front) : 'nickel';
+  const secondary = postSecondary(
+    call.men - (call.front ? Math.min(front.length, call.men) : call.men === 11 ? 6 : 0),
+    structure,
+  );
+  const posts = [...front.slice(0, call.men), ...secondary];
+  const warnings: DefenseWarning[] = [];
+  const corners: Post[] = [];
+  const safeties: Post[] = [];
+  for (const post of secondary)
+    if (post.level === 'corner') corners.push(post);
+    else if (post.level === 'safety') safeties.push(post);
+  walkOut(family, front, structure, secondary);
+
+  const shell = call.shell ?? def.shell;
+  const twoHigh = safeties.length >= 2 && shell >= 2;
+  rushOfFront(family, front, structure, call.rotation, callRush.edgeNamed(call.pressure, structure));
+  const rotated = call.rotation ?? usualRotation(structure, posts);
+  const left = safeties.find((post) => post.side === 'L') ?? null;
+  const right = safeties.find((post) => post.side === 'R') ?? null;
+  let high: Post[];
+  let down: Post[];
+  if (twoHigh) [high, down] = [[left!, right!], []];
+  else if (safeties.length >= 2 && shell === 1)
+    [high, down] = rotated === 'L' ? [[right!], [left!]] : [[left!], [right!]];
+  else if (safeties.length === 1 && (plan.scheme !== 'man' || plan.deep > 0))
+    [high, down] = [[...safeties], []];
+  else [high, down] = [[], [...safeties]];
+  for (const post of down) if (down.length === 1) post.side = rotated;
+  const w: Working = {
+    structure,
+    ground,
+    def,
+    plan,
+    family,
+    posts,
+    corners,
+    safeties,
+    high,
+    down,
+    rotated,
+    said: call.rotation !== null,
+    twoHigh,
+  };
+  standCorners(w, { L: call.cornerLeft, R: call.cornerRight });
+  standOverhangs(w);
+  for (const post of down) standDown(w, post, false);
+  standHigh(w, high);
+  const dropped = callRush.send(call.pressure, posts, structure, warnings);
+
+  const { uncovered, lacking, few } = assignDuties(w);
+  if (few) warnings.push({ code: 'few_under', facts: few });
+  if (lacking > 0 && call.coverage) warnings.push({ code: 'front_cannot_play_coverage', facts: { lacking } });
+  spread(posts, ground);
+  const men = named(posts);
+  const duties = posts.map((post, i): DefenseDuty => {
+    const man = men[i]!;
+    if (post.rush !== null)
+      return {
+        man,
+        does: 'rush',
+        zone: null,
+        covers: null,
+        rush: round(post.rush),
+        called: post.called,
+        to: [round(post.rush), 0],
+      };
+    const g = post.job ?? {
+      does: 'under' as const,
+      zone: 'hook' as const,
+      to: [round(post.x), 5] as const,
+    };
+    return { man, does: g.does, zone: g.zone, covers: post.man, rush: null, called: false, to: g.to };
+  });
+  const known = call.coverage !== null;
+  return {
+    men,
+    duties: known ? duties : duties.filter((duty) => duty.does === 'rush'),
+    uncovered: known ? uncovered : [],
+    warnings,
+    rotated: known && (down.length === 1 || plan.cloud) ? rotated : null,
+    dropped: dropped.length === 0 ? NOBODY : men.filter((_, i) => dropped.includes(posts[i]!)),
+  };
+}
