@@ -68,6 +68,10 @@ describe('help and mistakes', () => {
     for (const [args, words] of [
       [['nonsense'], /no command nonsense/],
       [['parse'], /give one line in quotes/],
+      [['look'], /give one line in quotes/],
+      [['look', '--hash', 'X', 'trips r'], /--hash is L, M or R/],
+      [['look', 'power r'], /names no formation/],
+      [['look', 'trips r gun xyzzy'], /characters 13–17/],
       [['parse', '--state', '1&10 @x', 'x'], /--state/],
       [['check', '/no/such/file.csv'], /there is no such file/],
       [['restore', 'package.json'], /not an archive that backup wrote/],
@@ -139,6 +143,31 @@ it('read groups by structure with the book of the package, and keeps 7-on-7 apar
   expect(read('--film', 'seven')).toMatchObject({ n: 1, rows: [{ structure: '3x1', n: 1 }] });
   const wrong = vobrik('read', file('structures.zip'), '--by', 'structure', '--film', 'six');
   expect([wrong.code, wrong.err]).toEqual([2, '--film six is none of eleven, seven, five']);
+});
+
+it('look places all twenty-two and says what each does', () => {
+  const done = vobrik('look', '--hash', 'L', '11 trips r gun 4-2 over cover 3 strong stick');
+  expect(done.code).toBe(0);
+  const json = JSON.parse(done.out) as {
+    structure: string;
+    run_strength: string;
+    pass_strength: string;
+    box: number;
+    offense: { name: string; number: number | null; x: number; field_x: number }[];
+    defense: { name: string; does: string; zone: string | null; covers: string[]; gap: string | null }[];
+    routes: { by: string; route: string }[];
+    margin: Record<string, number>;
+    warnings: unknown[];
+  };
+  expect([json.structure, json.run_strength, json.pass_strength, json.box]).toEqual(['3x1', 'R', 'R', 6]);
+  expect([json.offense.length, json.defense.length]).toEqual([11, 11]);
+  expect(new Set(json.defense.map((d) => d.name)).size).toBe(11);
+  expect(json.offense.find((o) => o.name === 'Z')).toMatchObject({ number: 1, x: 16, field_x: 9.3 });
+  expect(json.defense.find((d) => d.name === '$')).toMatchObject({ does: 'under', zone: 'curl-flat' });
+  expect(json.defense.filter((d) => d.does === 'rush').every((d) => d.gap !== undefined)).toBe(true);
+  expect(Object.keys(json.margin).sort()).toEqual(['AL', 'AR', 'BL', 'BR', 'CL', 'CR', 'DL', 'DR']);
+  expect(json.routes.map((r) => r.by)).toContain('H');
+  expect(json.warnings).toEqual([]);
 });
 
 it('parse gives the snap and what follows', () => {

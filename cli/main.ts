@@ -12,6 +12,8 @@ const HELP = `usage: ./vobrik COMMAND
   test [unit|store|journeys] every check, or one kind
   parse [--book book.json] [--state "1&10 @o35l"] [--level LEVEL] "LINE"
                              the parsed snap and the next state, as JSON
+  look [--hash L|M|R] [--book book.json] [--level LEVEL] "LINE"
+                             where all twenty-two stand and what each does, as JSON
   check [--level LEVEL] snaps.csv
                              each contradiction in the arithmetic; exit 1 if any
   read snaps.csv --by down,play [--where "offense=HER,quarter=1|2"] [--level LEVEL]
@@ -33,6 +35,7 @@ const COMMANDS: Readonly<Record<string, () => Promise<Command>>> = {
   stop: async () => (await import('./serve')).stop,
   test: async () => (await import('./test')).test,
   parse: async () => (await import('./tables')).parse,
+  look: async () => (await import('./look')).look,
   check: async () => (await import('./tables')).check,
   read: async () => (await import('./tables')).read,
   import: async () => (await import('./data')).importData,

@@ -1,5 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
+import { DEFAULT_BOOK } from '../core/book/default-book';
+import { readBook } from '../core/book/book-json';
+import type { Book } from '../core/book/term';
 import { LEVEL_KEYS, LEVEL_PROFILES, type LevelKey, type LevelProfile } from '../core/field/profile';
 import { Plain } from './paths';
 
@@ -48,3 +51,14 @@ export function readFileOrSay(file: string | undefined, what: string): Buffer {
     );
   }
 }
+
+/** The book of a file, or the default one. */
+export function bookOption(file: string | undefined): Book {
+  if (file === undefined) return DEFAULT_BOOK;
+  const read = readBook(readFileOrSay(file, 'a book').toString('utf8'));
+  if (!read.ok) throw new Plain(`${file}: ${read.remedy}`);
+  return read.book;
+}
+
+export const print = (value: unknown): void =>
+  void process.stdout.write(`${JSON.stringify(value, null, 2)}\n`);

@@ -1,7 +1,7 @@
 /** parse, check, read: the core without a browser. */
 import { DEFAULT_BOOK } from '../core/book/default-book';
-import type { Book } from '../core/book/term';
 import { readBook } from '../core/book/book-json';
+import type { Book } from '../core/book/term';
 import { LEVEL_PROFILES, type LevelKey } from '../core/field/profile';
 import { parseLine, problemSentence, stateAfter } from '../core/line';
 import {
@@ -29,21 +29,14 @@ import {
 } from '../core/read';
 import { fieldOfColumn, columnOf, type Snap } from '../core/snap';
 import { faultSentence, readPackage, rowToSnap, unpack } from '../core/table';
-import { levelOption, readFileOrSay, readOptions } from './options';
+import { bookOption, levelOption, print, readFileOrSay, readOptions } from './options';
 import { Plain } from './paths';
-
-const print = (value: unknown): void => void process.stdout.write(`${JSON.stringify(value, null, 2)}\n`);
 
 export async function parse(args: string[]): Promise<number> {
   const { values, rest } = readOptions(args, ['book', 'state', 'level']);
   const profile = levelOption(values.level);
   if (rest.length !== 1) throw new Plain('give one line in quotes: ./vobrik parse "power r +6"');
-  let book = DEFAULT_BOOK;
-  if (values.book !== undefined) {
-    const read = readBook(readFileOrSay(values.book, 'a book').toString('utf8'));
-    if (!read.ok) throw new Plain(`${values.book}: ${read.remedy}`);
-    book = read.book;
-  }
+  const book = bookOption(values.book);
   let state: GameState | null = null;
   if (values.state !== undefined) {
     const typed = parseLine(values.state, { book, profile, state: null, previous: null });

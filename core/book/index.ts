@@ -5,6 +5,7 @@ export * from './play';
 export * from './assignment';
 export * from './index-terms';
 export * from './resolve-look';
+export * from './look-json';
 export * from './presentations';
 export * from './nearest';
 export * from './draw-snap';

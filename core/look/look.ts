@@ -14,7 +14,7 @@ import { atSnap, motionChange, motionPath, type MotionChange, type Point } from 
 import { pressureLook, type PressureLook, type RushPath } from './pressure';
 import { strengthOrder, type StrengthRule } from './strength';
 import { structure, type Declared, type Structure } from './structure';
-import type { Ground } from './zones';
+import { ballAt, groundOf } from './zones';
 
 export interface OffenseLook {
   readonly men: readonly Man[];
@@ -43,8 +43,7 @@ const OFF_SIDELINE = 1;
 
 /** Who would stand beyond the sideline of this hash stands a yard inside it. */
 function withinLines(men: Man[], profile: LevelProfile, field: Side | null): Man[] {
-  const ball =
-    field === null ? 0 : (profile.fieldWidth / 2 - profile.hashToSideline) * (field === 'L' ? 1 : -1);
+  const ball = field === null ? 0 : ballAt(profile, field === 'L' ? 'R' : 'L');
   const left = -profile.fieldWidth / 2 - ball + OFF_SIDELINE;
   const right = profile.fieldWidth / 2 - ball - OFF_SIDELINE;
   return men.some((man) => man.x < left || man.x > right)
@@ -165,10 +164,7 @@ export function fullLook(
   const line = profile.players === 11;
   const motionTo = offense.path ? (offense.path[offense.path.length - 1]![0] < 0 ? 'L' : 'R') : null;
   const rotated = rotationSide(input.rotation, structure, motionTo);
-  const at = profile.fieldWidth / 2 - profile.hashToSideline;
-  const ball = input.hash === 'L' ? -at : input.hash === 'R' ? at : 0;
-  const ground: Ground = { ball, left: -profile.fieldWidth / 2 - ball, right: profile.fieldWidth / 2 - ball };
-  const defended = defend(structure, ground, {
+  const defended = defend(structure, groundOf(profile, input.hash), {
     front: line ? input.front : null,
     coverage: input.coverage,
     rotation: rotated,

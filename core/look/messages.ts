@@ -1,5 +1,6 @@
 /** What a look says: the only home of its sentences. */
 import { otherSide, type Side, sideWord } from '../field/spot';
+import type { DefenseWarning } from './defend';
 import { nearestTechnique, techniqueName, type Defender, type School } from './front';
 import { optionOpen } from './perimeter';
 import type { Ledger } from './ledger';
@@ -43,11 +44,29 @@ export const LOOK_CODES = [
   'protection',
   'coverage',
   'rush',
+  'uncovered',
+  'cannot',
   'corners',
   'safeties',
   'sides',
 ] as const;
 export type LookCode = (typeof LOOK_CODES)[number];
+
+/** What a call asks that this defense cannot do. */
+function warningWords({ code, facts }: DefenseWarning): string {
+  switch (code) {
+    case 'front_cannot_play_coverage':
+      return `This front cannot play the coverage: ${facts.lacking === 1 ? 'one deep man is' : `${countWord(Number(facts.lacking))} deep men are`} missing.`;
+    case 'few_under':
+      return `The call leaves ${countWord(Number(facts.under))} under the deep men.`;
+    case 'no_back_side':
+      return facts.side === 'te' || facts.side === 'open'
+        ? 'The pressure names a side by the tight end, and there is none.'
+        : 'The pressure names a side by the back, and he is behind the ball or not there.';
+    case 'nobody_to_rush':
+      return `Nobody stands where a ${String(facts.man)} could come through the ${String(facts.gap)} gap.`;
+  }
+}
 
 /** A fact of a look: what it is about, and the sentence fit to read aloud. */
 export interface LookSentence {
@@ -139,6 +158,9 @@ export function lookSentences(
   }
   if (defense && defense.rush.sources.length > 0)
     say('rush', `Added to the rush: ${defense.rush.sources.join('; ')}.`);
+  if (defense && defense.uncovered.length > 0)
+    say('uncovered', `Nobody has ${defense.uncovered.map((man) => man.letter).join(' and ')}.`);
+  for (const warning of defense?.warnings ?? []) say('cannot', warningWords(warning));
   if (defense?.coverage) {
     const corners = defense.men.filter((d) => d.level === 'corner').sort((a, b) => a.x - b.x);
     if (corners.length > 0)

@@ -1,5 +1,6 @@
 /** Zones of a coverage: which there are for so many men, and where each lies on the field (common practice). */
-import type { Side } from '../field/spot';
+import type { LevelProfile } from '../field/profile';
+import type { Hash, Side } from '../field/spot';
 import type { Man } from './formation';
 import { sideStructure, type Structure } from './structure';
 
@@ -59,6 +60,17 @@ export interface Ground {
   readonly ball: number;
   readonly left: number;
   readonly right: number;
+}
+
+/** Lateral place of the ball from the middle of the field. */
+export function ballAt(profile: LevelProfile, hash: Hash | null): number {
+  const off = profile.fieldWidth / 2 - profile.hashToSideline;
+  return hash === 'L' ? -off : hash === 'R' ? off : 0;
+}
+
+export function groundOf(profile: LevelProfile, hash: Hash | null): Ground {
+  const ball = ballAt(profile, hash);
+  return { ball, left: -profile.fieldWidth / 2 - ball, right: profile.fieldWidth / 2 - ball };
 }
 
 /** A yard inside the sidelines at least. */
