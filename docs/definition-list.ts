@@ -177,7 +177,7 @@ export const DEFINITIONS: readonly Definition[] = [
   {
     id: 'hats',
     title: 'Hat margin and the ledger',
-    text: 'Ours minus theirs at the point of attack: blockers there, plus one at most held by the read, plus one at most held by a pass option, minus the defenders who can be there: the box to that side (play-side and middle backers; the line from the ball out), and outside the end man also the force defender and the corner, when the widest receiver counts as a blocker. 0 and above is enough, −1 names the free man (ringed), below that the run is not there. Everyone’s job have a line.',
+    text: 'Ours minus theirs at the point of attack: blockers there, plus one at most held by the read, plus one at most held by a pass option, minus the defenders who can be there: the box to that side (play-side and middle backers; the line from the ball out), and outside the end man also the force defender and the corner, when the widest receiver counts as a blocker. 0 and above is enough, −1 names the free man (ringed), below that the run is not there. Everyone has a line with his job.',
     fields: { ...WIDE_ZONE, formation: 'doubles', concept: 'stretch' },
     jobs: true,
   },

@@ -23,7 +23,15 @@ import {
   type Structure,
   type StrengthRule,
 } from '../look';
-import { BASE_JOBS, BASE_REST, type PassDef, type PlayDef, type RunDef, type RunRole } from './play';
+import {
+  BASE_JOBS,
+  BASE_REST,
+  pictureFor,
+  type PassDef,
+  type PlayDef,
+  type RunDef,
+  type RunRole,
+} from './play';
 
 export interface Presentation {
   readonly formation: readonly Spot[];
@@ -149,45 +157,54 @@ export function assignRun(
   return { men, structure: s, jobs, roles, missing, carrier };
 }
 
+/** What a receiver does whom the word does not name: he clears, on a screen he blocks; attached he stays in. */
+const unnamed = (def: PassDef, attached: boolean): Route =>
+  def.type === 'screen' ? 'stalk' : attached ? 'block' : 'clear';
+
 /** Puts bodies on the routes of a pass: receivers by number, the back to his route, the line to protect. */
 export function assignPass(
   def: PassDef,
   presentation: Presentation,
   profile: LevelProfile,
   order?: readonly StrengthRule[],
+  written: Side | null = null,
 ): Assignment {
   const { men } = presentedMen(presentation, profile);
   const s = structure(men, null, order, { written: presentation.side });
-  const strong: Side = s.passing;
+  // A side written with the play turns its picture.
+  const strong: Side = written ?? s.passing;
   const jobs = new Map<string, Job | Route>();
   const missing: Job[] = [];
   for (const man of men)
     if (man.role === 'line') jobs.set(man.letter, profile.players === 11 ? 'pass set' : 'release');
   const backs = [...s.backfield.backs];
-  for (const side of ['L', 'R'] as const) {
-    const routes = side === strong ? def.strong : def.weak;
-    const list = sideStructure(s, side).receivers;
-    list.forEach((m, i) => jobs.set(m.letter, routes[i] ?? 'block'));
-    // A back offset to a side is its next number when he releases.
-    if (routes.length > list.length && def.back === 'block') {
-      const at = backs.findIndex((b) => (side === 'L' ? b.x < 0.5 : b.x > -0.5));
-      const next = routes[list.length];
-      if (at >= 0 && next && next !== 'block') {
-        jobs.set(backs[at]!.letter, next);
-        backs.splice(at, 1);
+  let backRoute: Route | null = null;
+  for (const side of [otherSide(strong), strong]) {
+    const half = sideStructure(s, side);
+    const list = half.receivers;
+    const picture = pictureFor(def, side === strong ? 'strong' : 'weak', list.length);
+    list.forEach((m, i) => jobs.set(m.letter, picture.routes[i] ?? unnamed(def, half.attached.includes(m))));
+    backRoute = picture.back ?? backRoute;
+    // A back is the next number of his side when the picture names one more: the one on that side, else the nearest.
+    const next = picture.routes[list.length];
+    if (def.back === 'block' && picture.back === null && next && next !== 'block' && backs.length > 0) {
+      const sign = side === 'L' ? -1 : 1;
+      const own = [...backs].sort((a, b) => (b.x - a.x) * sign)[0]!;
+      if (side === strong || own.x * sign > -0.5) {
+        jobs.set(own.letter, next);
+        backs.splice(backs.indexOf(own), 1);
       }
     }
   }
-  for (const b of backs) jobs.set(b.letter, b === backs[0] ? def.back : 'block');
+  for (const b of backs) jobs.set(b.letter, b === backs[0] ? (backRoute ?? def.back) : 'block');
   const quarterback = men.find((m) => m.role === 'quarterback');
   if (quarterback)
     jobs.set(quarterback.letter, def.type === 'boot' || def.type === 'sprint' ? 'keep' : 'fake');
   for (const m of men) if (!jobs.has(m.letter)) jobs.set(m.letter, def.back);
-  if (
-    def.strong.filter((r) => r !== 'block').length >
-    sideStructure(s, strong).count + s.backfield.backs.length
-  )
-    missing.push('release');
+  const count = sideStructure(s, strong).count;
+  const wanted = pictureFor(def, 'strong', count);
+  const routes = wanted.routes.filter((r) => r !== 'block').length + (wanted.back === null ? 0 : 1);
+  if (routes > count + s.backfield.backs.length) missing.push('release');
   return { men, structure: s, jobs, roles: new Map(), missing, carrier: null };
 }
 
@@ -197,10 +214,11 @@ export const assignPlay = (
   to: Side,
   profile: LevelProfile,
   order?: readonly StrengthRule[],
+  written: Side | null = null,
 ): Assignment =>
   def.kind === 'run'
     ? assignRun(def.run, presentation, to, profile, order)
-    : assignPass(def.pass, presentation, profile, order);
+    : assignPass(def.pass, presentation, profile, order, written);
 
 export interface JobChange {
   readonly letter: string;

@@ -86,7 +86,7 @@ export function drawSnap(
   const def = options.jobs ? conceptOf(book, fields) : null;
   if (def && presentation) {
     const to = direction ?? look?.offense.snap.passing ?? 'R';
-    const assignment = assignPlay(def, presentation, to, profile, settings.strength);
+    const assignment = assignPlay(def, presentation, to, profile, settings.strength, direction);
     paths.push(...assignmentPaths(assignment, to, def.kind === 'run' ? def.run.point : 'B'));
   } else if (
     !arrows &&

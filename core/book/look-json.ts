@@ -114,7 +114,8 @@ function routesOf(
   const presentation = presentationOf(book, fields);
   if (!def || !presentation || def.kind !== 'pass') return [];
   const to = sideOf(fields.direction) ?? strong;
-  const assignment = assignPlay(def, presentation, to, profile, settings.strength);
+  const written = sideOf(fields.direction);
+  const assignment = assignPlay(def, presentation, to, profile, settings.strength, written);
   return assignmentPaths(assignment, to, 'B')
     .filter((path) => path.kind === 'route')
     .map((path) => ({

@@ -329,7 +329,7 @@ describe('plays and presentations', () => {
       Y: 'corner',
       H: 'flat',
       X: 'hitch',
-      T: 'seam',
+      T: 'block',
     });
     expect(assignPass(d.pass, shown('pro', 'gun near'), COLLEGE).jobs.get('T')).toBe('flat');
   });

@@ -10,7 +10,16 @@ import {
   type Piece,
   type Route,
 } from '../look';
-import { CARRIERS, isBlocking, PASS_TYPES, RUN_ROLES, type PassDef, type RunDef, type RunRole } from './play';
+import {
+  CARRIERS,
+  isBlocking,
+  PASS_TYPES,
+  RUN_ROLES,
+  type PassDef,
+  type PassPicture,
+  type RunDef,
+  type RunRole,
+} from './play';
 
 const spaced = (job: string | undefined): string => (job ?? '').replace(/_/g, ' ');
 const joined = (job: string): string => job.replace(/ /g, '_');
@@ -66,21 +75,40 @@ export const formatRun = (run: RunDef): string =>
 
 const route = (text: string): Route | null => oneOf(ROUTES, text);
 
-/** "quick 3 | hitch, corner | slant, flat | check down" → a pass: strong side, weak side, back. */
+/**
+ * "quick 3 | go, flat, stick / go, stick + flat | slant, bubble | block" → a pass: strong side, weak side, back. Behind
+ * a slash the side with another number of receivers; behind a plus the back's route in that picture.
+ */
 export function readPass(text: string): NotationRead<PassDef> {
   const reader = new NotationReader(text, 4);
   const match = /^(.+?)\s+(\d)$/.exec(reader.part(0).text);
   const type = oneOf(PASS_TYPES, match?.[1]);
   if (!type) reader.refuse('pass-head', reader.part(0));
   const backPart: Piece[] = reader.part(3).text === '' ? [] : [reader.part(3)];
+  const pictures = (part: number): PassPicture[] =>
+    reader.lists(part).map(({ words, plus }) => ({
+      routes: reader.read(words, 'route', route),
+      back: plus === null ? null : (reader.read([plus], 'route', route)[0] ?? null),
+    }));
+  const [strong, ...otherStrong] = pictures(1);
+  const [weak, ...otherWeak] = pictures(2);
   return reader.result({
     type: type ?? 'quick',
     drop: Number(match?.[2]),
-    strong: reader.read(reader.words(1, ','), 'route', route),
-    weak: reader.read(reader.words(2, ','), 'route', route),
+    strong: strong?.routes ?? [],
+    weak: weak?.routes ?? [],
     back: reader.read(backPart, 'route', route)[0] ?? 'block',
+    ...(otherStrong.length + otherWeak.length > 0
+      ? { others: { strong: otherStrong, weak: otherWeak } }
+      : {}),
   });
 }
 
+const side = (base: readonly Route[], others: readonly PassPicture[] = []): string =>
+  [
+    base.join(', '),
+    ...others.map((p) => `${p.routes.join(', ')}${p.back === null ? '' : ` + ${p.back}`}`),
+  ].join(' / ');
+
 export const formatPass = (pass: PassDef): string =>
-  `${pass.type} ${pass.drop} | ${pass.strong.join(', ')} | ${pass.weak.join(', ')} | ${pass.back}`;
+  `${pass.type} ${pass.drop} | ${side(pass.strong, pass.others?.strong)} | ${side(pass.weak, pass.others?.weak)} | ${pass.back}`;

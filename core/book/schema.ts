@@ -31,6 +31,11 @@ export const spotSchema = z.object({
   onLine: z.boolean(),
 });
 
+const passPicture = z.object({
+  routes: z.array(z.enum(ROUTES)).max(5),
+  back: z.enum(ROUTES).nullable(),
+});
+
 export const definitionSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('motion'), motion: z.enum(MOTION_KINDS) }),
   z.object({
@@ -115,6 +120,7 @@ export const definitionSchema = z.discriminatedUnion('kind', [
       strong: z.array(z.enum(ROUTES)).max(5),
       weak: z.array(z.enum(ROUTES)).max(5),
       back: z.enum(ROUTES),
+      others: z.object({ strong: z.array(passPicture).max(5), weak: z.array(passPicture).max(5) }).optional(),
     }),
   }),
 ]);

@@ -102,26 +102,67 @@ describe('passes', () => {
   const routes = (word: string, formation: string, backfield = 'gun') =>
     Object.fromEntries(assignPass(pass(word), from(formation, backfield), COLLEGE).jobs);
   it.each([
-    ['stick', 'trips', { Z: 'go', Y: 'stick', H: 'flat' }],
-    ['snag', 'trips', { Z: 'snag', Y: 'corner', H: 'flat' }],
+    ['stick', 'trips', { Z: 'go', Y: 'flat', H: 'stick', X: 'slant', T: 'block' }],
+    ['stick', 'spread', { Z: 'go', Y: 'stick', T: 'flat', X: 'slant', H: 'bubble' }],
+    ['snag', 'trips', { Z: 'snag', Y: 'corner', H: 'flat', T: 'block' }],
+    ['snag', 'doubles', { Z: 'snag', Y: 'corner', T: 'flat' }],
+    ['smash', 'trips', { Z: 'hitch', Y: 'corner', H: 'seam', X: 'hitch' }],
     ['smash', 'spread', { X: 'hitch', H: 'corner', Z: 'hitch', Y: 'corner' }],
     ['curl-flat', 'spread', { X: 'curl', H: 'flat', Z: 'curl', Y: 'flat' }],
-    ['slant-flat', 'spread', { Z: 'slant', Y: 'flat' }],
+    ['slant-flat', 'spread', { Z: 'slant', Y: 'arrow', X: 'slant', H: 'arrow' }],
+    ['slant-flat', 'trips', { Z: 'slant', Y: 'slant', H: 'arrow', X: 'slant' }],
+    ['slants', 'trips', { Z: 'slant', Y: 'slant', H: 'slant' }],
+    ['curl-flat', 'trips', { Z: 'curl', Y: 'seam', H: 'flat', X: 'curl' }],
     ['flood', 'trips', { Z: 'go', Y: 'out', H: 'flat' }],
+    ['flood', 'spread', { Z: 'go', Y: 'out', T: 'flat' }],
+    ['scissors', 'spread', { Z: 'post', Y: 'corner' }],
+    ['post-dig', 'trips', { Z: 'post', Y: 'dig', H: 'flat' }],
+    ['y-cross', 'spread', { Z: 'go', Y: 'over', T: 'flat', X: 'dig' }],
+    ['y-cross', 'trips', { Z: 'go', Y: 'flat', H: 'over', X: 'dig' }],
+    ['shallow cross', 'trips', { H: 'drag', Z: 'post', X: 'dig' }],
+    ['boot', 'trips', { Z: 'comeback', Y: 'corner', H: 'flat', X: 'over' }],
+    ['boot', 'spread', { Z: 'comeback', Y: 'flat', X: 'clear', H: 'over' }],
     ['four verticals', 'spread', { X: 'go', H: 'seam', Z: 'go', Y: 'seam' }],
-    ['mesh', 'spread', { Y: 'drag', H: 'drag' }],
+    ['mesh', 'spread', { Y: 'drag', H: 'drag', Z: 'corner', X: 'post', T: 'wheel' }],
+    ['mesh', 'trips', { H: 'drag', Y: 'settle', Z: 'corner', X: 'drag', T: 'wheel' }],
     ['drive', 'spread', { Z: 'drag', Y: 'dig' }],
     ['levels', 'trips', { Z: 'quick in', H: 'dig' }],
     ['dagger', 'spread', { Z: 'dig', Y: 'seam' }],
     ['post-wheel', 'spread', { Z: 'post', Y: 'wheel' }],
     ['angle', 'spread', { T: 'angle' }],
     ['comeback', 'spread', { Z: 'comeback' }],
-    ['bubble', 'trips', { Y: 'bubble', Z: 'stalk', H: 'stalk' }],
+    ['bubble', 'trips', { H: 'bubble', Y: 'stalk', Z: 'stalk' }],
+    ['bubble', 'spread', { Y: 'bubble', Z: 'stalk' }],
     ['now screen', 'spread', { Z: 'now', Y: 'stalk' }],
     ['tunnel screen', 'spread', { Z: 'tunnel' }],
     ['slip screen', 'spread', { T: 'slip' }],
   ] as const)('%s', (word, formation, expected) => {
     expect(routes(word, formation)).toMatchObject(expected);
+  });
+  it('a side written with the play turns its picture', () => {
+    const boot = (to: 'L' | 'R') =>
+      assignPass(pass('boot'), from('spread', 'gun'), COLLEGE, undefined, to).jobs;
+    expect([boot('R').get('Z'), boot('R').get('X')]).toEqual(['comeback', 'clear']);
+    expect([boot('L').get('X'), boot('L').get('Z')]).toEqual(['comeback', 'clear']);
+  });
+  it('a receiver nobody names clears; on a screen he blocks; attached he stays in; none ever pass blocks alone in space', () => {
+    expect(assignPass(pass('tunnel screen'), from('trips', 'gun'), COLLEGE).jobs.get('H')).toBe('stalk');
+    for (const t of DEFAULT_BOOK.terms) {
+      if (t.definition?.kind !== 'pass') continue;
+      for (const formation of ['trips', 'spread', 'empty', 'quads', 'bunch', 'slot'])
+        for (const side of [null, 'L', 'R'] as const) {
+          const a = assignPass(t.definition.pass, from(formation, 'gun'), COLLEGE, undefined, side);
+          const attached = [...a.structure.left.attached, ...a.structure.right.attached];
+          for (const m of [...a.structure.left.receivers, ...a.structure.right.receivers])
+            if (!attached.includes(m) && a.jobs.get(m.letter) === 'block')
+              expect([
+                t.word,
+                formation,
+                m.letter,
+                [...t.definition.pass.strong, ...t.definition.pass.weak],
+              ]).toEqual([t.word, formation, m.letter, expect.arrayContaining(['block'])]);
+        }
+    }
   });
   it('keep the line in protection and say what the quarterback does', () => {
     for (const word of ['stick', 'boot', 'sprint out']) {

@@ -42,6 +42,7 @@ export const ROUTES = [
   'leak',
   'delay',
   'settle',
+  'clear',
   'block',
   'stalk',
 ] as const;
@@ -197,6 +198,10 @@ const ROUTE_STEPS: Readonly<Record<Route, readonly (readonly [inward: number, fo
   settle: [
     [0, 5],
     [0, 5.4],
+  ],
+  clear: [
+    [0, 8],
+    [1.5, 18],
   ],
   block: [[0, 0.9]],
   stalk: [[0, 4]],

@@ -232,6 +232,8 @@ function meaning(
         `${definition.coverage.style}, middle ${definition.coverage.middle}; ${definition.coverage.deep.length} deep, ${11 - 4 - definition.coverage.deep.length} under when four rush; shows ${definition.coverage.shell} deep, corners ${definition.coverage.corner.depth} yards ${definition.coverage.corner.leverage}.`,
       ];
     case 'pressure':
+      if (definition.pressure.rushers.some((r) => r.man === 'everybody'))
+        return ['Everybody comes while a man is left for each receiver not in the backfield.'];
       return [
         `${4 - definition.pressure.drops + definition.pressure.rushers.length} rush from a four-man line, ${definition.pressure.threat} threaten${definition.pressure.drops > 0 ? `, ${definition.pressure.drops} of the line drops` : ''}${definition.pressure.lineMove === 'none' ? '' : `, the line ${definition.pressure.lineMove === 'twist' ? 'twists' : definition.pressure.lineMove}`}.`,
       ];
@@ -242,7 +244,7 @@ function meaning(
       ];
     case 'pass':
       return [
-        `${definition.pass.type}, ${definition.pass.drop}-step; strong side ${definition.pass.strong.join(', ') || 'nobody'}; weak side ${definition.pass.weak.join(', ') || 'nobody'}; back: ${definition.pass.back}.`,
+        `${definition.pass.type}, ${definition.pass.drop}-step; strong side ${routeWords(definition.pass, 'strong')}; weak side ${routeWords(definition.pass, 'weak')}; back: ${definition.pass.back}.`,
         ...links(term.word),
       ];
     case 'protection':

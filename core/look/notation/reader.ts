@@ -79,6 +79,18 @@ export class NotationReader {
     return cut(this.part(n), between === ',' ? /,/ : /\s+/).filter((p) => p.text !== '');
   }
 
+  /** A part as lists between slashes, each of words between commas and one more behind a plus. */
+  lists(n: number): { readonly words: Piece[]; readonly plus: Piece | null }[] {
+    return cut(this.part(n), /\//).map((list) => {
+      const [words, ...plus] = cut(list, /\+/);
+      for (const extra of plus.slice(1)) this.refuse('too-many-parts', extra);
+      return {
+        words: cut(words!, /,/).filter((p) => p.text !== ''),
+        plus: plus[0] && plus[0].text !== '' ? plus[0] : null,
+      };
+    });
+  }
+
   /** What each word of a part means; words that mean nothing are problems of this code. */
   read<T>(words: readonly Piece[], code: NotationCode, one: (text: string) => T | null): T[] {
     return words.flatMap((word) => {
