@@ -24,6 +24,7 @@ import { savePng, saveSvg } from '../chalk/save';
 import { LookCard } from '../look/LookCard';
 import { NotationField } from './NotationField';
 import { useStaffRules } from '../StaffRules';
+import { routeWords } from './words';
 
 export interface TermPanelProps {
   readonly book: Book;
