@@ -44,7 +44,7 @@ test('from a formation nobody has named to a named, drawn, tagged one, found by 
   const yard = field.width / 51;
   await act(dragTo(page, z, (6.5 - 16) * yard, 0.5 * yard));
   await expect(page.getByRole('button', { name: /^Z: 6\.4 yards right, 1\.4 deep/ })).toBeVisible();
-  await expect(page.getByTestId('structure')).toContainText('wing trey condensed right');
+  await expect(page.getByTestId('structure')).toContainText('3x1 to the right, wing trey right');
   await expect(page.getByTestId('nearest')).toContainText('Call it …?');
   await act(page.getByRole('button', { name: 'Save in the Book' }).click());
   await expect(line(page)).toHaveValue(/11 gull r gun/);
@@ -129,8 +129,9 @@ test('the strength rule moves the counts, and back', async ({ page }) => {
   await page.getByRole('button', { name: 'Change the rules' }).click();
   await choose(page, 'passing strength by', 'the tight end');
   await choose(page, 'then by', 'more receivers');
+  await page.getByRole('combobox', { name: 'then by' }).nth(1).selectOption({ label: 'the field' });
   await page.getByRole('button', { name: 'Save the rules' }).click();
-  await expect(page.getByText('Strength by the tight end, then more receivers')).toBeVisible();
+  await expect(page.getByText('Passing strength by the tight end, then more receivers')).toBeVisible();
   expect(await byStrength()).not.toBe(before);
   await page.goto(`${SITE()}/staff`);
   await page.getByRole('button', { name: 'Change the rules' }).click();
@@ -143,7 +144,7 @@ test('the strength rule moves the counts, and back', async ({ page }) => {
   ).toBeVisible();
   await page.getByRole('button', { name: 'Reset to defaults' }).click();
   await expect(
-    page.getByText('Strength by more receivers, then the tight end, then the field'),
+    page.getByText('Passing strength by more receivers, then the field, then the tight end'),
   ).toBeVisible();
   expect(await byStrength()).toBe(before);
 });
@@ -345,5 +346,5 @@ test('a motion drawn by hand is named by its path, with what it changes', async 
     'H: fast across, “jet” in this book. 3x1 becomes 2x2; H right #3 → left #2.',
   );
   // He has not been moved: a motion is not a place.
-  await expect(page.getByRole('button', { name: /^H: 6\.0 yards right/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^H: 7\.0 yards right/ })).toBeVisible();
 });

@@ -20,7 +20,8 @@ import {
 } from '../look';
 import type { SnapFields } from '../snap/snap';
 import { assignmentPaths, assignPlay } from './assignment';
-import { conceptOf, lookInput, presentationOf, sideOf, spotsOf, taggedWord } from './resolve-look';
+import { presentationOf, sideOf, spotsOf, taggedWord } from './look-words';
+import { conceptOf, lookInput } from './resolve-look';
 import type { Book, Term } from './term';
 
 export interface Arrow {

@@ -1,7 +1,7 @@
 /** What a count may slice by that follows from a snap's look: structure, strength, backfield, front, coverage. */
 import type { LevelProfile } from '../field/profile';
 import {
-  fullLook,
+  defenseLook,
   offenseLook,
   structureOf,
   type LookSettings,
@@ -10,7 +10,7 @@ import {
 } from '../look';
 import { fieldsWith } from '../snap/fields';
 import { isTagged, type Snap } from '../snap/snap';
-import { lookInput } from './resolve-look';
+import { wordsInput } from './look-words';
 import type { Book } from './term';
 
 /** `structure` as set and at the snap; `strength` L or R; `boundary` into it or to the field; `strongSide` names of the strong side. */
@@ -61,7 +61,7 @@ export function lookFacts(
 const count = (v: unknown): number | null => (typeof v === 'number' ? v : null);
 
 function measure(book: Book, snap: Snap, profile: LevelProfile, settings: LookSettings): LookFacts {
-  const input = { ...lookInput(book, { ...snap, play: null }, profile), run: null, protection: null };
+  const input = wordsInput(book, snap);
   const offense = offenseLook(input, profile, settings);
   const out: Record<LookFact, string | null> = { ...NOTHING };
   if (!offense) {
@@ -100,16 +100,16 @@ function measure(book: Book, snap: Snap, profile: LevelProfile, settings: LookSe
           : 'behind the ball';
     out.backfieldSet = `${set.backfield.quarterback}, ${set.backfield.set}`;
   }
-  const look = offense && (input.front || input.coverage) ? fullLook(input, profile, settings) : null;
-  if (look?.defense?.front) {
-    out.shade = look.defense.front.shade;
-    out.boxVerdict = look.defense.front.verdict;
+  const defense =
+    offense && (input.front || input.coverage) ? defenseLook(offense, input, profile, settings) : null;
+  if (defense?.front) {
+    out.shade = defense.front.shade;
+    out.boxVerdict = defense.front.verdict;
   }
   // A typed box is what the film shows; without it the box follows from the places.
   const box = count(snap.box);
-  out.boxCount =
-    box !== null ? String(box) : look?.defense?.front ? String(look.defense.front.box.length) : null;
-  if (look?.defense?.coverage) out.middle = look.defense.coverage.middle;
-  if (look?.defense && input.pressure !== undefined && input.front) out.rushKind = look.defense.rush.kind;
+  out.boxCount = box !== null ? String(box) : defense?.front ? String(defense.front.box.length) : null;
+  if (defense?.coverage) out.middle = defense.coverage.middle;
+  if (defense && input.pressure !== undefined && input.front) out.rushKind = defense.rush.kind;
   return out;
 }

@@ -4,6 +4,7 @@ export * from './definition';
 export * from './play';
 export * from './assignment';
 export * from './index-terms';
+export * from './look-words';
 export * from './resolve-look';
 export * from './look-json';
 export * from './presentations';

@@ -15,7 +15,8 @@ import {
 } from '../look';
 import type { SnapFields } from '../snap/snap';
 import { assignmentPaths, assignPlay } from './assignment';
-import { conceptOf, lookInput, presentationOf, sideOf } from './resolve-look';
+import { presentationOf, sideOf } from './look-words';
+import { conceptOf, lookInput } from './resolve-look';
 import type { Book } from './term';
 
 const tenth = (yards: number): number => Math.round(yards * 10) / 10 + 0;

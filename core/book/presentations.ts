@@ -22,7 +22,8 @@ import {
   type Presentation,
 } from './assignment';
 import type { PlayDef } from './play';
-import { conceptOf, presentationOf, taggedWord } from './resolve-look';
+import { presentationOf, taggedWord } from './look-words';
+import { conceptOf } from './resolve-look';
 import type { Book, Term } from './term';
 
 export interface NamedPresentation extends Presentation {

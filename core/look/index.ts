@@ -18,6 +18,7 @@ export * from './hats';
 export * from './protection';
 export * from './perimeter';
 export * from './look-input';
+export * from './stands';
 export * from './look';
 export * from './margins';
 export * from './messages';

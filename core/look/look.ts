@@ -1,141 +1,13 @@
 /** The whole picture: offense and defense of one snap, and what follows from them. Pure and fast. */
-import { LEVEL_KEYS, type LevelProfile } from '../field/profile';
-import { fieldSides, type Side } from '../field/spot';
-import { coverageLook, rotationSide, type CoverageLook } from './coverage';
-import { defend, type DefenseDuty, type DefenseWarning, type PlacedDefender } from './defend';
-import { lineUp, shapeOf, type Man, type Spot } from './formation';
-import { coveredBy, definedShade, frontLook, type FrontLook } from './front';
+import { type LevelProfile } from '../field/profile';
+import { coveredBy } from './front';
 import { perimeterLook, type PerimeterLook } from './perimeter';
 import { protectionLook, type ProtectionLook } from './protection';
 import { runLedger } from './hats';
 import type { Ledger } from './ledger';
 import { DEFAULT_LOOK_SETTINGS, type LookInput, type LookSettings } from './look-input';
-import { atSnap, motionChange, motionPath, type MotionChange, type Point } from './motion';
-import { pressureLook, type PressureLook, type RushPath } from './pressure';
-import { strengthOrder, type StrengthRule } from './strength';
-import { structure, type Declared, type Structure } from './structure';
-import { ballAt, groundOf } from './zones';
 
-export interface OffenseLook {
-  readonly men: readonly Man[];
-  readonly set: Structure;
-  readonly path: readonly Point[] | null;
-  /** Where they stand when the ball comes. */
-  readonly snapMen: readonly Man[];
-  readonly snap: Structure;
-  readonly change: MotionChange | null;
-}
-
-interface StoodUp {
-  readonly men: readonly Man[];
-  readonly set: Structure;
-  readonly still: OffenseLook;
-  /** By mover, kind and side: a season shows few motions from a line-up. */
-  readonly moved: Map<string, OffenseLook>;
-}
-const NO_BACKFIELD: readonly Spot[] = [];
-type ByOrder = WeakMap<readonly StrengthRule[], Map<number, StoodUp>>;
-const stoodUp = new WeakMap<readonly Spot[], WeakMap<readonly Spot[], ByOrder>>();
-const sideIndex = (side: Side | null): number => (side === null ? 0 : side === 'L' ? 1 : 2);
-
-/** Nearest a man stands to the sideline, yards. */
-const OFF_SIDELINE = 1;
-
-/** Who would stand beyond the sideline of this hash stands a yard inside it. */
-function withinLines(men: Man[], profile: LevelProfile, field: Side | null): Man[] {
-  const ball = field === null ? 0 : ballAt(profile, field === 'L' ? 'R' : 'L');
-  const left = -profile.fieldWidth / 2 - ball + OFF_SIDELINE;
-  const right = profile.fieldWidth / 2 - ball - OFF_SIDELINE;
-  return men.some((man) => man.x < left || man.x > right)
-    ? men.map((man) => (man.x < left ? { ...man, x: left } : man.x > right ? { ...man, x: right } : man))
-    : men;
-}
-
-/** A line-up and its structure, measured once for each formation, backfield, side and hash: a season shows few of them. */
-function standUp(
-  formation: readonly Spot[],
-  side: Side | null,
-  backfield: readonly Spot[] | null,
-  profile: LevelProfile,
-  field: Side | null,
-  order: readonly StrengthRule[],
-): StoodUp {
-  const { players } = profile;
-  let byBackfield = stoodUp.get(formation);
-  if (!byBackfield) stoodUp.set(formation, (byBackfield = new WeakMap()));
-  let byOrder = byBackfield.get(backfield ?? NO_BACKFIELD);
-  if (!byOrder) byBackfield.set(backfield ?? NO_BACKFIELD, (byOrder = new WeakMap()));
-  let known = byOrder.get(order);
-  if (!known) byOrder.set(order, (known = new Map()));
-  const at = ((LEVEL_KEYS.indexOf(profile.key) * 12 + players) * 3 + sideIndex(side)) * 3 + sideIndex(field);
-  const found = known.get(at);
-  if (found) return found;
-  const men = withinLines(lineUp(formation, side, backfield, shapeOf(players)), profile, field);
-  const set = structure(men, field, order, { written: side });
-  const made: StoodUp = {
-    men,
-    set,
-    still: { men, set, path: null, snapMen: men, snap: set, change: null },
-    moved: new Map(),
-  };
-  known.set(at, made);
-  return made;
-}
-
-/** The offense alone: the men, their structure before and at the snap. Null without a formation. */
-export function offenseLook(
-  input: Pick<LookInput, 'formation' | 'side' | 'backfield' | 'motion' | 'motionBy' | 'motionSide' | 'hash'>,
-  profile: LevelProfile,
-  settings: LookSettings = DEFAULT_LOOK_SETTINGS,
-): OffenseLook | null {
-  if (!input.formation) return null;
-  const field = fieldSides(profile, input.hash).field;
-  const order = strengthOrder(settings.strength, profile.key);
-  const stood = standUp(input.formation, input.side, input.backfield, profile, field, order);
-  if (input.motionBy === null) return stood.still;
-  const key = `${input.motionBy}${input.motionSide}${input.motion}${settings.evenAfterMotion}`;
-  const known = stood.moved.get(key);
-  if (known) return known;
-  const { men, set } = stood;
-  const path = motionPath(men, input.motionBy, input.motion, input.motionSide);
-  if (!path) return stood.still;
-  const snapMen = atSnap(men, input.motionBy, path);
-  const plain = structure(snapMen, field, order, { written: input.side });
-  const trade = input.motion === 'trade' || input.motion === 'shift';
-  const evenNow = plain.side === null && settings.evenAfterMotion !== 'declared again';
-  const declared: Declared = {
-    passing: !evenNow
-      ? plain.passing
-      : settings.evenAfterMotion === 'stays'
-        ? set.passing
-        : path[path.length - 1]![0] < 0
-          ? 'L'
-          : 'R',
-    running: trade ? plain.running : set.running,
-  };
-  const look: OffenseLook = {
-    men,
-    set,
-    path,
-    snapMen,
-    snap: structure(snapMen, field, order, declared),
-    change: motionChange(men, snapMen),
-  };
-  stood.moved.set(key, look);
-  return look;
-}
-
-export interface DefenseLook {
-  readonly men: readonly PlacedDefender[];
-  readonly front: FrontLook | null;
-  readonly coverage: CoverageLook | null;
-  readonly rush: PressureLook;
-  /** What each man does; the rush alone without a coverage. */
-  readonly duties: readonly DefenseDuty[];
-  /** Receivers nobody has, a back first. */
-  readonly uncovered: readonly Man[];
-  readonly warnings: readonly DefenseWarning[];
-}
+import { defenseLook, offenseLook, type DefenseLook, type OffenseLook } from './stands';
 
 export interface FullLook {
   readonly offense: OffenseLook;
@@ -161,35 +33,8 @@ export function fullLook(
   if (!input.front && !input.coverage)
     return { offense, defense: null, covered: [], ledger: null, protection: null, perimeter: null };
   const structure = offense.snap;
-  const line = profile.players === 11;
-  const motionTo = offense.path ? (offense.path[offense.path.length - 1]![0] < 0 ? 'L' : 'R') : null;
-  const rotated = rotationSide(input.rotation, structure, motionTo);
-  const defended = defend(structure, groundOf(profile, input.hash), {
-    front: line ? input.front : null,
-    coverage: input.coverage,
-    rotation: rotated,
-    shell: input.shell,
-    cornerLeft: input.cornerLeft,
-    cornerRight: input.cornerRight,
-    pressure: input.pressure ?? null,
-    men: profile.players,
-  });
-  const { men } = defended;
-  const front =
-    line && input.front ? frontLook(men, structure, 5, settings.box, definedShade(input.front)) : null;
-  const coming: RushPath[] = [];
-  let deep = 0;
-  for (const duty of defended.duties)
-    if (duty.rush !== null) coming.push({ man: duty.man, x: duty.rush, line: !duty.called });
-    else if (duty.does === 'deep') deep++;
-  const rush = pressureLook(
-    input.pressure ?? null,
-    coming,
-    defended.dropped,
-    structure,
-    input.coverage ? deep : null,
-  );
-  const coverage = input.coverage ? coverageLook(input.coverage, defended, structure, motionTo) : null;
+  const defense = defenseLook(offense, input, profile, settings);
+  const { men, front, rush } = defense;
   const perimeter = front
     ? {
         left: perimeterLook('L', men, structure, settings.box),
@@ -221,15 +66,7 @@ export function fullLook(
       : null;
   return {
     offense,
-    defense: {
-      men,
-      front,
-      coverage,
-      rush,
-      duties: defended.duties,
-      uncovered: defended.uncovered,
-      warnings: defended.warnings,
-    },
+    defense,
     covered,
     ledger,
     protection,

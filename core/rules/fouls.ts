@@ -2,7 +2,7 @@
 import type { Penalty } from '../snap/snap';
 import { onField, spotAfter, walkOff } from './arithmetic';
 import { newSeries, reachesLine, sameSeries } from './series';
-import type { DeadBall, NextState, Transition } from './transition';
+import { offsetting, scoreComesOff, type DeadBall, type NextState, type Transition } from './transition';
 
 export interface Fouls {
   /** Enforced from the previous spot or the spot of the foul. */
@@ -25,8 +25,10 @@ export function foulsOf(transition: Transition): Fouls {
 }
 
 /** The play never was: the down is played again from a spot before its end. */
-export const wipesOut = ({ play }: Transition, fouls: Fouls): boolean =>
-  play.result === 'no_play' || (fouls.replacing.length > 0 && !play.score);
+export const wipesOut = ({ play, offense }: Transition, fouls: Fouls): boolean =>
+  play.result === 'no_play' ||
+  offsetting(play) ||
+  (play.score ? scoreComesOff(play, offense) : fouls.replacing.length > 0);
 
 const byOffense = (p: Penalty): boolean => p.side === 'o' || p.side === 'k';
 
@@ -53,6 +55,9 @@ export function playAgain(transition: Transition, { replacing, following }: Foul
     if (penalty.yards === null) return transition.giveUp('no_foul_yards');
     if (toGoal !== null) toGoal = enforce(transition, penalty, toGoal, !byOffense(penalty));
   }
+  // A score came off for a foul that was walked off from no spot before the goal line.
+  if (play.score && following.some((p) => p.from === 'end' && byOffense(p)))
+    return transition.giveUp('no_foul_spot');
   for (const penalty of following) {
     if (penalty.yards === null) return transition.giveUp('no_foul_yards');
     if (toGoal !== null) toGoal = walkOff(toGoal, penalty.yards, !byOffense(penalty)).toGoal;

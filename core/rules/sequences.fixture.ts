@@ -287,6 +287,35 @@ export const SEQUENCES: readonly Sequence[] = [
     },
     then('A', 3, 9, 'o35'),
   ]),
+  s(
+    'fouls by both sides while the ball was live repeat the down, a touchdown too',
+    at('A', 2, 7, 't30', 'scrimmage', { A: 7, B: 3 }),
+    [
+      {
+        result: 'complete',
+        gain: 30,
+        score: 'touchdown',
+        penalties: [
+          foul('o', 'holding', 10, { outcome: 'offset' }),
+          foul('d', 'pi', 15, { outcome: 'offset' }),
+        ],
+      },
+      then('A', 2, 7, 't30', { score: { A: 7, B: 3 } }),
+    ],
+  ),
+  s('an accepted hold takes the touchdown off', at('A', 2, 7, 't30', 'scrimmage', { A: 7, B: 3 }), [
+    { result: 'gain', gain: 30, score: 'touchdown', penalties: [foul('o', 'holding', 10)] },
+    then('A', 2, 17, 't40', { score: { A: 7, B: 3 } }),
+  ]),
+  s('a declined one leaves it', at('A', 2, 7, 't30', 'scrimmage', { A: 7, B: 3 }), [
+    {
+      result: 'gain',
+      gain: 30,
+      score: 'touchdown',
+      penalties: [foul('o', 'holding', 10, { outcome: 'declined' })],
+    },
+    { ...then('A', 2, 7, 't3'), unit: 'try', down: null, distance: null, score: { A: 13, B: 3 } },
+  ]),
   s('half the distance against the defense', at('A', 1, 8, 't8'), [
     { result: 'no_play', penalties: [foul('d', 'offside', 5)] },
     then('A', 1, 4, 't4'),

@@ -54,6 +54,27 @@ export function unitOf(before: GameState, play: PlayFacts): Unit {
   return 'scrimmage';
 }
 
+const byKickersOrOffense = (side: string): boolean => side === 'o' || side === 'k';
+
+/** Fouls of both sides while the ball was live: the down is repeated, a score too. */
+export function offsetting(play: PlayFacts): boolean {
+  const live = (play.penalties ?? []).filter((p) => p.outcome === 'offset' && p.from !== 'succ');
+  return live.some((p) => byKickersOrOffense(p.side)) && live.some((p) => !byKickersOrOffense(p.side));
+}
+
+/** A score that does not stand: the down is repeated, or the team that scored has an accepted live-ball foul. */
+export function scoreComesOff(play: PlayFacts, offense: string | null): boolean {
+  if (!play.score || play.score === 'safety' || play.score === 'defensive_try') return offsetting(play);
+  const own = play.scoredBy == null || play.scoredBy === offense;
+  return (
+    offsetting(play) ||
+    (own &&
+      (play.penalties ?? []).some(
+        (p) => p.outcome === 'accepted' && p.from !== 'succ' && byKickersOrOffense(p.side),
+      ))
+  );
+}
+
 export class Transition {
   readonly steps: RuleStep[] = [];
   readonly unknown: UnknownReason[] = [];
@@ -92,7 +113,7 @@ export class Transition {
   private scored(): Record<string, number> {
     const score: Record<string, number> = { ...this.before.score };
     const what = this.play.score;
-    if (!what) return score;
+    if (!what || scoreComesOff(this.play, this.offense)) return score;
     const theirs = what === 'safety' || what === 'defensive_try';
     const by = this.play.scoredBy ?? (theirs ? this.defense : this.offense);
     // A score that was not known before stays unknown.
