@@ -44,7 +44,7 @@ test('from a formation nobody has named to a named, drawn, tagged one, found by 
   const yard = field.width / 51;
   await act(dragTo(page, z, (6.5 - 16) * yard, 0.5 * yard));
   await expect(page.getByRole('button', { name: /^Z: 6\.4 yards right, 1\.4 deep/ })).toBeVisible();
-  await expect(page.getByTestId('structure')).toContainText('3x1 to the right, wing trey right');
+  await expect(page.getByTestId('structure')).toContainText('wing trey condensed right');
   await expect(page.getByTestId('nearest')).toContainText('Call it …?');
   await act(page.getByRole('button', { name: 'Save in the Book' }).click());
   await expect(line(page)).toHaveValue(/11 gull r gun/);

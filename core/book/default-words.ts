@@ -4,7 +4,7 @@ import type { TermKind } from './term';
 export const FORMATIONS: readonly [word: string, spots: string, ...aliases: string[]][] = [
   ['doubles', 'X-16 H-8o1 Y+4.8 Z+14o1', '2x2 tight'],
   ['spread', 'X-17 H-8o1 Y+8o1 Z+17', '2x2'],
-  ['trips', 'X-16 H+7o1 Y+11.5 Z+16o1', '3x1'],
+  ['trips', 'X-16 H+7o1 Y+11 Z+16o1', '3x1'],
   ['trey', 'X-15 Y+4.8 H+9o1 Z+15o1', 'trips tight'],
   ['bunch', 'X-14 H+6o1 Y+7.5 Z+9o1'],
   ['wing', 'Z-14 Y+4.8 H+6.4o1.4 X+15o1'],

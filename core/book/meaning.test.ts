@@ -548,8 +548,8 @@ describe('a drawn formation', () => {
     expect(best!.differs).toEqual(['#2 right wide slot']);
   });
   it.each([
-    ['trips l', 'X+16 H-7o1 Y-11.5 Z-16o1'],
-    ['trips r h tight', 'X-16 Y+11.5 Z+16o1 H+4.8'],
+    ['trips l', 'X+16 H-7o1 Y-11 Z-16o1'],
+    ['trips r h tight', 'X-16 Y+11 Z+16o1 H+4.8'],
     ['spread y wing l', 'X-17 H-8o1 Z+17 Y-6.4o1.4'],
     ['X-16 h+6o1', 'X-16 H+6o1'],
     ['pro z stack', 'X-15 Y+4.8 Z+14o2.5'],

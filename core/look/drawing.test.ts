@@ -55,7 +55,7 @@ describe('receiver numbers', () => {
     expect(numbers(true)).toEqual([
       ['#1', -16],
       ['#1', 16],
-      ['#2', 11.5],
+      ['#2', 11],
       ['#3', 7],
     ]);
     expect(numbers(false)).toEqual([]);
