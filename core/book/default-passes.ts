@@ -8,10 +8,14 @@ export const PASSES: readonly (readonly [string, string, ...string[]])[] = [
     'slant flat',
   ],
   ['slants', 'quick 3 | slant, slant, slant | slant, slant, slant | check down', 'double slants'],
-  ['hitches', 'quick 3 | hitch, hitch, hitch | hitch, hitch, hitch | block', 'hitch'],
+  [
+    'hitches',
+    'quick 3 | hitch, hitch, hitch / hitch, hitch / hitch | hitch, hitch, hitch / hitch, hitch / hitch | block',
+    'hitch',
+  ],
   [
     'outs',
-    'quick 3 | quick out, quick out, quick out | quick out, quick out, quick out | block',
+    'quick 3 | quick out, quick out, quick out / quick out, quick out / quick out | quick out, quick out, quick out / quick out, quick out / quick out | block',
     'quick outs',
   ],
   ['fade-out', 'quick 3 | fade, quick out | fade, quick out | block'],

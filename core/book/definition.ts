@@ -52,7 +52,7 @@ export const DEFINITION_HINT: Readonly<Record<DefinedKind, string>> = {
   pressure: 'added men man:gap:side | drop how many, from where | threat how many | line movement',
   protection: 'slide (half, full, man), how many stay, scan if the back scans: half 1',
   run: 'blocking, gap, carrier | role:job … | job=role,role … | read end man',
-  pass: 'type and steps | strong-side routes, outside in | weak-side routes | back',
+  pass: 'type and steps | strong-side routes, outside in | weak-side routes | back; with another number of receivers behind a slash, the back’s route there behind a plus',
 };
 
 export type DefinitionRead = NotationRead<Definition>;

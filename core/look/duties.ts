@@ -31,10 +31,15 @@ const give = (post: Post, job: Given): void => {
   post.job = job;
 };
 
+/** The mike where there is one, else the backer nearest the middle. */
 const middleBacker = (backers: readonly Post[], free: (post: Post) => boolean): Post | null => {
   let best: Post | null = null;
   for (const post of backers)
-    if (free(post) && (best === null || Math.abs(post.x) < Math.abs(best.x))) best = post;
+    if (
+      free(post) &&
+      (best === null || post.letter === 'M' || (best.letter !== 'M' && Math.abs(post.x) < Math.abs(best.x)))
+    )
+      best = post;
   return best;
 };
 

@@ -1,0 +1,16 @@
+import { chromium } from 'playwright-core';
+const b=await chromium.launch({executablePath:'/usr/bin/chromium',args:['--no-sandbox']});
+const ctx=await b.newContext({viewport:{width:1280,height:800},serviceWorkers:'block'});
+const p=await ctx.newPage(); const S='http://127.0.0.1:4640'; p.setDefaultTimeout(15000);
+await p.goto(S+'/sign-in'); await p.getByRole('button',{name:/Okafor/}).click(); await p.waitForSelector('text=What is next'); await p.waitForTimeout(700);
+const shot=async(n)=>{await p.waitForTimeout(900); await p.screenshot({path:`/tmp/s/${n}.png`});};
+await shot('week');
+await p.goto(S+'/log'); await shot('games');
+await p.goto(S+'/log/2026-w08-stg-wre'); await p.waitForTimeout(1200); await p.keyboard.type('11 trips r gun 4-2 over cover 3 strong stick #7>#81'); await shot('log');
+await p.keyboard.press('Alt+l'); await p.waitForSelector('#look-title'); await p.waitForTimeout(800); await shot('look');
+await p.goto(S+'/read?team=STG'); await p.waitForTimeout(2500); await shot('read');
+await p.goto(S+'/book?kind=coverage'); await p.waitForTimeout(1500); await shot('book-coverage');
+await p.goto(S+'/book?kind=pressure&term=pressure-double-a-pressure'); await p.waitForTimeout(1500); await shot('book-pressure');
+await p.goto(S+'/book?kind=pass&term=pass-stick'); await p.waitForTimeout(1500); await shot('book-pass');
+await p.goto(S+'/staff'); await p.waitForTimeout(1000); await p.getByRole('button',{name:'Change the rules'}).click(); await shot('staff');
+await b.close();
