@@ -114,7 +114,7 @@ export function sixZones(men: number): readonly Zone[] {
 
 /** A corner who is down on the rotated side: from his side to the other. */
 export function cloudZones(men: number): readonly Zone[] {
-  if (men <= 1) return ['flat'];
+  if (men <= 1) return men === 1 ? ['flat'] : [];
   if (men === 2) return ['flat', 'seam-curl-flat'];
   if (men === 3) return ['flat', 'middle hook', 'seam-curl-flat'];
   if (men === 4) return ['flat', 'hook', 'hook', 'curl-flat'];
