@@ -139,7 +139,6 @@ export function defend(structure: Structure, ground: Ground, call: DefenseCall):
     ground,
     def,
     plan,
-    family,
     posts,
     corners,
     safeties,

@@ -2,7 +2,7 @@
 import { otherSide, type Side } from '../field/spot';
 import type { CoverageDef } from './coverage';
 import type { Plan } from './plan';
-import { hasSlot, signOf, type FrontFamily, type Post } from './posts';
+import { hasSlot, signOf, type Post } from './posts';
 import { sideStructure, type Structure } from './structure';
 import { detached, PREVENT_DEEP, type Ground } from './zones';
 
@@ -12,7 +12,6 @@ export interface Working {
   readonly ground: Ground;
   readonly def: CoverageDef;
   readonly plan: Plan;
-  readonly family: FrontFamily;
   readonly posts: readonly Post[];
   readonly corners: readonly Post[];
   readonly safeties: readonly Post[];
