@@ -9,29 +9,27 @@ import {
   motionPath,
   routePath,
   ROUTES,
+  runJobs,
   shapeOf,
   sideStructure,
   structure,
+  type Defender,
   type DrawnPath,
   type Job,
+  type Ledger,
   type Man,
   type MotionKind,
+  type OffenseEntry,
+  type Point,
   type PointOfAttack,
   type Route,
-  type RunAim,
+  type RunDef,
+  type RunRole,
   type Spot,
   type Structure,
   type StrengthRule,
 } from '../look';
-import {
-  BASE_JOBS,
-  BASE_REST,
-  pictureFor,
-  type PassDef,
-  type PlayDef,
-  type RunDef,
-  type RunRole,
-} from './play';
+import { pictureFor, type PassDef, type PlayDef } from './play';
 
 export interface Presentation {
   readonly formation: readonly Spot[];
@@ -76,51 +74,7 @@ export function presentedMen(
   };
 }
 
-/** Which body plays which role of a run to a side. */
-function rolesOf(
-  men: readonly Man[],
-  structure: Structure,
-  to: Side,
-  def: RunDef,
-  mover: string | null,
-): Map<string, RunRole> {
-  const sign = to === 'L' ? -1 : 1;
-  const roles = new Map<string, RunRole>();
-  const line = men.filter((m) => m.role === 'line').sort((a, b) => (b.x - a.x) * sign);
-  const center = line.findIndex((m) => m.letter === 'C');
-  line.forEach((man, i) => {
-    const off = i - center;
-    roles.set(man.letter, off === 0 ? 'C' : off === -1 ? 'PG' : off <= -2 ? 'PT' : off === 1 ? 'BG' : 'BT');
-  });
-  for (const side of ['L', 'R'] as const) {
-    const half = sideStructure(structure, side);
-    const near = side === to;
-    for (const m of half.attached) roles.set(m.letter, m.onLine ? (near ? 'PY' : 'BY') : near ? 'PW' : 'BW');
-    half.receivers
-      .filter((m) => !half.attached.includes(m))
-      .forEach((m, i) => roles.set(m.letter, `${near ? 'P' : 'B'}${Math.min(3, i + 1)}` as RunRole));
-  }
-  const backs = [...structure.backfield.backs];
-  const quarterback = men.find((m) => m.role === 'quarterback');
-  if (quarterback) roles.set(quarterback.letter, 'Q');
-  const ball =
-    def.carrier === 'back'
-      ? backs[0]
-      : def.carrier === 'fullback'
-        ? backs[backs.length - 1]
-        : def.carrier === 'quarterback'
-          ? quarterback
-          : def.carrier === 'mover'
-            ? men.find((m) => m.letter === mover && m.role === 'eligible')
-            : sideStructure(structure, otherSide(to)).receivers.find(
-                (m) => !sideStructure(structure, otherSide(to)).attached.includes(m),
-              );
-  for (const b of backs) if (b !== ball) roles.set(b.letter, 'LEAD');
-  if (ball) roles.set(ball.letter, 'BALL');
-  return roles;
-}
-
-/** Puts bodies on the roles of a run. */
+/** Puts bodies on the places of a run. */
 export function assignRun(
   def: RunDef,
   presentation: Presentation,
@@ -130,31 +84,17 @@ export function assignRun(
 ): Assignment {
   const { men } = presentedMen(presentation, profile);
   const s = structure(men, null, order, { written: presentation.side });
-  const roles = rolesOf(men, s, to, def, presentation.motionBy);
-  const jobs = new Map<string, Job>();
-  const missing: Job[] = [];
-  let carrier: string | null = null;
-  for (const man of men) {
-    const role = roles.get(man.letter);
-    if (!role) continue;
-    if (role === 'BALL') carrier = man.letter;
-    jobs.set(man.letter, def.jobs[role] ?? BASE_JOBS[def.blocking][role] ?? BASE_REST[role] ?? 'stalk');
-  }
-  // The quarterback who carries has nobody to give to: the back leads, the quarterback keeps.
-  if (def.carrier === 'quarterback' && carrier !== null) jobs.set(carrier, def.jobs.Q ?? 'keep');
-  if (carrier === null) missing.push('carry');
-  const flexed = new Set<string>();
-  for (const fact of def.flex) {
-    const letter = fact.by
-      .map((r) => men.find((m) => roles.get(m.letter) === r && !flexed.has(m.letter))?.letter)
-      .find((l) => l !== undefined);
-    if (letter === undefined) missing.push(fact.job);
-    else {
-      flexed.add(letter);
-      jobs.set(letter, fact.job);
-    }
-  }
-  return { men, structure: s, jobs, roles, missing, carrier };
+  const found = runJobs(def, men, s, to, presentation.motionBy);
+  const byLetter = <T>(of: ReadonlyMap<Man, T>): Map<string, T> =>
+    new Map([...of].map(([man, value]) => [man.letter, value]));
+  return {
+    men,
+    structure: s,
+    jobs: byLetter(found.jobs),
+    roles: byLetter(found.roles),
+    missing: found.missing,
+    carrier: found.carrier?.letter ?? null,
+  };
 }
 
 /** What a receiver does whom the word does not name: he clears, on a screen he blocks; attached he stays in. */
@@ -267,14 +207,40 @@ export function pictureDistance(
   );
 }
 
-/** The drawn paths of an assignment: blocks, pulls, routes, the ball. */
-export function assignmentPaths(assignment: Assignment, to: Side, point: PointOfAttack): DrawnPath[] {
+/** Where a defender is met: just in front of him. */
+const at = (defender: Defender): Point => [defender.x, Math.max(0.7, defender.depth - 0.7)];
+
+/** A man's job as he does it against the defense in the picture: the same men as in the list and the count. */
+function blockPath(entry: OffenseEntry, ledger: Ledger, point: PointOfAttack, end: number): DrawnPath | null {
+  const { man, does, on, then, partner } = entry;
+  const other = partner === null ? null : ledger.offense.find((e) => e.man.letter === partner);
+  // Of a double the man nearer to their second man goes on to him.
+  const goesOn =
+    then !== null && (!other || Math.abs(then.x - man.x) <= Math.abs(then.x - other.man.x) + 1e-9)
+      ? then
+      : null;
+  const side = other && on ? Math.sign(man.x - other.man.x) * 0.4 : 0;
+  const target: Point | null = on ? [at(on)[0] + side, at(on)[1]] : null;
+  return jobPath(man, does, ledger.to, point, end, target, goesOn && at(goesOn));
+}
+
+/** The drawn paths of an assignment: blocks, pulls, routes, the ball. `ledger`: the run against the defense shown. */
+export function assignmentPaths(
+  assignment: Assignment,
+  to: Side,
+  point: PointOfAttack,
+  ledger: Ledger | null = null,
+): DrawnPath[] {
   const end = sideStructure(assignment.structure, to).endOfLine;
   const out: DrawnPath[] = [];
   for (const man of assignment.men) {
     const job = assignment.jobs.get(man.letter);
     if (!job) continue;
-    if ((ROUTES as readonly string[]).includes(job) && job !== 'block' && job !== 'stalk')
+    const entry = ledger?.offense.find((e) => e.man.letter === man.letter);
+    if (ledger && entry) {
+      const path = blockPath(entry, ledger, point, end);
+      if (path) out.push(path);
+    } else if ((ROUTES as readonly string[]).includes(job) && job !== 'block' && job !== 'stalk')
       out.push(routePath(man, job as Route, to));
     else if (man.role === 'quarterback' && job === 'fake') continue;
     else {
@@ -283,22 +249,6 @@ export function assignmentPaths(assignment: Assignment, to: Side, point: PointOf
     }
   }
   return out;
-}
-
-/** What a run asks of the hat count: who pulls, who is read, who carries. */
-export function aimOf(def: RunDef, assignment: Assignment, to: Side, option: Side | null): RunAim {
-  const by = (job: Job): string[] => [...assignment.jobs].filter(([, j]) => j === job).map(([l]) => l);
-  return {
-    blocking: def.blocking,
-    to,
-    point: def.point,
-    read: def.read,
-    option,
-    kick: by('kick')[0] ?? by('trap')[0] ?? null,
-    wrap: [...by('wrap'), ...by('lead pull')],
-    carrier: assignment.carrier,
-    missing: assignment.missing,
-  };
 }
 
 export interface PresentationNote {

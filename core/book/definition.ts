@@ -15,9 +15,10 @@ import {
   type MotionKind,
   type NotationRead,
   type PressureDef,
+  type RunDef,
   type ProtectionDef,
 } from '../look';
-import type { PassDef, RunDef } from './play';
+import type { PassDef } from './play';
 import { formatPass, formatRun, readPass, readRun } from './play-notation';
 
 export type Definition =
@@ -51,7 +52,7 @@ export const DEFINITION_HINT: Readonly<Record<DefinedKind, string>> = {
     'style and middle | deep men role:zone@place | named under men role:duty:side | deep shown | corner yards and leverage',
   pressure: 'added men man:gap:side | drop how many, from where | threat how many | line movement',
   protection: 'slide (half, full, man), how many stay, scan if the back scans: half 1',
-  run: 'blocking, gap, carrier | role:job … | job=role,role … | read end man',
+  run: 'blocking, gap, carrier | role:job … | job=role,role:other_job …, job?= where the play goes without it | read end man, pitch force',
   pass: 'type and steps | strong-side routes, outside in | weak-side routes | back; with another number of receivers behind a slash, the back’s route there behind a plus',
 };
 

@@ -16,7 +16,7 @@ import {
   type LookSettings,
   type Man,
   type Point,
-  type RunAim,
+  type RunCall,
 } from '../look';
 import type { SnapFields } from '../snap/snap';
 import { assignmentPaths, assignPlay } from './assignment';
@@ -42,7 +42,7 @@ export interface SnapDrawOptions {
   readonly crop?: boolean;
   readonly numbers?: boolean;
   /** A run to count hats by instead of the one that was called. */
-  readonly aim?: RunAim | null;
+  readonly aim?: RunCall | null;
 }
 
 /** What a drawing shows, in words. */
@@ -88,7 +88,14 @@ export function drawSnap(
   if (def && presentation) {
     const to = direction ?? look?.offense.snap.passing ?? 'R';
     const assignment = assignPlay(def, presentation, to, profile, settings.strength, direction);
-    paths.push(...assignmentPaths(assignment, to, def.kind === 'run' ? def.run.point : 'B'));
+    paths.push(
+      ...assignmentPaths(
+        assignment,
+        to,
+        def.kind === 'run' ? def.run.point : 'B',
+        def.kind === 'run' && options.defense !== false ? (look?.ledger ?? null) : null,
+      ),
+    );
   } else if (
     !arrows &&
     direction &&
@@ -220,14 +227,16 @@ export function termFields(book: Book, term: Term, side: Side = 'R'): SnapFields
               formation: 'doubles',
               backfield: 'gun',
               motion: 'jet',
-              motionBy: side === 'R' ? 'H' : 'H',
+              motionBy: 'H',
               motionSide: side,
             }
           : carrier === 'receiver'
             ? { formation: 'doubles', backfield: 'gun', formationSide: side }
             : carrier === 'fullback'
               ? { backfield: 'i' }
-              : {}),
+              : definition?.kind === 'run' && definition.run.flex.some((choice) => choice.job === 'crack')
+                ? { formation: 'pro' }
+                : {}),
       };
     }
     case 'pass': {

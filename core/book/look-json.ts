@@ -6,6 +6,7 @@ import {
   DEFAULT_LOOK_SETTINGS,
   fullLook,
   gapName,
+  isHat,
   lookSentences,
   pointMargins,
   type Defender,
@@ -67,22 +68,24 @@ export function lookJson(
       to: [to[0], to[1]],
     })),
     blocks: (ledger?.offense ?? [])
-      .filter((e) => !['carries', 'hands off', 'hands off, reads', 'option route', 'holds'].includes(e.duty))
+      .filter((e) => isHat(e) || (e.does === 'stalk' && e.on !== null))
       .map((e) => ({
         by: e.man.letter,
-        rule: e.duty,
+        rule: e.does,
         targets: [e.on, e.then].flatMap((d) => (d ? [nameOf(d)] : [])),
         finds: e.on !== null,
       })),
     reads: (ledger?.defense ?? []).flatMap((e) =>
       e.by === 'read'
-        ? [{ kind: 'run', man: nameOf(e.man) }]
-        : e.by === 'option'
-          ? [{ kind: 'pass', man: nameOf(e.man) }]
-          : [],
+        ? [{ kind: input.run?.def.pitch ? 'dive' : 'run', man: nameOf(e.man) }]
+        : e.by === 'pitch read'
+          ? [{ kind: 'pitch', man: nameOf(e.man) }]
+          : e.by === 'option'
+            ? [{ kind: 'pass', man: nameOf(e.man) }]
+            : [],
     ),
     unblocked: (ledger?.defense ?? []).filter((e) => e.by === 'free' && e.there).map((e) => nameOf(e.man)),
-    margin: Object.fromEntries(pointMargins(look, settings.box).map((m) => [`${m.point}${m.to}`, m.margin])),
+    margin: Object.fromEntries(pointMargins(look, settings).map((m) => [`${m.point}${m.to}`, m.margin])),
     routes: routesOf(book, fields, profile, settings, at.passing),
     uncovered: (defense?.uncovered ?? []).map((man) => man.letter),
     sentences: lookSentences(look, settings, fieldSides(profile, input.hash)).map((s) => s.text),

@@ -18,7 +18,6 @@ import {
   structureKey,
 } from '../look';
 import {
-  aimOf,
   assignPass,
   assignPlay,
   assignRun,
@@ -47,8 +46,8 @@ import {
   triggersOf,
   typeFormation,
   type NamedPresentation,
-  type RunDef,
 } from './index';
+import type { RunDef } from '../look';
 import { bookJsonSchema } from './schema';
 import { DEFAULT_BOOK } from './default-book';
 import { readBook } from './book-json';
@@ -280,12 +279,6 @@ describe('plays and presentations', () => {
       F: 'kick',
       T: 'carry',
     });
-    expect(aimOf(run('power'), a, 'R', null)).toMatchObject({
-      kick: 'F',
-      wrap: ['LG'],
-      carrier: 'T',
-      point: 'C',
-    });
   });
   it('counter: guard kicks, tackle wraps (common practice)', () => {
     expect(
@@ -417,7 +410,8 @@ describe('plays and presentations', () => {
   it('power asks for a man off the line to kick; one back and nobody off the line is one-back power (common practice)', () => {
     const missing = (word: string, formation: string) =>
       assignPlay({ kind: 'run', run: run(word) }, shown(formation, 'gun'), 'R', COLLEGE).missing;
-    expect([missing('power', 'ace'), missing('one-back power', 'ace'), missing('power', 'wing')]).toEqual([
+    // A tight end base blocks the end man in its place; without one he is named.
+    expect([missing('power', 'spread'), missing('power', 'ace'), missing('power', 'wing')]).toEqual([
       ['kick'],
       [],
       [],
@@ -430,11 +424,16 @@ describe('plays and presentations', () => {
       COLLEGE,
       '12',
     )) {
-      const kicks = [...r.assignment.jobs].find(([, job]) => job === 'kick')![0];
-      expect([r.shown.formationWord, r.assignment.men.find((m) => m.letter === kicks)!.onLine]).toEqual([
-        r.shown.formationWord,
-        false,
-      ]);
+      const kicks = [...r.assignment.jobs].find(([, job]) => job === 'kick')?.[0];
+      if (kicks === undefined)
+        expect(
+          [...r.assignment.roles].some(([l, role]) => role === 'PY' && r.assignment.jobs.get(l) === 'base'),
+        ).toBe(true);
+      else
+        expect([r.shown.formationWord, r.assignment.men.find((m) => m.letter === kicks)!.onLine]).toEqual([
+          r.shown.formationWord,
+          false,
+        ]);
     }
   });
   it('a pass in another picture follows the staff’s strength order', () => {

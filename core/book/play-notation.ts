@@ -1,25 +1,26 @@
 /** Runs and passes as short texts; what is written reads back equal. */
 import {
+  CARRIERS,
   GAPS,
+  isBlocking,
   JOBS,
   NotationReader,
   oneOf,
+  PITCH_READS,
   ROUTES,
+  RUN_READS,
+  RUN_ROLES,
+  type FlexJob,
   type Job,
   type NotationRead,
   type Piece,
+  type PitchRead,
   type Route,
-} from '../look';
-import {
-  CARRIERS,
-  isBlocking,
-  PASS_TYPES,
-  RUN_ROLES,
-  type PassDef,
-  type PassPicture,
   type RunDef,
+  type RunRead,
   type RunRole,
-} from './play';
+} from '../look';
+import { PASS_TYPES, type PassDef, type PassPicture } from './play';
 
 const spaced = (job: string | undefined): string => (job ?? '').replace(/_/g, ' ');
 const joined = (job: string): string => job.replace(/ /g, '_');
@@ -31,16 +32,43 @@ function roleJob(text: string): readonly [RunRole, Job] | null {
   return role && job && more.length === 0 ? [role, job] : null;
 }
 
-function jobChoice(text: string): RunDef['flex'][number] | null {
-  const [jobWord, rolesWord = '', ...more] = text.split('=');
-  const job = oneOf(JOBS, spaced(jobWord));
-  const by = rolesWord.split(',').map((r) => oneOf(RUN_ROLES, r));
-  return job && more.length === 0 && by.every((r): r is RunRole => r !== null) ? { job, by } : null;
+/** "kick=PW,LEAD,PY:base": who takes a job, with another job for one of them; "fill?=LEAD": the play goes without. */
+function jobChoice(text: string): FlexJob | null {
+  const [head = '', takers = '', ...more] = text.split('=');
+  const optional = head.endsWith('?');
+  const job = oneOf(JOBS, spaced(optional ? head.slice(0, -1) : head));
+  const by: RunRole[] = [];
+  const as: Partial<Record<RunRole, Job>> = {};
+  for (const taker of takers.split(',')) {
+    const [roleWord, jobWord, ...rest] = taker.split(':');
+    const role = oneOf(RUN_ROLES, roleWord);
+    const other = jobWord === undefined ? null : oneOf(JOBS, spaced(jobWord));
+    if (!role || rest.length > 0 || (jobWord !== undefined && !other)) return null;
+    by.push(role);
+    if (other) as[role] = other;
+  }
+  if (!job || more.length > 0) return null;
+  return { job, by, ...(Object.keys(as).length > 0 ? { as } : {}), ...(optional ? { optional } : {}) };
 }
 
-const READS = ['end man', 'back-side end'] as const;
+/** "read dive key, pitch next man", either part alone, or nothing. */
+function readsOf(text: string): { readonly read: RunRead | null; readonly pitch: PitchRead | null } | null {
+  let read: RunRead | null = null;
+  let pitch: PitchRead | null = null;
+  for (const part of text.split(/\s*,\s*/)) {
+    if (part === '') continue;
+    if (part.startsWith('pitch ')) {
+      pitch = oneOf(PITCH_READS, part.slice(6));
+      if (!pitch) return null;
+    } else {
+      read = oneOf(RUN_READS, part.replace(/^read /, ''));
+      if (!read) return null;
+    }
+  }
+  return { read, pitch };
+}
 
-/** "gap C back | BG:wrap Q:give | kick=PW,LEAD,BW,BY | read end man" → a run. */
+/** "gap C back | BG:wrap Q:give | kick=PW,LEAD,PY:base | read end man" → a run. */
 export function readRun(text: string): NotationRead<RunDef> {
   const reader = new NotationReader(text, 4);
   const [blocking = '', gapWord, carrierWord, ...more] = reader.part(0).text.split(/\s+/);
@@ -49,17 +77,21 @@ export function readRun(text: string): NotationRead<RunDef> {
   const head = isBlocking(blocking) && point && carrier && more.length === 0;
   if (!head) reader.refuse('run-head', reader.part(0));
   const readPart = reader.part(3);
-  const read = oneOf(READS, readPart.text.replace(/^read /, ''));
-  if (readPart.text !== '' && !read) reader.refuse('read', readPart);
+  const reads = readsOf(readPart.text);
+  if (!reads) reader.refuse('read', readPart);
   return reader.result({
     blocking: isBlocking(blocking) ? blocking : 'zone',
     point: point ?? 'A',
     carrier: carrier ?? 'back',
-    read,
+    read: reads?.read ?? null,
+    ...(reads?.pitch ? { pitch: reads.pitch } : {}),
     jobs: Object.fromEntries(reader.read(reader.words(1), 'job', roleJob)) as RunDef['jobs'],
     flex: reader.read(reader.words(2), 'job-choice', jobChoice),
   });
 }
+
+const choice = ({ job, by, as, optional }: FlexJob): string =>
+  `${joined(job)}${optional ? '?' : ''}=${by.map((role) => (as?.[role] ? `${role}:${joined(as[role])}` : role)).join(',')}`;
 
 export const formatRun = (run: RunDef): string =>
   [
@@ -67,8 +99,8 @@ export const formatRun = (run: RunDef): string =>
     Object.entries(run.jobs)
       .map(([role, job]) => `${role}:${joined(job)}`)
       .join(' '),
-    run.flex.map((f) => `${joined(f.job)}=${f.by.join(',')}`).join(' '),
-    run.read ? `read ${run.read}` : '',
+    run.flex.map(choice).join(' '),
+    [run.read ? `read ${run.read}` : '', run.pitch ? `pitch ${run.pitch}` : ''].filter(Boolean).join(', '),
   ]
     .join(' | ')
     .replace(/[ |]+$/, '');

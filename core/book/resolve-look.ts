@@ -1,11 +1,18 @@
 /** A snap's words → the look they mean: the book gives the words their structure, core/look the rest. */
 import type { LevelProfile } from '../field/profile';
-import { fullLook, type FullLook, type LookInput, type LookSettings } from '../look';
+import {
+  fullLook,
+  type FullLook,
+  type LookInput,
+  type LookSettings,
+  type OptionCall,
+  type OptionKind,
+  type RunDef,
+} from '../look';
 import type { SnapFields } from '../snap/snap';
 import { findTerm } from './index-terms';
-import { aimOf, assignRun } from './assignment';
-import { presentationOf, sideOf, taggedWord, wordsInput } from './look-words';
-import type { PlayDef, RunDef } from './play';
+import { sideOf, taggedWord, wordsInput } from './look-words';
+import type { PassDef, PlayDef } from './play';
 import type { Book } from './term';
 
 /** The run a word stands for, or null. */
@@ -22,22 +29,29 @@ export function conceptOf(book: Book, partial: SnapFields): PlayDef | null {
   return definition?.kind === 'pass' ? definition : null;
 }
 
+/** What the throw of an option attacks, by its routes; null for a throw that goes with no run. */
+export function optionKind(pass: PassDef): OptionKind | null {
+  const routes = [...pass.strong, ...pass.weak];
+  if (routes.includes('bubble') && pass.type === 'screen') return 'bubble';
+  if (routes.includes('now')) return 'bubble';
+  if (routes.includes('stick')) return 'stick';
+  if (pass.strong[0] === 'bend' || pass.strong[0] === 'slant') return 'glance';
+  return pass.strong.includes('seam') ? 'pop' : null;
+}
+
+function optionOf(book: Book, partial: SnapFields): OptionCall | null {
+  if (partial.play !== 'rpo') return null;
+  const definition = findTerm(book, 'pass', taggedWord(partial.conceptWeak))?.definition;
+  const kind = definition?.kind === 'pass' ? optionKind(definition.pass) : null;
+  return kind ? { kind, side: null } : null;
+}
+
 export function lookInput(book: Book, partial: SnapFields, profile: LevelProfile): LookInput {
   const input = wordsInput(book, partial);
-  const run = partial.play === 'run' || partial.play === 'rpo' ? runOf(book, partial.concept) : null;
+  const def = partial.play === 'run' || partial.play === 'rpo' ? runOf(book, partial.concept) : null;
   const to = sideOf(partial.direction);
-  const presentation = run && to && profile.players === 11 ? presentationOf(book, partial) : null;
-  return presentation
-    ? {
-        ...input,
-        run: aimOf(
-          run!,
-          assignRun(run!, presentation, to!, profile),
-          to!,
-          partial.play === 'rpo' ? to : null,
-        ),
-      }
-    : input;
+  if (!def || !to || profile.players !== 11) return input;
+  return { ...input, run: { def, to, mover: input.motionBy, option: optionOf(book, partial) } };
 }
 
 /** Everything that follows from a snap's words; null without a formation the book can draw. */

@@ -11,7 +11,11 @@ import {
   MOTION_KINDS,
   POINTS,
   BLOCKING,
+  CARRIERS,
+  PITCH_READS,
   ROUTES,
+  RUN_READS,
+  RUN_ROLES,
   RUSH_GAPS,
   RUSH_MEN,
   RUSH_SIDES,
@@ -19,7 +23,7 @@ import {
   SLIDES,
   UNDER_ZONES,
 } from '../look';
-import { CARRIERS, PASS_TYPES, RUN_ROLES } from './play';
+import { PASS_TYPES } from './play';
 import { TERM_KINDS } from './term';
 
 const letter = z.string().regex(/^[A-Z$]{1,3}$/, 'one to three capital letters');
@@ -106,10 +110,20 @@ export const definitionSchema = z.discriminatedUnion('kind', [
     run: z.object({
       blocking: z.enum(BLOCKING),
       point: z.enum(POINTS),
-      read: z.enum(['end man', 'back-side end']).nullable(),
+      read: z.enum(RUN_READS).nullable(),
+      pitch: z.enum(PITCH_READS).optional(),
       carrier: z.enum(CARRIERS),
       jobs: z.partialRecord(z.enum(RUN_ROLES), z.enum(JOBS)),
-      flex: z.array(z.object({ job: z.enum(JOBS), by: z.array(z.enum(RUN_ROLES)).min(1).max(10) })).max(6),
+      flex: z
+        .array(
+          z.object({
+            job: z.enum(JOBS),
+            by: z.array(z.enum(RUN_ROLES)).min(1).max(10),
+            as: z.partialRecord(z.enum(RUN_ROLES), z.enum(JOBS)).optional(),
+            optional: z.boolean().optional(),
+          }),
+        )
+        .max(6),
     }),
   }),
   z.object({

@@ -1,15 +1,8 @@
 /** Who does what in the plays everybody runs: facts of the trade (common practice), checked on the default book. */
 import { describe, expect, it } from 'vitest';
 import { COLLEGE } from '../field';
-import {
-  aimOf,
-  assignPass,
-  assignRun,
-  findTerm,
-  type PassDef,
-  type Presentation,
-  type RunDef,
-} from './index';
+import { assignPass, assignRun, findTerm, type PassDef, type Presentation } from './index';
+import type { RunDef } from '../look';
 import { DEFAULT_BOOK } from './default-book';
 
 const spots = (kind: 'formation' | 'backfield', word: string) => findTerm(DEFAULT_BOOK, kind, word)!.spots!;
@@ -40,7 +33,7 @@ describe('runs to the right', () => {
     ['insert zone', 'pro', 'i', { F: 'insert' }],
     ['wide zone', 'pro', 'under', { Y: 'reach', RT: 'reach', RG: 'reach', LT: 'cutoff' }],
     ['stretch lead', 'pro', 'i', { F: 'lead', T: 'carry' }],
-    ['zone read', 'doubles', 'gun', { Q: 'read', LT: 'climb' }],
+    ['zone read', 'doubles', 'gun', { Q: 'read', LT: 'cutoff' }],
     ['arc read', 'heavy wing', 'gun', { S: 'arc', Q: 'read' }],
     ['power', 'pro', 'i', { F: 'kick', LG: 'wrap', RG: 'down', RT: 'down', C: 'back' }],
     ['one-back power', 'trey', 'gun', { LG: 'wrap', Y: 'base' }],
@@ -50,12 +43,12 @@ describe('runs to the right', () => {
     ['trap', 'pro', 'i', { LG: 'trap', RG: 'climb' }],
     ['long trap', 'pro', 'i', { LT: 'trap' }],
     ['wham', 'pro', 'i', { F: 'trap', RG: 'climb' }],
-    ['sweep', 'pro', 'i', { RG: 'lead pull', LG: 'lead pull', F: 'kick' }],
-    ['pin-and-pull', 'pro', 'i', { Y: 'pin', RT: 'lead pull', C: 'lead pull' }],
+    ['sweep', 'pro', 'i', { RG: 'lead pull', LG: 'lead pull', F: 'lead' }],
+    ['pin-and-pull', 'pro', 'i', { Y: 'pin', RT: 'pin', C: 'pin', LG: 'scoop' }],
     ['down', 'pro', 'i', { RG: 'kick', Y: 'down' }],
     ['dart', 'doubles', 'gun', { LT: 'wrap', RT: 'base' }],
     ['iso', 'pro', 'i', { F: 'lead', RG: 'base' }],
-    ['duo', 'ace', 'under', { RT: 'combo', RG: 'combo', LT: 'base' }],
+    ['duo', 'ace', 'under', { RT: 'base', RG: 'base', LT: 'base' }],
     ['toss', 'pro', 'i', { Q: 'toss', RT: 'lead pull' }],
     ['crack toss', 'pro', 'i', { Z: 'crack', RT: 'lead pull' }],
     ['draw', 'doubles', 'gun', { RT: 'pass set', LT: 'pass set', T: 'carry' }],
@@ -84,17 +77,15 @@ describe('runs to the right', () => {
     expect(assignRun(run('jet'), from('doubles', 'gun'), 'R', COLLEGE).missing).toEqual(['carry']);
     expect(assignRun(run('reverse'), from('doubles', 'gun'), 'R', COLLEGE).carrier).toBe('X');
   });
-  it('read the end man, the back-side end, or nobody', () => {
-    const aim = (word: string, formation: string, backfield: string) => {
-      const a = assignRun(run(word), from(formation, backfield), 'R', COLLEGE);
-      return aimOf(run(word), a, 'R', null).read;
-    };
-    expect([
-      aim('power read', 'trey', 'gun'),
-      aim('zone read', 'doubles', 'gun'),
-      aim('counter read', 'wing doubles', 'gun'),
-      aim('power', 'pro', 'i'),
-    ]).toEqual(['end man', 'back-side end', 'back-side end', null]);
+  it('read the end man, the back-side end, the dive key, or nobody', () => {
+    expect(
+      ['power read', 'zone read', 'counter read', 'veer', 'midline', 'power'].map((word) => run(word).read),
+    ).toEqual(['end man', 'back-side end', 'back-side end', 'dive key', 'inside man', null]);
+    expect(['triple option', 'speed option', 'load option'].map((word) => run(word).pitch)).toEqual([
+      'next man',
+      'end man',
+      'force',
+    ]);
   });
 });
 

@@ -3,10 +3,10 @@ import type { Hash, Side } from '../field/spot';
 import type { CoverageDef, Rotated } from './coverage';
 import type { Spot } from './formation';
 import { DEFAULT_BOX, type BoxRule, type FrontDef, type School } from './front';
-import type { RunAim } from './ledger';
 import type { MotionKind } from './motion';
 import type { PressureDef } from './pressure';
 import type { ProtectionDef } from './protection';
+import type { RunCall } from './run/ledger';
 import { DEFAULT_STRENGTH, type EvenAfterMotion, type StrengthRule } from './strength';
 
 /** What a staff may set about looks; everything computed from them follows. */
@@ -16,12 +16,15 @@ export interface LookSettings {
   readonly box: BoxRule;
   /** The passing strength when motion makes the sides even. */
   readonly evenAfterMotion: EvenAfterMotion;
+  /** A keep or boot holds the back-side end of a wide zone. */
+  readonly keepHoldsEnd: boolean;
 }
 export const DEFAULT_LOOK_SETTINGS: LookSettings = {
   strength: DEFAULT_STRENGTH,
   school: 'A',
   box: DEFAULT_BOX,
   evenAfterMotion: 'stays',
+  keepHoldsEnd: true,
 };
 
 export interface LookInput {
@@ -44,7 +47,7 @@ export interface LookInput {
   readonly pressure: PressureDef | null | undefined;
   readonly protection: ProtectionDef | null;
   readonly protectionSide: Side | null;
-  readonly run: RunAim | null;
+  readonly run: RunCall | null;
 }
 
 export const EMPTY_LOOK: LookInput = {

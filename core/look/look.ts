@@ -3,8 +3,8 @@ import { type LevelProfile } from '../field/profile';
 import { coveredBy } from './front';
 import { perimeterLook, type PerimeterLook } from './perimeter';
 import { protectionLook, type ProtectionLook } from './protection';
-import { runLedger } from './hats';
-import type { Ledger } from './ledger';
+import { runLedger } from './run/run';
+import type { Ledger } from './run/ledger';
 import { DEFAULT_LOOK_SETTINGS, type LookInput, type LookSettings } from './look-input';
 
 import { defenseLook, offenseLook, type DefenseLook, type OffenseLook } from './stands';
@@ -41,8 +41,7 @@ export function fullLook(
         right: perimeterLook('R', men, structure, settings.box),
       }
     : null;
-  const ledger =
-    front && input.run ? runLedger(offense.snapMen, men, structure, input.run, settings.box) : null;
+  const ledger = front && input.run ? runLedger(offense.snapMen, men, structure, input.run, settings) : null;
   const covered: string[] = [];
   if (front && input.run)
     for (const man of offense.snapMen)

@@ -1,56 +1,41 @@
 /** Hat margins at the eight points of attack. */
 import type { Side } from '../field/spot';
-import { DEFAULT_BOX, type BoxRule } from './front';
-import { runLedger } from './hats';
-import type { RunAim } from './ledger';
 import type { FullLook } from './look';
+import { countsAt, DEFAULT_RUN, type RunSettings } from './run/run';
+import type { RunCall } from './run/ledger';
+import { POINTS, type PointOfAttack, type RunDef } from './run/run-def';
 
-/** A run without a name, to count hats by: zone or down blocking to a side, nobody read. */
+/** A run without a name, to count hats by: the rule of a line, nobody read. */
 export const plainRun = (
-  blocking: RunAim['blocking'],
+  blocking: RunDef['blocking'],
   to: Side,
-  point: RunAim['point'],
-  pullers: { readonly kick: string | null; readonly wrap: string | null } = { kick: null, wrap: null },
-): RunAim => ({
-  blocking,
+  point: PointOfAttack,
+  jobs: RunDef['jobs'] = {},
+): RunCall => ({
+  def: { blocking, point, read: null, carrier: 'back', jobs, flex: [] },
   to,
-  point,
-  read: null,
+  mover: null,
   option: null,
-  kick: pullers.kick,
-  wrap: pullers.wrap === null ? [] : [pullers.wrap],
-  carrier: null,
 });
 
 export interface PointMargin {
   readonly to: Side;
-  readonly point: RunAim['point'];
+  readonly point: PointOfAttack;
   readonly hats: number;
   readonly there: number;
   readonly margin: number;
 }
 
 /** The hat margin at each point of attack, left to right as it lies on the field: zone blocking, nobody read. */
-export function pointMargins(look: FullLook, box: BoxRule = DEFAULT_BOX): PointMargin[] {
-  if (!look.defense?.front) return [];
-  const order: readonly (readonly [Side, RunAim['point']])[] = [
-    ['L', 'D'],
-    ['L', 'C'],
-    ['L', 'B'],
-    ['L', 'A'],
-    ['R', 'A'],
-    ['R', 'B'],
-    ['R', 'C'],
-    ['R', 'D'],
-  ];
-  return order.map(([to, point]) => {
-    const ledger = runLedger(
-      look.offense.snapMen,
-      look.defense!.men,
-      look.offense.snap,
-      plainRun('zone', to, point),
-      box,
+export function pointMargins(look: FullLook, settings: RunSettings = DEFAULT_RUN): PointMargin[] {
+  const { defense, offense } = look;
+  if (!defense?.front) return [];
+  const at = (to: Side): PointMargin[] =>
+    countsAt(offense.snapMen, defense.men, offense.snap, plainRun('zone', to, 'C'), POINTS, settings).map(
+      (c) => ({
+        to,
+        ...c,
+      }),
     );
-    return { to, point, hats: ledger.hats, there: ledger.there, margin: ledger.margin };
-  });
+  return [...at('L').reverse(), ...at('R')];
 }

@@ -1,34 +1,13 @@
 /** What a look says: the only home of its sentences. */
 import { otherSide, type Side, sideWord } from '../field/spot';
 import type { DefenseWarning } from './defend';
-import { nearestTechnique, techniqueName, type Defender, type School } from './front';
+import type { Defender } from './front';
 import { optionOpen } from './perimeter';
-import type { Ledger } from './ledger';
+import { cap, countWord, defenderWords, sign } from './plain-words';
+import { runSentences } from './run/run-words';
 import type { FullLook } from './look';
 import type { LookSettings } from './look-input';
 import { structureWords, type Structure } from './structure';
-
-const cap = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-const sign = (n: number): string => (n > 0 ? `+${n}` : n === 0 ? 'even' : `−${-n}`);
-const VERDICT_WORD: Readonly<Record<Ledger['verdict'], string>> = {
-  sound: 'sound',
-  unblocked: 'enough by count',
-  'one free': 'one too many',
-  'not there': 'not there',
-};
-const COUNT = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven'];
-const countWord = (n: number): string => COUNT[n] ?? String(n);
-
-/** A defender as a staff says him: a man on the line by his technique, others by letter and side. */
-export function defenderWords(defender: Defender, school: School): string {
-  const side = Math.abs(defender.x) <= 0.3 ? '' : defender.x < 0 ? ' left' : ' right';
-  if (defender.level === 'down' || defender.level === 'edge')
-    return `${techniqueName(nearestTechnique(Math.abs(defender.x)), school)} technique${side}`;
-  const name = { corner: 'corner', safety: 'safety', nickel: 'nickel', backer: `${defender.letter} backer` }[
-    defender.level
-  ];
-  return `${name}${side}`;
-}
 
 export const LOOK_CODES = [
   'structure',
@@ -38,7 +17,9 @@ export const LOOK_CODES = [
   'count',
   'missing',
   'unblocked',
+  'nobody',
   'read',
+  'option',
   'covered',
   'quick',
   'protection',
@@ -109,29 +90,8 @@ export function lookSentences(
     );
     say('overhang', `Overhang ${hang.join(', ')}.`);
   }
-  if (ledger) {
-    const held = [
-      ledger.heldByRead ? 'one held by the read' : '',
-      ledger.heldByOption ? 'one held by the option' : '',
-    ]
-      .filter(Boolean)
-      .join(', ');
-    say(
-      'count',
-      `${cap(countWord(ledger.hats))} blockers for ${countWord(ledger.there)} to the ${sideWord(ledger.to)}${held ? `, ${held}` : ''}${ledger.force ? `, the force defender (${defenderWords(ledger.force, settings.school)}) counted` : ''}: ${VERDICT_WORD[ledger.verdict]}.`,
-    );
-    if (ledger.missing.length > 0)
-      say('missing', `Nobody stands where he could ${ledger.missing.join(' or ')}.`);
-    const free = ledger.free.filter((d) => ledger.defense.find((e) => e.man === d)?.there);
-    if (free.length > 0)
-      say(
-        'unblocked',
-        `Unblocked at the point: ${free.map((d) => defenderWords(d, settings.school)).join(', ')}.`,
-      );
-    const read = ledger.defense.find((e) => e.by === 'read');
-    if (read) say('read', `The ${defenderWords(read.man, settings.school)} is read.`);
-    if (look.covered.length > 0) say('covered', `Covered for this run: ${look.covered.join(', ')}.`);
-  }
+  if (ledger) runSentences(ledger, offense.snap, settings, say);
+  if (ledger && look.covered.length > 0) say('covered', `Covered for this run: ${look.covered.join(', ')}.`);
   if (perimeter) {
     for (const side of ['L', 'R'] as const) {
       const perimeterLook = side === 'L' ? perimeter.left : perimeter.right;

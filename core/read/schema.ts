@@ -6,6 +6,7 @@ const yard = z.int().min(1).max(99);
 export const rulesSchema = z.object({
   look: z.object({
     evenAfterMotion: z.enum(EVEN_AFTER_MOTION).default('stays'),
+    keepHoldsEnd: z.boolean().default(true),
     strength: z
       .array(z.enum(STRENGTH_RULES))
       .min(1, 'strength needs at least one rule')

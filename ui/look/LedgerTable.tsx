@@ -1,8 +1,10 @@
-import { defenderWords, type DefenseEntry, type Ledger, type School } from '@/core/look';
+import { defenderWords, dutyWords, type DefenseEntry, type Ledger, type School } from '@/core/look';
 
 const BY: Readonly<Record<DefenseEntry['by'], string>> = {
   blocked: 'blocked by',
   read: 'read by',
+  'pitch read': 'left to the pitch by',
+  'held by the keep': 'held by the keep of',
   option: 'held by the option',
   'held by a receiver': 'held by',
   'deep, far': 'deep, far from it',
@@ -27,12 +29,7 @@ export function LedgerTable({ ledger, school }: { ledger: Ledger; school: School
             {ledger.offense.map((offenseEntry) => (
               <tr key={offenseEntry.man.letter}>
                 <td>{offenseEntry.man.letter}</td>
-                <td>
-                  {offenseEntry.duty}
-                  {offenseEntry.on ? ` ${defenderWords(offenseEntry.on, school)}` : ''}
-                  {offenseEntry.then ? `, then ${defenderWords(offenseEntry.then, school)}` : ''}
-                  {offenseEntry.partner ? ` with ${offenseEntry.partner}` : ''}
-                </td>
+                <td>{dutyWords(offenseEntry, school)}</td>
               </tr>
             ))}
           </tbody>

@@ -7,7 +7,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useMemo, useState } from 'react';
 import { constraintsFor, drawSnap, storedValue, type TermKind } from '@/core/book';
 import { fieldSides, type Hash } from '@/core/field';
-import { lookSentences, peopleNote, plainRun, pointMargins, type RunAim } from '@/core/look';
+import { lookSentences, peopleNote, plainRun, pointMargins, type RunCall } from '@/core/look';
 import { isTagged, type SnapFields } from '@/core/snap';
 import { Picture } from '../chalk/Chalk';
 import { savePng, saveSvg } from '../chalk/save';
@@ -19,13 +19,13 @@ import type { LookCardProps } from './LookCard';
 import { TextBox } from '../shared/TextBox';
 
 /** Runs without a name: who blocks whom by the rule, both ways. */
-const PLAIN_RUNS: Readonly<Record<string, RunAim>> = {
+const PLAIN_RUNS: Readonly<Record<string, RunCall>> = {
   'wide zone left': plainRun('zone', 'L', 'C'),
   'wide zone right': plainRun('zone', 'R', 'C'),
   'outside left': plainRun('zone', 'L', 'D'),
   'outside right': plainRun('zone', 'R', 'D'),
-  'down left, guard kicks': plainRun('gap', 'L', 'C', { kick: 'RG', wrap: 'RT' }),
-  'down right, guard kicks': plainRun('gap', 'R', 'C', { kick: 'LG', wrap: 'LT' }),
+  'down left, guard kicks': plainRun('gap', 'L', 'C', { BG: 'kick', BT: 'wrap' }),
+  'down right, guard kicks': plainRun('gap', 'R', 'C', { BG: 'kick', BT: 'wrap' }),
 };
 
 const word = (v: unknown): string => (typeof v === 'string' && isTagged(v) ? v : '');
@@ -55,7 +55,7 @@ export default function LookDialog({ book, profile, fields, hash, answers = [], 
     [book, shown, ball, profile, settings, run],
   );
   const { look } = drawn;
-  const margins = useMemo(() => (look ? pointMargins(look, settings.box) : []), [look, settings]);
+  const margins = useMemo(() => (look ? pointMargins(look, settings) : []), [look, settings]);
   const sides = fieldSides(profile, ball);
   const choose = (kind: TermKind & keyof typeof defense, value: string) => (
     <TextBox

@@ -23,7 +23,10 @@ interface FieldsProps {
 const at = <T,>(list: readonly T[], i: number, value: T): T[] => list.map((x, j) => (j === i ? value : x));
 
 /** Strength, tight end numbers, the box. */
-export function LookFields({ draft: { order, evenAfterMotion, school, box }, set }: FieldsProps) {
+export function LookFields({
+  draft: { order, evenAfterMotion, keepHoldsEnd, school, box },
+  set,
+}: FieldsProps) {
   const onEnd = TECHNIQUES.filter((t) => t.anchor === 'Y').map((t) => techniqueName(t, school));
   return (
     <>
@@ -55,6 +58,15 @@ export function LookFields({ draft: { order, evenAfterMotion, school, box }, set
             {EVEN_WORD[rule]}
           </option>
         ))}
+      </TextBox>
+      <TextBox
+        select
+        label="back-side end of a wide zone"
+        value={keepHoldsEnd ? 'held' : 'free'}
+        onChange={(e) => set({ keepHoldsEnd: e.target.value === 'held' })}
+      >
+        <option value="held">held by the keep or boot</option>
+        <option value="free">free</option>
       </TextBox>
       <TextBox
         select

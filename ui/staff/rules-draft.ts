@@ -7,6 +7,7 @@ export interface RulesDraft {
   /** First to last; empty: nothing further. */
   readonly order: readonly (StrengthRule | '')[];
   readonly evenAfterMotion: EvenAfterMotion;
+  readonly keepHoldsEnd: boolean;
   readonly school: School;
   readonly box: { readonly lateral: string; readonly depth: string };
   readonly percent: readonly string[];
@@ -24,6 +25,7 @@ const RULES_IN_ORDER = 4;
 export const draftOf = ({ look, success, buckets, zones }: StaffRules): RulesDraft => ({
   order: Array.from({ length: RULES_IN_ORDER }, (_, i) => look.strength[i] ?? ''),
   evenAfterMotion: look.evenAfterMotion,
+  keepHoldsEnd: look.keepHoldsEnd,
   school: look.school,
   box: { lateral: String(look.box.lateral), depth: String(look.box.depth) },
   percent: success.percent.map(String),
@@ -39,6 +41,7 @@ export const knownSuccess = (percent: readonly string[]) =>
 export const valueOf = ({
   order,
   evenAfterMotion,
+  keepHoldsEnd,
   school,
   box,
   percent,
@@ -48,6 +51,7 @@ export const valueOf = ({
   look: {
     strength: order.filter((r) => r !== ''),
     evenAfterMotion,
+    keepHoldsEnd,
     school,
     box: { lateral: Number(box.lateral), depth: Number(box.depth) },
   },

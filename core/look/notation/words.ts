@@ -21,8 +21,8 @@ const NEEDS: Readonly<Record<NotationCode, string>> = {
   slide: `is not a slide (${SLIDES.join(', ')}) and how many stay, 0 to 3: half 1 scan`,
   'run-head': 'is not blocking (zone, gap, man), gap (A to D) and carrier: gap C back',
   job: 'is not role:job: BG:wrap',
-  'job-choice': 'is not job=role,role: kick=PW,LEAD',
-  read: 'is neither read end man nor read back-side end',
+  'job-choice': 'is not job=role,role, with another job behind a colon: kick=PW,LEAD,PY:base',
+  read: 'is none of read end man, back-side end, dive key, inside man, and pitch end man, next man, force: read dive key, pitch next man',
   'pass-head': 'is not a type and the steps of the drop: quick 3',
   route: 'is not a route',
 };

@@ -1,0 +1,260 @@
+/**
+ * Who blocks whom by the rule of a scheme, filled in the order of the trade (common practice): men read, kicked or
+ * trapped; linemen on theirs; pullers as they arrive; leads and arcs; doubles, then single men, to the nearest
+ * backer left; receivers.
+ */
+import type { Man } from '../formation';
+import { type BoxRule, type Defender } from '../front';
+import type { Structure } from '../structure';
+import { LATERAL, ON } from './field';
+import { LineBlocks } from './line-blocks';
+import type { OffenseEntry, RunCall } from './ledger';
+import type { Job } from './jobs';
+import { passOption } from './option';
+import type { RunJobs } from './run-jobs';
+
+/** A back-side backer who comes over the top of a double is met from this far, yards. */
+const OVER_THE_TOP = 5.5;
+
+export class RunTargets extends LineBlocks {
+  /** A puller has the force man. */
+  private led = false;
+
+  constructor(
+    men: readonly Man[],
+    defenders: readonly Defender[],
+    structure: Structure,
+    call: RunCall,
+    jobs: RunJobs,
+    box: BoxRule,
+  ) {
+    super(men, defenders, structure, call, jobs, box);
+    this.readMen();
+    this.keep();
+    this.lineBlocks();
+    this.pullers();
+    this.leads();
+    this.climb();
+    this.receivers();
+  }
+
+  private readMen(): void {
+    const { def } = this.call;
+    const guard = this.byRole('PG');
+    const tackle = this.byRole('PT');
+    const firstOutside = (from: number): Defender | null => {
+      for (let i = this.front.length - 1; i >= 0; i--)
+        if (this.lat(this.front[i]!) >= from) return this.front[i]!;
+      return null;
+    };
+    if (def.read === 'end man') this.readMan = this.endMan;
+    else if (def.read === 'back-side end') this.readMan = this.backEnd;
+    else if (def.read === 'dive key') this.readMan = firstOutside((tackle ? this.lat(tackle) : 3.2) - ON);
+    else if (def.read === 'inside man') this.readMan = firstOutside((guard ? this.lat(guard) : 1.6) - 0.6);
+    if (def.pitch === 'end man') this.pitchMan = this.endMan;
+    else if (def.pitch === 'next man') this.pitchMan = this.nextOutside(this.readMan ?? this.endMan);
+    else if (def.pitch === 'force') this.pitchMan = this.perimeter();
+    if (this.call.option)
+      this.option = passOption(
+        this.call.option,
+        this.structure,
+        this.call.to,
+        this.defenders,
+        this.box,
+        (d) => d !== this.readMan && d !== this.pitchMan,
+      );
+  }
+  /** The next man outside another on the play side: no deep man, a corner only where nobody else is. */
+  private nextOutside(man: Defender | null, sign: 1 | -1 = this.sign): Defender | null {
+    let best: Defender | null = null;
+    for (const wide of [false, true]) {
+      for (const d of this.defenders) {
+        if (d === man || d.depth > 8 || this.held(d) || (d.level === 'corner') !== wide) continue;
+        if (d.x * sign <= (man ? man.x * sign : this.near) - 1e-9 || this.taken.has(d)) continue;
+        if (best === null || d.x * sign < best.x * sign) best = d;
+      }
+      if (best) return best;
+    }
+    return best;
+  }
+  private keep(): void {
+    const keep = (man: Man | undefined, does: Job, on: Defender | null): void => {
+      if (!man) return;
+      const target = on && this.open(on) ? on : null;
+      this.put(man, does, target);
+      if (target) this.kept.add(target);
+    };
+    keep(this.withJob('kick'), 'kick', this.endMan);
+    const trapper = this.withJob('trap');
+    if (trapper) keep(trapper, 'trap', this.trapped(trapper));
+    keep(this.withJob('slice'), 'slice', this.backEnd);
+    keep(this.withJob('fill'), 'fill', this.backEnd);
+  }
+  /** First down man on or outside the play-side guard; a wham takes the nose where there is one over the ball. */
+  private trapped(trapper: Man): Defender | null {
+    const guard = this.byRole('PG');
+    const from = (guard ? this.lat(guard) : 1.6) - 0.6;
+    if (trapper.role !== 'line') {
+      const nose = this.front.find((d) => Math.abs(d.x) <= 0.3);
+      if (nose) return nose;
+    }
+    const long = this.jobs.roles.get(trapper) === 'BT' ? 1.6 : 0;
+    for (let i = this.front.length - 1; i >= 0; i--)
+      if (this.lat(this.front[i]!) >= from + long) return this.front[i]!;
+    return this.endMan;
+  }
+  private pullers(): void {
+    // Those of the play side arrive first.
+    const pulling = this.men
+      .filter((m) => {
+        const does = this.found.get(m)?.does ?? this.job(m);
+        return (does === 'lead pull' || does === 'wrap') && this.found.get(m)?.on == null;
+      })
+      .sort((a, b) => this.lat(b) - this.lat(a));
+    for (const man of pulling) {
+      const does = this.found.get(man)?.does ?? this.job(man);
+      if (does === 'wrap' || this.led) this.put(man, does, this.firstBacker());
+      else {
+        // Who pins leaves the first man outside to the first puller.
+        const pinning = [...this.jobs.jobs.values()].includes('pin');
+        const outside = pinning ? this.front.find((d) => this.open(d) && this.lat(d) > 0) : undefined;
+        const loose =
+          this.endMan && this.open(this.endMan) && this.call.def.point === 'D' ? this.endMan : undefined;
+        const crack = this.withJob('crack');
+        if (crack && !this.found.has(crack)) this.crack(crack);
+        this.put(man, does, outside ?? loose ?? this.perimeter() ?? this.firstBacker());
+        this.led = true;
+      }
+    }
+  }
+  private crack(man: Man): void {
+    this.put(
+      man,
+      'crack',
+      this.perimeter((d) => d.level !== 'corner' && Math.abs(d.x) < Math.abs(man.x)) ?? null,
+    );
+  }
+  /** The nearest man outside the end man on the play side who could turn the ball in. */
+  perimeter(within: (d: Defender) => boolean = () => true): Defender | null {
+    let best: Defender | null = null;
+    for (const d of this.defenders) {
+      if (d.depth > 9 || this.lat(d) <= this.near - 0.5 || !this.open(d) || !within(d)) continue;
+      if (this.front.includes(d) || this.backers.includes(d)) continue;
+      if (best === null || this.lat(d) < this.lat(best)) best = d;
+    }
+    return best;
+  }
+  private leads(): void {
+    for (const man of this.men) {
+      if (this.found.has(man)) continue;
+      const job = this.job(man);
+      if (job === 'lead') {
+        const { blocking, point } = this.call.def;
+        const to =
+          blocking === 'man'
+            ? this.nearestBacker(this.bubble() * this.sign)
+            : point === 'D' && !this.led
+              ? (this.perimeter() ?? this.firstBacker())
+              : this.firstBacker();
+        const loose =
+          this.endMan && this.open(this.endMan) && this.call.def.blocking !== 'zone' ? this.endMan : null;
+        this.put(man, job, to ?? loose);
+      } else if (job === 'insert') this.put(man, job, this.nearestBacker(this.bubble() * this.sign));
+      else if (job === 'arc') {
+        const past = this.call.def.read === 'back-side end' ? this.readMan : (this.pitchMan ?? this.readMan);
+        const sign = this.call.def.read === 'back-side end' ? (this.sign === 1 ? -1 : 1) : this.sign;
+        const target = this.nextOutside(past, sign);
+        this.put(man, job, target && this.open(target) ? target : null);
+      } else if (job === 'crack') this.crack(man);
+    }
+  }
+  /** First gap from the center to the play side without a down man, lateral yards of the play side. */
+  bubble(): number {
+    let from = 0;
+    for (const man of [...this.line].reverse()) {
+      const at = this.lat(man);
+      if (at <= 0.3) continue;
+      if (!this.front.some((d) => this.lat(d) > from + 0.25 && this.lat(d) <= at - 0.25))
+        return (from + at) / 2;
+      from = at;
+    }
+    return from + 0.8;
+  }
+  private climb(): void {
+    const reach = (man: Man) => (d: Defender) =>
+      Math.abs(d.x - man.x) <= (man.role === 'line' ? LATERAL : LATERAL + 1);
+    const power = this.call.def.blocking === 'gap';
+    const pairs = [...this.pairs].sort(([a], [b]) => this.lat(b) - this.lat(a));
+    for (const [one, other] of pairs) {
+      const on = this.found.get(one)!.on!;
+      const back = [...this.backers]
+        .reverse()
+        .find(
+          (d) => this.open(d) && Math.min(Math.abs(d.x - one.x), Math.abs(d.x - other.x)) <= OVER_THE_TOP,
+        );
+      const within = (d: Defender): boolean => reach(one)(d) || reach(other)(d);
+      // The double of a down scheme is for the back-side backer; he comes over the top.
+      const to =
+        power && this.lat(on) > 0 ? (back ?? null) : this.nearestBacker((one.x + other.x) / 2, within);
+      if (!to) continue;
+      this.found.get(one)!.then = to;
+      this.found.get(other)!.then = to;
+      this.take(to, one);
+      this.take(to, other);
+    }
+    const middle = this.nearestBacker(0, undefined, [this.backers]);
+    for (const man of this.climbers) {
+      const job = this.job(man);
+      if (job === 'pass set') {
+        const to =
+          man === this.uncovered && middle && this.open(middle) && reach(man)(middle) ? middle : null;
+        this.put(man, job, to);
+        continue;
+      }
+      // At the edge of a zone the nearest man is met, safety or backer.
+      const edge = !power && man.role !== 'line';
+      const lists = edge ? [[...this.backers, ...this.walkedIn]] : [this.backers, this.walkedIn];
+      this.put(man, 'climb', this.nearestBacker(man.x, reach(man), lists));
+    }
+  }
+  /** Of a pass set: the center without a man on him, else a guard, goes to the middle backer. */
+  private get uncovered(): Man | undefined {
+    const free = (role: string): Man | undefined => {
+      const man = this.byRole(role);
+      return man && this.climbers.includes(man) ? man : undefined;
+    };
+    return free('C') ?? free('PG') ?? free('BG');
+  }
+  /** Receivers stand for the nearest man left over them, outside in; on the play side of an outside run they stalk. */
+  private receivers(): void {
+    const rest = this.men.filter((m) => !this.found.has(m) && this.job(m) === 'stalk');
+    rest.sort((a, b) => Math.abs(b.x) - Math.abs(a.x));
+    for (const man of rest) {
+      let near: Defender | null = null;
+      let deep: Defender | null = null;
+      // Over him counts more than near the line.
+      const far = (d: Defender): number => Math.abs(d.x - man.x) + d.depth * 0.35;
+      for (const d of this.defenders) {
+        if (this.held(d) || this.taken.has(d)) continue;
+        if (d.depth > 7 && (deep === null || Math.abs(d.x - man.x) < Math.abs(deep.x - man.x))) deep = d;
+        if (d.x * man.x < 0 || this.front.includes(d) || this.backers.includes(d)) continue;
+        if (near === null || far(d) < far(near) - 1e-9) near = d;
+      }
+      this.put(man, 'stalk', near ?? deep);
+    }
+  }
+  entries(): OffenseEntry[] {
+    return this.men.map((man) => {
+      const found = this.found.get(man);
+      return {
+        man,
+        role: this.jobs.roles.get(man) ?? null,
+        job: this.job(man),
+        does: found?.does ?? this.job(man),
+        on: found?.on ?? null,
+        then: found?.then ?? null,
+        partner: found?.partner?.letter ?? null,
+      };
+    });
+  }
+}
