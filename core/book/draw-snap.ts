@@ -19,7 +19,9 @@ import {
   type RunCall,
 } from '../look';
 import type { SnapFields } from '../snap/snap';
-import { assignmentPaths, assignPlay } from './assignment';
+import { passSentences } from './assign-pass';
+import { assignPlay } from './assignment';
+import { assignmentPaths } from './paths';
 import { presentationOf, sideOf, spotsOf, taggedWord } from './look-words';
 import { conceptOf, lookInput } from './resolve-look';
 import type { Book, Term } from './term';
@@ -62,6 +64,8 @@ export interface SnapDrawing {
   readonly drawing: Drawing;
   readonly words: string;
   readonly look: FullLook | null;
+  /** What a pass has each man do, in sentences. */
+  readonly routes: readonly string[];
 }
 
 export function drawSnap(
@@ -84,18 +88,13 @@ export function drawSnap(
   const direction = sideOf(fields.direction);
   let arrows = options.arrows;
   const presentation = presentationOf(book, fields);
+  let routes: readonly string[] = [];
   const def = options.jobs ? conceptOf(book, fields) : null;
   if (def && presentation) {
     const to = direction ?? look?.offense.snap.passing ?? 'R';
     const assignment = assignPlay(def, presentation, to, profile, settings.strength, direction);
-    paths.push(
-      ...assignmentPaths(
-        assignment,
-        to,
-        def.kind === 'run' ? def.run.point : 'B',
-        def.kind === 'run' && options.defense !== false ? (look?.ledger ?? null) : null,
-      ),
-    );
+    if (def.kind === 'pass') routes = passSentences(assignment, to);
+    paths.push(...assignmentPaths(assignment, to, def, options.defense === false ? null : look));
   } else if (
     !arrows &&
     direction &&
@@ -110,7 +109,9 @@ export function drawSnap(
       .map((e) => `${e.man.letter}${e.man.x}`),
   );
   const drops =
-    defense && options.jobs && input.coverage ? defense.duties.filter((d) => d.does !== 'rush') : [];
+    defense && options.jobs && input.coverage && def?.kind !== 'run'
+      ? defense.duties.filter((d) => d.does !== 'rush')
+      : [];
   if (defense && (options.jobs || input.pressure))
     for (const rushPath of defense.rush.rush)
       if (!rushPath.line)
@@ -126,6 +127,7 @@ export function drawSnap(
         });
   return {
     look,
+    routes,
     words: lookWords(fields, look),
     drawing: draw({
       men,

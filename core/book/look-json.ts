@@ -15,7 +15,9 @@ import {
   type Man,
 } from '../look';
 import type { SnapFields } from '../snap/snap';
-import { assignmentPaths, assignPlay } from './assignment';
+import { passSentences } from './assign-pass';
+import { assignPlay } from './assignment';
+import { assignmentPaths } from './paths';
 import { presentationOf, sideOf } from './look-words';
 import { conceptOf, lookInput } from './resolve-look';
 import type { Book } from './term';
@@ -36,6 +38,7 @@ export function lookJson(
   const { offense, defense, ledger } = look;
   const at = offense.snap;
   const numbers = numbersOf(look);
+  const pass = passOf(book, fields, profile, settings, at.passing);
   const nameOf = (defender: Defender): string =>
     defense?.men.find((m) => m === defender)?.name ?? defender.letter;
   const sideOfX = (x: number): Side | null => (Math.abs(x) < 0.05 ? null : x < 0 ? 'L' : 'R');
@@ -86,9 +89,12 @@ export function lookJson(
     ),
     unblocked: (ledger?.defense ?? []).filter((e) => e.by === 'free' && e.there).map((e) => nameOf(e.man)),
     margin: Object.fromEntries(pointMargins(look, settings).map((m) => [`${m.point}${m.to}`, m.margin])),
-    routes: routesOf(book, fields, profile, settings, at.passing),
+    routes: pass.routes,
     uncovered: (defense?.uncovered ?? []).map((man) => man.letter),
-    sentences: lookSentences(look, settings, fieldSides(profile, input.hash)).map((s) => s.text),
+    sentences: [
+      ...lookSentences(look, settings, fieldSides(profile, input.hash)).map((s) => s.text),
+      ...pass.sentences,
+    ],
     warnings: (defense?.warnings ?? []).map(({ code, facts }) => ({ code, facts })),
   };
 }
@@ -107,24 +113,28 @@ function numbersOf({ offense: { snap } }: FullLook): Map<Man, number> {
   return numbers;
 }
 
-function routesOf(
+/** A pass's routes as points, and its sentences. */
+function passOf(
   book: Book,
   fields: SnapFields,
   profile: LevelProfile,
   settings: LookSettings,
   strong: Side,
-): readonly Record<string, unknown>[] {
+): { readonly routes: readonly Record<string, unknown>[]; readonly sentences: readonly string[] } {
   const def = conceptOf(book, fields);
   const presentation = presentationOf(book, fields);
-  if (!def || !presentation || def.kind !== 'pass') return [];
+  if (!def || !presentation || def.kind !== 'pass') return { routes: [], sentences: [] };
   const to = sideOf(fields.direction) ?? strong;
   const written = sideOf(fields.direction);
   const assignment = assignPlay(def, presentation, to, profile, settings.strength, written);
-  return assignmentPaths(assignment, to, 'B')
-    .filter((path) => path.kind === 'route')
-    .map((path) => ({
-      by: path.by,
-      route: assignment.jobs.get(path.by) ?? null,
-      path: path.points.map(([x, y]) => [tenth(x), tenth(y)]),
-    }));
+  return {
+    sentences: passSentences(assignment, to),
+    routes: assignmentPaths(assignment, to, def)
+      .filter((path) => path.kind === 'route')
+      .map((path) => ({
+        by: path.by,
+        route: assignment.jobs.get(path.by) ?? null,
+        path: path.points.map(([x, y]) => [tenth(x), tenth(y)]),
+      })),
+  };
 }

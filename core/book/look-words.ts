@@ -2,7 +2,7 @@
 import type { Side } from '../field/spot';
 import { EMPTY_LOOK, type LookInput, type Spot } from '../look';
 import { isTagged, NONE, type SnapFields } from '../snap/snap';
-import type { Presentation } from './assignment';
+import type { Presentation } from './presented';
 import { findTerm } from './index-terms';
 import type { Book } from './term';
 

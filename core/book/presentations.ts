@@ -17,10 +17,9 @@ import {
   peopleShown,
   pictureDistance,
   presentable,
-  type Assignment,
   type JobChange,
-  type Presentation,
 } from './assignment';
+import type { Assignment, Presentation } from './presented';
 import type { PlayDef } from './play';
 import { presentationOf, taggedWord } from './look-words';
 import { conceptOf } from './resolve-look';

@@ -1,7 +1,16 @@
 /** Who does what in the plays everybody runs: facts of the trade (common practice), checked on the default book. */
 import { describe, expect, it } from 'vitest';
 import { COLLEGE } from '../field';
-import { assignPass, assignRun, findTerm, type PassDef, type Presentation } from './index';
+import {
+  assignmentPaths,
+  assignPass,
+  assignRun,
+  findTerm,
+  lookOf,
+  passSentences,
+  type PassDef,
+  type Presentation,
+} from './index';
 import type { RunDef } from '../look';
 import { DEFAULT_BOOK } from './default-book';
 
@@ -159,8 +168,73 @@ describe('passes', () => {
     for (const word of ['stick', 'boot', 'sprint out']) {
       const a = routes(word, 'spread');
       for (const letter of ['LT', 'LG', 'C', 'RG', 'RT']) expect(a[letter]).toBe('pass set');
-      expect(a.Q).toBe(word === 'stick' ? 'fake' : 'keep');
+      expect(a.Q).toBe(word === 'stick' ? 'fake' : 'roll');
     }
+  });
+  it('the quarterback of a boot and a sprint goes outside the end man to the side written', () => {
+    for (const word of ['boot', 'sprint out'])
+      for (const to of ['L', 'R'] as const) {
+        const a = assignPass(pass(word), from('doubles', 'gun'), COLLEGE, undefined, to);
+        const path = assignmentPaths(a, to, { kind: 'pass', pass: pass(word) }).find((p) => p.by === 'Q')!;
+        const [x, y] = path.points.at(-1)!;
+        const end = to === 'L' ? a.structure.left.endOfLine : a.structure.right.endOfLine;
+        expect(Math.abs(x)).toBeGreaterThan(Math.abs(end) + 1);
+        expect([Math.sign(x), y < 0]).toEqual([to === 'L' ? -1 : 1, true]);
+        expect(a.jobs.get('T')).toBe(word === 'boot' ? 'fake' : 'lead');
+      }
+  });
+  it('behind a slip or a tunnel guards and center release to that side, tackles stay; a bubble has the run’s blocking', () => {
+    const slip = assignPass(pass('slip screen'), from('spread', 'gun'), COLLEGE);
+    expect(['LT', 'LG', 'C', 'RG', 'RT'].map((l) => slip.jobs.get(l))).toEqual([
+      'pass set',
+      'screen',
+      'screen',
+      'screen',
+      'pass set',
+    ]);
+    // The back stands left of the quarterback.
+    expect(slip.screen).toBe('L');
+    expect(assignPass(pass('tunnel screen'), from('trips', 'gun'), COLLEGE).screen).toBe('R');
+    expect(assignPass(pass('bubble'), from('trips', 'gun'), COLLEGE).jobs.get('RG')).toBe('reach');
+  });
+  it('blockers for a throw to the edge take the men over them in order, the second man the corner of a tunnel', () => {
+    const look = lookOf(
+      DEFAULT_BOOK,
+      {
+        formation: 'trips',
+        formationSide: 'R',
+        backfield: 'gun',
+        front: '4-2 over',
+        coverage: 'cover 3',
+        rotation: 'strong',
+      },
+      COLLEGE,
+    )!;
+    const ends = (word: string, letter: string) => {
+      const a = assignPass(pass(word), from('trips', 'gun'), COLLEGE);
+      const points = assignmentPaths(a, 'R', { kind: 'pass', pass: pass(word) }, look).find(
+        (p) => p.by === letter,
+      )!.points;
+      const [x] = points.at(-1)!;
+      return look.defense!.men.find((m) => Math.abs(m.x - x) < 0.1 && m.depth > 2)!.name;
+    };
+    expect([ends('tunnel screen', 'Y'), ends('tunnel screen', 'H')]).toEqual(['CR', '$']);
+    expect([ends('bubble', 'Z'), ends('bubble', 'Y')]).toEqual(['CR', '$']);
+  });
+  it('two drags cross a yard apart', () => {
+    const a = assignPass(pass('mesh'), from('spread', 'gun'), COLLEGE);
+    const depth = (letter: string) =>
+      assignmentPaths(a, 'R', { kind: 'pass', pass: pass('mesh') })
+        .find((p) => p.by === letter)!
+        .points.at(-1)![1];
+    expect([depth('Y'), depth('H')]).toEqual([5, 6]);
+  });
+  it('says every route, and who clears because the word does not name him', () => {
+    const a = assignPass(pass('boot'), from('quads', 'gun'), COLLEGE, undefined, 'R');
+    const said = passSentences(a, 'R').join(' ');
+    expect(said).toMatch(/^Routes: .*Z comeback.*\. The word does not name/);
+    expect(said).toContain('The quarterback rolls right, outside the end man.');
+    for (const letter of a.unnamed) expect(said).toContain(`${letter} clears`);
   });
   it('quick passes drop three steps or fewer, drop-back passes five or more but option routes, screens say screen', () => {
     for (const t of DEFAULT_BOOK.terms) {

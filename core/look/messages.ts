@@ -103,10 +103,15 @@ export function lookSentences(
     }
   }
   if (protection) {
-    const protectionLook = protection;
+    const { short } = protection;
+    const part = short && (short === 'L' ? protection.left : protection.right);
+    const free = protection.free.flatMap((x) => {
+      const comes = defense?.rush.rush.find((r) => r.x === x);
+      return comes ? [defenderWords(comes.man, settings.school)] : [];
+    });
     say(
       'protection',
-      `${cap(countWord(protectionLook.blockers))} to block ${countWord(protectionLook.rushers)}: ${sign(protectionLook.margin)}${protectionLook.short ? `, but ${sideWord(protectionLook.short)} ${countWord(protectionLook.short === 'L' ? protectionLook.left.blockers : protectionLook.right.blockers)} for ${countWord(protectionLook.short === 'L' ? protectionLook.left.rushers : protectionLook.right.rushers)}` : ''}.`,
+      `${cap(countWord(protection.blockers))} to block ${countWord(protection.rushers)}: ${sign(protection.margin)}${short && part ? `, but ${sideWord(short)} ${countWord(part.blockers)} for ${countWord(part.rushers)}` : ''}${free.length > 0 ? `; free: ${free.join(' and ')}` : ''}.`,
     );
   }
   if (defense?.coverage) {

@@ -1,5 +1,6 @@
 /** Receivers against the defenders over them, and whether the quick throw is there. */
 import type { Side } from '../field/spot';
+import type { Man } from './formation';
 import { inBox, type BoxRule, type Defender, DEFAULT_BOX } from './front';
 import { sideStructure, type Structure } from './structure';
 
@@ -37,3 +38,25 @@ export function perimeterLook(
  * they are: one catches, the others have a man each. That is so when an overhang stands in the box.
  */
 export const optionOpen = (p: PerimeterLook): boolean => p.margin > 0;
+
+/**
+ * Who blocks whom for a throw to the edge: blockers and defenders over the receivers of the side, both from the
+ * outside in; an outer man more than the blockers is left.
+ */
+export function edgeBlocks(
+  blockers: readonly Man[],
+  side: Side,
+  defenders: readonly Defender[],
+  structure: Structure,
+  rule: BoxRule = DEFAULT_BOX,
+): ReadonlyMap<Man, Defender> {
+  const sign = side === 'L' ? -1 : 1;
+  const outside = (a: { readonly x: number }, b: { readonly x: number }): number => (b.x - a.x) * sign;
+  const over = [...perimeterLook(side, defenders, structure, rule).over].sort(outside);
+  const out = new Map<Man, Defender>();
+  [...blockers].sort(outside).forEach((man, i) => {
+    const on = over[i];
+    if (on) out.set(man, on);
+  });
+  return out;
+}

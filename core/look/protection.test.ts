@@ -19,6 +19,8 @@ describe('protection', () => {
     expect([p.blockers, p.rushers, p.margin]).toEqual([6, 4, 2]);
     expect(p.right).toEqual({ blockers: 2, rushers: 3, margin: -1 });
     expect(p.short).toBe('R');
+    // The widest of the side that is short is the quarterback's.
+    expect(p.free).toEqual([5.6]);
   });
   it('a back who scans goes where he is needed', () => {
     expect(
@@ -37,6 +39,7 @@ describe('protection', () => {
       expect(p.blockers).toBe(blockers);
       expect(p.left.blockers + p.right.blockers).toBe(blockers);
       expect(p.left.margin + p.right.margin).toBe(p.margin);
+      expect(p.free).toEqual([]);
     },
   );
 });

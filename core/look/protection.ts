@@ -22,6 +22,8 @@ export interface ProtectionLook {
   readonly right: { readonly blockers: number; readonly rushers: number; readonly margin: number };
   /** The side where the rush outnumbers the protection though the total holds; null when none. */
   readonly short: Side | null;
+  /** Lateral places of the rushers nobody has: the widest of a side that is short; the quarterback's. */
+  readonly free: readonly number[];
 }
 
 /**
@@ -72,6 +74,14 @@ export function protectionLook(
   });
   const total = blockers.L + blockers.R;
   const [l, r] = [part('L'), part('R')];
+  const free: number[] = [];
+  for (const side of ['L', 'R'] as const) {
+    const sign = side === 'L' ? -1 : 1;
+    const coming = rushX
+      .filter((x) => (x === 0 ? side === middle : x * sign > 0))
+      .sort((a, b) => (b - a) * sign);
+    free.push(...coming.slice(0, Math.max(0, rush[side] - blockers[side])));
+  }
   return {
     blockers: total,
     rushers: rushX.length,
@@ -79,5 +89,6 @@ export function protectionLook(
     left: l,
     right: r,
     short: l.margin < 0 ? 'L' : r.margin < 0 ? 'R' : null,
+    free,
   };
 }

@@ -142,6 +142,9 @@ export default function LookDialog({ book, profile, fields, hash, answers = [], 
                   {lookSentences(look, settings, sides).map((lookSentence) => (
                     <li key={lookSentence.text}>{lookSentence.text}</li>
                   ))}
+                  {drawn.routes.map((sentence) => (
+                    <li key={sentence}>{sentence}</li>
+                  ))}
                   {people && <li className="flag">{people}</li>}
                   {constraintsFor(look, concept, book).map((linkWords) => (
                     <li key={linkWords.sentence} className="flag">

@@ -27,6 +27,8 @@ export const JOBS = [
   'crack',
   'stalk',
   'pass set',
+  'screen',
+  'roll',
   'release',
   'wedge',
   'carry',
@@ -43,6 +45,9 @@ export const JOBS = [
 /** What a man of a run does. */
 export type Job = (typeof JOBS)[number];
 
+/** Where the quarterback goes who reads and keeps: away from the run, inside the man read, or outside him. */
+export type Keeps = 'away' | 'inside' | 'outside';
+
 /** A run job from where a man stands. `to`: where the run goes; `point`: the gap it aims at; `target`: the man it is for, when he is known; `then`: whom he goes on to. */
 export function jobPath(
   man: Man,
@@ -52,6 +57,7 @@ export function jobPath(
   endOfLine: number,
   target: Point | null = null,
   then: Point | null = null,
+  keeps: Keeps = 'away',
 ): DrawnPath | null {
   const sign = to === 'L' ? -1 : 1;
   const start: Point = [man.x, -man.depth];
@@ -101,23 +107,37 @@ export function jobPath(
       return target
         ? path('block', 'block', [man.x * 1.05, -1.4], target)
         : path('block', 'block', [man.x * 1.05, -1.6]);
+    case 'screen': {
+      // Sets, counts two, then out: the nearest to the force man, the next inside, the last to the pursuit.
+      const out = man.x * sign > 0.5 ? 4 : Math.abs(man.x) <= 0.5 ? 2 : 0;
+      return path('pull', 'block', [man.x, -1.5], target ?? [sign * (end + out), out === 0 ? 1.5 : 3.2]);
+    }
+    case 'roll':
+      // Outside the end man, behind him.
+      return path(
+        'fake',
+        'arrow',
+        [man.x - sign * 1.2, -man.depth - 1.2],
+        [sign * (end + 1), -6.2],
+        [sign * (end + 4), -4.6],
+      );
     case 'kick':
-      return pull(before(sign * Math.min(end * 0.7, 3)), 1.5, [sign * (end + 1.1), 0.8]);
+      return pull(before(sign * Math.min(end * 0.7, 3)), 2.1, [sign * (end + 1.1), 0.8]);
     case 'wrap':
-      return path('pull', 'block', [sign * 1, -2], [hole * 0.85, -1.2], target ?? [hole * 0.9, 3.2]);
+      return path('pull', 'block', [sign * 0.6, -2.2], [hole * 0.85, -1.7], target ?? [hole * 0.9, 3.2]);
     case 'lead pull':
       return path(
         'pull',
         'block',
-        [man.x + sign * 1.6, -1.8],
-        [target ? target[0] - sign * 0.8 : sign * (end + 1.4), -1],
+        [man.x + sign * 1.2, -2.1],
+        [target ? target[0] - sign * 0.8 : sign * (end + 1.4), -1.7],
         target ?? [sign * (end + 2.6), 3],
       );
     case 'trap':
       return pull(target ? (man.x + target[0]) / 2 : 0, 1.3, [sign * 2, 0.9]);
     case 'slice':
     case 'fill':
-      return pull(before(-sign * 3), 1.5, [-sign * 4.6, 0.9]);
+      return pull(before(-sign * 3), 2.1, [-sign * 4.6, 0.9]);
     case 'insert':
       return pull(target ? target[0] * 0.9 : sign * 1.2, 1.2, [sign * 1.4, 3]);
     case 'arc': {
@@ -147,14 +167,14 @@ export function jobPath(
       return path('ball', 'arrow', [sign * 5, -4.5], [sign * (end + 5), 4]);
     case 'fake':
       return path('fake', 'arrow', [-sign * 2.4, -2.5], [-sign * 4, 1]);
-    case 'read':
     case 'pitch read':
-      return path(
-        'fake',
-        'arrow',
-        [job === 'pitch read' ? sign * 3.5 : -sign * 2.5, -3],
-        [job === 'pitch read' ? sign * (end + 1.5) : -sign * 6, -1],
-      );
+      return path('fake', 'arrow', [sign * 3.5, -3], [sign * (end + 1.5), -1]);
+    case 'read':
+      return keeps === 'away'
+        ? path('fake', 'arrow', [-sign * 2.5, -3], [-sign * 6, -1])
+        : keeps === 'inside'
+          ? path('fake', 'arrow', [sign * 1.4, -2.6], [sign * 2.4, 3])
+          : path('fake', 'arrow', [sign * 3, -2.6], [sign * (end + 1.8), 0.5]);
     case 'give':
     case 'toss':
       return null;

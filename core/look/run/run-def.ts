@@ -2,7 +2,7 @@
  * A run as jobs by place: its blocking, where the ball aims, who is read, who carries. What every picture of the
  * play, its blocking list and its count follow from.
  */
-import type { Job } from './jobs';
+import type { Job, Keeps } from './jobs';
 
 export const BLOCKING = ['zone', 'gap', 'man'] as const;
 /** Rule of the line: zone; gap (down on the play side, center back, hinge); man (the man on him, else double). */
@@ -118,3 +118,11 @@ export const jobOf = (def: RunDef, role: RunRole): Job =>
   def.jobs[role] ?? BASE_JOBS[def.blocking][role] ?? BASE_REST[role] ?? 'stalk';
 
 export const isBlocking = (word: string): word is Blocking => Object.hasOwn(BASE_JOBS, word);
+
+/** Where the quarterback keeps: away from a back-side end; inside an end man whom the back outflanks; else outside. */
+export const keepsOf = (def: RunDef): Keeps =>
+  def.read === 'end man' || def.read === 'dive key' || def.read === 'inside man'
+    ? def.point === 'D'
+      ? 'inside'
+      : 'outside'
+    : 'away';

@@ -31,6 +31,8 @@ const JOB_WORD: Readonly<Record<Job, string>> = {
   crack: 'cracks',
   stalk: 'holds',
   'pass set': 'sets on',
+  screen: 'sets, then releases to',
+  roll: 'rolls out',
   release: 'releases to',
   wedge: 'wedges',
   carry: 'carries',

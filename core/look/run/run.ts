@@ -23,6 +23,7 @@ const NO_HAT: ReadonlySet<Job> = new Set<Job>([
   'pitch read',
   'fake',
   'pitch',
+  'roll',
   'stalk',
 ]);
 export const isHat = (entry: OffenseEntry): boolean => !NO_HAT.has(entry.does);

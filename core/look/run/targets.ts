@@ -225,15 +225,17 @@ export class RunTargets extends LineBlocks {
     };
     return free('C') ?? free('PG') ?? free('BG');
   }
-  /** Receivers stand for the nearest man left over them, outside in; on the play side of an outside run they stalk. */
+  /** Receivers stand for the nearest man left over them. */
   private receivers(): void {
     const rest = this.men.filter((m) => !this.found.has(m) && this.job(m) === 'stalk');
-    rest.sort((a, b) => Math.abs(b.x) - Math.abs(a.x));
+    // The widest of a side has the corner; the others find theirs from the inside.
+    const widest = new Set([this.play.receivers[0], this.back.receivers[0]]);
+    rest.sort((a, b) => Number(widest.has(b)) - Number(widest.has(a)) || Math.abs(a.x) - Math.abs(b.x));
     for (const man of rest) {
       let near: Defender | null = null;
       let deep: Defender | null = null;
       // Over him counts more than near the line.
-      const far = (d: Defender): number => Math.abs(d.x - man.x) + d.depth * 0.35;
+      const far = (d: Defender): number => Math.abs(d.x - man.x) + d.depth * 0.5;
       for (const d of this.defenders) {
         if (this.held(d) || this.taken.has(d)) continue;
         if (d.depth > 7 && (deep === null || Math.abs(d.x - man.x) < Math.abs(deep.x - man.x))) deep = d;
