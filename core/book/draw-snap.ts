@@ -85,6 +85,8 @@ export function drawSnap(
   const paths: DrawnPath[] = [];
   if (look?.offense.path)
     paths.push({ kind: 'motion', points: look.offense.path, end: 'arrow', by: input.motionBy ?? '' });
+  if (look?.offense.secondPath)
+    paths.push({ kind: 'motion', points: look.offense.secondPath, end: 'arrow', by: input.second?.by ?? '' });
   const direction = sideOf(fields.direction);
   let arrows = options.arrows;
   const presentation = presentationOf(book, fields);
@@ -238,7 +240,10 @@ export function termFields(book: Book, term: Term, side: Side = 'R'): SnapFields
               ? { backfield: 'i' }
               : definition?.kind === 'run' && definition.run.flex.some((choice) => choice.job === 'crack')
                 ? { formation: 'pro' }
-                : {}),
+                : definition?.kind === 'run' &&
+                    definition.run.flex.some((choice) => choice.by.every((r) => r === 'BY' || r === 'BW'))
+                  ? { formation: 'ace', backfield: 'gun' }
+                  : {}),
       };
     }
     case 'pass': {

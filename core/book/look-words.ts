@@ -18,7 +18,10 @@ export const spotsOf = (
   value: unknown,
 ): readonly Spot[] | null => findTerm(book, kind, taggedWord(value))?.spots ?? null;
 
-export function presentationOf(book: Book, partial: SnapFields): Presentation | null {
+export function presentationOf(
+  book: Book,
+  partial: SnapFields,
+): (Presentation & Pick<LookInput, 'second'>) | null {
   const formation = spotsOf(book, 'formation', partial.formation);
   if (!formation) return null;
   const motion = findTerm(book, 'motion', taggedWord(partial.motion))?.definition;
@@ -29,7 +32,16 @@ export function presentationOf(book: Book, partial: SnapFields): Presentation | 
     motion: motion?.kind === 'motion' ? motion.motion : null,
     motionBy: taggedWord(partial.motion) === null ? null : taggedWord(partial.motionBy),
     motionSide: sideOf(partial.motionSide),
+    second: secondOf(book, partial),
   };
+}
+
+function secondOf(book: Book, partial: SnapFields): LookInput['second'] {
+  const by = taggedWord(partial.motionSecondBy);
+  const motion = findTerm(book, 'motion', taggedWord(partial.motionSecond))?.definition;
+  return by !== null && motion?.kind === 'motion'
+    ? { motion: motion.motion, by, side: sideOf(partial.motionSecondSide) }
+    : null;
 }
 
 /** What the words of a snap mean before its run: who stands where, front, coverage, pressure, protection. */
@@ -53,7 +65,7 @@ export function wordsInput(book: Book, partial: SnapFields): LookInput {
     pressure:
       pressure?.kind === 'pressure' ? pressure.pressure : partial.pressure === NONE ? null : undefined,
     protection: protection?.kind === 'protection' ? protection.protection : null,
-    protectionSide: null,
+    protectionSide: sideOf(partial.protectionSide),
     run: null,
   };
 }

@@ -16,8 +16,12 @@ export interface Nearest {
 }
 
 type Place = Pick<Man, 'x' | 'depth' | 'onLine'>;
+/** Two in one lane are ordered by depth, so that a step to the side does not swap them. */
+const LANE = 0.8;
 const placesOf = (men: readonly Man[]): Place[] =>
-  men.filter((m) => m.role === 'eligible' && !isBack(m)).sort((a, b) => a.x - b.x);
+  men
+    .filter((m) => m.role === 'eligible' && !isBack(m))
+    .sort((a, b) => (Math.abs(a.x - b.x) <= LANE ? a.depth - b.depth : a.x - b.x));
 const lineOf = (men: readonly Man[]): Place[] =>
   men.filter((m) => m.role === 'line').sort((a, b) => a.x - b.x);
 

@@ -9,6 +9,7 @@ import {
   type Job,
   type Man,
   type MotionKind,
+  type Movement,
   type Route,
   type RunRole,
   type Spot,
@@ -22,6 +23,8 @@ export interface Presentation {
   readonly motion: MotionKind | null;
   readonly motionBy: string | null;
   readonly motionSide: Side | null;
+  /** A second movement of the same snap. */
+  readonly second?: Movement | null;
 }
 
 export interface Assignment {
@@ -50,14 +53,12 @@ export function presentedMen(
     presentation.backfield,
     shapeOf(profile.players),
   );
-  return {
+  const { motionBy, second } = presentation;
+  const moved = atSnap(
     set,
-    men: atSnap(
-      set,
-      presentation.motionBy,
-      presentation.motionBy === null
-        ? null
-        : motionPath(set, presentation.motionBy, presentation.motion, presentation.motionSide),
-    ),
-  };
+    motionBy,
+    motionBy === null ? null : motionPath(set, motionBy, presentation.motion, presentation.motionSide),
+  );
+  const again = second ? motionPath(moved, second.by, second.motion, second.side) : null;
+  return { set, men: again ? atSnap(moved, second!.by, again) : moved };
 }

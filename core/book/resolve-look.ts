@@ -43,7 +43,7 @@ function optionOf(book: Book, partial: SnapFields): OptionCall | null {
   if (partial.play !== 'rpo') return null;
   const definition = findTerm(book, 'pass', taggedWord(partial.conceptWeak))?.definition;
   const kind = definition?.kind === 'pass' ? optionKind(definition.pass) : null;
-  return kind ? { kind, side: null } : null;
+  return kind ? { kind, side: sideOf(partial.optionSide) } : null;
 }
 
 export function lookInput(book: Book, partial: SnapFields, profile: LevelProfile): LookInput {

@@ -21,6 +21,8 @@ export interface PenaltySide {
   readonly from: Enforcement;
   readonly firstDown: boolean;
   readonly lossOfDown: boolean;
+  /** Walked off from its own spot: half the distance does not limit it. */
+  readonly unhalved?: boolean;
 }
 
 export interface PenaltyRule {
@@ -68,12 +70,13 @@ export interface LevelProfile {
 const side = (
   yards: number | null,
   from: Enforcement = 'prev',
-  extra: { firstDown?: boolean; lossOfDown?: boolean } = {},
+  extra: { firstDown?: boolean; lossOfDown?: boolean; unhalved?: boolean } = {},
 ): PenaltySide => ({
   yards,
   from,
   firstDown: extra.firstDown ?? false,
   lossOfDown: extra.lossOfDown ?? false,
+  ...(extra.unhalved ? { unhalved: true } : {}),
 });
 
 const FIRST = { firstDown: true };
@@ -85,61 +88,120 @@ interface PenaltyVariant {
   readonly interferenceOffense: PenaltySide;
   readonly grounding: PenaltySide;
   readonly personalDefense: PenaltySide;
+  /** Personal fouls by the defense give a first down. */
+  readonly personalFirst: boolean;
+  readonly tripping: PenaltySide;
 }
 
-const penaltyTable = (penaltyVariant: PenaltyVariant): PenaltyRule[] => [
-  { name: 'holding', aliases: ['hold'], offense: side(10), defense: penaltyVariant.holdingDefense },
-  { name: 'offside', aliases: ['offsides', 'encroachment'], offense: side(5), defense: side(5) },
-  { name: 'false start', aliases: ['start'], offense: side(5), defense: null },
-  { name: 'delay', aliases: ['delay of game'], offense: side(5), defense: side(5) },
-  { name: 'illegal formation', aliases: ['formation'], offense: side(5), defense: null },
-  { name: 'illegal motion', aliases: ['motion', 'illegal shift', 'shift'], offense: side(5), defense: null },
-  {
-    name: 'illegal substitution',
-    aliases: ['substitution', 'too many men'],
-    offense: side(5),
-    defense: side(5),
-  },
-  {
-    name: 'downfield',
-    aliases: ['ineligible downfield', 'linemen downfield'],
-    offense: side(5),
-    defense: null,
-  },
-  {
-    name: 'pi',
-    aliases: ['interference', 'pass interference'],
-    offense: penaltyVariant.interferenceOffense,
-    defense: penaltyVariant.interferenceDefense,
-  },
-  { name: 'grounding', aliases: ['intentional grounding'], offense: penaltyVariant.grounding, defense: null },
-  {
-    name: 'face mask',
-    aliases: ['facemask', 'mask'],
-    offense: side(15),
-    defense: penaltyVariant.personalDefense,
-  },
-  {
-    name: 'roughing',
-    aliases: ['roughing the passer', 'roughing the kicker'],
-    offense: null,
-    defense: side(15, 'prev', FIRST),
-  },
-  {
-    name: 'personal foul',
-    aliases: ['personal', 'unnecessary roughness', 'late hit'],
-    offense: side(15, 'succ'),
-    defense: side(15, 'succ', FIRST),
-  },
-  {
-    name: 'unsportsmanlike',
-    aliases: ['conduct'],
-    offense: side(15, 'succ'),
-    defense: side(15, 'succ', FIRST),
-  },
-  { name: 'block in the back', aliases: ['back block', 'clip'], offense: side(10), defense: side(10) },
-  { name: 'chop block', aliases: ['chop'], offense: side(15), defense: null },
-];
+const penaltyTable = (variant: PenaltyVariant): PenaltyRule[] => {
+  const personal = variant.personalFirst ? FIRST : {};
+  const during = side(15, 'end', personal);
+  return [
+    { name: 'holding', aliases: ['hold'], offense: side(10), defense: variant.holdingDefense },
+    {
+      name: 'illegal hands',
+      aliases: ['illegal use of hands', 'hands to the face'],
+      offense: side(10),
+      defense: variant.holdingDefense,
+    },
+    { name: 'illegal contact', aliases: ['illegal chuck'], offense: null, defense: side(5, 'prev', FIRST) },
+    {
+      name: 'offside',
+      aliases: ['offsides', 'encroachment', 'neutral zone'],
+      offense: side(5),
+      defense: side(5),
+    },
+    { name: 'false start', aliases: ['start'], offense: side(5), defense: null },
+    { name: 'delay', aliases: ['delay of game'], offense: side(5), defense: side(5) },
+    { name: 'illegal formation', aliases: ['formation'], offense: side(5), defense: null },
+    {
+      name: 'illegal motion',
+      aliases: ['motion', 'illegal shift', 'shift'],
+      offense: side(5),
+      defense: null,
+    },
+    {
+      name: 'illegal substitution',
+      aliases: ['substitution', 'too many men', 'twelve men'],
+      offense: side(5),
+      defense: side(5),
+    },
+    { name: 'illegal participation', aliases: ['participation'], offense: side(15), defense: side(15) },
+    {
+      name: 'downfield',
+      aliases: ['ineligible downfield', 'linemen downfield', 'ineligible man downfield'],
+      offense: side(5),
+      defense: null,
+    },
+    { name: 'illegal touching', aliases: ['touching'], offense: side(5, 'prev', LOSS), defense: null },
+    {
+      name: 'illegal forward pass',
+      aliases: ['forward pass', 'beyond the line'],
+      offense: side(5, 'foul', LOSS),
+      defense: null,
+    },
+    {
+      name: 'pi',
+      aliases: ['interference', 'pass interference'],
+      offense: variant.interferenceOffense,
+      defense: variant.interferenceDefense,
+    },
+    {
+      name: 'kick-catch interference',
+      aliases: ['kick catch interference', 'catch interference'],
+      offense: side(15, 'end'),
+      defense: null,
+    },
+    { name: 'grounding', aliases: ['intentional grounding'], offense: variant.grounding, defense: null },
+    {
+      name: 'face mask',
+      aliases: ['facemask', 'mask'],
+      offense: side(15, 'end'),
+      defense: variant.personalDefense,
+    },
+    { name: 'horse collar', aliases: ['collar'], offense: side(15, 'end'), defense: during },
+    { name: 'targeting', aliases: ['spearing'], offense: side(15, 'end'), defense: during },
+    {
+      name: 'blindside block',
+      aliases: ['blind side block', 'blind-side block'],
+      offense: side(15, 'end'),
+      defense: during,
+    },
+    {
+      name: 'tripping',
+      aliases: ['trip'],
+      offense: variant.tripping,
+      defense: { ...variant.tripping, ...personal },
+    },
+    {
+      name: 'roughing',
+      aliases: ['roughing the passer', 'roughing the kicker', 'roughing the snapper', 'roughing the holder'],
+      offense: null,
+      defense: side(15, 'prev', FIRST),
+    },
+    { name: 'running into the kicker', aliases: ['running into'], offense: null, defense: side(5) },
+    {
+      name: 'personal foul',
+      aliases: ['personal', 'unnecessary roughness', 'late hit'],
+      offense: side(15, 'succ'),
+      defense: side(15, 'succ', personal),
+    },
+    {
+      name: 'unsportsmanlike',
+      aliases: ['conduct', 'unsportsmanlike conduct', 'taunting'],
+      offense: side(15, 'succ'),
+      defense: side(15, 'succ', personal),
+    },
+    {
+      name: 'block in the back',
+      aliases: ['back block', 'clip', 'clipping'],
+      offense: side(10),
+      defense: side(10),
+    },
+    { name: 'low block', aliases: ['block below the waist'], offense: side(15), defense: side(15) },
+    { name: 'chop block', aliases: ['chop'], offense: side(15), defense: null },
+  ];
+};
 
 /** High school, from memory. */
 export const HIGH_SCHOOL: LevelProfile = {
@@ -169,7 +231,9 @@ export const HIGH_SCHOOL: LevelProfile = {
     interferenceDefense: side(15),
     interferenceOffense: side(15),
     grounding: side(5, 'foul', LOSS),
-    personalDefense: side(15, 'end', FIRST),
+    personalDefense: side(15, 'end'),
+    personalFirst: false,
+    tripping: side(15, 'end'),
   }),
 };
 
@@ -198,10 +262,12 @@ export const COLLEGE: LevelProfile = {
   inGameAid: 'paper',
   penalties: penaltyTable({
     holdingDefense: side(10, 'prev', FIRST),
-    interferenceDefense: side(15, 'prev', FIRST),
+    interferenceDefense: side(15, 'prev', { ...FIRST, unhalved: true }),
     interferenceOffense: side(15),
-    grounding: side(0, 'foul', LOSS),
+    grounding: side(0, 'foul', { ...LOSS, unhalved: true }),
     personalDefense: side(15, 'end', FIRST),
+    personalFirst: true,
+    tripping: side(15, 'end'),
   }),
 };
 
@@ -230,10 +296,12 @@ export const PROFESSIONAL: LevelProfile = {
   inGameAid: 'paper',
   penalties: penaltyTable({
     holdingDefense: side(5, 'prev', FIRST),
-    interferenceDefense: side(null, 'prev', FIRST),
+    interferenceDefense: side(null, 'prev', { ...FIRST, unhalved: true }),
     interferenceOffense: side(10),
     grounding: side(10, 'prev', LOSS),
     personalDefense: side(15, 'end', FIRST),
+    personalFirst: true,
+    tripping: side(10, 'end'),
   }),
 };
 

@@ -104,6 +104,8 @@ export function complete(
     if (head.slice(start).toLowerCase() !== prefix) continue;
     for (const { phrase, term } of index.phrases) {
       if (!phrase.startsWith(prefix) || phrase === prefix || out.some((o) => o.insert === phrase)) continue;
+      // One offer a word: an alias only where the word itself does not begin so.
+      if (phrase !== term.word && term.word.toLowerCase().startsWith(prefix)) continue;
       const field = KIND_FIELD[term.kind].field;
       if (said.has(field) && field !== 'tags' && n === 1) continue;
       const count = seen(frequencies, field, bucket, storedValue(term), false);

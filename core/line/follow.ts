@@ -1,17 +1,19 @@
 /** What follows from the words together, and where two of them clash. */
+import { findPenalty } from '../field/profile';
 import { encodeSpot, formatSpot } from '../field/spot';
 import { FIELD_GOAL, onField, spotOnField } from '../rules/arithmetic';
 import { derivePlay, numberBelongsTo, playFollows, type Clash } from '../rules/derive';
+import { usualEnforcement } from '../rules/enforcement';
 import { SNAP_FIELDS } from '../snap/fields';
 import { readFieldText, writeFieldText } from '../snap/text';
-import type { SnapField } from '../snap/snap';
+import type { Penalty, SnapField } from '../snap/snap';
 import type { Piece, Resolver } from './resolver';
 
 /** What follows from the words together. */
 export function finish(resolver: Resolver): void {
   const { fields: draft } = resolver;
   const { state } = resolver.context;
-  if (resolver.penalties.length > 0) draft.penalties = resolver.penalties;
+  if (resolver.penalties.length > 0) draft.penalties = placedFouls(resolver);
   if (resolver.tags.length > 0) draft.tags = resolver.tags;
   numberAlone(resolver);
   const { fields, clashes } = derivePlay(draft, {
@@ -25,6 +27,30 @@ export function finish(resolver: Resolver): void {
   if (resolver.notSure.size > 0) draft.notSure = [...resolver.notSure].sort();
 }
 
+/** Fouls whose spot of enforcement nobody said, from where the play gives it. */
+function placedFouls({ penalties, unplaced, fields, context: { profile } }: Resolver): Penalty[] {
+  const play = { ...fields, play: fields.play ?? playFollows(fields) };
+  const carried = {
+    ...play,
+    result:
+      play.result ??
+      (play.gain != null && play.play !== 'pass'
+        ? 'gain'
+        : play.gain != null && play.play === 'pass'
+          ? 'complete'
+          : null),
+  } as typeof play;
+  return penalties.map((penalty, i) => {
+    if (!unplaced.has(i)) return penalty;
+    const rule = findPenalty(profile, penalty.name);
+    const offense = penalty.side === 'o' || penalty.side === 'k';
+    return {
+      ...penalty,
+      from: usualEnforcement(penalty, (offense ? rule?.offense : rule?.defense) ?? null, carried),
+    };
+  });
+}
+
 /** "#22" alone: whose number it is follows from the play. */
 function numberAlone(resolver: Resolver): void {
   const { fields: draft, typed } = resolver;
@@ -36,8 +62,10 @@ function numberAlone(resolver: Resolver): void {
   delete draft.carrier;
   // The play follows from the throw, whoever it was.
   if (play) draft.play = play;
-  if (!typed.has(field)) draft[field] = number;
-  else
+  if (!typed.has(field)) {
+    if (field === 'tacklers') draft.tacklers = [number];
+    else draft[field] = number;
+  } else
     resolver.problem(
       'twice',
       resolver.pieces.find((p) => p.field === 'carrier')!,

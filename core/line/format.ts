@@ -3,6 +3,7 @@
  * bring back exactly is written as `column=value`, so `parse(format(fields))` gives the same fields.
  */
 import { storedValue, type TermKind, type Book } from '../book/term';
+import { isLostAgain } from '../rules/arithmetic';
 import { encodeSpot, formatClock } from '../field/spot';
 import { columnOf, SNAP_FIELDS, sameValue, SNAP_FACTS } from '../snap/fields';
 import { writeFieldText } from '../snap/text';
@@ -31,6 +32,7 @@ function penaltyWords(penalty: Penalty): string {
     penalty.from,
     penalty.outcome === 'accepted' ? '' : penalty.outcome,
     extra,
+    penalty.at === undefined ? '' : `@${encodeSpot(penalty.at, null)}`,
   ]
     .filter((w) => w !== '')
     .join(' ');
@@ -64,14 +66,12 @@ function naturalWords(partial: SnapFields, book: Book, plain: ReadonlySet<SnapFi
   sided('formation', ['formation'], 'formationSide');
   sided('backfield', ['backfield'], null);
   sided('tempo', ['tempo'], null);
-  sided(
-    'motion',
-    ['motion'],
-    'motionSide',
-    isTagged(partial.motionBy ?? null) && book.letters.includes(partial.motionBy!)
-      ? `${partial.motionBy!.toLowerCase()} `
-      : '',
-  );
+  const mover = (by: SnapFields['motionBy']): string =>
+    isTagged(by ?? null) && book.letters.includes(by!) ? `${by!.toLowerCase()} ` : '';
+  sided('motion', ['motion'], 'motionSide', mover(partial.motionBy));
+  if (isTagged(partial.motion ?? null))
+    sided('motionSecond', ['motion'], 'motionSecondSide', mover(partial.motionSecondBy));
+  sided('bodies', ['bodies'], null);
   sided('front', ['front'], null);
   for (const [field, word] of [
     ['box', 'box'],
@@ -85,7 +85,7 @@ function naturalWords(partial: SnapFields, book: Book, plain: ReadonlySet<SnapFi
   }
   sided('pressure', ['pressure'], null);
   if (typeof partial.rushers === 'number') out.push(`rush ${partial.rushers}`);
-  sided('protection', ['protection'], null);
+  sided('protection', ['protection'], 'protectionSide');
   if (typeof partial.drop === 'number') out.push(`drop ${partial.drop}`);
   sided('concept', ['run', 'pass'], 'direction');
   if (
@@ -95,7 +95,9 @@ function naturalWords(partial: SnapFields, book: Book, plain: ReadonlySet<SnapFi
     termWord(book, ['run', 'pass'], partial.concept) !== null
   ) {
     const word = termWord(book, ['run', 'pass'], partial.conceptWeak);
-    if (word !== null) out.push(`${partial.play === 'rpo' ? '~' : '/'} ${word}${sure('conceptWeak')}`);
+    const side =
+      partial.optionSide === 'L' || partial.optionSide === 'R' ? ` ${partial.optionSide.toLowerCase()}` : '';
+    if (word !== null) out.push(`${partial.play === 'rpo' ? '~' : '/'} ${word}${sure('conceptWeak')}${side}`);
   }
   for (const tag of partial.tags ?? []) if (termWord(book, ['tag'], tag) !== null) out.push(tag);
 
@@ -138,6 +140,7 @@ function naturalWords(partial: SnapFields, book: Book, plain: ReadonlySet<SnapFi
   if (partial.unit === 'punt' || partial.unit === 'kickoff' || partial.unit === 'free_kick')
     head(
       partial.unit === 'free_kick' ? 'freekick' : partial.unit,
+      partial.fake === true ? 'fake' : '',
       partial.kickYards?.toString(),
       kickWord,
       returned,
@@ -146,6 +149,7 @@ function naturalWords(partial: SnapFields, book: Book, plain: ReadonlySet<SnapFi
   else if (partial.unit === 'field_goal')
     head(
       'fg',
+      partial.fake === true ? 'fake' : '',
       partial.kickYards?.toString(),
       partial.kickEnd === 'good' ? 'good' : partial.kickEnd === 'missed' ? 'missed' : kickWord,
       returned,
@@ -171,7 +175,8 @@ function naturalWords(partial: SnapFields, book: Book, plain: ReadonlySet<SnapFi
       returned,
       returner,
     );
-  if (partial.turnover === 'fumble' && partial.fumble === 'lost') head('fum lost', returned, returner);
+  if (isLostAgain(partial)) out.push('fum lost');
+  else if (partial.turnover === 'fumble' && partial.fumble === 'lost') head('fum lost', returned, returner);
   else if (partial.fumble === 'kept' && partial.turnover == null) out.push('fum');
   if (partial.result === 'sack')
     head('sack', partial.gain != null ? (partial.gain >= 0 ? `+${partial.gain}` : String(partial.gain)) : '');
@@ -187,6 +192,9 @@ function naturalWords(partial: SnapFields, book: Book, plain: ReadonlySet<SnapFi
   )
     out.push(partial.result === 'complete' ? 'complete' : partial.result);
   else if (partial.result === 'no_play' && (partial.penalties ?? []).length === 0) out.push('noplay');
+  if (partial.readDecision && isTagged(partial.readDecision)) out.push(partial.readDecision);
+  if (partial.scrambleDrill === true) out.push('drill');
+  if (partial.quarterbackHit === true) out.push('qbhit');
   if (partial.score === 'touchdown') out.push('td');
   if (partial.score === 'safety') out.push('safety');
   if (

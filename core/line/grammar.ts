@@ -37,7 +37,39 @@ export const RESULT_WORDS: Readonly<Record<string, SnapFields>> = {
   td: { score: 'touchdown' },
   safety: { score: 'safety' },
   oob: { outOfBounds: true },
+  gave: { readDecision: 'gave' },
+  pulled: { readDecision: 'pulled' },
+  pitched: { readDecision: 'pitched' },
+  thrown: { readDecision: 'thrown' },
+  drill: { scrambleDrill: true },
+  qbhit: { quarterbackHit: true },
 };
+
+/** Directions of a run and sides of a formation that follow from what stands there; said right after it. */
+export const RELATIVE_SIDES: Readonly<Record<string, RelativeSide>> = {
+  strong: 'strong',
+  weak: 'weak',
+  'to strength': 'strong',
+  'away from strength': 'weak',
+  field: 'field',
+  boundary: 'boundary',
+  'to the field': 'field',
+  'to field': 'field',
+  'to the boundary': 'boundary',
+  'to boundary': 'boundary',
+  'to the tight end': 'tight end',
+  'to te': 'tight end',
+  'away from the tight end': 'open',
+  'away from te': 'open',
+  'to the back': 'back',
+  'to back': 'back',
+  'away from the back': 'away from back',
+  'away from back': 'away from back',
+};
+export type RelativeSide =
+  'strong' | 'weak' | 'field' | 'boundary' | 'tight end' | 'open' | 'back' | 'away from back';
+/** Most words of one of them. */
+export const RELATIVE_WORDS = 5;
 
 /** How a kick ends, inside `punt`, `kickoff`, `freekick`, `fg` and `int` (touchback only). */
 export const KICK_WORDS: Readonly<Record<string, SnapFields>> = {
@@ -66,6 +98,7 @@ export const WORDS = {
   no: 'no',
   unseenWord: 'unseen',
   ret: 'ret',
+  fake: 'fake',
   good: 'good',
   failed: ['no', 'missed'],
   kick: 'kick',
@@ -87,16 +120,24 @@ export const HELP: readonly (readonly [written: string, means: string])[] = [
   ['q3  8:41', 'quarter, clock'],
   ['11  12  20', 'personnel: backs, tight ends'],
   ['trips r  power l', 'a word of your book, then a side'],
-  ['h jet', 'a letter beside a motion: who moves'],
+  ['h jet  y trade h jet', 'a letter beside a motion: who moves; two movements'],
+  ['power weak  power to the tight end', 'a direction by strength, field, tight end or back'],
   ['stick/snag', 'strong side concept / weak side concept'],
   ['inside zone r ~ bubble', 'run part ~ pass part'],
   ['+6  -2  0', 'yards gained'],
   ['>t41r', 'where the ball was dead'],
+  [
+    'gave pulled pitched thrown  drill  qbhit',
+    'how an option ended; scramble drill; the quarterback was hit',
+  ],
   ['inc dropped sack scramble td int fum lost oob kneel spike safety', 'results'],
-  ['pen o holding 10', 'penalty: side, name, yards, prev end foul succ, declined offset, 1st, lod'],
+  [
+    'pen o holding 10  pen o holding 10 @t35',
+    'penalty: side, name, yards, prev end foul succ, spot of the foul, declined offset, 1st, lod',
+  ],
   [
     'punt 42 ret 6  kickoff tb  fg 34 good  try kick good',
-    'kicks and tries; fc tb downed oob blocked muffed kept',
+    'kicks and tries; fc tb downed oob blocked muffed kept; punt fake',
   ],
   ['#22  #7>#81  by#54#9', 'carrier or target; passer > target; tacklers'],
   ['quarters?  cov=??  mo=-', 'not sure; not visible on this film; none'],

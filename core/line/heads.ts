@@ -1,11 +1,15 @@
 /** Words that open a phrase: punts and kicks, sacks, turnovers, tries, penalties. */
 import { findPenalty } from '../field/profile';
 import { decodeSpot } from '../field/spot';
+import { isKick } from '../rules/arithmetic';
 import { SNAP_FIELDS } from '../snap/fields';
 import type { Penalty, PenaltyTeam } from '../snap/snap';
 import { KICK_WORDS, WORDS, type Head } from './grammar';
 import type { Piece, Resolver } from './resolver';
 import type { Range, Token } from './tokenize';
+
+/** Men of a defense who drop when three rush. */
+const DROPPERS = 8;
 
 export function headWord(resolver: Resolver, head: Head, operands: readonly Token[], range: Range): void {
   const words = operands.map((o) => o.word);
@@ -44,6 +48,12 @@ export function headWord(resolver: Resolver, head: Head, operands: readonly Toke
       if (words.length === 0)
         return resolver.problem('lonely', range, { needs: `after it: a number, ${spec.min} to ${spec.max}` });
       const n = Number(words[0]);
+      // "drop 8" is eight men dropping; a quarterback takes one, three, five or seven steps.
+      if (head === 'drop' && n === DROPPERS) {
+        if (!resolver.set('rushers', resolver.context.profile.players - n, range)) return;
+        resolver.piece(range, 'rushers', 'term');
+        return;
+      }
       if (n < spec.min! || n > spec.max!)
         return resolver.problem('bad-value', range, {
           value: words[0]!,
@@ -69,14 +79,18 @@ export function headWord(resolver: Resolver, head: Head, operands: readonly Toke
           return;
       break;
     case 'int':
+      if (resolver.fields.fumble === 'lost' && resolver.fields.turnover === 'fumble')
+        resolver.typed.delete('turnover');
       if (!resolver.set('turnover', 'interception', range) || !resolver.set('result', 'incomplete', range))
         return;
       for (const o of operands) if (!shared(o) && !resolver.set('turnoverYards', Number(o.word), o)) return;
       break;
     case 'fum':
       if (words.includes(WORDS.lost)) {
-        if (!resolver.set('turnover', 'fumble', range)) return;
-        resolver.fields.fumble = 'lost';
+        // On an interception or a kick it is lost again by who had it: no turnover of the offense.
+        const again = resolver.fields.turnover === 'interception' || isKick(resolver.fields);
+        if (!again && !resolver.set('turnover', 'fumble', range)) return;
+        if (!resolver.set('fumble', 'lost', range)) return;
       } else if (!resolver.set('fumble', 'kept', range)) return;
       for (const token of operands)
         if (token.word === 'tb') resolver.set('kickEnd', 'touchback', token);
@@ -94,8 +108,16 @@ export function headWord(resolver: Resolver, head: Head, operands: readonly Toke
         )
       )
         return;
-      resolver.fields.result ??= 'kick';
+      if (words.includes(WORDS.fake)) {
+        // Run or thrown from the kick's formation: the rest of the line says how.
+        if (!resolver.set('fake', true, range)) return;
+      } else resolver.fields.result ??= 'kick';
+      if (resolver.fields.fumble === 'lost' && resolver.fields.turnover === 'fumble') {
+        resolver.typed.delete('turnover');
+        delete resolver.fields.turnover;
+      }
       for (const token of operands) {
+        if (token.word === WORDS.fake) continue;
         if (
           head === 'fg' &&
           (token.word === WORDS.good || (WORDS.failed as readonly string[]).includes(token.word))
@@ -132,6 +154,7 @@ function penalty(resolver: Resolver, operands: readonly Token[], range: Range): 
   let from: Penalty['from'] | null = null;
   let outcome: Penalty['outcome'] = 'accepted';
   let extra: Penalty['extra'] | null = null;
+  let at: number | undefined;
   const nameWords: string[] = [];
   for (const { word } of operands) {
     if (word === 'o' || word === 'd' || word === 'k' || word === 'r') team = word;
@@ -141,6 +164,7 @@ function penalty(resolver: Resolver, operands: readonly Token[], range: Range): 
     else if (word === WORDS.declined || word === WORDS.offset) outcome = word;
     else if (word === WORDS.first || word === WORDS.lossOfDown) extra = word;
     else if (word === WORDS.noFirst) extra = '';
+    else if (word.startsWith('@')) at = decodeSpot(word.slice(1))!.toGoal;
     else nameWords.push(word);
   }
   if (team === null) return resolver.problem('foul-side', range);
@@ -152,9 +176,11 @@ function penalty(resolver: Resolver, operands: readonly Token[], range: Range): 
     side: team,
     name: rule.name,
     yards: yards === undefined ? (defaults?.yards ?? null) : yards,
-    from: from ?? defaults?.from ?? 'prev',
+    from: from ?? (at === undefined ? (defaults?.from ?? 'prev') : 'foul'),
     outcome,
     extra: extra ?? (defaults?.firstDown ? '1st' : defaults?.lossOfDown ? 'lod' : ''),
+    ...(at === undefined ? {} : { at }),
   });
+  if (from === null) resolver.unplaced.add(resolver.penalties.length - 1);
   resolver.piece(range, 'penalties', 'result');
 }

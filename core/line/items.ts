@@ -24,12 +24,50 @@ export function attachSide(
   const term = chosen.get(to);
   if (left?.kind !== 'term' || !term)
     return resolver.problem('lonely', item, { needs: 'before it that takes a side' });
-  const field = KIND_FIELD[term.kind].side;
+  const field = sideField(resolver, items, to, chosen);
   if (field === null) return resolver.problem('no-side', item, { word: term.word });
-  const passPart = items[to - 1]?.kind === 'slash' || items[to - 1]?.kind === 'tilde';
-  if (passPart && resolver.typed.has(field))
-    return resolver.problem('no-side', item, { word: `the second part, ${term.word}` });
   if (resolver.set(field, item.side as never, item)) resolver.piece(item, field, 'term');
+}
+
+/** The field that a side after the word at `to` fills. */
+function sideField(
+  resolver: Resolver,
+  items: readonly Item[],
+  to: number,
+  chosen: ReadonlyMap<number, Term>,
+): SnapField | null {
+  const { kind } = chosen.get(to)!;
+  const { side } = KIND_FIELD[kind];
+  if (kind === 'motion' && isSecondMotion(items, to, chosen)) return 'motionSecondSide';
+  // The throw beside a run has its own side; of two concepts the first that is said turns the play.
+  if (items[to - 1]?.kind === 'tilde') return 'optionSide';
+  if (items[to - 1]?.kind === 'slash' && side !== null && resolver.typed.has(side)) return 'optionSide';
+  return side;
+}
+
+/** A motion after another of the line: a trade and then a jet. */
+export function isSecondMotion(
+  items: readonly Item[],
+  at: number,
+  chosen: ReadonlyMap<number, Term>,
+): boolean {
+  for (let i = 0; i < at; i++) if (items[i]?.kind === 'term' && chosen.get(i)?.kind === 'motion') return true;
+  return false;
+}
+
+/** "power weak", "trips field": a side by what stands there; which it is follows when the line is read. */
+export function attachRelative(
+  resolver: Resolver,
+  items: readonly Item[],
+  at: number,
+  chosen: ReadonlyMap<number, Term>,
+): void {
+  const item = items[at]!;
+  const term = chosen.get(at - 1);
+  if (item.kind !== 'relative') return;
+  if (resolver.refused.has(at - 1) || !term) return resolver.piece(item, null, 'sign');
+  const field = term.kind === 'formation' ? 'formationSide' : sideField(resolver, items, at - 1, chosen);
+  if (field !== null) resolver.relative.push({ field, to: item.to, range: item });
 }
 
 export function attachLetter(
@@ -46,9 +84,16 @@ export function attachLetter(
       (items[i]?.kind === 'term' &&
         (items[i] as { terms: readonly Term[] }).terms.some((t) => t.kind === 'motion') &&
         !chosen.has(i)));
-  const beside = motionAt(at + 1) || motionAt(at - 1) || (items[at - 1]?.kind === 'side' && motionAt(at - 2));
-  if (!beside) return resolver.problem('no-motion', item);
-  if (resolver.set('motionBy', item.letter, item)) resolver.piece(item, 'motionBy', 'term');
+  const beside = motionAt(at + 1)
+    ? at + 1
+    : motionAt(at - 1)
+      ? at - 1
+      : items[at - 1]?.kind === 'side' && motionAt(at - 2)
+        ? at - 2
+        : null;
+  if (beside === null) return resolver.problem('no-motion', item);
+  const field = isSecondMotion(items, beside, chosen) ? 'motionSecondBy' : 'motionBy';
+  if (resolver.set(field, item.letter, item)) resolver.piece(item, field, 'term');
 }
 
 export function namedField(resolver: Resolver, item: Extract<Item, { kind: 'field' }>): void {

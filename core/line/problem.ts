@@ -6,6 +6,7 @@ export const PROBLEM_CODES = [
   'ambiguous',
   'twice',
   'no-side',
+  'side-not-told',
   'no-letter',
   'no-motion',
   'gain-and-spot',
@@ -51,6 +52,8 @@ export function problemSentence(problem: Problem): string {
       return `${facts.field} was given already as ${facts.first}; “${problem.text}” gives it again.`;
     case 'no-side':
       return `A side has no meaning after “${facts.word}”.`;
+    case 'side-not-told':
+      return `Nothing in the line tells which side “${problem.text}” is: say left or right.`;
     case 'no-letter':
       return `“${problem.text}” is not a letter of this book.`;
     case 'no-motion':

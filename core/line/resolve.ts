@@ -5,9 +5,10 @@ import { nextState } from '../rules/next-state';
 import { unknownState, type GameState } from '../rules/state';
 import type { SnapField } from '../snap/snap';
 import { checkLimits, finish } from './follow';
+import { settleSides } from './sides';
 import { HEADS, RESULT_WORDS } from './grammar';
 import { headWord } from './heads';
-import { attachLetter, attachSide, namedField, shape } from './items';
+import { attachLetter, attachRelative, attachSide, isSecondMotion, namedField, shape } from './items';
 import type { Candidate } from './problem';
 import { Resolver, type LineContext, type ParsedLine } from './resolver';
 import { MOST_CHARACTERS, tokenize } from './tokenize';
@@ -116,6 +117,8 @@ function resolve(text: string, items: readonly Item[], context: LineContext): Pa
         return namedField(resolver, item);
       case 'side':
         return attachSide(resolver, items, at, chosen);
+      case 'relative':
+        return attachRelative(resolver, items, at, chosen);
       case 'letter':
         return attachLetter(resolver, items, at, chosen);
       case 'head':
@@ -142,7 +145,9 @@ function resolve(text: string, items: readonly Item[], context: LineContext): Pa
         const field =
           second && (term.kind === 'run' || term.kind === 'pass')
             ? 'conceptWeak'
-            : KIND_FIELD[term.kind].field;
+            : term.kind === 'motion' && isSecondMotion(items, at, chosen)
+              ? 'motionSecond'
+              : KIND_FIELD[term.kind].field;
         if (term.kind === 'tag') {
           if (!resolver.tags.includes(storedValue(term))) resolver.tags.push(storedValue(term));
           return resolver.piece(item, 'tags', 'term', item.unsure);
@@ -162,6 +167,7 @@ function resolve(text: string, items: readonly Item[], context: LineContext): Pa
       { start: MOST_CHARACTERS, end: text.length },
       { most: String(MOST_CHARACTERS) },
     );
+  settleSides(resolver);
   finish(resolver);
   checkLimits(resolver);
   resolver.pieces.sort((a, b) => a.start - b.start);

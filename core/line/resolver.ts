@@ -5,6 +5,7 @@ import type { GameState } from '../rules/state';
 import { sameValue, SNAP_FIELDS } from '../snap/fields';
 import type { Penalty, Snap, SnapField, SnapFields } from '../snap/snap';
 import type { Candidate, Problem, ProblemCode } from './problem';
+import type { RelativeSide } from './grammar';
 import type { Range } from './tokenize';
 
 export interface LineContext {
@@ -42,6 +43,10 @@ export class Resolver {
   readonly typed = new Map<SnapField, string>();
   readonly notSure = new Set<string>();
   readonly penalties: Penalty[] = [];
+  /** Penalties without a word for where they are walked off from. */
+  readonly unplaced = new Set<number>();
+  /** Sides that follow from who stands where, once the whole line is read. */
+  readonly relative: { readonly field: SnapField; readonly to: RelativeSide; readonly range: Range }[] = [];
   readonly tags: string[] = [];
   /** Terms that could not be taken: a side after one is no second problem. */
   readonly refused = new Set<number>();

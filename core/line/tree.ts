@@ -6,7 +6,18 @@ import { normalizePhrase, type Book, type Term } from '../book/term';
 import { termIndex } from '../book/index-terms';
 import { findPenalty, type LevelProfile } from '../field/profile';
 import { decodeSpot, parseClock } from '../field/spot';
-import { FIELD_WORDS, HEADS, KICK_WORDS, RESULT_WORDS, SIDE_WORDS, WORDS, type Head } from './grammar';
+import {
+  FIELD_WORDS,
+  HEADS,
+  KICK_WORDS,
+  RELATIVE_SIDES,
+  RELATIVE_WORDS,
+  RESULT_WORDS,
+  SIDE_WORDS,
+  WORDS,
+  type Head,
+  type RelativeSide,
+} from './grammar';
 import type { Range, Token } from './tokenize';
 
 export type Shape =
@@ -28,6 +39,7 @@ export type Item = Range &
     | { readonly kind: 'shape'; readonly value: Shape; readonly unsure: boolean }
     | { readonly kind: 'result'; readonly word: string; readonly unsure: boolean }
     | { readonly kind: 'side'; readonly side: 'L' | 'R' }
+    | { readonly kind: 'relative'; readonly to: RelativeSide }
     | { readonly kind: 'letter'; readonly letter: string }
     | { readonly kind: 'field'; readonly name: string; readonly value: string; readonly unsure: boolean }
     | { readonly kind: 'carry' | 'keep' | 'slash' | 'tilde' }
@@ -61,7 +73,8 @@ function operandLength(head: Head, tokens: readonly Token[], at: number, profile
   const shape = word.startsWith('>') ? decodeSpot(word.slice(1)) !== null : false;
   switch (head) {
     case 'pen': {
-      for (let n = 3; n >= 1; n--) {
+      if (word.startsWith('@') && decodeSpot(word.slice(1))) return 1;
+      for (let n = 4; n >= 1; n--) {
         const phrase = tokens.slice(at, at + n);
         if (
           phrase.length === n &&
@@ -91,6 +104,7 @@ function operandLength(head: Head, tokens: readonly Token[], at: number, profile
           : 0;
       if (head === 'fg' && (word === WORDS.good || (WORDS.failed as readonly string[]).includes(word)))
         return 1;
+      if (word === WORDS.fake) return head === 'punt' || head === 'fg' ? 1 : 0;
       if (head === 'int')
         return /^-?\d{1,3}$/.test(word) || word === 'tb' || shape || /^#\d{1,2}$/.test(word) ? 1 : 0;
       return /^-?\d{1,3}$/.test(word) || word in KICK_WORDS || shape || /^#\d{1,2}$/.test(word) ? 1 : 0;
@@ -188,9 +202,27 @@ export function buildTree(tokens: readonly Token[], book: Book, profile: LevelPr
       at = end;
       continue;
     }
+    // "3 weak" is cover 3 and a rotation.
+    const called = /^\d$/.test(token.word) ? index.byPhrase.get(`cover ${token.word}`) : undefined;
+    if (called && ROTATED.has(tokens[at + 1]?.word ?? '')) {
+      items.push({ ...range, kind: 'term', terms: called, unsure: token.unsure });
+      at++;
+      continue;
+    }
+    const relative = relativeSide(tokens, at, items.at(-1));
+    if (relative) {
+      items.push({
+        start: token.start,
+        end: tokens[at + relative.words - 1]!.end,
+        kind: 'relative',
+        to: relative.to,
+      });
+      at += relative.words;
+      continue;
+    }
     // "no motion", "coverage unseen", unless the book has the words
     const next = tokens[at + 1];
-    const found = longestTerm(tokens, at, index);
+    const found = bestTerm(tokens, at, index);
     if (
       (found?.words ?? 0) < 2 &&
       next?.kind === 'word' &&
@@ -233,6 +265,67 @@ export function buildTree(tokens: readonly Token[], book: Book, profile: LevelPr
     else items.push({ ...range, kind: 'unknown', word: token.word });
   }
   return items;
+}
+
+const ROTATED: ReadonlySet<string> = new Set(['weak', 'strong']);
+
+/** Said right after a run, a pass or a formation: a direction, though the word alone may be another. */
+function relativeSide(
+  tokens: readonly Token[],
+  at: number,
+  before: Item | undefined,
+): { readonly to: RelativeSide; readonly words: number } | null {
+  if (before?.kind !== 'term') return null;
+  const played = before.terms.every((t) => t.kind === 'run' || t.kind === 'pass');
+  const lined = before.terms.every((t) => t.kind === 'formation');
+  if (!played && !lined) return null;
+  for (let n = Math.min(RELATIVE_WORDS, tokens.length - at); n >= 1; n--) {
+    const part = tokens.slice(at, at + n);
+    if (part.some((t) => t.kind !== 'word' || t.unsure)) continue;
+    const to = RELATIVE_SIDES[part.map((t) => t.word).join(' ')];
+    if (to && (played || to === 'field' || to === 'boundary')) return { to, words: n };
+  }
+  return null;
+}
+
+/** A longest match that leaves a word nobody knows gives way to a shorter one after which all is known. */
+function bestTerm(
+  tokens: readonly Token[],
+  at: number,
+  index: ReturnType<typeof termIndex>,
+): { terms: readonly Term[]; words: number } | null {
+  const longest = longestTerm(tokens, at, index);
+  if (!longest || longest.words === 1) return longest;
+  const known = (from: number): boolean => {
+    const next = tokens[from];
+    if (next?.kind !== 'word') return true;
+    const { word } = next;
+    return (
+      longestTerm(tokens, from, index) !== null ||
+      (HEADS as readonly string[]).includes(word) ||
+      word in RESULT_WORDS ||
+      word in SIDE_WORDS ||
+      word.includes('=') ||
+      word === WORDS.no ||
+      word === WORDS.carry ||
+      word === WORDS.keep ||
+      (word.length > 1 && RELATIVE_SIDES[word] !== undefined) ||
+      (word !== 'a' && word !== 'b' && index.letters.has(word)) ||
+      readShape(word) !== null
+    );
+  };
+  if (known(at + longest.words)) return longest;
+  for (let n = longest.words - 1; n >= 1; n--) {
+    const terms = index.byPhrase.get(
+      tokens
+        .slice(at, at + n)
+        .map((t) => t.word)
+        .join(' '),
+    );
+    const rest = terms ? longestTerm(tokens, at + n, index) : null;
+    if (terms && rest && rest.words > longest.words - n) return { terms, words: n };
+  }
+  return longest;
 }
 
 function longestTerm(

@@ -135,6 +135,7 @@ describe('every problem there is', () => {
     ambiguous: ['trap', /could be trap the coverage or trap the run/],
     twice: ['+3 +4', /gain was given already as \+3/],
     'no-side': ['cover 3 r', /no meaning after “cover 3”/],
+    'side-not-told': ['power to the tight end', /tells which side “to the tight end” is: say left or right/],
     'no-letter': ['', /is not a letter/],
     'no-motion': ['h power r', /stands beside no motion/],
     'gain-and-spot': ['+6 >o45', /a gain of 6 ends at own 41, not own 45/],

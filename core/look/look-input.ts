@@ -27,6 +27,13 @@ export const DEFAULT_LOOK_SETTINGS: LookSettings = {
   keepHoldsEnd: true,
 };
 
+/** Who moves how, and to which side when it is said. */
+export interface Movement {
+  readonly motion: MotionKind | null;
+  readonly by: string;
+  readonly side: Side | null;
+}
+
 export interface LookInput {
   /** Null: not tagged. */
   readonly formation: readonly Spot[] | null;
@@ -35,6 +42,8 @@ export interface LookInput {
   readonly motion: MotionKind | null;
   readonly motionBy: string | null;
   readonly motionSide: Side | null;
+  /** A second movement of the same snap; null: none. */
+  readonly second: Movement | null;
   readonly hash: Hash | null;
   readonly front: FrontDef | null;
   readonly coverage: CoverageDef | null;
@@ -57,6 +66,7 @@ export const EMPTY_LOOK: LookInput = {
   motion: null,
   motionBy: null,
   motionSide: null,
+  second: null,
   hash: null,
   front: null,
   coverage: null,

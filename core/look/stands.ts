@@ -16,6 +16,8 @@ export interface OffenseLook {
   readonly men: readonly Man[];
   readonly set: Structure;
   readonly path: readonly Point[] | null;
+  /** Of a second movement. */
+  readonly secondPath: readonly Point[] | null;
   /** Where they stand when the ball comes. */
   readonly snapMen: readonly Man[];
   readonly snap: Structure;
@@ -71,7 +73,7 @@ function standUp(
   const made: StoodUp = {
     men,
     set,
-    still: { men, set, path: null, snapMen: men, snap: set, change: null },
+    still: { men, set, path: null, secondPath: null, snapMen: men, snap: set, change: null },
     moved: new Map(),
   };
   known.set(at, made);
@@ -80,7 +82,10 @@ function standUp(
 
 /** The offense alone: the men, their structure before and at the snap. Null without a formation. */
 export function offenseLook(
-  input: Pick<LookInput, 'formation' | 'side' | 'backfield' | 'motion' | 'motionBy' | 'motionSide' | 'hash'>,
+  input: Pick<
+    LookInput,
+    'formation' | 'side' | 'backfield' | 'motion' | 'motionBy' | 'motionSide' | 'second' | 'hash'
+  >,
   profile: LevelProfile,
   settings: LookSettings = DEFAULT_LOOK_SETTINGS,
 ): OffenseLook | null {
@@ -88,23 +93,30 @@ export function offenseLook(
   const field = fieldSides(profile, input.hash).field;
   const order = strengthOrder(settings.strength, profile.key);
   const stood = standUp(input.formation, input.side, input.backfield, profile, field, order);
-  if (input.motionBy === null) return stood.still;
-  const key = `${input.motionBy}${input.motionSide}${input.motion}${settings.evenAfterMotion}`;
+  const { second } = input;
+  if (input.motionBy === null && second === null) return stood.still;
+  const key = `${input.motionBy}${input.motionSide}${input.motion}${settings.evenAfterMotion}${second ? `${second.by}${second.side}${second.motion}` : ''}`;
   const known = stood.moved.get(key);
   if (known) return known;
   const { men, set } = stood;
-  const path = motionPath(men, input.motionBy, input.motion, input.motionSide);
-  if (!path) return stood.still;
-  const snapMen = atSnap(men, input.motionBy, path);
+  const path =
+    input.motionBy === null ? null : motionPath(men, input.motionBy, input.motion, input.motionSide);
+  const moved = path ? atSnap(men, input.motionBy, path) : men;
+  const secondPath = second ? motionPath(moved, second.by, second.motion, second.side) : null;
+  const last = secondPath ?? path;
+  if (!last) return stood.still;
+  const snapMen = secondPath ? atSnap(moved, second!.by, secondPath) : moved;
   const plain = structure(snapMen, field, order, { written: input.side });
-  const trade = input.motion === 'trade' || input.motion === 'shift';
+  const traded = (motion: LookInput['motion'] | undefined): boolean =>
+    motion === 'trade' || motion === 'shift';
+  const trade = traded(input.motion) || traded(second?.motion);
   const evenNow = plain.side === null && settings.evenAfterMotion !== 'declared again';
   const declared: Declared = {
     passing: !evenNow
       ? plain.passing
       : settings.evenAfterMotion === 'stays'
         ? set.passing
-        : path[path.length - 1]![0] < 0
+        : last[last.length - 1]![0] < 0
           ? 'L'
           : 'R',
     running: trade ? plain.running : set.running,
@@ -113,6 +125,7 @@ export function offenseLook(
     men,
     set,
     path,
+    secondPath,
     snapMen,
     snap: structure(snapMen, field, order, declared),
     change: motionChange(men, snapMen),
@@ -142,7 +155,8 @@ export function defenseLook(
 ): DefenseLook {
   const structure = offense.snap;
   const line = profile.players === 11;
-  const motionTo = offense.path ? (offense.path[offense.path.length - 1]![0] < 0 ? 'L' : 'R') : null;
+  const lastPath = offense.secondPath ?? offense.path;
+  const motionTo = lastPath ? (lastPath[lastPath.length - 1]![0] < 0 ? 'L' : 'R') : null;
   const rotated = rotationSide(input.rotation, structure, motionTo);
   const defended = defend(structure, groundOf(profile, input.hash), {
     front: line ? input.front : null,

@@ -28,17 +28,21 @@ export const FIELD_GOAL = { least: 16, usual: 17, most: 19, hold: 7 } as const;
 export const fieldGoalFits = (toGoal: number, length: number): boolean =>
   !(length < toGoal + FIELD_GOAL.least || length > toGoal + FIELD_GOAL.most);
 
-/** Kicked away: not run or thrown from scrimmage. */
+/** Kicked away: not run or thrown from scrimmage, nor from a kick's formation. */
 export const isKick = ({ unit, result }: PlayFacts): boolean =>
-  unit === 'punt' ||
   unit === 'kickoff' ||
   unit === 'free_kick' ||
-  unit === 'field_goal' ||
+  ((unit === 'punt' || unit === 'field_goal') &&
+    (result == null || result === 'kick' || result === 'no_play')) ||
   (unit === 'try' && result === 'kick');
 
 /** The defense took the ball. */
-export const isTaken = ({ turnover, fumble }: PlayFacts): boolean =>
-  turnover === 'interception' || (turnover === 'fumble' && fumble !== 'kept');
+export const isTaken = (play: PlayFacts): boolean =>
+  play.turnover === 'interception' || (play.turnover === 'fumble' && play.fumble !== 'kept' && !isKick(play));
+
+/** Who took it, or caught the kick, lost it again: it is back with the team that put it in play. */
+export const isLostAgain = (play: PlayFacts): boolean =>
+  play.fumble === 'lost' && (isKick(play) || play.turnover === 'interception');
 
 /** Yards downfield at which the ball changed hands, whichever field they are logged in. */
 export const lengthOf = (play: PlayFacts): number | null =>
@@ -56,8 +60,13 @@ export function walkOff(
   toGoal: number,
   yards: number,
   forward: boolean,
+  unhalved = false,
 ): { toGoal: number; halved: boolean } {
   const room = forward ? toGoal : otherWay(toGoal);
+  if (unhalved) {
+    const walked = Math.min(yards, room - 1);
+    return { toGoal: forward ? toGoal - walked : toGoal + walked, halved: false };
+  }
   const halved = yards > room / 2;
   const walked = halved ? Math.floor(room / 2) : yards;
   return { toGoal: forward ? toGoal - walked : toGoal + walked, halved };

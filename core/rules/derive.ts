@@ -9,6 +9,7 @@ import {
   gainTo,
   handedSpot,
   isKick,
+  isLostAgain,
   isTaken,
   lengthOf,
   onField,
@@ -71,10 +72,10 @@ export function playFollows(play: PlayFacts): 'pass' | 'other' | null {
 export function numberBelongsTo(
   play: PlayFacts,
   targetSaid: boolean,
-): 'carrier' | 'target' | 'passer' | 'returner' {
-  if (isKick(play) || (isTaken(play) && targetSaid)) return 'returner';
+): 'carrier' | 'target' | 'tacklers' | 'returner' {
+  if (isKick(play) || play.turnover === 'interception' || (isTaken(play) && targetSaid)) return 'returner';
   if (play.play !== 'pass' || play.result === 'scramble') return 'carrier';
-  return play.result === 'sack' ? 'passer' : 'target';
+  return play.result === 'sack' ? 'tacklers' : 'target';
 }
 
 /** The facts with what follows from them, and the clashes in them. Never throws. */
@@ -159,7 +160,7 @@ function settleReturn(draft: Draft, played: Played, free: Free, clashes: Clash[]
   const { toGoal, offense, defense } = played;
   const handed = isKick(draft) || isTaken(draft);
   const length = lengthOf(draft);
-  if (handed && draft.deadToGoal != null && toGoal !== null && length !== null) {
+  if (handed && draft.deadToGoal != null && toGoal !== null && length !== null && !isLostAgain(draft)) {
     if (free('returnYards') && draft.kickEnd !== 'blocked' && draft.kickEnd !== 'kept_by_kickers')
       draft.returnYards = returnTo(toGoal, length, draft.deadToGoal);
     else if (draft.returnYards != null) {
@@ -176,7 +177,8 @@ function settleReturn(draft: Draft, played: Played, free: Free, clashes: Clash[]
     }
   }
   if (draft.deadToGoal != null && free('deadPossession'))
-    draft.deadPossession = handed && draft.kickEnd !== 'kept_by_kickers' ? defense : offense;
+    draft.deadPossession =
+      handed && draft.kickEnd !== 'kept_by_kickers' && !isLostAgain(draft) ? defense : offense;
 }
 
 function settleKick(draft: Draft, { toGoal }: Played, free: Free, clashes: Clash[]): void {
@@ -196,8 +198,7 @@ function settleKick(draft: Draft, { toGoal }: Played, free: Free, clashes: Clash
 
 function settleScore(draft: Draft, { offense, defense }: Played, free: Free): void {
   if (!draft.score || !free('scoredBy')) return;
-  const handed =
-    isTaken(draft) || draft.unit === 'kickoff' || draft.unit === 'free_kick' || draft.unit === 'punt';
+  const handed = (isTaken(draft) || isKick(draft)) && !isLostAgain(draft);
   const theirs =
     draft.score === 'safety' ||
     draft.score === 'defensive_try' ||

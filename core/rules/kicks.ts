@@ -1,5 +1,7 @@
 /** How kicks and turnovers end: who has the ball where. Rules from memory, kept in the level profile where they differ. */
-import { FIELD_GOAL, handedSpot, onField, otherWay, spotAfter } from './arithmetic';
+import type { LevelProfile } from '../field/profile';
+import { FIELD_GOAL, handedSpot, isLostAgain, onField, otherWay, spotAfter } from './arithmetic';
+import type { PlayFacts } from './state';
 import type { Outcome, Transition } from './transition';
 
 /** Nearer to its own goal line than this a missed field goal does not bring the ball. */
@@ -11,12 +13,12 @@ export function takeaway(
   downfield: number | null,
   code: 'interception' | 'fumble-lost' | 'punt-caught' | 'kick-caught',
 ): Outcome {
-  const { play, start, defense, profile } = transition;
+  const { play, start, offense, defense, profile } = transition;
   transition.say(code, { downfield: downfield ?? '?', returned: play.returnYards ?? 0 });
   const endZone = start.toGoal !== null && downfield !== null && downfield >= start.toGoal;
   if (
     play.kickEnd === 'touchback' ||
-    (endZone && !play.returnYards && transition.loggedSpot(defense) === null)
+    (endZone && !play.returnYards && !isLostAgain(play) && transition.loggedSpot(defense) === null)
   )
     return touchback(transition, profile.touchbackToGoal);
   const computed =
@@ -24,9 +26,19 @@ export function takeaway(
       ? handedSpot(start.toGoal, downfield, play.returnYards ?? 0)
       : null;
   const toGoal = computed ?? transition.loggedSpot(defense);
+  if (isLostAgain(play) || (play.kickEnd === 'muffed' && keeper(play) === offense && offense !== null)) {
+    // A lost return or muff is the kickers' ball, first down; a muff is not advanced.
+    const back = transition.loggedSpot(offense) ?? (toGoal === null ? null : otherWay(toGoal));
+    transition.say('lost-again');
+    if (back !== null && !onField(back)) return { kind: 'unknown', why: 'no_spot' };
+    return transition.taken(offense, back, play.deadHash ?? null);
+  }
   if (toGoal !== null && !onField(toGoal)) return { kind: 'unknown', why: 'no_spot' };
   return transition.taken(defense, toGoal, play.deadHash ?? null);
 }
+
+/** Who is said to have it in the end. */
+const keeper = (play: PlayFacts): string | null => play.deadPossession ?? play.nextOffense ?? null;
 
 function touchback(transition: Transition, toGoal: number): Outcome {
   transition.say('touchback', { own: otherWay(toGoal) });
@@ -42,6 +54,10 @@ function keptByKickers(transition: Transition): Outcome {
   return transition.taken(offense, transition.loggedSpot(offense) ?? kicked, play.deadHash ?? null);
 }
 
+/** A free kick out of bounds: as far beyond the kick as the level gives for a kickoff from its usual spot. */
+const beyondKick = (toGoal: number, profile: LevelProfile): number =>
+  Math.min(99, otherWay(toGoal) + profile.kickoffOutOfBoundsToGoal - otherWay(profile.kickoffToGoal));
+
 /** A kickoff or a kick after a safety. */
 export function freeKick(transition: Transition): Outcome {
   const { play, start, defense, profile } = transition;
@@ -53,7 +69,10 @@ export function freeKick(transition: Transition): Outcome {
       );
     case 'out_of_bounds':
       transition.say('kick-out-of-bounds');
-      return transition.taken(defense, profile.kickoffOutOfBoundsToGoal);
+      return transition.taken(
+        defense,
+        transition.loggedSpot(defense) ?? beyondKick(start.toGoal ?? profile.kickoffToGoal, profile),
+      );
     case 'kept_by_kickers':
       return keptByKickers(transition);
     case 'fair_catch': {

@@ -22,6 +22,7 @@ export const STEP_CODES = [
   'touchback',
   'blocked',
   'kept-by-kickers',
+  'lost-again',
   'missed-field-goal',
   'score',
   'next-kick',
@@ -114,6 +115,8 @@ export function stepSentence(step: RuleStep): string {
       return 'kick blocked';
     case 'kept-by-kickers':
       return 'kicking team keeps the ball: a possession of its own';
+    case 'lost-again':
+      return 'lost again: the ball of the team that put it in play, first down';
     case 'missed-field-goal':
       return `missed: ball at ${MISSED_WORD[facts.rule ?? '']}`;
     case 'score':

@@ -5,7 +5,7 @@
  * Source: handbook arithmetic; rules from memory, kept in the level profile where they differ.
  */
 import type { LevelProfile } from '../field/profile';
-import { gainTo, isTaken, onField, spotAfter } from './arithmetic';
+import { gainTo, isKick, isTaken, onField, spotAfter } from './arithmetic';
 import { afterDeadBall, foulsOf, playAgain, wipesOut } from './fouls';
 import { freeKick, scrimmageKick, takeaway } from './kicks';
 import type { GameState, PlayFacts } from './state';
@@ -44,7 +44,7 @@ function outcomeOf(transition: Transition): Outcome {
     return { kind: 'kick_next', unit: 'kickoff', team: offense, toGoal: profile.kickoffToGoal };
   }
   if (unit === 'kickoff' || unit === 'free_kick') return freeKick(transition);
-  if (unit === 'punt' || (unit === 'field_goal' && play.result === 'kick')) return scrimmageKick(transition);
+  if ((unit === 'punt' || unit === 'field_goal') && isKick(play)) return scrimmageKick(transition);
   if (!isTaken(play)) return fromScrimmage(transition);
   return play.turnover === 'interception'
     ? takeaway(transition, play.turnoverYards ?? null, 'interception')
@@ -81,6 +81,9 @@ function fromScrimmage(transition: Transition): Outcome {
   const still = play.result === 'incomplete' || play.result === 'spike';
   const measured = start.toGoal !== null && logged !== null ? gainTo(start.toGoal, logged) : null;
   const gain = still ? 0 : (play.gain ?? measured);
+  // A kneel without yards uses its down; where is not known.
+  if (gain === null && play.result === 'kneel')
+    return { kind: 'spot', team: offense, toGoal: null, hash: null, newSeries: false, newPossession: false };
   if (gain === null) return { kind: 'unknown', why: 'no_gain' };
   if (still) transition.say('incomplete');
   else transition.say(gain < 0 ? 'loss' : 'gain', { yards: Math.abs(gain), result: play.result });

@@ -4,10 +4,10 @@ import { gainTo, otherWay } from './arithmetic';
 import type { NextState, Transition } from './transition';
 
 const DOWNS = 4;
-const TO_GAIN = 10;
+export const TO_GAIN = 10;
 
 /** The line to gain was reached from where the down began. */
-export const reachesLine = ({ start }: Transition, toGoal: number | null): boolean =>
+const reachesLine = ({ start }: Transition, toGoal: number | null): boolean =>
   toGoal !== null &&
   start.toGoal !== null &&
   start.distance !== null &&

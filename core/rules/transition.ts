@@ -91,7 +91,8 @@ export class Transition {
   ) {
     const quarter = play.quarter ?? before.quarter;
     this.unit = unitOf(before, play);
-    this.overtime = quarter !== null && quarter >= 5;
+    // Timed overtime is played as any other quarter.
+    this.overtime = quarter !== null && quarter >= 5 && profile.overtimeToGoal !== null;
     this.start = {
       ...before,
       offense: play.offense ?? before.offense,

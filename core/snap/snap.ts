@@ -47,6 +47,16 @@ export const KICK_ENDS = [
 ] as const;
 export type KickEnd = (typeof KICK_ENDS)[number];
 
+/** Where an option ended: given to the back, kept, pitched, or thrown. */
+export const READ_DECISIONS = ['gave', 'pulled', 'pitched', 'thrown'] as const;
+export type ReadDecision = (typeof READ_DECISIONS)[number];
+/** Third of the field's breadth, as the offense sees it. */
+export const THIRDS = ['left', 'middle', 'right'] as const;
+export type Third = (typeof THIRDS)[number];
+/** Who stopped the clock before the snap. */
+export const TIMEOUTS = ['offense', 'defense', 'official'] as const;
+export type Timeout = (typeof TIMEOUTS)[number];
+
 export const SCORES = ['touchdown', 'field_goal', 'safety', 'try_1', 'try_2', 'defensive_try'] as const;
 export type Score = (typeof SCORES)[number];
 
@@ -78,6 +88,8 @@ export interface Penalty {
   readonly from: Enforcement;
   readonly outcome: PenaltyOutcome;
   readonly extra: PenaltyExtra;
+  /** Spot of the foul, yards to the goal line that the team which put the ball in play attacks; absent: not said. */
+  readonly at?: number;
 }
 
 /** How sure a charter is of a field. */
@@ -130,13 +142,22 @@ export interface Snap {
   readonly receiversLeftSet: Tag<number>;
   readonly receiversRightSet: Tag<number>;
   readonly tempo: Tag;
+  /** What the call was changed from or by at the line. */
+  readonly check: Tag;
+  readonly timeout: Tag<Timeout>;
 
   readonly motion: Tag;
   readonly motionBy: Tag;
   readonly motionSide: Tag<Side>;
   readonly motionSpeed: Tag;
+  /** A second movement in the same snap, after the first. */
+  readonly motionSecond: Tag;
+  readonly motionSecondBy: Tag;
+  readonly motionSecondSide: Tag<Side>;
   readonly receiversLeftSnap: Tag<number>;
   readonly receiversRightSnap: Tag<number>;
+  /** Extra backs the defense sent in: base, nickel, dime. */
+  readonly bodies: Tag;
   readonly front: Tag;
   readonly box: Tag<number>;
   readonly shell: Tag<number>;
@@ -146,8 +167,11 @@ export interface Snap {
   readonly play: Tag<Play>;
   readonly concept: Tag;
   readonly conceptWeak: Tag;
+  /** Side of the throw of an option, where it is said. */
+  readonly optionSide: Tag<Side>;
   readonly direction: Tag<Side>;
   readonly protection: Tag;
+  readonly protectionSide: Tag<Side>;
   readonly drop: Tag<number>;
   readonly pressure: Tag;
   readonly rushers: Tag<number>;
@@ -155,10 +179,21 @@ export interface Snap {
   readonly rotation: Tag<Rotation>;
   readonly readKey: Tag;
   readonly keyAction: Tag;
+  readonly readDecision: Tag<ReadDecision>;
+  /** Run or thrown from a kick's formation. */
+  readonly fake: boolean | null;
+  /** Letter or number of the receiver two men have. */
+  readonly doubled: Tag;
+  readonly spy: Tag;
 
   readonly carrier: string | null;
   readonly passer: string | null;
   readonly target: string | null;
+  /** Who took the snap, where it was not the quarterback. */
+  readonly snapTaker: string | null;
+  /** After a double pass, a lateral, a hook and lateral. */
+  readonly secondPasser: string | null;
+  readonly secondCarrier: string | null;
   readonly kicker: string | null;
   readonly returner: string | null;
   readonly takenBy: string | null;
@@ -166,6 +201,11 @@ export interface Snap {
 
   readonly result: Result | null;
   readonly incompleteCause: Tag<IncompleteCause>;
+  /** Yards past the line at which the target was, and in which third. */
+  readonly targetDepth: Tag<number>;
+  readonly targetThird: Tag<Third>;
+  readonly scrambleDrill: boolean | null;
+  readonly quarterbackHit: boolean | null;
   readonly gain: number | null;
   readonly outOfBounds: boolean | null;
   readonly turnover: Turnover | null;

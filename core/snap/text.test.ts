@@ -104,11 +104,15 @@ describe('what cannot be read says what was expected', () => {
     ['carrier', '100', 'a jersey number, 0 to 99'],
     ['tacklers', '5;x', 'jersey numbers with ; between'],
     ['kept', 'maybe', 'true or false'],
-    ['penalties', 'o:holding', 'side:name:yards:from:outcome:extra, such as o:holding:10:prev:accepted:'],
+    [
+      'penalties',
+      'o:holding',
+      'side:name:yards:from:outcome:extra, such as o:holding:10:prev:accepted: (and :at, the spot of the foul in yards to goal)',
+    ],
     [
       'penalties',
       'x:holding:10:prev:accepted:',
-      'side:name:yards:from:outcome:extra, such as o:holding:10:prev:accepted:',
+      'side:name:yards:from:outcome:extra, such as o:holding:10:prev:accepted: (and :at, the spot of the foul in yards to goal)',
     ],
   ] as const)('%s “%s”', (field, text, expected) => {
     expect(readFieldText(field, text)).toEqual({ ok: false, expected });

@@ -24,10 +24,18 @@ const ok = (value: unknown): ReadResult => ({ ok: true, value });
 const no = (expected: string): ReadResult => ({ ok: false, expected });
 
 export const encodePenalty = (penalty: Penalty): string =>
-  [penalty.side, penalty.name, penalty.yards ?? '?', penalty.from, penalty.outcome, penalty.extra].join(':');
+  [
+    penalty.side,
+    penalty.name,
+    penalty.yards ?? '?',
+    penalty.from,
+    penalty.outcome,
+    penalty.extra,
+    ...(penalty.at === undefined ? [] : [penalty.at]),
+  ].join(':');
 
 function readPenalty(text: string): Penalty | null {
-  const [side, name, yards, from, outcome, extra] = text.split(':').map((part) => part.trim());
+  const [side, name, yards, from, outcome, extra, at, ...more] = text.split(':').map((part) => part.trim());
   const isOne = <T extends string>(list: readonly T[], value: string | undefined): value is T =>
     (list as readonly string[]).includes(value ?? 'no such word');
   if (
@@ -35,7 +43,9 @@ function readPenalty(text: string): Penalty | null {
     !name ||
     !isOne(ENFORCEMENTS, from) ||
     !isOne(PENALTY_OUTCOMES, outcome) ||
-    !isOne(PENALTY_EXTRAS, extra ?? '')
+    !isOne(PENALTY_EXTRAS, extra ?? '') ||
+    (at !== undefined && !/^[1-9]\d?$/.test(at)) ||
+    more.length > 0
   )
     return null;
   if (yards !== '?' && !/^\d{1,2}$/.test(yards ?? '')) return null;
@@ -46,6 +56,7 @@ function readPenalty(text: string): Penalty | null {
     from,
     outcome,
     extra: (extra ?? '') as Penalty['extra'],
+    ...(at === undefined ? {} : { at: Number(at) }),
   };
 }
 
@@ -126,7 +137,9 @@ export function readText(spec: TextSpec, raw: string): ReadResult {
         .map(readPenalty);
       return penalties.every((p) => p !== null)
         ? ok(penalties)
-        : no('side:name:yards:from:outcome:extra, such as o:holding:10:prev:accepted:');
+        : no(
+            'side:name:yards:from:outcome:extra, such as o:holding:10:prev:accepted: (and :at, the spot of the foul in yards to goal)',
+          );
     }
   }
 }

@@ -1,6 +1,6 @@
 /** What came of the play, and what the charter remarks. */
 import { HASHES } from '../../field/spot';
-import { FUMBLES, INCOMPLETE_CAUSES, KICK_ENDS, RESULTS, SCORES, TURNOVERS } from '../snap';
+import { FUMBLES, INCOMPLETE_CAUSES, KICK_ENDS, RESULTS, SCORES, THIRDS, TURNOVERS } from '../snap';
 import { type FieldSpec } from './spec';
 
 export const AFTER = {
@@ -19,6 +19,27 @@ export const AFTER = {
     tag: true,
     values: INCOMPLETE_CAUSES,
   },
+  targetDepth: {
+    label: 'target depth',
+    group: 'what_came_of_it',
+    kind: 'integer',
+    tag: true,
+    min: -15,
+    max: 80,
+    unit: 'yards',
+    typed: ['depth'],
+  },
+  targetThird: {
+    label: 'target third',
+    group: 'what_came_of_it',
+    kind: 'enum',
+    tag: true,
+    values: THIRDS,
+    typed: ['third'],
+    filter: true,
+  },
+  scrambleDrill: { label: 'scramble drill', group: 'what_came_of_it', kind: 'flag', filter: true },
+  quarterbackHit: { label: 'quarterback hit', group: 'what_came_of_it', kind: 'flag', filter: true },
   gain: { label: 'gain', group: 'what_came_of_it', kind: 'integer', min: -99, max: 99, unit: 'yards' },
   outOfBounds: { label: 'out of bounds', group: 'what_came_of_it', kind: 'flag' },
   turnover: { label: 'turnover', group: 'what_came_of_it', kind: 'enum', values: TURNOVERS },

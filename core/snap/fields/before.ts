@@ -1,5 +1,6 @@
 /** What both sides showed before the ball was snapped. */
 import { SIDES } from '../../field/spot';
+import { TIMEOUTS } from '../snap';
 import { type FieldSpec } from './spec';
 
 export const BEFORE = {
@@ -89,6 +90,23 @@ export const BEFORE = {
     terms: ['tempo'],
     filter: true,
   },
+  check: {
+    label: 'check',
+    group: 'before_the_snap',
+    kind: 'text',
+    tag: true,
+    typed: ['check'],
+    filter: true,
+  },
+  timeout: {
+    label: 'time-out by',
+    group: 'before_the_snap',
+    kind: 'enum',
+    tag: true,
+    values: TIMEOUTS,
+    typed: ['timeout'],
+    filter: true,
+  },
   motion: {
     label: 'motion',
     group: 'before_the_snap',
@@ -124,6 +142,35 @@ export const BEFORE = {
     look: true,
   },
   motionSpeed: { label: 'motion speed', group: 'before_the_snap', kind: 'text', tag: true },
+  motionSecond: {
+    label: 'second motion',
+    group: 'before_the_snap',
+    kind: 'text',
+    tag: true,
+    typed: ['mo2', 'motion2'],
+    terms: ['motion'],
+    side: 'motionSecondSide',
+    look: true,
+    filter: true,
+  },
+  motionSecondBy: {
+    label: 'second motion by',
+    group: 'before_the_snap',
+    kind: 'text',
+    tag: true,
+    typed: ['by2'],
+    echo: 'with',
+    look: true,
+  },
+  motionSecondSide: {
+    label: 'second motion side',
+    group: 'before_the_snap',
+    kind: 'enum',
+    tag: true,
+    values: SIDES,
+    echo: 'with',
+    look: true,
+  },
   receiversLeftSnap: {
     label: 'receivers left, snap',
     group: 'before_the_snap',
@@ -145,6 +192,17 @@ export const BEFORE = {
     unsaid: true,
     look: true,
     titled: true,
+  },
+  bodies: {
+    label: 'defensive bodies',
+    group: 'before_the_snap',
+    kind: 'text',
+    tag: true,
+    typed: ['bodies'],
+    terms: ['bodies'],
+    filter: true,
+    menu: 140,
+    split: true,
   },
   front: {
     label: 'front',

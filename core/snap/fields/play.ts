@@ -1,6 +1,6 @@
 /** What was called and who did it. */
 import { SIDES } from '../../field/spot';
-import { PLAYS, ROTATIONS } from '../snap';
+import { PLAYS, READ_DECISIONS, ROTATIONS } from '../snap';
 import { JERSEY, type FieldSpec } from './spec';
 
 export const PLAY = {
@@ -35,7 +35,16 @@ export const PLAY = {
     tag: true,
     typed: ['weak'],
     terms: ['run', 'pass'],
+    side: 'optionSide',
     filter: true,
+  },
+  optionSide: {
+    label: 'side of the weak concept',
+    group: 'the_play',
+    kind: 'enum',
+    tag: true,
+    values: SIDES,
+    echo: 'with',
   },
   direction: {
     label: 'direction',
@@ -55,6 +64,15 @@ export const PLAY = {
     tag: true,
     typed: ['prot', 'protection'],
     terms: ['protection'],
+    side: 'protectionSide',
+  },
+  protectionSide: {
+    label: 'protection side',
+    group: 'the_play',
+    kind: 'enum',
+    tag: true,
+    values: SIDES,
+    echo: 'with',
   },
   drop: {
     label: 'drop',
@@ -112,9 +130,30 @@ export const PLAY = {
   },
   readKey: { label: 'read key', group: 'the_play', kind: 'text', tag: true, typed: ['key'] },
   keyAction: { label: 'key action', group: 'the_play', kind: 'text', tag: true },
+  readDecision: {
+    label: 'read decision',
+    group: 'the_play',
+    kind: 'enum',
+    tag: true,
+    values: READ_DECISIONS,
+    typed: ['decision'],
+    filter: true,
+  },
+  fake: { label: 'fake kick', group: 'the_play', kind: 'flag', filter: true },
+  doubled: { label: 'doubled', group: 'the_play', kind: 'text', tag: true, typed: ['doubled'], filter: true },
+  spy: { label: 'spy', group: 'the_play', kind: 'text', tag: true, typed: ['spy'] },
   carrier: { label: 'carrier', group: 'who', kind: 'text', pattern: JERSEY },
   passer: { label: 'passer', group: 'who', kind: 'text', pattern: JERSEY },
   target: { label: 'target', group: 'who', kind: 'text', pattern: JERSEY },
+  snapTaker: { label: 'snap taken by', group: 'who', kind: 'text', pattern: JERSEY, typed: ['taker'] },
+  secondPasser: { label: 'second passer', group: 'who', kind: 'text', pattern: JERSEY, typed: ['passer2'] },
+  secondCarrier: {
+    label: 'second carrier',
+    group: 'who',
+    kind: 'text',
+    pattern: JERSEY,
+    typed: ['carrier2'],
+  },
   kicker: { label: 'kicker', group: 'who', kind: 'text', pattern: JERSEY, unsaid: true },
   returner: { label: 'returner', group: 'who', kind: 'text', pattern: JERSEY },
   takenBy: { label: 'taken by', group: 'who', kind: 'text', pattern: JERSEY, unsaid: true },
