@@ -145,7 +145,7 @@ const DEFINED: Readonly<
     ['three-man rush', ' | drop 1 w | threat 4', 'eight drop', 'drop eight'],
     ['backers cross', 'mike:A:across will:A:across | drop 0 | threat 5 | twist', 'cross dog'],
     ['line twist', ' | drop 0 | threat 4 | twist', 'twist'],
-    ['slant strong', ' | drop 0 | threat 4 | slant strong', 'slant'],
+    ['slant strong', ' | drop 0 | threat 4 | slant strong'],
     ['pinch', ' | drop 0 | threat 4 | stick'],
     ['strong overload', 'edge:D:s backer:C:s | drop 1 w | threat 5 | slant weak'],
     ['weak overload', 'edge:D:w backer:B:w | drop 1 s | threat 5 | slant strong'],

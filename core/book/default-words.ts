@@ -51,7 +51,7 @@ export const FORMATIONS: readonly [word: string, spots: string, ...aliases: stri
   ['nasty split', 'X-7.6 Y+4.8 H+9o1 Z+15o1', 'nasty'],
   ['three wide', 'X-16 H+8o1 Z+16', 'two backs three wide'],
   ['six linemen', 'X-15o1 S-4.8 Y+4.8', 'extra lineman'],
-  ['victory', 'H-4.8 Y+4.8'],
+  ['victory', 'H-4.8 Y+4.8 F-2o3.2 B+2o3.2 T0o9'],
 ];
 
 export const BACKFIELDS: readonly [word: string, spots: string, ...aliases: string[]][] = [
@@ -70,7 +70,6 @@ export const BACKFIELDS: readonly [word: string, spots: string, ...aliases: stri
   ['wishbone', 'Q0o1.2 F0o4.2 T-2.4o6 B+2.4o6', 'bone'],
   ['diamond', 'Q0o4 F-2o4.2 B+2o4.2 T0o7'],
   ['wildcat', 'Q-19.5o1 T0o5 F+2o5', 'direct snap'],
-  ['victory', 'Q0o1.2 F-2o3.2 B+2o3.2 T0o9'],
 ];
 
 /** Words without a structure of their own: word, then aliases. */

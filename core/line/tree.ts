@@ -183,7 +183,10 @@ export function buildTree(tokens: readonly Token[], book: Book, profile: LevelPr
     }
     if (
       (HEADS as readonly string[]).includes(token.word) &&
-      !(index.byPhrase.has(token.word) && operandLength(token.word as Head, tokens, at + 1, profile) === 0)
+      !(
+        ((longestTerm(tokens, at, index)?.words ?? 0) > 1 || index.byPhrase.has(token.word)) &&
+        operandLength(token.word as Head, tokens, at + 1, profile) === 0
+      )
     ) {
       let end = at + 1;
       for (

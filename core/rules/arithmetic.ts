@@ -29,10 +29,11 @@ export const fieldGoalFits = (toGoal: number, length: number): boolean =>
   !(length < toGoal + FIELD_GOAL.least || length > toGoal + FIELD_GOAL.most);
 
 /** Kicked away: not run or thrown from scrimmage, nor from a kick's formation. */
-export const isKick = ({ unit, result }: PlayFacts): boolean =>
+export const isKick = ({ unit, result, fake }: PlayFacts): boolean =>
   unit === 'kickoff' ||
   unit === 'free_kick' ||
   ((unit === 'punt' || unit === 'field_goal') &&
+    !fake &&
     (result == null || result === 'kick' || result === 'no_play')) ||
   (unit === 'try' && result === 'kick');
 

@@ -66,7 +66,9 @@ function describeColumn(name: string, spec: ColumnSpec) {
     spec.unit,
     spec.kind === 'clock' ? 'm:ss left in the quarter' : '',
     spec.kind === 'list' || spec.kind === 'numbers' ? '; between' : '',
-    spec.kind === 'penalties' ? 'side:name:yards:from:outcome:extra, with :at where the spot of the foul is said; ; between' : '',
+    spec.kind === 'penalties'
+      ? 'side:name:yards:from:outcome:extra, with :at where the spot of the foul is said; ; between'
+      : '',
     spec.tag ? 'empty = not tagged, - = none or not applicable, ? = not visible on this film' : '',
   ];
   const description = notes.filter(Boolean).join('; ');
