@@ -91,6 +91,8 @@ interface PenaltyVariant {
   /** Personal fouls by the defense give a first down. */
   readonly personalFirst: boolean;
   readonly tripping: PenaltySide;
+  /** A foul of the professional game alone. */
+  readonly contact: PenaltySide;
 }
 
 const penaltyTable = (variant: PenaltyVariant): PenaltyRule[] => {
@@ -104,7 +106,7 @@ const penaltyTable = (variant: PenaltyVariant): PenaltyRule[] => {
       offense: side(10),
       defense: variant.holdingDefense,
     },
-    { name: 'illegal contact', aliases: ['illegal chuck'], offense: null, defense: side(5, 'prev', FIRST) },
+    { name: 'illegal contact', aliases: ['illegal chuck'], offense: null, defense: variant.contact },
     {
       name: 'offside',
       aliases: ['offsides', 'encroachment', 'neutral zone'],
@@ -234,6 +236,7 @@ export const HIGH_SCHOOL: LevelProfile = {
     personalDefense: side(15, 'end'),
     personalFirst: false,
     tripping: side(15, 'end'),
+    contact: side(5),
   }),
 };
 
@@ -268,6 +271,7 @@ export const COLLEGE: LevelProfile = {
     personalDefense: side(15, 'end', FIRST),
     personalFirst: true,
     tripping: side(15, 'end'),
+    contact: side(5),
   }),
 };
 
@@ -302,6 +306,7 @@ export const PROFESSIONAL: LevelProfile = {
     personalDefense: side(15, 'end', FIRST),
     personalFirst: true,
     tripping: side(10, 'end'),
+    contact: side(5, 'prev', FIRST),
   }),
 };
 

@@ -24,7 +24,15 @@ export const checkInside = (row: WalkedSnap): FindingBody[] => [
   ...checkAttempt(row),
   ...checkPeople(row),
   ...checkNext(row),
+  ...checkTry(row),
 ];
+
+/** A return of a try that scores where the level's try is dead in the defense's hands. */
+function checkTry({ snap, after }: WalkedSnap): FindingBody[] {
+  if (!after.steps.some((step) => step.code === 'try-dead')) return [];
+  const none = patchRemedy({ code: 'try-failed', facts: null }, snap.snapId, { score: null, scoredBy: null });
+  return [{ code: 'try-returned', level: 'finding', facts: null, remedies: [none] }];
+}
 
 function checkTeams({ snap }: WalkedSnap): FindingBody[] {
   if (snap.offense === null || snap.offense !== snap.defense) return [];

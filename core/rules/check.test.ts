@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { COLLEGE } from '../field';
+import { COLLEGE, HIGH_SCHOOL } from '../field';
 import { blankSnap, type Snap, type SnapFields } from '../snap';
 import {
   checkGame,
@@ -25,6 +25,8 @@ const START: SnapFields = {
 };
 const game = (...snaps: SnapFields[]): Snap[] =>
   snaps.map((s, i) => ({ ...blankSnap(`s${i + 1}`, 'g', i + 1), ...s }));
+/** A try is returned at every level but one. */
+const levelOf = (code: FindingCode) => (code === 'try-returned' ? HIGH_SCHOOL : COLLEGE);
 const findings = (...snaps: SnapFields[]): Finding[] => checkGame(game(...snaps), COLLEGE);
 
 /** For each code one small game that earns it, the level it earns, and the sentence. */
@@ -164,13 +166,29 @@ const CASES: Readonly<
     sentence: /normally kicks off the second half/,
   },
   teams: { snaps: [{ ...START, defense: 'A' }], level: 'finding', sentence: /same team/ },
+  'try-returned': {
+    snaps: [
+      {
+        offense: 'A',
+        defense: 'B',
+        unit: 'try',
+        quarter: 1,
+        toGoal: 3,
+        result: 'gain',
+        score: 'defensive_try',
+      },
+    ],
+    level: 'finding',
+    sentence: /try is over when the defense has the ball/,
+  },
 };
 
 describe('every finding there is', () => {
   for (const code of FINDING_CODES) {
     it(code, () => {
-      const found = findings(...CASES[code].snaps).find((f) => f.code === code);
-      expect(found, JSON.stringify(findings(...CASES[code].snaps))).toBeDefined();
+      const all = checkGame(game(...CASES[code].snaps), levelOf(code));
+      const found = all.find((f) => f.code === code);
+      expect(found, JSON.stringify(all)).toBeDefined();
       expect(found!.level).toBe(CASES[code].level);
       expect(findingWords(found!).sentence).toMatch(CASES[code].sentence);
     });
@@ -206,10 +224,10 @@ describe('remedies', () => {
   it('clear what they fix wherever they carry a patch', () => {
     for (const code of FINDING_CODES) {
       const snaps = game(...CASES[code].snaps);
-      const finding = checkGame(snaps, COLLEGE).find((f) => f.code === code);
+      const finding = checkGame(snaps, levelOf(code)).find((f) => f.code === code);
       finding?.remedies.forEach((r, i) => {
         if (r.patches.length === 0) return;
-        const left = checkGame(apply(snaps, finding, i), COLLEGE).filter(
+        const left = checkGame(apply(snaps, finding, i), levelOf(code)).filter(
           (f) => f.code === code && f.snapId === finding.snapId,
         );
         expect(left, `${code}: ${remedyLabel(r)}`).toEqual([]);

@@ -122,6 +122,12 @@ export function findingWords(finding: Finding | FindingBody): FindingWords {
         `A try from ${formatSpot(toGoal)} is ${toGoal + least} to ${toGoal + most} yards long, not ${length}.`,
       );
     }
+    case 'try-returned':
+      return words(
+        'returned',
+        'no points',
+        'At this level a try is over when the defense has the ball; it cannot score on it.',
+      );
     case 'people': {
       const { personnel, people } = finding.facts;
       return words(
@@ -198,6 +204,8 @@ export function remedyLabel(remedy: Remedy): string {
       return 'it was a touchdown';
     case 'safety':
       return 'it was a safety';
+    case 'try-failed':
+      return 'The try failed';
     case 'clear-clock':
       return 'clear the clock here';
     case 'clear-clock-before':

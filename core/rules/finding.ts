@@ -26,6 +26,7 @@ export const FINDING_CODES = [
   'next-offense',
   'half-kickoff',
   'teams',
+  'try-returned',
 ] as const;
 export type FindingCode = (typeof FINDING_CODES)[number];
 
@@ -58,6 +59,7 @@ type Body =
       };
     }
   | { readonly code: 'teams'; readonly facts: { readonly team: string } }
+  | { readonly code: 'try-returned'; readonly facts: null }
   | {
       readonly code: 'touchdown-gain' | 'goal-line';
       readonly facts: { readonly toGoal: number; readonly gain: number; readonly own: boolean };
@@ -121,7 +123,8 @@ export type RemedyCode =
     }
   | { readonly code: 'snap-spot' | 'kick-spot' | 'dead-spot'; readonly facts: { readonly toGoal: number } }
   | {
-      readonly code: 'touchdown' | 'safety' | 'clear-clock' | 'clear-clock-before' | 'missing-snap';
+      readonly code:
+        'touchdown' | 'safety' | 'clear-clock' | 'clear-clock-before' | 'missing-snap' | 'try-failed';
       readonly facts: null;
     }
   | { readonly code: 'next-offense'; readonly facts: { readonly team: string } }

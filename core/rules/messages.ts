@@ -25,6 +25,7 @@ export const STEP_CODES = [
   'lost-again',
   'missed-field-goal',
   'score',
+  'try-dead',
   'next-kick',
   'try-over',
   'again',
@@ -121,6 +122,8 @@ export function stepSentence(step: RuleStep): string {
       return `missed: ball at ${MISSED_WORD[facts.rule ?? '']}`;
     case 'score':
       return `${SCORE_WORD[facts.what ?? '']} by ${facts.by}: ${plural(facts.points ?? 0, 'point')}`;
+    case 'try-dead':
+      return 'at this level a try is over when the defense has the ball: no points';
     case 'next-kick':
       return `${facts.by} puts the ball in play by ${UNIT_WORD[facts.unit ?? '']}`;
     case 'try-over':

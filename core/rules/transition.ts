@@ -115,6 +115,10 @@ export class Transition {
     const score: Record<string, number> = { ...this.before.score };
     const what = this.play.score;
     if (!what || scoreComesOff(this.play, this.offense)) return score;
+    if (what === 'defensive_try' && !this.profile.defenseMayScoreOnTry) {
+      this.say('try-dead');
+      return score;
+    }
     const theirs = what === 'safety' || what === 'defensive_try';
     const by = this.play.scoredBy ?? (theirs ? this.defense : this.offense);
     // A score that was not known before stays unknown.
