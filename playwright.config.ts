@@ -6,6 +6,7 @@ import type { PlaceOptions } from './e2e/place';
 /** What a file of journeys finds, where it is not the demo season on the common cluster. */
 const PLACES: Readonly<Record<string, Partial<PlaceOptions>>> = {
   '2-first.spec.ts': { site: 'empty' },
+  '93-hard-plays.spec.ts': { site: 'empty' },
   '3-outage.spec.ts': { cluster: 'outage' },
 };
 /** The longest first, so that none is left to run alone at the end. */

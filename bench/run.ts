@@ -212,6 +212,8 @@ export async function bench(args: string[]): Promise<number> {
       said('two members at once', await logAtOnce({ rounds: 500, seed: 20261126 }));
       const { uploadsAtLimits } = await import('./uploads');
       said('uploads at the limits', await uploadsAtLimits());
+      const { invariantsOverEverything } = await import('./invariants');
+      said('every word against every other', invariantsOverEverything(1));
       said('random lines', fuzzLine(1_000_000, 1));
       said('random tables', fuzzTable(10_000, 1));
     }

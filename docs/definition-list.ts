@@ -161,7 +161,7 @@ export const DEFINITIONS: readonly Definition[] = [
   {
     id: 'down',
     title: 'Down blocking',
-    text: 'On the play side each takes the first man inside, inside out; the end man of the line is kicked out, the wrapper has the play-side backer, the center blocks back for the puller.',
+    text: 'On the play side each takes the man in his inside gap, else the man on him; two on one are a double, for the back-side backer. The end man of the line is kicked out, the wrapper has the first backer from the play side, the center blocks back for the puller (and where the man over him would then be left, the play-side guard takes that one); the back-side tackle hinges.',
     fields: {
       formation: 'pro',
       formationSide: 'R',
@@ -177,7 +177,7 @@ export const DEFINITIONS: readonly Definition[] = [
   {
     id: 'hats',
     title: 'Hat margin and the ledger',
-    text: 'Ours minus theirs at the point of attack: blockers there, plus one at most held by the read, plus one at most held by a pass option, minus the defenders who can be there: the box to that side (play-side and middle backers; the line from the ball out), and outside the end man also the force defender and the corner, when the widest receiver counts as a blocker. 0 and above is enough, −1 names the free man (ringed), below that the run is not there. Everyone has a line with his job.',
+    text: 'Ours minus theirs at the point of attack: blockers whose man can be there (a receiver on his man too; a hat that finds nobody counts nothing and is said), plus the men held by a read (the triple option leaves two), plus one at most held by a pass option, minus the defenders who can be there: the box to that side (play-side and middle backers; the line from the ball out), and outside the end man also the force defender and the corner. 0 and above is enough, −1 names the free man (ringed), below that the run is not there; the sentence says the smallest change that holds or blocks him. The same assignment is the drawing, the list and the count: everyone has a line with his job.',
     fields: { ...WIDE_ZONE, formation: 'doubles', concept: 'stretch' },
     jobs: true,
   },

@@ -9,6 +9,7 @@ import type { SnapFields } from '../core/snap';
 import { DEFINITIONS } from './definition-list';
 import { definitionFiles } from './make-definitions';
 import { keysPage } from './make-keys';
+import { tablePage } from './make-table';
 
 it('the page of definitions and its drawings say what the code does now', () => {
   const files = definitionFiles();
@@ -156,6 +157,13 @@ it('says no length or count in letters, where no check would read it', () => {
 it('names what it says of structures', () => {
   expect(namesOf('trey')).toContain('trey');
   expect(boxOf({ front: '4-3 over' }).box.length).toBeGreaterThan(4);
+});
+
+it('the page of the open table says what the field table holds', () => {
+  expect(
+    readFileSync(path.join(import.meta.dirname, 'table.md'), 'utf8'),
+    'table.md is old; run npx tsx docs/make-table.ts',
+  ).toBe(tablePage());
 });
 
 it('the page of keys says what the screens listen to', () => {

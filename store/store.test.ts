@@ -406,22 +406,22 @@ describe('nothing crosses programs', () => {
 describe('the book', () => {
   it('merges two words for one thing through snaps and plays', async () => {
     const key = await newGame(ours);
-    await rows.addTerm(ours, { kind: 'formation', word: 'three wide', aliases: ['tw'], notes: null });
+    await rows.addTerm(ours, { kind: 'formation', word: 'three far wide', aliases: ['tw'], notes: null });
     const terms = (await book.loadBook(ours)).terms;
     const [keep, drop] = [
       terms.find((t) => t.word === 'trips')!,
-      terms.find((t) => t.word === 'three wide')!,
+      terms.find((t) => t.word === 'three far wide')!,
     ];
     await rows.saveSnaps(ours, key, [
-      put('s1', 1, { formation: 'three wide' }),
+      put('s1', 1, { formation: 'three far wide' }),
       put('s2', 2, { formation: 'trips' }),
     ]);
-    expect((await book.termUse(ours)).get('formation|three wide')).toBe(1);
+    expect((await book.termUse(ours)).get('formation|three far wide')).toBe(1);
     await expect(rows.removeTerm(ours, drop.id)).rejects.toThrow('stands in 1 snaps');
     expect(await bookChanges.mergeTerms(ours, keep.id, drop.id, NOW)).toMatchObject({ snaps: 1, plays: 0 });
     const after = await book.loadBook(ours);
     expect(after.terms.find((t) => t.word === 'trips')!.aliases).toEqual(
-      expect.arrayContaining(['three wide', 'tw']),
+      expect.arrayContaining(['three far wide', 'tw']),
     );
     expect(
       (await rows.loadSnaps(ours, key)).snaps.map((s) => [s.snap.formation, s.versions.formation ?? 1]),
@@ -917,7 +917,7 @@ it('an older dump migrates forward: nothing lost, words learn what they mean, pl
     '--dbname',
     database.cluster.url(name),
     '--command',
-    "update snap set coverage = 'deep middle', concept = 'counter back', tempo = 'look-over' where formation = 'wing'; update book_term set word = 'palms' where word = 'trap' and kind = 'coverage'",
+    "update snap set coverage = 'deep middle', concept = 'counter back', tempo = 'look-over' where formation = 'wing'; update book_term set word = 'palms' where word = 'trap' and kind = 'coverage'; insert into book_term (id, program_id, key, kind, word, aliases, position) select gen_random_uuid(), id, 'run-counter-back', 'run', 'counter back', '{}', 900 from program",
   ]);
   await closeOrm();
   process.env.DATABASE_URL = database.cluster.url(name);

@@ -118,7 +118,7 @@ function naturalWords(partial: SnapFields, book: Book, plain: ReadonlySet<SnapFi
     ran &&
     partial.passer == null &&
     partial.target == null &&
-    (partial.unit == null || partial.unit === 'scrimmage')
+    (partial.unit == null || partial.unit === 'scrimmage' || partial.fake === true)
   )
     out.push(`#${partial.carrier}`);
   if ((partial.tacklers ?? []).length > 0) out.push(`by${partial.tacklers!.map((n) => `#${n}`).join('')}`);

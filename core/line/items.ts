@@ -6,7 +6,8 @@ import { readFieldText } from '../snap/text';
 import { FIELD_WORDS, WORDS } from './grammar';
 import type { Piece, Resolver } from './resolver';
 import type { Range } from './tokenize';
-import type { Item, Shape } from './tree';
+import type { Shape } from './shapes';
+import type { Item } from './tree';
 
 export function attachSide(
   resolver: Resolver,

@@ -5,32 +5,20 @@
 import { normalizePhrase, type Book, type Term } from '../book/term';
 import { termIndex } from '../book/index-terms';
 import { findPenalty, type LevelProfile } from '../field/profile';
-import { decodeSpot, parseClock } from '../field/spot';
+import { decodeSpot } from '../field/spot';
 import {
   FIELD_WORDS,
   HEADS,
   KICK_WORDS,
-  RELATIVE_SIDES,
-  RELATIVE_WORDS,
   RESULT_WORDS,
   SIDE_WORDS,
   WORDS,
   type Head,
   type RelativeSide,
 } from './grammar';
+import { bestTerm, longestTerm, relativeSide } from './phrases';
+import { readShape, type Shape } from './shapes';
 import type { Range, Token } from './tokenize';
-
-export type Shape =
-  | { readonly shape: 'down'; readonly down: number; readonly distance: number | 'goal' }
-  | { readonly shape: 'spot'; readonly toGoal: number; readonly hash: 'L' | 'M' | 'R' | null }
-  | { readonly shape: 'dead'; readonly toGoal: number; readonly hash: 'L' | 'M' | 'R' | null }
-  | { readonly shape: 'quarter'; readonly quarter: number }
-  | { readonly shape: 'clock'; readonly clock: number }
-  | { readonly shape: 'gain'; readonly yards: number }
-  | { readonly shape: 'people'; readonly people: string }
-  | { readonly shape: 'number'; readonly number: string }
-  | { readonly shape: 'throw'; readonly passer: string | null; readonly target: string | null }
-  | { readonly shape: 'tackle'; readonly numbers: readonly string[] };
 
 export type Item = Range &
   (
@@ -46,6 +34,8 @@ export type Item = Range &
     | { readonly kind: 'note'; readonly note: string; readonly open: boolean }
     | { readonly kind: 'unknown'; readonly word: string }
   );
+
+const ROTATED: ReadonlySet<string> = new Set(['weak', 'strong']);
 
 const PENALTY_WORDS = new Set<string>([
   'o',
@@ -120,31 +110,6 @@ function operandLength(head: Head, tokens: readonly Token[], at: number, profile
     case 'rush':
       return tokens[at - 1]?.word === head && /^\d{1,2}$/.test(word) ? 1 : 0;
   }
-}
-
-export function readShape(word: string): Shape | null {
-  let match: RegExpExecArray | null;
-  if ((match = /^([1-4])&(g|\d{1,2})$/.exec(word))) {
-    const distance = match[2] === 'g' ? 'goal' : Number(match[2]);
-    return distance === 0 ? null : { shape: 'down', down: Number(match[1]), distance };
-  }
-  if (word.startsWith('@') || word.startsWith('>')) {
-    const spot = decodeSpot(word.slice(1));
-    return spot && { shape: word.startsWith('@') ? 'spot' : 'dead', ...spot };
-  }
-  if ((match = /^q(\d{1,2})$/.exec(word)))
-    return Number(match[1]) >= 1 && Number(match[1]) <= 12
-      ? { shape: 'quarter', quarter: Number(match[1]) }
-      : null;
-  const clock = parseClock(word);
-  if (clock !== null && clock <= 900) return { shape: 'clock', clock };
-  if (/^([+-]\d{1,2}|0)$/.test(word)) return { shape: 'gain', yards: Number(word) };
-  if (/^[0-5][0-5]$/.test(word)) return { shape: 'people', people: word };
-  if ((match = /^#(\d{1,2})$/.exec(word))) return { shape: 'number', number: match[1]! };
-  if ((match = /^#(\d{1,2})?>(?:#(\d{1,2}))?$/.exec(word)) && (match[1] || match[2]))
-    return { shape: 'throw', passer: match[1] ?? null, target: match[2] ?? null };
-  if (/^by(#\d{1,2})+$/.test(word)) return { shape: 'tackle', numbers: word.slice(3).split('#') };
-  return null;
 }
 
 export function buildTree(tokens: readonly Token[], book: Book, profile: LevelProfile): Item[] {
@@ -268,80 +233,4 @@ export function buildTree(tokens: readonly Token[], book: Book, profile: LevelPr
     else items.push({ ...range, kind: 'unknown', word: token.word });
   }
   return items;
-}
-
-const ROTATED: ReadonlySet<string> = new Set(['weak', 'strong']);
-
-/** Said right after a run, a pass or a formation: a direction, though the word alone may be another. */
-function relativeSide(
-  tokens: readonly Token[],
-  at: number,
-  before: Item | undefined,
-): { readonly to: RelativeSide; readonly words: number } | null {
-  if (before?.kind !== 'term') return null;
-  const played = before.terms.every((t) => t.kind === 'run' || t.kind === 'pass');
-  const lined = before.terms.every((t) => t.kind === 'formation');
-  if (!played && !lined) return null;
-  for (let n = Math.min(RELATIVE_WORDS, tokens.length - at); n >= 1; n--) {
-    const part = tokens.slice(at, at + n);
-    if (part.some((t) => t.kind !== 'word' || t.unsure)) continue;
-    const to = RELATIVE_SIDES[part.map((t) => t.word).join(' ')];
-    if (to && (played || to === 'field' || to === 'boundary')) return { to, words: n };
-  }
-  return null;
-}
-
-/** A longest match that leaves a word nobody knows gives way to a shorter one after which all is known. */
-function bestTerm(
-  tokens: readonly Token[],
-  at: number,
-  index: ReturnType<typeof termIndex>,
-): { terms: readonly Term[]; words: number } | null {
-  const longest = longestTerm(tokens, at, index);
-  if (!longest || longest.words === 1) return longest;
-  const known = (from: number): boolean => {
-    const next = tokens[from];
-    if (next?.kind !== 'word') return true;
-    const { word } = next;
-    return (
-      longestTerm(tokens, from, index) !== null ||
-      (HEADS as readonly string[]).includes(word) ||
-      word in RESULT_WORDS ||
-      word in SIDE_WORDS ||
-      word.includes('=') ||
-      word === WORDS.no ||
-      word === WORDS.carry ||
-      word === WORDS.keep ||
-      (word.length > 1 && RELATIVE_SIDES[word] !== undefined) ||
-      (word !== 'a' && word !== 'b' && index.letters.has(word)) ||
-      readShape(word) !== null
-    );
-  };
-  if (known(at + longest.words)) return longest;
-  for (let n = longest.words - 1; n >= 1; n--) {
-    const terms = index.byPhrase.get(
-      tokens
-        .slice(at, at + n)
-        .map((t) => t.word)
-        .join(' '),
-    );
-    const rest = terms ? longestTerm(tokens, at + n, index) : null;
-    if (terms && rest && rest.words > longest.words - n) return { terms, words: n };
-  }
-  return longest;
-}
-
-function longestTerm(
-  tokens: readonly Token[],
-  at: number,
-  index: ReturnType<typeof termIndex>,
-): { terms: readonly Term[]; words: number } | null {
-  for (let n = Math.min(index.mostWords, tokens.length - at); n >= 1; n--) {
-    const part = tokens.slice(at, at + n);
-    // A question mark ends a term, so it may stand on the last word only.
-    if (part.some((t, i) => t.kind !== 'word' || (t.unsure && i < n - 1))) continue;
-    const terms = index.byPhrase.get(part.map((t) => t.word).join(' '));
-    if (terms) return { terms, words: n };
-  }
-  return null;
 }

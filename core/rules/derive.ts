@@ -182,7 +182,7 @@ function settleReturn(draft: Draft, played: Played, free: Free, clashes: Clash[]
 }
 
 function settleKick(draft: Draft, { toGoal }: Played, free: Free, clashes: Clash[]): void {
-  if (draft.unit === 'field_goal' && toGoal !== null) {
+  if (draft.unit === 'field_goal' && isKick(draft) && toGoal !== null) {
     if (free('kickYards')) draft.kickYards = toGoal + FIELD_GOAL.usual;
     else if (
       draft.kickYards != null &&
