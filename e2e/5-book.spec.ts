@@ -187,7 +187,7 @@ test('the look card is reached from Log, Read, a reel and Plan, and places all t
   await page.keyboard.press('Alt+KeyL');
   await expect(page.getByRole('dialog')).toContainText('the force defender');
   await choose(page, 'blocking count at', 'down left, guard kicks');
-  await expect(page.getByRole('dialog')).toContainText('pulls to kick');
+  await expect(page.getByRole('dialog')).toContainText('kicks out');
   await choose(page, 'blocking count at', 'the call');
   await ledger();
   await expect(line(page)).toBeFocused();

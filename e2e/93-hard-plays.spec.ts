@@ -18,6 +18,7 @@ const said = (text: string) => {
     book: DEFAULT_BOOK,
     profile: COLLEGE,
     previous: null,
+    teams: ['HER', 'FEN'],
     state: {
       ...unknownState({ HER: 0, FEN: 0 }),
       offense: 'HER',

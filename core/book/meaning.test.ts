@@ -355,8 +355,12 @@ describe('plays and presentations', () => {
     expect(
       new Set(ranked.map((r) => JSON.stringify([r.assignment.men, r.shown.motion, r.shown.motionBy]))).size,
     ).toBe(ranked.length);
+    // The best of each formation, best first; then what is left, best first.
+    const formations = new Set(ranked.map((r) => r.shown.formationWord)).size;
+    expect(new Set(ranked.slice(0, formations).map((r) => r.shown.formationWord)).size).toBe(formations);
     const worth = ranked.map((r) => r.distance / (1 + r.changes.length));
-    expect(worth).toEqual([...worth].sort((a, b) => b - a));
+    for (const part of [worth.slice(0, formations), worth.slice(formations)])
+      expect(part).toEqual([...part].sort((a, b) => b - a));
     for (const r of ranked) {
       expect(presentable(r.assignment, COLLEGE).legal).toBe(true);
       expect(r.people[0]).toBe('1');

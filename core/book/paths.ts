@@ -14,6 +14,7 @@ import {
   type Ledger,
   type Man,
   type OffenseEntry,
+  type OptionKind,
   type Point,
   type Route,
   type RunDef,
@@ -24,9 +25,18 @@ import type { Assignment } from './presented';
 /** Where a defender is met: just in front of him, clear of his letter. */
 const at = (defender: Defender): Point => [defender.x, Math.max(0.35, defender.depth - 0.7)];
 
+/** The throw of an option as a route. */
+const THROWN: Readonly<Record<OptionKind, Route>> = {
+  bubble: 'bubble',
+  glance: 'bend',
+  stick: 'stick',
+  pop: 'seam',
+};
+
 /** A man's job as he does it against the defense in the picture: the same men as in the list and the count. */
 function blockPath(entry: OffenseEntry, ledger: Ledger, run: RunDef, end: number): DrawnPath | null {
   const { man, does, on, then, partner } = entry;
+  if (does === 'route' && ledger.option) return routePath(man, THROWN[ledger.option.kind], ledger.to);
   const other = partner === null ? null : ledger.offense.find((e) => e.man.letter === partner);
   // Of a double the man nearer to their second man goes on to him.
   const goesOn =

@@ -64,7 +64,7 @@ export function playOf(
 /**
  * All pictures of the book from which the play can be shown: formations both ways round, backfields,
  * and from the backfield of the base each motion by each receiver (a play that needs a mover keeps
- * its own). Ranked by how different they look for how few new jobs. `people`: keep only those that
+ * its own). Ranked by how different they look for how few new jobs, the best of each formation before further ones. `people`: keep only those that
  * this personnel can line up in (tight ends may flex, backs may not). `order`: the staff's strength.
  */
 export function presentationsOf(
@@ -78,6 +78,7 @@ export function presentationsOf(
 ): RankedPresentation[] {
   const own = assignPlay(def, base, to, profile, order);
   const picture = { structure: own.structure, motion: base.motion };
+  const quarterbackOut = own.structure.backfield.quarterback === 'out';
   const backfields = book.terms.filter((t) => t.kind === 'backfield' && t.spots);
   const needsMover = def.kind === 'run' && def.run.carrier === 'mover';
   const motions = book.terms.flatMap((term) =>
@@ -115,6 +116,8 @@ export function presentationsOf(
         if (needsMover && !term.spots.some((s) => s.letter === base.motionBy)) continue;
         const assignment = assignPlay(def, shown, to, profile, order);
         if (!presentable(assignment, profile).legal) continue;
+        // Who takes the snap is another play, not another picture.
+        if ((assignment.structure.backfield.quarterback === 'out') !== quarterbackOut) continue;
         const showing = peopleShown(assignment.structure);
         if (people !== null && (showing[0] !== people[0] || Number(showing[1]) > Number(people[1]))) continue;
         // Backfields that a formation leaves no room for show the same eleven.
@@ -131,12 +134,21 @@ export function presentationsOf(
     }
   }
   const worth = (r: RankedPresentation): number => r.distance / (1 + r.changes.length);
-  return out.sort(
+  const ranked = out.sort(
     (a, b) =>
       worth(b) - worth(a) ||
       a.changes.length - b.changes.length ||
       a.shown.formationWord.localeCompare(b.shown.formationWord),
   );
+  // The best of each formation first: five backfields of one are not five ideas.
+  const met = new Set<string>();
+  const best: RankedPresentation[] = [];
+  const rest: RankedPresentation[] = [];
+  for (const one of ranked) {
+    (met.has(one.shown.formationWord) ? rest : best).push(one);
+    met.add(one.shown.formationWord);
+  }
+  return [...best, ...rest];
 }
 
 type MotionOf = Pick<NamedPresentation, 'motion' | 'motionWord' | 'motionBy' | 'motionSide'>;

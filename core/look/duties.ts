@@ -185,7 +185,7 @@ export function assignDuties(w: Working): Duties {
         ...safeties,
       ]);
     } else if (plan.scheme === 'halves') {
-      for (const side of sides) own('half', side, [safetyOf(side)]);
+      for (const side of sides) own('half', side, [plan.inverted ? cornerOf(side) : safetyOf(side)]);
       if (plan.pole) own('pole', null, [middleBacker(third, free)]);
     } else if (plan.scheme === 'six') {
       const strong = structure.passing;
@@ -202,7 +202,8 @@ export function assignDuties(w: Working): Duties {
     if (spy) give(spy, { does: 'spy', zone: 'spy', to: [0, 4] });
     const under = posts
       .filter((post) => free(post) && (post.level !== 'down' || post.dropped))
-      .sort((a, b) => across(a) - across(b));
+      // Two over the ball: the deeper to the passing strength, so that a mirror image is one.
+      .sort((a, b) => across(a) - across(b) || (a.depth - b.depth) * signOf(structure.passing));
     let deep = 0;
     for (const post of posts) if (post.job?.does === 'deep') deep++;
     let zones =

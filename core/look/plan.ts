@@ -12,6 +12,8 @@ export interface Plan {
   readonly robber: boolean;
   readonly bracket: boolean;
   readonly trap: boolean;
+  /** Corners have the halves, safeties come under them. */
+  readonly inverted: boolean;
 }
 
 const plans = new WeakMap<CoverageDef, Plan>();
@@ -46,6 +48,7 @@ export function planOf(def: CoverageDef): Plan {
     robber: duties.includes('robber'),
     bracket: count('bracket') > 0,
     trap: duties.includes('trap'),
+    inverted: def.deep.some((d) => d.zone === 'half' && (d.role === 'cs' || d.role === 'cw')),
   };
   plans.set(def, plan);
   return plan;

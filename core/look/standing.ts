@@ -57,7 +57,7 @@ export function standCorners(
     const one = half.receivers[0];
     const { def, plan } = w;
     const flat =
-      (plan.scheme === 'halves' && !plan.trap) ||
+      (plan.scheme === 'halves' && !plan.trap && !plan.inverted) ||
       (plan.scheme === 'six' && side !== w.structure.passing) ||
       (plan.cloud && side === w.rotated);
     if (!one || half.attached.includes(one)) {

@@ -40,6 +40,7 @@ export const JOBS = [
   'fake',
   'pitch',
   'dive',
+  'route',
 ] as const;
 
 /** What a man of a run does. */
@@ -176,6 +177,7 @@ export function jobPath(
           ? path('fake', 'arrow', [sign * 1.4, -2.6], [sign * 2.4, 3])
           : path('fake', 'arrow', [sign * 3, -2.6], [sign * (end + 1.8), 0.5]);
     case 'give':
+    case 'route':
     case 'toss':
       return null;
   }

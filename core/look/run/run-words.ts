@@ -44,6 +44,7 @@ const JOB_WORD: Readonly<Record<Job, string>> = {
   fake: 'fakes',
   pitch: 'is the pitch man',
   dive: 'dives',
+  route: 'runs the throw',
 };
 
 /** What a man of the offense does and to whom. */

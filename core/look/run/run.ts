@@ -24,6 +24,7 @@ const NO_HAT: ReadonlySet<Job> = new Set<Job>([
   'fake',
   'pitch',
   'roll',
+  'route',
   'stalk',
 ]);
 export const isHat = (entry: OffenseEntry): boolean => !NO_HAT.has(entry.does);

@@ -6,7 +6,7 @@
 import type { Man } from '../formation';
 import { type BoxRule, type Defender } from '../front';
 import type { Structure } from '../structure';
-import { LATERAL, ON } from './field';
+import { LATERAL, LINE_JOBS, ON } from './field';
 import { LineBlocks } from './line-blocks';
 import type { OffenseEntry, RunCall } from './ledger';
 import type { Job } from './jobs';
@@ -30,6 +30,10 @@ export class RunTargets extends LineBlocks {
   ) {
     super(men, defenders, structure, call, jobs, box);
     this.readMen();
+    // Who runs the throw of an option blocks nobody, if the run leaves him to it.
+    const target = this.option?.target;
+    if (target && (this.job(target) === 'stalk' || LINE_JOBS.has(this.job(target))))
+      this.put(target, 'route', null);
     this.keep();
     this.lineBlocks();
     this.pullers();
@@ -65,9 +69,9 @@ export class RunTargets extends LineBlocks {
       );
   }
   /** The next man outside another on the play side: no deep man, a corner only where nobody else is. */
-  private nextOutside(man: Defender | null, sign: 1 | -1 = this.sign): Defender | null {
+  private nextOutside(man: Defender | null, sign: 1 | -1 = this.sign, cornerHeld = false): Defender | null {
     let best: Defender | null = null;
-    for (const wide of [false, true]) {
+    for (const wide of cornerHeld ? [false] : [false, true]) {
       for (const d of this.defenders) {
         if (d === man || d.depth > 8 || this.held(d) || (d.level === 'corner') !== wide) continue;
         if (d.x * sign <= (man ? man.x * sign : this.near) - 1e-9 || this.taken.has(d)) continue;
@@ -75,7 +79,22 @@ export class RunTargets extends LineBlocks {
       }
       if (best) return best;
     }
+    // The corner is a receiver's: the next who could come up is the safety nearest that side.
+    if (cornerHeld)
+      for (const d of this.defenders)
+        if (
+          d.level === 'safety' &&
+          this.open(d) &&
+          d.x * sign > -3 &&
+          (best === null || d.x * sign > best.x * sign)
+        )
+          best = d;
     return best;
+  }
+  /** A detached receiver of that side stands for the corner. */
+  private cornerHeld(sign: 1 | -1): boolean {
+    const half = sign === this.sign ? this.play : this.back;
+    return half.receivers.some((man) => !half.attached.includes(man) && this.job(man) === 'stalk');
   }
   private keep(): void {
     const keep = (man: Man | undefined, does: Job, on: Defender | null): void => {
@@ -163,7 +182,7 @@ export class RunTargets extends LineBlocks {
       else if (job === 'arc') {
         const past = this.call.def.read === 'back-side end' ? this.readMan : (this.pitchMan ?? this.readMan);
         const sign = this.call.def.read === 'back-side end' ? (this.sign === 1 ? -1 : 1) : this.sign;
-        const target = this.nextOutside(past, sign);
+        const target = this.nextOutside(past, sign, this.cornerHeld(sign));
         this.put(man, job, target && this.open(target) ? target : null);
       } else if (job === 'crack') this.crack(man);
     }
