@@ -83,19 +83,21 @@ export interface DefenseCall {
 
 /** Names without two alike: letter, with the side where two share it, and a number where a side has two. */
 function named(posts: readonly Post[]): PlacedDefender[] {
-  return posts.map((post, i) => {
+  const out: PlacedDefender[] = [];
+  for (let i = 0; i < posts.length; i++) {
+    const { letter, x, depth, level } = posts[i]!;
     let shared = false;
     let before = 1;
     for (let j = 0; j < posts.length; j++) {
       const other = posts[j]!;
-      if (j === i || other.letter !== post.letter) continue;
+      if (other.letter !== letter || j === i) continue;
       shared = true;
-      if (j < i && Math.sign(other.x) === Math.sign(post.x)) before++;
+      if (j < i && Math.sign(other.x) === Math.sign(x)) before++;
     }
-    const side = !shared ? '' : post.x < 0 ? 'L' : post.x > 0 ? 'R' : 'M';
-    const name = post.letter + side + (before > 1 ? before : '');
-    return { name, letter: post.letter, x: post.x, depth: post.depth, level: post.level };
-  });
+    const name = shared ? letter + (x < 0 ? 'L' : x > 0 ? 'R' : 'M') + (before > 1 ? before : '') : letter;
+    out.push({ name, letter, x, depth, level });
+  }
+  return out;
 }
 
 const NOBODY: readonly PlacedDefender[] = [];

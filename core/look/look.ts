@@ -1,6 +1,5 @@
 /** The whole picture: offense and defense of one snap, and what follows from them. Pure and fast. */
 import { type LevelProfile } from '../field/profile';
-import { coveredBy } from './front';
 import { perimeterLook, type PerimeterLook } from './perimeter';
 import { protectionLook, type ProtectionLook } from './protection';
 import { runLedger } from './run/run';
@@ -12,7 +11,6 @@ import { defenseLook, offenseLook, type DefenseLook, type OffenseLook } from './
 export interface FullLook {
   readonly offense: OffenseLook;
   readonly defense: DefenseLook | null;
-  readonly covered: readonly string[];
   readonly ledger: Ledger | null;
   readonly protection: ProtectionLook | null;
   readonly perimeter: { readonly left: PerimeterLook; readonly right: PerimeterLook } | null;
@@ -31,7 +29,7 @@ export function fullLook(
   const offense = offenseLook(input, profile, settings);
   if (!offense) return null;
   if (!input.front && !input.coverage)
-    return { offense, defense: null, covered: [], ledger: null, protection: null, perimeter: null };
+    return { offense, defense: null, ledger: null, protection: null, perimeter: null };
   const structure = offense.snap;
   const defense = defenseLook(offense, input, profile, settings);
   const { men, front, rush } = defense;
@@ -42,16 +40,6 @@ export function fullLook(
       }
     : null;
   const ledger = front && input.run ? runLedger(offense.snapMen, men, structure, input.run, settings) : null;
-  const covered: string[] = [];
-  if (front && input.run)
-    for (const man of offense.snapMen)
-      if (
-        (man.role === 'line' ||
-          structure.left.attached.includes(man) ||
-          structure.right.attached.includes(man)) &&
-        coveredBy(man, men, input.run.to)
-      )
-        covered.push(man.letter);
   const slide = input.protectionSide ?? structure.passing;
   const protection =
     front && input.protection
@@ -66,7 +54,6 @@ export function fullLook(
   return {
     offense,
     defense,
-    covered,
     ledger,
     protection,
     perimeter,

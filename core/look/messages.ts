@@ -1,7 +1,7 @@
 /** What a look says: the only home of its sentences. */
 import { otherSide, type Side, sideWord } from '../field/spot';
 import type { DefenseWarning } from './defend';
-import type { Defender } from './front';
+import { coveredBy, type Defender } from './front';
 import { optionOpen } from './perimeter';
 import { cap, countWord, defenderWords, sign } from './plain-words';
 import { runSentences } from './run/run-words';
@@ -91,7 +91,8 @@ export function lookSentences(
     say('overhang', `Overhang ${hang.join(', ')}.`);
   }
   if (ledger) runSentences(ledger, offense.snap, settings, say);
-  if (ledger && look.covered.length > 0) say('covered', `Covered for this run: ${look.covered.join(', ')}.`);
+  const covered = ledger ? coveredFor(look, ledger.to) : [];
+  if (covered.length > 0) say('covered', `Covered for this run: ${covered.join(', ')}.`);
   if (perimeter) {
     for (const side of ['L', 'R'] as const) {
       const perimeterLook = side === 'L' ? perimeter.left : perimeter.right;
@@ -146,6 +147,15 @@ export function lookSentences(
       `Short side ${sideWord(otherSide(fieldYards.field))}, ${fieldYards.boundaryYards.toFixed(1)} yards.`,
     );
   return out;
+}
+
+/** Men of the surface with a man on the line over them, for a run to a side. */
+function coveredFor({ offense, defense }: FullLook, to: Side): string[] {
+  const { left, right } = offense.snap;
+  return offense.snapMen
+    .filter((man) => man.role === 'line' || left.attached.includes(man) || right.attached.includes(man))
+    .filter((man) => coveredBy(man, defense!.men, to))
+    .map((man) => man.letter);
 }
 
 /** Where a corner stands to the widest receiver of his side. */

@@ -22,14 +22,16 @@ export function perimeterLook(
 ): PerimeterLook {
   const half = sideStructure(structure, side);
   const sign = side === 'L' ? -1 : 1;
-  const count = half.receivers.filter((m) => !half.attached.includes(m)).length;
-  const over = defenders.filter(
-    (defender) =>
-      !inBox(defender, structure, rule) &&
+  const count = half.detached.length;
+  const over: Defender[] = [];
+  for (const defender of defenders)
+    if (
+      (defender.x - half.endOfLine) * sign > 0.5 &&
       defender.depth <= PERIMETER_DEPTH &&
       defender.level !== 'down' &&
-      (defender.x - half.endOfLine) * sign > 0.5,
-  );
+      !inBox(defender, structure, rule)
+    )
+      over.push(defender);
   return { receivers: count, over, margin: count - over.length };
 }
 

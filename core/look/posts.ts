@@ -42,7 +42,16 @@ const sideOfX = (x: number): Side | null => (Math.abs(x) < 0.3 ? null : x < 0 ? 
 
 export const signOf = (side: Side): 1 | -1 => (side === 'L' ? -1 : 1);
 
+const families = new WeakMap<FrontDef, FrontFamily>();
+
+/** Found once a front. */
 export function frontFamily(front: FrontDef): FrontFamily {
+  let known = families.get(front);
+  if (!known) families.set(front, (known = familyOf(front)));
+  return known;
+}
+
+function familyOf(front: FrontDef): FrontFamily {
   let down = 0;
   let edges = 0;
   for (const man of front.line)
@@ -78,23 +87,39 @@ function lineman(man: FrontMan, strong: 1 | -1, structure: Structure, shift: num
     else at += Math.abs(end.x - shift) - 3 * SPLIT;
   }
   const x = Math.round((at * sign + shift) * 10) / 10;
-  return {
-    letter: man.letter,
-    level: man.standing ? 'edge' : 'down',
-    side: man.side === 'm' ? null : sign === 1 ? 'R' : 'L',
-    x: x === 0 ? 0 : x,
-    depth: 1,
-    overhang: false,
-    rush: null,
-    called: false,
-    dropped: false,
-    man: null,
-    job: null,
-  };
+  const side = man.side === 'm' ? null : sign === 1 ? 'R' : 'L';
+  return post(man.letter, man.standing ? 'edge' : 'down', side, x === 0 ? 0 : x, 1);
 }
 
 /** The front where it stands, turned to the run strength; an unbalanced line moves it a man to its side. */
 export function postFront(front: FrontDef, structure: Structure): Post[] {
+  let byFront = posted.get(structure);
+  if (!byFront) posted.set(structure, (byFront = new Map()));
+  let stood = byFront.get(front);
+  if (!stood) byFront.set(front, (stood = standFront(front, structure)));
+  const out: Post[] = [];
+  for (const p of stood) out.push(post(p.letter, p.level, p.side, p.x, p.depth));
+  return out;
+}
+
+/** Where the men of a front stand against a structure, measured once for each. */
+const posted = new WeakMap<Structure, Map<FrontDef, readonly Post[]>>();
+
+const post = (letter: string, level: DefenderLevel, side: Side | null, x: number, depth: number): Post => ({
+  letter,
+  level,
+  side,
+  x,
+  depth,
+  overhang: level === 'nickel',
+  rush: null,
+  called: false,
+  dropped: false,
+  man: null,
+  job: null,
+});
+
+function standFront(front: FrontDef, structure: Structure): Post[] {
   const strong = signOf(structure.running);
   const shift = structure.balancedLine
     ? 0
@@ -118,19 +143,7 @@ export function postFront(front: FrontDef, structure: Structure): Post[] {
       }
   const backers = front.backers.map((backer): Post => {
     const x = backer.x * strong + shift;
-    return {
-      letter: backer.letter,
-      level: 'backer',
-      side: sideOfX(x - shift),
-      x: x === 0 ? 0 : x,
-      depth: backer.depth,
-      overhang: false,
-      rush: null,
-      called: false,
-      dropped: false,
-      man: null,
-      job: null,
-    };
+    return post(backer.letter, 'backer', sideOfX(x - shift), x === 0 ? 0 : x, backer.depth);
   });
   return [...line, ...backers];
 }
@@ -146,19 +159,8 @@ const SECONDARY: readonly (readonly string[])[] = [
   ['C', 'C', 'FS', 'SS', '$', 'D', 'M'],
 ];
 
-const back = (letter: string, level: DefenderLevel, side: Side | null): Post => ({
-  letter,
-  level,
-  side,
-  x: 0,
-  depth: 5,
-  overhang: level === 'nickel',
-  rush: null,
-  called: false,
-  dropped: false,
-  man: null,
-  job: null,
-});
+const back = (letter: string, level: DefenderLevel, side: Side | null): Post =>
+  post(letter, level, side, 0, 5);
 
 /** Corners, safeties, nickel and dime for the men that are left; the strong safety on the passing strength. */
 export function postSecondary(men: number, structure: Structure): Post[] {
@@ -181,7 +183,7 @@ export function postSecondary(men: number, structure: Structure): Post[] {
 export function hasSlot(structure: Structure, side: Side): boolean {
   const half = sideStructure(structure, side);
   const two = half.receivers[1];
-  return two !== undefined && !half.attached.includes(two);
+  return two !== undefined && (half.attached.length === 0 || !half.attached.includes(two));
 }
 
 /** Outside backers who walk out over a detached #2. */

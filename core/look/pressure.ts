@@ -142,8 +142,9 @@ const isNamed = (man: RushMan, post: Post): boolean =>
 export const callRush = {
   /** The side whose stand-up edge a call names, so that the base rush takes the other. */
   edgeNamed(def: PressureDef | null, structure: Structure): Side | null {
+    if (!def?.rushers.some((r) => r.man === 'edge')) return null;
     const sides = new Set(
-      def?.rushers.filter((r) => r.man === 'edge').map((r) => rushSide(r.side, structure)),
+      def.rushers.filter((r) => r.man === 'edge').map((r) => rushSide(r.side, structure)),
     );
     return sides.size === 1 ? ([...sides][0] ?? null) : null;
   },
@@ -287,6 +288,8 @@ export interface PressureLook {
   readonly sources: readonly string[];
 }
 
+const NOBODY_ADDED: readonly RushPath[] = [];
+
 /** What a rush is, from the men who come; `deep` is the number of deep men, null without a coverage. */
 export function pressureLook(
   def: PressureDef | null,
@@ -296,7 +299,7 @@ export function pressureLook(
   deep: number | null,
 ): PressureLook {
   const count = rush.length;
-  const added = rush.filter((r) => !r.line);
+  const added = rush.some((r) => !r.line) ? rush.filter((r) => !r.line) : NOBODY_ADDED;
   const sources = added.map((r) => {
     const gap = GAPS.reduce((best, g) =>
       Math.abs(gapAt(g) - Math.abs(r.x)) < Math.abs(gapAt(best) - Math.abs(r.x)) ? g : best,

@@ -38,11 +38,8 @@ export function protectionLook(
   rushX: readonly number[],
   structure: Structure,
 ): ProtectionLook {
-  const rush = {
-    L: rushX.filter((x) => x < 0).length,
-    R: rushX.filter((x) => x > 0).length,
-    M: rushX.filter((x) => x === 0).length,
-  };
+  const rush = { L: 0, R: 0, M: 0 };
+  for (const x of rushX) rush[x < 0 ? 'L' : x > 0 ? 'R' : 'M']++;
   const blockers = { L: 2, R: 2 };
   const away = otherSide(slideTo);
   if (def.slide === 'full') {
@@ -76,11 +73,13 @@ export function protectionLook(
   const [l, r] = [part('L'), part('R')];
   const free: number[] = [];
   for (const side of ['L', 'R'] as const) {
+    const most = rush[side] - blockers[side];
+    if (most <= 0) continue;
     const sign = side === 'L' ? -1 : 1;
     const coming = rushX
       .filter((x) => (x === 0 ? side === middle : x * sign > 0))
       .sort((a, b) => (b - a) * sign);
-    free.push(...coming.slice(0, Math.max(0, rush[side] - blockers[side])));
+    free.push(...coming.slice(0, most));
   }
   return {
     blockers: total,

@@ -204,26 +204,30 @@ const rank = (post: Post): number =>
 /** Nobody within a yard and a half of a teammate: the later man gives way, inward; a corner backward. */
 export function spread(posts: readonly Post[], ground: Ground): void {
   const stands: Post[] = [];
+  const ranks = posts.map(rank);
+  const near = APART * APART - 1e-6;
   for (let now = 0; now <= 4; now++)
-    for (const post of posts) {
-      if (rank(post) !== now) continue;
+    for (let i = 0; i < posts.length; i++) {
+      if (ranks[i] !== now) continue;
+      const post = posts[i]!;
       post.x = Math.min(ground.right - 0.5, Math.max(ground.left + 0.5, post.x));
       for (let tries = 0; tries < 12 && now > 0; tries++) {
-        let near: Post | null = null;
-        for (const other of stands) {
+        let close: Post | null = null;
+        for (let j = 0; j < stands.length; j++) {
+          const other = stands[j]!;
           const dx = other.x - post.x;
           const dy = other.depth - post.depth;
-          if (dx * dx + dy * dy < APART * APART - 1e-6) {
-            near = other;
+          if (dx * dx + dy * dy < near) {
+            close = other;
             break;
           }
         }
-        if (!near) break;
+        if (!close) break;
         if (now === 1) post.depth += 0.5;
         else if (Math.abs(post.x) > 0.3) {
           const inward = post.x > 0 ? -1 : 1;
-          const dy = near.depth - post.depth;
-          post.x = near.x + inward * (Math.sqrt(Math.max(0, APART * APART - dy * dy)) + 1e-3);
+          const dy = close.depth - post.depth;
+          post.x = close.x + inward * (Math.sqrt(Math.max(0, APART * APART - dy * dy)) + 1e-3);
         } else post.depth += 1;
       }
       post.x = round(post.x);

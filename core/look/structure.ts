@@ -40,6 +40,8 @@ export interface SideStructure {
   readonly gaps: number;
   /** Eligible men attached to the line: tight ends on it, wings off it. */
   readonly attached: readonly Man[];
+  /** Receivers who are not attached, outside-in. */
+  readonly detached: readonly Man[];
   /** Lateral place of the end man of the line, yards from the ball. */
   readonly endOfLine: number;
   readonly names: readonly SideName[];
@@ -164,7 +166,16 @@ function sideOf(men: readonly Man[], list: readonly Man[], sign: 1 | -1, center:
   if (free >= 2 && !list[free - 1]!.onLine && Math.abs(list[free - 1]!.x - list[0]!.x) > BUNCH)
     names.push('slot');
   if (n > 0 && Math.abs(list[0]!.x - end) <= CONDENSED && free > 0) names.push('condensed');
-  return { receivers: list, count: n, surface, gaps: surface + 1, attached, endOfLine: end, names };
+  return {
+    receivers: list,
+    count: n,
+    surface,
+    gaps: surface + 1,
+    attached,
+    detached: attached.length === 0 ? list : list.filter((man) => !attached.includes(man)),
+    endOfLine: end,
+    names,
+  };
 }
 
 function backfieldOf(men: readonly Man[]): Backfield {

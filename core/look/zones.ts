@@ -121,12 +121,8 @@ export function cloudZones(men: number): readonly Zone[] {
   return ['flat', 'hook', ...Array.from({ length: men - 4 }, (): Zone => 'middle hook'), 'hook', 'curl-flat'];
 }
 
-export const detached = (structure: Structure, side: Side): readonly Man[] => {
-  const half = sideStructure(structure, side);
-  return half.attached.length === 0
-    ? half.receivers
-    : half.receivers.filter((man) => !half.attached.includes(man));
-};
+export const detached = (structure: Structure, side: Side): readonly Man[] =>
+  sideStructure(structure, side).detached;
 
 /** Where an under zone lies on a side, lateral and deep; side null: over the ball. */
 export function underSpot(

@@ -6,6 +6,7 @@ import { sideStructure, type SideStructure, type Structure } from '../structure'
 import type { Job } from './jobs';
 import type { RunCall } from './ledger';
 import type { PassOption } from './option';
+import type { RunRole } from './run-def';
 import type { RunJobs } from './run-jobs';
 
 /** Nearest a man on the line stands to be "on" a lineman, yards: half a split. */
@@ -50,7 +51,7 @@ export class RunField {
   /** Safeties and corners in the box. */
   readonly walkedIn: Defender[] = [];
   /** The blocking surface from the play side. */
-  readonly line: Man[] = [];
+  readonly line: readonly Man[];
   readonly near: number;
   readonly endMan: Defender | null;
   readonly backEnd: Defender | null;
@@ -87,12 +88,9 @@ export class RunField {
     }
     const byPlaySide = (a: { readonly x: number }, b: { readonly x: number }): number => (b.x - a.x) * sign;
     this.front.sort(byPlaySide);
-    this.backers.sort(byPlaySide);
-    this.walkedIn.sort(byPlaySide);
-    for (const man of men)
-      if (man.role === 'line' || this.play.attached.includes(man) || this.back.attached.includes(man))
-        this.line.push(man);
-    this.line.sort(byPlaySide);
+    if (this.backers.length > 1) this.backers.sort(byPlaySide);
+    if (this.walkedIn.length > 1) this.walkedIn.sort(byPlaySide);
+    this.line = jobs.line;
     const first = this.front[0];
     const last = this.front[this.front.length - 1];
     this.endMan = first && first.x * sign >= this.near - 2 ? first : null;
@@ -102,15 +100,13 @@ export class RunField {
     return this.jobs.jobs.get(man) ?? 'stalk';
   }
   protected withJob(job: Job): Man | undefined {
-    for (const man of this.men) if (this.job(man) === job) return man;
-    return undefined;
+    return this.jobs.byJob.get(job);
   }
   protected lat(of: { readonly x: number }): number {
     return of.x * this.sign;
   }
-  protected byRole(role: string): Man | undefined {
-    for (const [man, his] of this.jobs.roles) if (his === role) return man;
-    return undefined;
+  protected byRole(role: RunRole): Man | undefined {
+    return this.jobs.byRole.get(role);
   }
   /** Nobody of the line has him yet, and he is left to nobody. */
   open(defender: Defender): boolean {

@@ -11,6 +11,11 @@ export interface RunJobs {
   /** Jobs of the play that nobody of this picture can take; empty when it can be shown. */
   readonly missing: readonly Job[];
   readonly carrier: Man | null;
+  /** Who has a job or a place first, by the order of the men. */
+  readonly byJob: ReadonlyMap<Job, Man>;
+  readonly byRole: ReadonlyMap<RunRole, Man>;
+  /** The blocking surface from the play side. */
+  readonly line: readonly Man[];
 }
 
 /** Which body plays which place of a run to a side. `mover`: letter of the man in motion. */
@@ -154,5 +159,21 @@ function findJobs(
       jobs.set(taker, as);
     } else if (!choice.optional) missing.push(choice.job);
   }
-  return { roles, jobs, missing, carrier };
+  const byJob = new Map<Job, Man>();
+  const line: Man[] = [];
+  for (const man of men) {
+    const job = jobs.get(man);
+    if (job && !byJob.has(job)) byJob.set(job, man);
+    if (
+      man.role === 'line' ||
+      structure.left.attached.includes(man) ||
+      structure.right.attached.includes(man)
+    )
+      line.push(man);
+  }
+  const sign = to === 'L' ? -1 : 1;
+  line.sort((a, b) => (b.x - a.x) * sign);
+  const byRole = new Map<RunRole, Man>();
+  for (const [man, role] of roles) if (!byRole.has(role)) byRole.set(role, man);
+  return { roles, jobs, missing, carrier, byJob, byRole, line };
 }

@@ -11,6 +11,7 @@ import { LineBlocks } from './line-blocks';
 import type { OffenseEntry, RunCall } from './ledger';
 import type { Job } from './jobs';
 import { passOption } from './option';
+import type { RunRole } from './run-def';
 import type { RunJobs } from './run-jobs';
 
 /** A back-side backer who comes over the top of a double is met from this far, yards. */
@@ -238,7 +239,7 @@ export class RunTargets extends LineBlocks {
   }
   /** Of a pass set: the center without a man on him, else a guard, goes to the middle backer. */
   private get uncovered(): Man | undefined {
-    const free = (role: string): Man | undefined => {
+    const free = (role: RunRole): Man | undefined => {
       const man = this.byRole(role);
       return man && this.climbers.includes(man) ? man : undefined;
     };
