@@ -15,10 +15,12 @@ const sideWord = (side: unknown): string => (side === 'L' ? ' left' : side === '
 function valueText(field: SnapField, value: unknown, fields: SnapFields): string {
   if (field === 'down') return `${fields.down} & ${fields.distance ?? UNSEEN}`;
   if (field === 'gain' && typeof value === 'number' && value > 0) return `+${value}`;
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
   const text = value === NONE ? 'none' : value === UNSEEN ? 'not visible' : writeFieldText(field, value);
   const { side } = SNAP_FIELDS[field];
   const said = side && isTagged(fields[side] ?? null) ? text + sideWord(fields[side]) : text;
-  return field === 'motion' && fields.motionBy ? `${fields.motionBy} ${said}` : said;
+  const by = field === 'motion' ? fields.motionBy : field === 'motionSecond' ? fields.motionSecondBy : null;
+  return by ? `${by} ${said}` : said;
 }
 
 export function echoOf(fields: SnapFields): Echo[] {
