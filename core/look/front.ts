@@ -283,11 +283,11 @@ const HEAD_UP = 0.3;
 const SHOULDER = 0.85;
 
 /** The man on the line who covers a blocker for a run to a side, or null: a back-side shade leaves him uncovered. */
-export function coveredBy(
+export function coveredBy<D extends Pick<Defender, 'x' | 'depth'>>(
   blocker: Pick<Man, 'x'>,
-  defenders: readonly Defender[],
+  defenders: readonly D[],
   to: Side,
-): Defender | null {
+): D | null {
   const sign = to === 'L' ? -1 : 1;
   for (const defender of defenders) {
     if (defender.depth > 1.6) continue;

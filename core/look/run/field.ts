@@ -17,6 +17,8 @@ export const WIDE = 2.3;
 export const LATERAL = 4;
 
 const onLine = (d: Defender): boolean => d.depth <= 2 && d.level !== 'corner';
+const fromPlaySide = (a: Target, b: Target): number => b.lat - a.lat;
+
 export const LINE_JOBS: ReadonlySet<Job> = new Set([
   'reach',
   'combo',
@@ -33,38 +35,63 @@ export const LINE_JOBS: ReadonlySet<Job> = new Set([
   'release',
 ]);
 
-interface Found {
+/** A man of the offense while the run is assigned; `lat`: lateral yards, play side positive. */
+export interface Blocker {
+  readonly man: Man;
+  readonly x: number;
+  readonly lat: number;
+  readonly place: RunRole | null;
+  readonly job: Job;
+  /** He has what he does. */
+  found: boolean;
   does: Job;
-  on: Defender | null;
-  then: Defender | null;
-  partner: Man | null;
+  on: Target | null;
+  then: Target | null;
+  partner: Blocker | null;
 }
 
+/** A defender while the run is assigned. */
+export interface Target {
+  readonly man: Defender;
+  readonly x: number;
+  readonly depth: number;
+  readonly level: Defender['level'];
+  readonly lat: number;
+  readonly where: 'front' | 'backers' | 'walked in' | 'outside';
+  /** Left to the quarterback's read, the pitch or the throw. */
+  held: boolean;
+  /** Left for a puller, a kicker, a slicer: no lineman takes him. */
+  kept: boolean;
+  by: Blocker[];
+  /** Can be at the point that is counted. */
+  there: boolean;
+}
+
+const NOBODY_YET: Blocker[] = [];
+
 export class RunField {
-  readonly found = new Map<Man, Found>();
-  readonly taken = new Map<Defender, Man[]>();
-  readonly pairs: [Man, Man][] = [];
+  readonly blockers: readonly Blocker[];
+  readonly targets: readonly Target[];
+  readonly pairs: [Blocker, Blocker][] = [];
   readonly sign: 1 | -1;
   /** Men on the line and backers, from the play side. */
-  readonly front: Defender[] = [];
-  readonly backers: Defender[] = [];
+  readonly front: Target[] = [];
+  readonly backers: Target[] = [];
   /** Safeties and corners in the box. */
-  readonly walkedIn: Defender[] = [];
+  readonly walkedIn: Target[] = [];
   /** The blocking surface from the play side. */
-  readonly line: readonly Man[];
+  readonly line: readonly Blocker[];
   readonly near: number;
-  readonly endMan: Defender | null;
-  readonly backEnd: Defender | null;
-  readMan: Defender | null = null;
-  pitchMan: Defender | null = null;
+  readonly endMan: Target | null;
+  readonly backEnd: Target | null;
+  readMan: Target | null = null;
+  pitchMan: Target | null = null;
   option: PassOption | null = null;
-  /** Left for a puller, a kicker, a slicer: no lineman takes him. */
-  protected readonly kept = new Set<Defender>();
-  protected readonly climbers: Man[] = [];
+  protected readonly climbers: Blocker[] = [];
   protected readonly play: SideStructure;
   protected readonly back: SideStructure;
   constructor(
-    readonly men: readonly Man[],
+    men: readonly Man[],
     readonly defenders: readonly Defender[],
     readonly structure: Structure,
     readonly call: RunCall,
@@ -78,106 +105,138 @@ export class RunField {
     this.back = sideStructure(structure, otherSide(to));
     this.near = this.play.endOfLine * sign;
     const far = this.back.endOfLine * sign;
-    for (const defender of defenders) {
-      const lat = defender.x * sign;
-      if (onLine(defender) && lat <= this.near + 3 && lat >= far - 3) this.front.push(defender);
-      else if (inBox(defender, structure, box))
-        (defender.level === 'safety' || defender.level === 'corner' ? this.walkedIn : this.backers).push(
-          defender,
-        );
+    const blockers: Blocker[] = [];
+    for (const man of men) {
+      const job = jobs.jobs.get(man) ?? 'stalk';
+      const place = jobs.roles.get(man) ?? null;
+      blockers.push({
+        man,
+        x: man.x,
+        lat: man.x * sign,
+        place,
+        job,
+        found: false,
+        does: job,
+        on: null,
+        then: null,
+        partner: null,
+      });
     }
-    const byPlaySide = (a: { readonly x: number }, b: { readonly x: number }): number => (b.x - a.x) * sign;
-    this.front.sort(byPlaySide);
-    if (this.backers.length > 1) this.backers.sort(byPlaySide);
-    if (this.walkedIn.length > 1) this.walkedIn.sort(byPlaySide);
-    this.line = jobs.line;
+    this.blockers = blockers;
+    const targets: Target[] = [];
+    for (const man of defenders) {
+      const lat = man.x * sign;
+      const where =
+        onLine(man) && lat <= this.near + 3 && lat >= far - 3
+          ? 'front'
+          : !inBox(man, structure, box)
+            ? 'outside'
+            : man.level === 'safety' || man.level === 'corner'
+              ? 'walked in'
+              : 'backers';
+      const { x, depth, level } = man;
+      const target: Target = {
+        man,
+        x,
+        depth,
+        level,
+        lat,
+        where,
+        held: false,
+        kept: false,
+        by: NOBODY_YET,
+        there: false,
+      };
+      targets.push(target);
+      if (where === 'front') this.front.push(target);
+      else if (where === 'backers') this.backers.push(target);
+      else if (where === 'walked in') this.walkedIn.push(target);
+    }
+    this.targets = targets;
+    if (this.front.length > 1) this.front.sort(fromPlaySide);
+    if (this.backers.length > 1) this.backers.sort(fromPlaySide);
+    if (this.walkedIn.length > 1) this.walkedIn.sort(fromPlaySide);
+    this.line = jobs.line.map((i) => blockers[i]!);
     const first = this.front[0];
     const last = this.front[this.front.length - 1];
-    this.endMan = first && first.x * sign >= this.near - 2 ? first : null;
-    this.backEnd = last && last.x * sign < -0.3 && last !== this.endMan ? last : null;
+    this.endMan = first && first.lat >= this.near - 2 ? first : null;
+    this.backEnd = last && last.lat < -0.3 && last !== this.endMan ? last : null;
   }
-  protected job(man: Man): Job {
-    return this.jobs.jobs.get(man) ?? 'stalk';
+  protected withJob(job: Job): Blocker | undefined {
+    const at = this.jobs.byJob.get(job);
+    return at === undefined ? undefined : this.blockers[at];
   }
-  protected withJob(job: Job): Man | undefined {
-    return this.jobs.byJob.get(job);
-  }
-  protected lat(of: { readonly x: number }): number {
-    return of.x * this.sign;
-  }
-  protected byRole(role: RunRole): Man | undefined {
-    return this.jobs.byRole.get(role);
+  protected byRole(role: RunRole): Blocker | undefined {
+    const at = this.jobs.byRole.get(role);
+    return at === undefined ? undefined : this.blockers[at];
   }
   /** Nobody of the line has him yet, and he is left to nobody. */
-  open(defender: Defender): boolean {
-    return !this.held(defender) && !this.kept.has(defender) && !this.taken.has(defender);
+  open(target: Target): boolean {
+    return !target.held && !target.kept && target.by.length === 0;
   }
-  held(defender: Defender): boolean {
-    return defender === this.readMan || defender === this.pitchMan || defender === this.option?.key;
+  protected put(blocker: Blocker, does: Job, on: Target | null): void {
+    blocker.found = true;
+    blocker.does = does;
+    blocker.on = on;
+    if (on) this.take(on, blocker);
   }
-  protected put(man: Man, does: Job, on: Defender | null): void {
-    this.found.set(man, { does, on, then: null, partner: null });
-    if (on) this.take(on, man);
+  protected take(target: Target, blocker: Blocker): void {
+    if (target.by.length === 0) target.by = [blocker];
+    else target.by.push(blocker);
   }
-  protected take(defender: Defender, man: Man): void {
-    const by = this.taken.get(defender);
-    if (by) by.push(man);
-    else this.taken.set(defender, [man]);
-  }
-  protected pair(man: Man, other: Man): void {
-    for (const one of [man, other]) {
-      const found = this.found.get(one)!;
-      found.does = 'combo';
-      found.partner = one === man ? other : man;
-    }
-    this.pairs.push([man, other]);
+  protected pair(one: Blocker, other: Blocker): void {
+    one.does = 'combo';
+    one.partner = other;
+    other.does = 'combo';
+    other.partner = one;
+    this.pairs.push([one, other]);
   }
   /** The man of the front nearest to him of those on him; `wide`: as far outside as an end man may stand. */
-  protected manOn(man: Man, wide = 0, within: (d: Defender) => boolean = () => true): Defender | null {
-    let best: Defender | null = null;
-    const out = this.lat(man) >= 0 ? 1 : -1;
+  protected manOn(man: Blocker, wide = 0, within: (d: Target) => boolean = () => true): Target | null {
+    let best: Target | null = null;
+    const out = man.lat >= 0 ? 1 : -1;
     for (const d of this.front) {
-      const off = this.lat(d) - this.lat(man);
+      const off = d.lat - man.lat;
       if (!within(d) || (Math.abs(off) > ON && !(wide > 0 && off * out > 0 && off * out <= wide))) continue;
-      if (best === null || Math.abs(off) < Math.abs(this.lat(best) - this.lat(man))) best = d;
+      if (best === null || Math.abs(off) < Math.abs(best.lat - man.lat)) best = d;
     }
     return best;
   }
   /** In the gap between a man and his neighbor toward the ball. */
-  protected inside(man: Man): Defender | null {
-    const at = Math.abs(this.lat(man));
-    const side = this.lat(man) >= 0 ? 1 : -1;
+  protected inside(man: Blocker): Target | null {
+    const at = Math.abs(man.lat);
+    const side = man.lat >= 0 ? 1 : -1;
     let neighbor = 0;
     for (const other of this.line) {
-      const his = this.lat(other) * side;
+      const his = other.lat * side;
       // Who pulls leaves his gap to the next man outside.
-      if (his < at - 0.2 && his > neighbor && LINE_JOBS.has(this.job(other))) neighbor = his;
+      if (his < at - 0.2 && his > neighbor && LINE_JOBS.has(other.job)) neighbor = his;
     }
-    let best: Defender | null = null;
+    let best: Target | null = null;
     for (const d of this.front) {
-      const his = this.lat(d) * side;
+      const his = d.lat * side;
       if (his <= neighbor + 0.3 || his >= at - 0.3) continue;
-      if (best === null || his > this.lat(best) * side) best = d;
+      if (best === null || his > best.lat * side) best = d;
     }
     return best;
   }
   /** Outermost of the surface on his side: he has the wide end too. */
-  protected outermost(man: Man): boolean {
+  protected outermost(man: Blocker): boolean {
     return this.line[0] === man || this.line[this.line.length - 1] === man;
   }
   /** The first backer left from the play side, then a safety who stands in the box. */
-  protected firstBacker(within: (d: Defender) => boolean = () => true): Defender | null {
+  protected firstBacker(within: (d: Target) => boolean = () => true): Target | null {
     for (const d of this.backers) if (this.open(d) && within(d)) return d;
     for (const d of this.walkedIn) if (this.open(d) && within(d)) return d;
     return null;
   }
   protected nearestBacker(
     x: number,
-    within: (d: Defender) => boolean = () => true,
-    lists: readonly (readonly Defender[])[] = [this.backers, this.walkedIn],
-  ): Defender | null {
+    within: (d: Target) => boolean = () => true,
+    lists: readonly (readonly Target[])[] = [this.backers, this.walkedIn],
+  ): Target | null {
     for (const list of lists) {
-      let best: Defender | null = null;
+      let best: Target | null = null;
       for (const d of list)
         if (this.open(d) && within(d) && (best === null || Math.abs(d.x - x) < Math.abs(best.x - x) - 1e-9))
           best = d;

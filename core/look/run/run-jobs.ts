@@ -11,11 +11,11 @@ export interface RunJobs {
   /** Jobs of the play that nobody of this picture can take; empty when it can be shown. */
   readonly missing: readonly Job[];
   readonly carrier: Man | null;
-  /** Who has a job or a place first, by the order of the men. */
-  readonly byJob: ReadonlyMap<Job, Man>;
-  readonly byRole: ReadonlyMap<RunRole, Man>;
-  /** The blocking surface from the play side. */
-  readonly line: readonly Man[];
+  /** Who has a job or a place first, as an index into the men. */
+  readonly byJob: ReadonlyMap<Job, number>;
+  readonly byRole: ReadonlyMap<RunRole, number>;
+  /** The blocking surface from the play side, as indices into the men. */
+  readonly line: readonly number[];
 }
 
 /** Which body plays which place of a run to a side. `mover`: letter of the man in motion. */
@@ -159,21 +159,22 @@ function findJobs(
       jobs.set(taker, as);
     } else if (!choice.optional) missing.push(choice.job);
   }
-  const byJob = new Map<Job, Man>();
-  const line: Man[] = [];
-  for (const man of men) {
+  const byJob = new Map<Job, number>();
+  const byRole = new Map<RunRole, number>();
+  const line: number[] = [];
+  men.forEach((man, i) => {
     const job = jobs.get(man);
-    if (job && !byJob.has(job)) byJob.set(job, man);
+    if (job && !byJob.has(job)) byJob.set(job, i);
+    const role = roles.get(man);
+    if (role && !byRole.has(role)) byRole.set(role, i);
     if (
       man.role === 'line' ||
       structure.left.attached.includes(man) ||
       structure.right.attached.includes(man)
     )
-      line.push(man);
-  }
+      line.push(i);
+  });
   const sign = to === 'L' ? -1 : 1;
-  line.sort((a, b) => (b.x - a.x) * sign);
-  const byRole = new Map<RunRole, Man>();
-  for (const [man, role] of roles) if (!byRole.has(role)) byRole.set(role, man);
+  line.sort((a, b) => (men[b]!.x - men[a]!.x) * sign);
   return { roles, jobs, missing, carrier, byJob, byRole, line };
 }

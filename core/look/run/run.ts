@@ -9,6 +9,7 @@ import type { Job } from './jobs';
 import type { DefenseEntry, Ledger, OffenseEntry, RunCall } from './ledger';
 import type { PointOfAttack } from './run-def';
 import { runJobs } from './run-jobs';
+import type { Target } from './field';
 import { RunTargets } from './targets';
 
 const NOBODY: readonly string[] = [];
@@ -46,58 +47,53 @@ export interface RunSettings {
 }
 export const DEFAULT_RUN: RunSettings = { box: DEFAULT_BOX, keepHoldsEnd: true };
 
-/** Who can be at a point: the box to that side, and outside the end man the force defender and the corner. */
-function whoCanBeThere(
-  work: RunTargets,
-  point: PointOfAttack,
-): { can: Set<Defender>; force: Defender | null } {
-  const { sign, near } = work;
-  const can = new Set<Defender>();
+/** Marks who can be at a point: the box to that side, and outside the end man the force defender and the corner. */
+function markThere(work: RunTargets, point: PointOfAttack): { there: number; force: Target | null } {
+  const { near } = work;
   const inner = point === 'A' || point === 'B';
-  for (const d of work.front) if (d.x * sign >= (inner ? -1.2 : -0.3)) can.add(d);
-  for (const d of work.backers) if (d.x * sign >= (inner ? -4 : -1.9)) can.add(d);
-  for (const d of work.walkedIn)
-    if (inner ? d.x * sign >= 0 : d.x * sign >= -1.9 && d.x * sign <= near - 0.5) can.add(d);
-  let force: Defender | null = null;
-  if (point === 'D') {
-    let corner: Defender | null = null;
-    for (const d of work.defenders) {
-      if (can.has(d) || d.depth > 9 || d.x * sign <= near - 0.5) continue;
-      if (force === null || d.x * sign < force.x * sign) force = d;
-      if (d.level === 'corner' && (corner === null || d.x * sign < corner.x * sign)) corner = d;
+  let there = 0;
+  let force: Target | null = null;
+  let corner: Target | null = null;
+  for (const t of work.targets) {
+    t.there =
+      t.where === 'front'
+        ? t.lat >= (inner ? -1.2 : -0.3)
+        : t.where === 'backers'
+          ? t.lat >= (inner ? -4 : -1.9)
+          : t.where === 'walked in' && (inner ? t.lat >= 0 : t.lat >= -1.9 && t.lat <= near - 0.5);
+    if (t.there) there++;
+    else if (point === 'D' && t.depth <= 9 && t.lat > near - 0.5) {
+      if (force === null || t.lat < force.lat) force = t;
+      if (t.level === 'corner' && (corner === null || t.lat < corner.lat)) corner = t;
     }
-    if (force) can.add(force);
-    if (corner) can.add(corner);
   }
-  return { can, force };
+  for (const edge of [force, corner])
+    if (edge && !edge.there) {
+      edge.there = true;
+      there++;
+    }
+  return { there, force };
 }
 
 /** Hats of an assignment at a point: blockers, receivers too, whose man can be there. */
 function count(
   work: RunTargets,
-  entries: readonly OffenseEntry[],
   point: PointOfAttack,
-): Pick<Ledger, 'hats' | 'heldByRead' | 'heldByOption' | 'margin' | 'there' | 'force'> & {
-  readonly can: Set<Defender>;
-} {
-  const { can, force } = whoCanBeThere(work, point);
+): Pick<Ledger, 'hats' | 'heldByRead' | 'heldByOption' | 'margin' | 'there' | 'force'> {
+  const { there, force } = markThere(work, point);
   let hats = 0;
-  for (const entry of entries) {
-    const counted = isHat(entry) || entry.does === 'stalk';
-    if (counted && ((entry.on && can.has(entry.on)) || (entry.then && can.has(entry.then)))) hats++;
-  }
-  let heldByRead = 0;
-  for (const man of [work.readMan, work.pitchMan]) if (man && can.has(man)) heldByRead++;
+  for (const b of work.blockers)
+    if ((b.does === 'stalk' || !NO_HAT.has(b.does)) && (b.on?.there || b.then?.there)) hats++;
+  const heldByRead = (work.readMan?.there ? 1 : 0) + (work.pitchMan?.there ? 1 : 0);
   const key = work.option?.key ?? null;
-  const heldByOption = key !== null && can.has(key) ? 1 : 0;
+  const heldByOption = key !== null && work.targets.some((t) => t.man === key && t.there) ? 1 : 0;
   return {
-    can,
-    force,
+    force: force && force.man,
     hats,
-    there: can.size,
+    there,
     heldByRead,
     heldByOption,
-    margin: hats + heldByRead + heldByOption - can.size,
+    margin: hats + heldByRead + heldByOption - there,
   };
 }
 
@@ -111,45 +107,31 @@ export function runLedger(
 ): Ledger {
   const jobs = runJobs(call.def, men, structure, call.to, call.mover);
   const work = new RunTargets(men, defenders, structure, call, jobs, settings.box);
-  const entries = work.entries();
-  const counted = count(work, entries, call.def.point);
-  const { can } = counted;
+  const counted = count(work, call.def.point);
   const keeper =
     settings.keepHoldsEnd && keepHolds(call, structure) && work.backEnd && work.open(work.backEnd)
       ? work.backEnd
       : null;
   const quarterback = men.find((m) => m.role === 'quarterback');
-  const heldOnly = new Set<Defender>();
-  for (const entry of entries) if (entry.on && entry.does === 'stalk') heldOnly.add(entry.on);
+  const reader: readonly string[] = quarterback ? [quarterback.letter] : NOBODY;
+  const key = work.option?.key ?? null;
   const defense: DefenseEntry[] = [];
   const free: Defender[] = [];
   let freeThere = false;
-  for (const man of defenders) {
-    const there = can.has(man);
-    const who = work.taken.get(man)?.map((blocker) => blocker.letter);
-    const by: DefenseEntry['by'] =
-      man === work.readMan
-        ? 'read'
-        : man === work.pitchMan
-          ? 'pitch read'
-          : man === work.option?.key
-            ? 'option'
-            : who
-              ? heldOnly.has(man)
-                ? 'held by a receiver'
-                : 'blocked'
-              : man === keeper
-                ? 'held by the keep'
-                : !there && man.depth > 9
-                  ? 'deep, far'
-                  : 'free';
-    const reader = by === 'read' || by === 'pitch read' || by === 'held by the keep';
-    defense.push({
-      man,
-      by,
-      who: reader ? (quarterback ? [quarterback.letter] : NOBODY) : (who ?? NOBODY),
-      there,
-    });
+  for (const target of work.targets) {
+    const { man, there } = target;
+    const blockers = target.by;
+    let by: DefenseEntry['by'];
+    let who = NOBODY;
+    if (target === work.readMan) [by, who] = ['read', reader];
+    else if (target === work.pitchMan) [by, who] = ['pitch read', reader];
+    else if (man === key) by = 'option';
+    else if (blockers.length > 0) {
+      by = blockers[0]!.does === 'stalk' ? 'held by a receiver' : 'blocked';
+      who = blockers.map((blocker) => blocker.man.letter);
+    } else if (target === keeper) [by, who] = ['held by the keep', reader];
+    else by = !there && man.depth > 9 ? 'deep, far' : 'free';
+    defense.push({ man, by, who, there });
     if (by === 'free') {
       free.push(man);
       freeThere ||= there;
@@ -158,7 +140,7 @@ export function runLedger(
   const { hats, there, heldByRead, heldByOption, margin, force } = counted;
   return {
     to: call.to,
-    offense: entries,
+    offense: work.entries(),
     defense,
     hats,
     there,
@@ -168,7 +150,7 @@ export function runLedger(
     free,
     force,
     option: work.option,
-    pairs: work.pairs.map(([one, other]) => [one.letter, other.letter]),
+    pairs: work.pairs.map(([one, other]) => [one.man.letter, other.man.letter]),
     missing: jobs.missing,
     verdict: margin < -1 ? 'not there' : margin === -1 ? 'one free' : freeThere ? 'unblocked' : 'sound',
   };
@@ -190,9 +172,8 @@ export function countsAt(
 }[] {
   const jobs = runJobs(call.def, men, structure, call.to, call.mover);
   const work = new RunTargets(men, defenders, structure, call, jobs, settings.box);
-  const entries = work.entries();
   return points.map((point) => {
-    const { hats, there, margin } = count(work, entries, point);
+    const { hats, there, margin } = count(work, point);
     return { point, hats, there, margin };
   });
 }

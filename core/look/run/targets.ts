@@ -6,7 +6,7 @@
 import type { Man } from '../formation';
 import { type BoxRule, type Defender } from '../front';
 import type { Structure } from '../structure';
-import { LATERAL, LINE_JOBS, ON } from './field';
+import { LATERAL, LINE_JOBS, ON, type Blocker, type Target } from './field';
 import { LineBlocks } from './line-blocks';
 import type { OffenseEntry, RunCall } from './ledger';
 import type { Job } from './jobs';
@@ -32,9 +32,8 @@ export class RunTargets extends LineBlocks {
     super(men, defenders, structure, call, jobs, box);
     this.readMen();
     // Who runs the throw of an option blocks nobody, if the run leaves him to it.
-    const target = this.option?.target;
-    if (target && (this.job(target) === 'stalk' || LINE_JOBS.has(this.job(target))))
-      this.put(target, 'route', null);
+    const thrown = this.option?.target ? this.blockers.find((b) => b.man === this.option!.target) : undefined;
+    if (thrown && (thrown.job === 'stalk' || LINE_JOBS.has(thrown.job))) this.put(thrown, 'route', null);
     this.keep();
     this.lineBlocks();
     this.pullers();
@@ -47,42 +46,44 @@ export class RunTargets extends LineBlocks {
     const { def } = this.call;
     const guard = this.byRole('PG');
     const tackle = this.byRole('PT');
-    const firstOutside = (from: number): Defender | null => {
-      for (let i = this.front.length - 1; i >= 0; i--)
-        if (this.lat(this.front[i]!) >= from) return this.front[i]!;
+    const firstOutside = (from: number): Target | null => {
+      for (let i = this.front.length - 1; i >= 0; i--) if (this.front[i]!.lat >= from) return this.front[i]!;
       return null;
     };
     if (def.read === 'end man') this.readMan = this.endMan;
     else if (def.read === 'back-side end') this.readMan = this.backEnd;
-    else if (def.read === 'dive key') this.readMan = firstOutside((tackle ? this.lat(tackle) : 3.2) - ON);
-    else if (def.read === 'inside man') this.readMan = firstOutside((guard ? this.lat(guard) : 1.6) - 0.6);
+    else if (def.read === 'dive key') this.readMan = firstOutside((tackle ? tackle.lat : 3.2) - ON);
+    else if (def.read === 'inside man') this.readMan = firstOutside((guard ? guard.lat : 1.6) - 0.6);
+    if (this.readMan) this.readMan.held = true;
     if (def.pitch === 'end man') this.pitchMan = this.endMan;
     else if (def.pitch === 'next man') this.pitchMan = this.nextOutside(this.readMan ?? this.endMan);
     else if (def.pitch === 'force') this.pitchMan = this.perimeter();
-    if (this.call.option)
-      this.option = passOption(
-        this.call.option,
-        this.structure,
-        this.call.to,
-        this.defenders,
-        this.box,
-        (d) => d !== this.readMan && d !== this.pitchMan,
-      );
+    if (this.pitchMan) this.pitchMan.held = true;
+    if (!this.call.option) return;
+    this.option = passOption(
+      this.call.option,
+      this.structure,
+      this.call.to,
+      this.defenders,
+      this.box,
+      (d) => d !== this.readMan?.man && d !== this.pitchMan?.man,
+    );
+    for (const target of this.targets) if (target.man === this.option.key) target.held = true;
   }
   /** The next man outside another on the play side: no deep man, a corner only where nobody else is. */
-  private nextOutside(man: Defender | null, sign: 1 | -1 = this.sign, cornerHeld = false): Defender | null {
-    let best: Defender | null = null;
+  private nextOutside(man: Target | null, sign: 1 | -1 = this.sign, cornerHeld = false): Target | null {
+    let best: Target | null = null;
     for (const wide of cornerHeld ? [false] : [false, true]) {
-      for (const d of this.defenders) {
-        if (d === man || d.depth > 8 || this.held(d) || (d.level === 'corner') !== wide) continue;
-        if (d.x * sign <= (man ? man.x * sign : this.near) - 1e-9 || this.taken.has(d)) continue;
+      for (const d of this.targets) {
+        if (d === man || d.depth > 8 || d.held || (d.level === 'corner') !== wide) continue;
+        if (d.x * sign <= (man ? man.x * sign : this.near) - 1e-9 || d.by.length > 0) continue;
         if (best === null || d.x * sign < best.x * sign) best = d;
       }
       if (best) return best;
     }
     // The corner is a receiver's: the next who could come up is the safety nearest that side.
     if (cornerHeld)
-      for (const d of this.defenders)
+      for (const d of this.targets)
         if (
           d.level === 'safety' &&
           this.open(d) &&
@@ -95,14 +96,14 @@ export class RunTargets extends LineBlocks {
   /** A detached receiver of that side stands for the corner. */
   private cornerHeld(sign: 1 | -1): boolean {
     const half = sign === this.sign ? this.play : this.back;
-    return half.receivers.some((man) => !half.attached.includes(man) && this.job(man) === 'stalk');
+    return this.blockers.some((b) => b.job === 'stalk' && half.detached.includes(b.man));
   }
   private keep(): void {
-    const keep = (man: Man | undefined, does: Job, on: Defender | null): void => {
+    const keep = (man: Blocker | undefined, does: Job, on: Target | null): void => {
       if (!man) return;
       const target = on && this.open(on) ? on : null;
       this.put(man, does, target);
-      if (target) this.kept.add(target);
+      if (target) target.kept = true;
     };
     keep(this.withJob('kick'), 'kick', this.endMan);
     const trapper = this.withJob('trap');
@@ -111,43 +112,43 @@ export class RunTargets extends LineBlocks {
     keep(this.withJob('fill'), 'fill', this.backEnd);
   }
   /** First down man on or outside the play-side guard; a wham takes the nose where there is one over the ball. */
-  private trapped(trapper: Man): Defender | null {
+  private trapped(trapper: Blocker): Target | null {
     const guard = this.byRole('PG');
-    const from = (guard ? this.lat(guard) : 1.6) - 0.6;
-    if (trapper.role !== 'line') {
+    const from = (guard ? guard.lat : 1.6) - 0.6;
+    if (trapper.man.role !== 'line') {
       const nose = this.front.find((d) => Math.abs(d.x) <= 0.3);
       if (nose) return nose;
     }
-    const long = this.jobs.roles.get(trapper) === 'BT' ? 1.6 : 0;
+    const long = trapper.place === 'BT' ? 1.6 : 0;
     for (let i = this.front.length - 1; i >= 0; i--)
-      if (this.lat(this.front[i]!) >= from + long) return this.front[i]!;
+      if (this.front[i]!.lat >= from + long) return this.front[i]!;
     return this.endMan;
   }
   private pullers(): void {
     // Those of the play side arrive first.
-    const pulling = this.men
+    const pulling = this.blockers
       .filter((m) => {
-        const does = this.found.get(m)?.does ?? this.job(m);
-        return (does === 'lead pull' || does === 'wrap') && this.found.get(m)?.on == null;
+        const does = m.does ?? m.job;
+        return (does === 'lead pull' || does === 'wrap') && m.on == null;
       })
-      .sort((a, b) => this.lat(b) - this.lat(a));
+      .sort((a, b) => b.lat - a.lat);
     for (const man of pulling) {
-      const does = this.found.get(man)?.does ?? this.job(man);
+      const does = man.does ?? man.job;
       if (does === 'wrap' || this.led) this.put(man, does, this.firstBacker());
       else {
         // Who pins leaves the first man outside to the first puller.
-        const pinning = [...this.jobs.jobs.values()].includes('pin');
-        const outside = pinning ? this.front.find((d) => this.open(d) && this.lat(d) > 0) : undefined;
+        const pinning = this.withJob('pin') !== undefined;
+        const outside = pinning ? this.front.find((d) => this.open(d) && d.lat > 0) : undefined;
         const loose =
           this.endMan && this.open(this.endMan) && this.call.def.point === 'D' ? this.endMan : undefined;
         const crack = this.withJob('crack');
-        if (crack && !this.found.has(crack)) this.crack(crack);
+        if (crack && !crack.found) this.crack(crack);
         this.put(man, does, outside ?? loose ?? this.perimeter() ?? this.firstBacker());
         this.led = true;
       }
     }
   }
-  private crack(man: Man): void {
+  private crack(man: Blocker): void {
     this.put(
       man,
       'crack',
@@ -155,19 +156,19 @@ export class RunTargets extends LineBlocks {
     );
   }
   /** The nearest man outside the end man on the play side who could turn the ball in. */
-  perimeter(within: (d: Defender) => boolean = () => true): Defender | null {
-    let best: Defender | null = null;
-    for (const d of this.defenders) {
-      if (d.depth > 9 || this.lat(d) <= this.near - 0.5 || !this.open(d) || !within(d)) continue;
-      if (this.front.includes(d) || this.backers.includes(d)) continue;
-      if (best === null || this.lat(d) < this.lat(best)) best = d;
+  perimeter(within: (d: Target) => boolean = () => true): Target | null {
+    let best: Target | null = null;
+    for (const d of this.targets) {
+      if (d.depth > 9 || d.lat <= this.near - 0.5 || !this.open(d) || !within(d)) continue;
+      if (d.where === 'front' || d.where === 'backers') continue;
+      if (best === null || d.lat < best.lat) best = d;
     }
     return best;
   }
   private leads(): void {
-    for (const man of this.men) {
-      if (this.found.has(man)) continue;
-      const job = this.job(man);
+    for (const man of this.blockers) {
+      if (man.found) continue;
+      const job = man.job;
       if (job === 'lead') {
         const { blocking, point } = this.call.def;
         const to =
@@ -192,39 +193,37 @@ export class RunTargets extends LineBlocks {
   bubble(): number {
     let from = 0;
     for (const man of [...this.line].reverse()) {
-      const at = this.lat(man);
+      const at = man.lat;
       if (at <= 0.3) continue;
-      if (!this.front.some((d) => this.lat(d) > from + 0.25 && this.lat(d) <= at - 0.25))
-        return (from + at) / 2;
+      if (!this.front.some((d) => d.lat > from + 0.25 && d.lat <= at - 0.25)) return (from + at) / 2;
       from = at;
     }
     return from + 0.8;
   }
   private climb(): void {
-    const reach = (man: Man) => (d: Defender) =>
-      Math.abs(d.x - man.x) <= (man.role === 'line' ? LATERAL : LATERAL + 1);
+    const reach = (man: Blocker) => (d: Target) =>
+      Math.abs(d.x - man.x) <= (man.man.role === 'line' ? LATERAL : LATERAL + 1);
     const power = this.call.def.blocking === 'gap';
-    const pairs = [...this.pairs].sort(([a], [b]) => this.lat(b) - this.lat(a));
+    const pairs = [...this.pairs].sort(([a], [b]) => b.lat - a.lat);
     for (const [one, other] of pairs) {
-      const on = this.found.get(one)!.on!;
+      const on = one.on!;
       const back = [...this.backers]
         .reverse()
         .find(
           (d) => this.open(d) && Math.min(Math.abs(d.x - one.x), Math.abs(d.x - other.x)) <= OVER_THE_TOP,
         );
-      const within = (d: Defender): boolean => reach(one)(d) || reach(other)(d);
+      const within = (d: Target): boolean => reach(one)(d) || reach(other)(d);
       // The double of a down scheme is for the back-side backer; he comes over the top.
-      const to =
-        power && this.lat(on) > 0 ? (back ?? null) : this.nearestBacker((one.x + other.x) / 2, within);
+      const to = power && on.lat > 0 ? (back ?? null) : this.nearestBacker((one.x + other.x) / 2, within);
       if (!to) continue;
-      this.found.get(one)!.then = to;
-      this.found.get(other)!.then = to;
+      one.then = to;
+      other.then = to;
       this.take(to, one);
       this.take(to, other);
     }
     const middle = this.nearestBacker(0, undefined, [this.backers]);
     for (const man of this.climbers) {
-      const job = this.job(man);
+      const job = man.job;
       if (job === 'pass set') {
         const to =
           man === this.uncovered && middle && this.open(middle) && reach(man)(middle) ? middle : null;
@@ -232,14 +231,14 @@ export class RunTargets extends LineBlocks {
         continue;
       }
       // At the edge of a zone the nearest man is met, safety or backer.
-      const edge = !power && man.role !== 'line';
+      const edge = !power && man.man.role !== 'line';
       const lists = edge ? [[...this.backers, ...this.walkedIn]] : [this.backers, this.walkedIn];
       this.put(man, 'climb', this.nearestBacker(man.x, reach(man), lists));
     }
   }
   /** Of a pass set: the center without a man on him, else a guard, goes to the middle backer. */
-  private get uncovered(): Man | undefined {
-    const free = (role: RunRole): Man | undefined => {
+  private get uncovered(): Blocker | undefined {
+    const free = (role: RunRole): Blocker | undefined => {
       const man = this.byRole(role);
       return man && this.climbers.includes(man) ? man : undefined;
     };
@@ -247,36 +246,34 @@ export class RunTargets extends LineBlocks {
   }
   /** Receivers stand for the nearest man left over them. */
   private receivers(): void {
-    const rest = this.men.filter((m) => !this.found.has(m) && this.job(m) === 'stalk');
+    const rest = this.blockers.filter((m) => !m.found && m.job === 'stalk');
     // The widest of a side has the corner; the others find theirs from the inside.
-    const widest = new Set([this.play.receivers[0], this.back.receivers[0]]);
-    rest.sort((a, b) => Number(widest.has(b)) - Number(widest.has(a)) || Math.abs(a.x) - Math.abs(b.x));
+    const widest = (b: Blocker): number =>
+      b.man === this.play.receivers[0] || b.man === this.back.receivers[0] ? 1 : 0;
+    rest.sort((a, b) => widest(b) - widest(a) || Math.abs(a.x) - Math.abs(b.x));
     for (const man of rest) {
-      let near: Defender | null = null;
-      let deep: Defender | null = null;
+      let near: Target | null = null;
+      let deep: Target | null = null;
       // Over him counts more than near the line.
-      const far = (d: Defender): number => Math.abs(d.x - man.x) + d.depth * 0.5;
-      for (const d of this.defenders) {
-        if (this.held(d) || this.taken.has(d)) continue;
+      const far = (d: Target): number => Math.abs(d.x - man.x) + d.depth * 0.5;
+      for (const d of this.targets) {
+        if (d.held || d.by.length > 0) continue;
         if (d.depth > 7 && (deep === null || Math.abs(d.x - man.x) < Math.abs(deep.x - man.x))) deep = d;
-        if (d.x * man.x < 0 || this.front.includes(d) || this.backers.includes(d)) continue;
+        if (d.x * man.x < 0 || d.where === 'front' || d.where === 'backers') continue;
         if (near === null || far(d) < far(near) - 1e-9) near = d;
       }
       this.put(man, 'stalk', near ?? deep);
     }
   }
   entries(): OffenseEntry[] {
-    return this.men.map((man) => {
-      const found = this.found.get(man);
-      return {
-        man,
-        role: this.jobs.roles.get(man) ?? null,
-        job: this.job(man),
-        does: found?.does ?? this.job(man),
-        on: found?.on ?? null,
-        then: found?.then ?? null,
-        partner: found?.partner?.letter ?? null,
-      };
-    });
+    return this.blockers.map(({ man, place, job, does, on, then, partner }) => ({
+      man,
+      role: place,
+      job,
+      does,
+      on: on && on.man,
+      then: then && then.man,
+      partner: partner && partner.man.letter,
+    }));
   }
 }
