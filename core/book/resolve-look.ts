@@ -26,8 +26,17 @@ export function conceptOf(book: Book, partial: SnapFields): PlayDef | null {
   const run = partial.play === 'pass' ? null : runOf(book, partial.concept);
   if (run) return { kind: 'run', run };
   const definition = findTerm(book, 'pass', taggedWord(partial.concept))?.definition;
-  return definition?.kind === 'pass' ? definition : null;
+  if (definition?.kind !== 'pass') return null;
+  const weak = findTerm(book, 'pass', taggedWord(partial.conceptWeak))?.definition;
+  return weak?.kind === 'pass' ? { kind: 'pass', pass: withWeak(definition.pass, weak.pass) } : definition;
 }
+
+/** Two concepts in one play: the first on the strong side, the second, as it is run, on the other. */
+const withWeak = (pass: PassDef, weak: PassDef): PassDef => ({
+  ...pass,
+  weak: weak.strong,
+  others: { strong: pass.others?.strong ?? [], weak: weak.others?.strong ?? [] },
+});
 
 /** What the throw of an option attacks, by its routes; null for a throw that goes with no run. */
 export function optionKind(pass: PassDef): OptionKind | null {

@@ -5,6 +5,7 @@ import {
   assignmentPaths,
   assignPass,
   assignRun,
+  conceptOf,
   findTerm,
   lookOf,
   passSentences,
@@ -220,6 +221,29 @@ describe('passes', () => {
     };
     expect([ends('tunnel screen', 'Y'), ends('tunnel screen', 'H')]).toEqual(['CR', '$']);
     expect([ends('bubble', 'Z'), ends('bubble', 'Y')]).toEqual(['CR', '$']);
+  });
+  it('of two concepts the first is run on the passing strength, the second on the other side, by its numbers', () => {
+    const jobs = (words: object, formation: string, written: 'L' | 'R' | null = null) => {
+      const def = conceptOf(DEFAULT_BOOK, { play: 'pass', ...words })!;
+      if (def.kind !== 'pass') throw new Error('a pass');
+      return Object.fromEntries(
+        assignPass(def.pass, from(formation, 'gun'), COLLEGE, undefined, written).jobs,
+      );
+    };
+    const two = { concept: 'stick', conceptWeak: 'snag' };
+    // Two receivers a side, strong right: stick there, snag and corner on the left.
+    expect(jobs(two, 'spread')).toMatchObject({ Z: 'go', Y: 'stick', X: 'snag', H: 'corner' });
+    expect(jobs({ concept: 'stick', conceptWeak: 'smash' }, 'spread')).toMatchObject({
+      X: 'hitch',
+      H: 'corner',
+    });
+    // A side written turns both.
+    expect(jobs(two, 'spread', 'L')).toMatchObject({ X: 'go', H: 'stick', Z: 'snag', Y: 'corner' });
+    // The single receiver of trips runs the second concept's first route.
+    expect(jobs({ concept: 'stick', conceptWeak: 'slant' }, 'trips')).toMatchObject({
+      H: 'stick',
+      X: 'slant',
+    });
   });
   it('two drags cross a yard apart', () => {
     const a = assignPass(pass('mesh'), from('spread', 'gun'), COLLEGE);
