@@ -82,37 +82,36 @@ export interface DefenseCall {
 }
 
 /** Names without two alike: letter, with the side where two share it, and a number where a side has two. */
-function named(posts: readonly Post[]): PlacedDefender[] {
-  const out: PlacedDefender[] = [];
+function name(posts: readonly Post[]): void {
   for (let i = 0; i < posts.length; i++) {
-    const { letter, x, depth, level } = posts[i]!;
+    const post = posts[i]!;
     let shared = false;
     let before = 1;
     for (let j = 0; j < posts.length; j++) {
       const other = posts[j]!;
-      if (other.letter !== letter || j === i) continue;
+      if (other.letter !== post.letter || j === i) continue;
       shared = true;
-      if (j < i && Math.sign(other.x) === Math.sign(x)) before++;
+      if (j < i && Math.sign(other.x) === Math.sign(post.x)) before++;
     }
-    const name = shared ? letter + (x < 0 ? 'L' : x > 0 ? 'R' : 'M') + (before > 1 ? before : '') : letter;
-    out.push({ name, letter, x, depth, level });
+    if (shared)
+      post.name = post.letter + (post.x < 0 ? 'L' : post.x > 0 ? 'R' : 'M') + (before > 1 ? before : '');
   }
-  return out;
 }
 
 const NOBODY: readonly PlacedDefender[] = [];
+const NO_POSTS: readonly Post[] = [];
 
 /** Everything a defense does against a structure. */
 export function defend(structure: Structure, ground: Ground, call: DefenseCall): Defended {
   const def = call.coverage ?? UNKNOWN_COVERAGE;
   const plan = planOf(def);
-  const front = call.front ? postFront(call.front, structure) : [];
+  const front: Post[] = call.front ? postFront(call.front, structure) : [];
   const family: FrontFamily = call.front ? frontFamily(call.front) : 'nickel';
   const secondary = postSecondary(
     call.men - (call.front ? Math.min(front.length, call.men) : call.men === 11 ? 6 : 0),
     structure,
   );
-  const posts = [...front.slice(0, call.men), ...secondary];
+  const posts = (front.length > call.men ? front.slice(0, call.men) : front).concat(secondary);
   const warnings: DefenseWarning[] = [];
   const corners: Post[] = [];
   const safeties: Post[] = [];
@@ -125,16 +124,19 @@ export function defend(structure: Structure, ground: Ground, call: DefenseCall):
   const twoHigh = safeties.length >= 2 && shell >= 2;
   rushOfFront(family, front, structure, call.rotation, callRush.edgeNamed(call.pressure, structure));
   const rotated = call.rotation ?? usualRotation(structure, posts);
-  const left = safeties.find((post) => post.side === 'L') ?? null;
-  const right = safeties.find((post) => post.side === 'R') ?? null;
-  let high: Post[];
-  let down: Post[];
-  if (twoHigh) [high, down] = [[left!, right!], []];
-  else if (safeties.length >= 2 && shell === 1)
-    [high, down] = rotated === 'L' ? [[right!], [left!]] : [[left!], [right!]];
-  else if (safeties.length === 1 && (plan.scheme !== 'man' || plan.deep > 0))
-    [high, down] = [[...safeties], []];
-  else [high, down] = [[], [...safeties]];
+  // Of two safeties one comes down, with one high; fewer are high where the coverage has a deep middle.
+  let high: readonly Post[] = NO_POSTS;
+  let down: readonly Post[] = NO_POSTS;
+  if (safeties.length >= 2) {
+    const left = safeties[0]!.side === 'L' ? safeties[0]! : safeties[1]!;
+    const right = left === safeties[0] ? safeties[1]! : safeties[0]!;
+    if (twoHigh) high = [left, right];
+    else if (shell === 1) {
+      high = [rotated === 'L' ? right : left];
+      down = [rotated === 'L' ? left : right];
+    } else down = safeties;
+  } else if (safeties.length === 1 && (plan.scheme !== 'man' || plan.deep > 0)) high = safeties;
+  else down = safeties;
   for (const post of down) if (down.length === 1) post.side = rotated;
   const w: Working = {
     structure,
@@ -160,12 +162,11 @@ export function defend(structure: Structure, ground: Ground, call: DefenseCall):
   if (few) warnings.push({ code: 'few_under', facts: few });
   if (lacking > 0 && call.coverage) warnings.push({ code: 'front_cannot_play_coverage', facts: { lacking } });
   spread(posts, ground);
-  const men = named(posts);
-  const duties = posts.map((post, i): DefenseDuty => {
-    const man = men[i]!;
+  name(posts);
+  const duties = posts.map((post): DefenseDuty => {
     if (post.rush !== null)
       return {
-        man,
+        man: post,
         does: 'rush',
         zone: null,
         covers: null,
@@ -178,15 +179,15 @@ export function defend(structure: Structure, ground: Ground, call: DefenseCall):
       zone: 'hook' as const,
       to: [round(post.x), 5] as const,
     };
-    return { man, does: g.does, zone: g.zone, covers: post.man, rush: null, called: false, to: g.to };
+    return { man: post, does: g.does, zone: g.zone, covers: post.man, rush: null, called: false, to: g.to };
   });
   const known = call.coverage !== null;
   return {
-    men,
+    men: posts,
     duties: known ? duties : duties.filter((duty) => duty.does === 'rush'),
     uncovered: known ? uncovered : [],
     warnings,
     rotated: known && (down.length === 1 || plan.cloud) ? rotated : null,
-    dropped: dropped.length === 0 ? NOBODY : men.filter((_, i) => dropped.includes(posts[i]!)),
+    dropped: dropped.length === 0 ? NOBODY : posts.filter((post) => dropped.includes(post)),
   };
 }

@@ -54,16 +54,25 @@ export interface Duties {
 /** Gives each man who does not rush his zone or receiver; moves those who stand by their man. */
 export function assignDuties(w: Working): Duties {
   const { structure, ground, def, plan, posts, corners, safeties, high, down, rotated, twoHigh } = w;
-  const left = safeties.find((post) => post.side === 'L') ?? null;
-  const right = safeties.find((post) => post.side === 'R') ?? null;
-  const nickels = posts.filter((post) => post.level === 'nickel');
+  let left: Post | null = null;
+  let right: Post | null = null;
+  for (const post of safeties)
+    if (post.side === 'L') left ??= post;
+    else if (post.side === 'R') right ??= post;
   let few: Duties['few'] = null;
   const robber = plan.robber
     ? (high.find((post) => post.side === structure.passing) ?? high[0] ?? null)
     : null;
   let uncovered: readonly Man[] = [];
   const free = (post: Post): boolean => post.rush === null && post.job === null;
-  const lineDroppers = posts.filter((post) => post.dropped);
+  const lineDroppers: Post[] = [];
+  const second: Post[] = [];
+  const third: Post[] = [];
+  for (const post of posts) {
+    if (post.dropped) lineDroppers.push(post);
+    if (post.overhang || post.level === 'nickel') second.push(post);
+    else if (post.level === 'backer') third.push(post);
+  }
 
   const deepTo = (zone: Zone, side: Side | null, inner: boolean, post: Post): readonly [number, number] => {
     const depth = plan.scheme === 'prevent' ? PREVENT_DEEP : (DEEP_AT[zone] ?? 16);
@@ -94,8 +103,6 @@ export function assignDuties(w: Working): Duties {
       if (free(post) && (best === undefined || Math.abs(post.x - x) < Math.abs(best.x - x))) best = post;
     return best;
   };
-  const second = posts.filter((post) => post.overhang || post.level === 'nickel');
-  const third = posts.filter((post) => post.level === 'backer' && !post.overhang);
   let lacking = 0;
   const own = (
     zone: Zone,
@@ -195,7 +202,11 @@ export function assignDuties(w: Working): Duties {
       for (const side of sides) {
         ownQuarters(side);
       }
-      if (plan.scheme === 'prevent') own('middle', null, [nickels.find(free), middleBacker(third, free)]);
+      if (plan.scheme === 'prevent')
+        own('middle', null, [
+          posts.find((post) => post.level === 'nickel' && free(post)),
+          middleBacker(third, free),
+        ]);
     }
     standBackers(w);
     const spy = def.under.some((u) => u.zone === 'spy') ? middleBacker(third, free) : null;

@@ -2,7 +2,7 @@
 import { otherSide, type Side } from '../field/spot';
 import { SPLIT, type Man } from './formation';
 import { definedShade, techniqueAt, type DefenderLevel, type FrontDef, type FrontMan } from './front';
-import { sideStructure, type Structure } from './structure';
+import { sideStructure, type SideStructure, type Structure } from './structure';
 import { detached, type Zone } from './zones';
 
 export type Does = 'rush' | 'deep' | 'under' | 'man' | 'spy';
@@ -16,6 +16,8 @@ export interface Given {
 /** A defender while he is being placed. */
 export interface Post {
   readonly letter: string;
+  /** Unlike every other man's, once all stand: the letter, with the side where two share one. */
+  name: string;
   readonly level: DefenderLevel;
   /** The side he belongs to; null over the ball. */
   side: Side | null;
@@ -93,20 +95,38 @@ function lineman(man: FrontMan, strong: 1 | -1, structure: Structure, shift: num
 
 /** The front where it stands, turned to the run strength; an unbalanced line moves it a man to its side. */
 export function postFront(front: FrontDef, structure: Structure): Post[] {
-  let byFront = posted.get(structure);
-  if (!byFront) posted.set(structure, (byFront = new Map()));
-  let stood = byFront.get(front);
-  if (!stood) byFront.set(front, (stood = standFront(front, structure)));
+  const { left, right } = structure;
+  // What a front is placed by: the strength, the surface on each side, the tight ends.
+  const key =
+    ((structure.running === 'L' ? 1 : 0) * 64 +
+      (left.surface - left.attached.length) * 8 +
+      right.surface -
+      right.attached.length) *
+      1e6 +
+    tightAt(left) * 1e3 +
+    tightAt(right);
+  let stood = posted.get(front);
+  if (!stood) posted.set(front, (stood = new Map()));
+  let line = stood.get(key);
+  if (!line) stood.set(key, (line = standFront(front, structure)));
   const out: Post[] = [];
-  for (const p of stood) out.push(post(p.letter, p.level, p.side, p.x, p.depth));
+  for (const man of line) out.push(post(man.letter, man.level, man.side, man.x, man.depth));
   return out;
 }
 
-/** Where the men of a front stand against a structure, measured once for each. */
-const posted = new WeakMap<Structure, Map<FrontDef, readonly Post[]>>();
+/** Where the tight end of a side stands, tenths of a yard from the ball; 0 without one. */
+function tightAt({ attached }: SideStructure): number {
+  if (attached.length === 0) return 0;
+  const end = attached.find((man) => man.onLine) ?? attached[0]!;
+  return Math.round(Math.abs(end.x) * 10);
+}
+
+/** Fronts as they stand, found once for each kind of surface. */
+const posted = new WeakMap<FrontDef, Map<number, readonly Post[]>>();
 
 const post = (letter: string, level: DefenderLevel, side: Side | null, x: number, depth: number): Post => ({
   letter,
+  name: letter,
   level,
   side,
   x,
@@ -168,15 +188,22 @@ export function postSecondary(men: number, structure: Structure): Post[] {
   const weak = otherSide(strong);
   const slots = { L: hasSlot(structure, 'L'), R: hasSlot(structure, 'R') };
   const first: Side = slots.L === slots.R ? strong : slots.L ? 'L' : 'R';
-  let corners = 0;
-  return SECONDARY[Math.max(0, Math.min(7, men))]!.map((letter) => {
-    if (letter === 'C') return back('C', 'corner', corners++ === 0 ? 'L' : 'R');
-    if (letter === 'FS') return back('FS', 'safety', weak);
-    if (letter === 'SS') return back('SS', 'safety', strong);
-    if (letter === '$') return back('$', 'nickel', first);
-    if (letter === 'D') return back('D', 'nickel', otherSide(first));
-    return back('M', 'backer', null);
-  });
+  const out: Post[] = [];
+  for (const letter of SECONDARY[Math.max(0, Math.min(7, men))]!)
+    out.push(
+      letter === 'C'
+        ? back('C', 'corner', out.length === 0 ? 'L' : 'R')
+        : letter === 'FS'
+          ? back('FS', 'safety', weak)
+          : letter === 'SS'
+            ? back('SS', 'safety', strong)
+            : letter === '$'
+              ? back('$', 'nickel', first)
+              : letter === 'D'
+                ? back('D', 'nickel', otherSide(first))
+                : back('M', 'backer', null),
+    );
+  return out;
 }
 
 /** A detached #2. */

@@ -31,16 +31,23 @@ export const round = (x: number): number => {
 
 /** The side a safety comes down to when nobody said: to the detached receiver nobody has, else to the passing strength. */
 export function usualRotation(structure: Structure, posts: readonly Post[]): Side {
-  let best: { side: Side; at: number } | null = null;
-  for (const side of [structure.passing, otherSide(structure.passing)]) {
+  let best: Side | null = null;
+  let widest = 0;
+  for (let i = 0; i < 2; i++) {
+    const side = i === 0 ? structure.passing : otherSide(structure.passing);
     const list = detached(structure, side);
-    const over = posts.filter((post) => post.overhang && post.side === side).length;
-    const open = list.slice(1 + Math.min(over, 1))[0] ?? null;
+    let over = 0;
+    for (const post of posts) if (post.overhang && post.side === side) over++;
     const corner = sideStructure(structure, side).receivers[0];
-    const first = open ?? (corner !== undefined && corner !== list[0] ? (list[over] ?? null) : null);
-    if (first && (best === null || Math.abs(first.x) > best.at + 1)) best = { side, at: Math.abs(first.x) };
+    const first =
+      list[1 + Math.min(over, 1)] ??
+      (corner !== undefined && corner !== list[0] ? (list[over] ?? null) : null);
+    if (first && (best === null || Math.abs(first.x) > widest + 1)) {
+      best = side;
+      widest = Math.abs(first.x);
+    }
   }
-  return best?.side ?? structure.passing;
+  return best ?? structure.passing;
 }
 
 const EDGE_OUT = 2;
@@ -159,6 +166,7 @@ export function standDown(w: Working, post: Post, assigned: boolean): void {
 
 /** Backers who have a detached receiver, and one against an empty backfield, walk out over him. */
 export function standBackers(w: Working): void {
+  if (w.plan.scheme !== 'man' && !w.structure.empty) return;
   const backers = w.posts.filter((post) => post.level === 'backer' && !post.overhang && post.rush === null);
   if (w.plan.scheme === 'man') {
     for (const post of backers) {
@@ -171,7 +179,7 @@ export function standBackers(w: Working): void {
     }
     return;
   }
-  if (!w.structure.empty || backers.length === 0) return;
+  if (backers.length === 0) return;
   // The inmost detached receiver nobody stands over.
   const over = w.posts.filter((post) => post.overhang || post.level === 'corner' || w.down.includes(post));
   const open = (['L', 'R'] as const)

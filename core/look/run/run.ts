@@ -123,14 +123,15 @@ export function runLedger(
     const blockers = target.by;
     let by: DefenseEntry['by'];
     let who = NOBODY;
-    if (target === work.readMan) [by, who] = ['read', reader];
-    else if (target === work.pitchMan) [by, who] = ['pitch read', reader];
+    if (target === work.readMan) by = 'read';
+    else if (target === work.pitchMan) by = 'pitch read';
     else if (man === key) by = 'option';
     else if (blockers.length > 0) {
       by = blockers[0]!.does === 'stalk' ? 'held by a receiver' : 'blocked';
       who = blockers.map((blocker) => blocker.man.letter);
-    } else if (target === keeper) [by, who] = ['held by the keep', reader];
+    } else if (target === keeper) by = 'held by the keep';
     else by = !there && man.depth > 9 ? 'deep, far' : 'free';
+    if (by === 'read' || by === 'pitch read' || by === 'held by the keep') who = reader;
     defense.push({ man, by, who, there });
     if (by === 'free') {
       free.push(man);
