@@ -115,17 +115,17 @@ export function drawSnap(
       ? defense.duties.filter((d) => d.does !== 'rush')
       : [];
   if (defense && (options.jobs || input.pressure))
-    for (const rushPath of defense.rush.rush)
-      if (!rushPath.line)
+    for (const { man, rush, called } of defense.rush.rush)
+      if (called && rush !== null)
         paths.push({
           kind: 'rush',
           points: [
-            [rushPath.man.x, rushPath.man.depth - 0.6],
-            [rushPath.x, 0.9],
-            [rushPath.x * 0.9, -1.2],
+            [man.x, man.depth - 0.6],
+            [rush, 0.9],
+            [rush * 0.9, -1.2],
           ],
           end: 'arrow',
-          by: rushPath.man.letter,
+          by: man.letter,
         });
   return {
     look,

@@ -235,7 +235,7 @@ export function triggersOf(look: FullLook): TriggerCode[] {
     if (defense.front.verdict === 'light') out.push('box light');
   }
   if (defense.coverage?.middle === 'open') out.push('middle open');
-  if (defense.rush.rush.some((r) => !r.line && Math.abs(r.x) > 5)) out.push('pressure from the edge');
+  if (defense.rush.rush.some((r) => r.called && Math.abs(r.rush!) > 5)) out.push('pressure from the edge');
   return [...new Set(out)];
 }
 

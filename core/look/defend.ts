@@ -174,12 +174,19 @@ export function defend(structure: Structure, ground: Ground, call: DefenseCall):
         called: post.called,
         to: [round(post.rush), 0],
       };
-    const g = post.job ?? {
-      does: 'under' as const,
-      zone: 'hook' as const,
-      to: [round(post.x), 5] as const,
-    };
-    return { man: post, does: g.does, zone: g.zone, covers: post.man, rush: null, called: false, to: g.to };
+    const { job } = post;
+    if (!job)
+      return {
+        man: post,
+        does: 'under',
+        zone: 'hook',
+        covers: post.man,
+        rush: null,
+        called: false,
+        to: [round(post.x), 5],
+      };
+    job.covers = post.man;
+    return job;
   });
   const known = call.coverage !== null;
   return {

@@ -2,7 +2,7 @@
 import { otherSide, type Side } from '../field/spot';
 import type { Man } from './formation';
 import { assignMan } from './man';
-import { signOf, type Given, type Post } from './posts';
+import { signOf, type Does, type Post } from './posts';
 import { round, standBackers, standDown, type Working } from './standing';
 import { sideStructure } from './structure';
 import {
@@ -27,8 +27,8 @@ const QUARTERS_APART = 5;
 /** Left to right; of two in one lane the deeper is the inner. */
 const across = (post: Post): number => post.x - Math.sign(post.x) * post.depth * 1e-3;
 
-const give = (post: Post, job: Given): void => {
-  post.job = job;
+const give = (post: Post, does: Does, zone: Zone | null, to: readonly [number, number]): void => {
+  post.job = { man: post, does, zone, covers: null, rush: null, called: false, to };
 };
 
 /** The mike where there is one, else the backer nearest the middle. */
@@ -117,7 +117,7 @@ export function assignDuties(w: Working): Duties {
       lacking++;
       return null;
     }
-    give(post, { does: 'deep', zone, to: deepTo(zone, side, inner, post) });
+    give(post, 'deep', zone, deepTo(zone, side, inner, post));
     return post;
   };
   const cornerOf = (side: Side): Post | null => corners.find((post) => post.side === side) ?? null;
@@ -146,14 +146,13 @@ export function assignDuties(w: Working): Duties {
       const one = sideStructure(structure, structure.passing).receivers[0];
       if (!helper || !free(helper)) lacking++;
       else
-        give(helper, {
-          does: 'deep',
-          zone: 'bracket',
-          to: [round(one ? one.x - signOf(structure.passing) * 2 : 0), DEEP_AT.bracket!],
-        });
+        give(helper, 'deep', 'bracket', [
+          round(one ? one.x - signOf(structure.passing) * 2 : 0),
+          DEEP_AT.bracket!,
+        ]);
     } else if (plan.deep >= 1)
       own('middle', null, [high.find((post) => post !== robber), ...safeties.filter((p) => p !== robber)]);
-    if (robber && free(robber)) give(robber, { does: 'under', zone: 'robber', to: [0, 10] });
+    if (robber && free(robber)) give(robber, 'under', 'robber', [0, 10]);
     const others = posts.filter((post) => free(post) && post.level !== 'down');
     uncovered = assignMan(
       {
@@ -170,12 +169,12 @@ export function assignDuties(w: Working): Duties {
     for (const post of down) standDown(w, post, true);
     standBackers(w);
     for (const post of others) {
-      if (post.man) give(post, { does: 'man', zone: null, to: [round(post.man.x), 1.4] });
-      else give(post, { does: 'under', zone: 'hole', to: [0, 8] });
+      if (post.man) give(post, 'man', null, [round(post.man.x), 1.4]);
+      else give(post, 'under', 'hole', [0, 8]);
     }
     for (const post of lineDroppers) {
       const [x, depth] = underSpot('hook', post.x < 0 ? 'L' : 'R', structure, ground);
-      give(post, { does: 'under', zone: 'hook', to: [round(x), depth] });
+      give(post, 'under', 'hook', [round(x), depth]);
     }
   } else {
     if (plan.scheme === 'thirds') {
@@ -210,7 +209,7 @@ export function assignDuties(w: Working): Duties {
     }
     standBackers(w);
     const spy = def.under.some((u) => u.zone === 'spy') ? middleBacker(third, free) : null;
-    if (spy) give(spy, { does: 'spy', zone: 'spy', to: [0, 4] });
+    if (spy) give(spy, 'spy', 'spy', [0, 4]);
     const under = posts
       .filter((post) => free(post) && (post.level !== 'down' || post.dropped))
       // Two over the ball: the deeper to the passing strength, so that a mirror image is one.
@@ -240,11 +239,7 @@ export function assignDuties(w: Working): Duties {
       const middle = zone === 'middle hook' || zone === 'hole';
       const side: Side | null = middle ? null : order.length === 1 ? first : i < order.length / 2 ? 'L' : 'R';
       const [x, depth] = underSpot(zone, side, structure, ground);
-      give(post, {
-        does: 'under',
-        zone,
-        to: [round(x), plan.scheme === 'prevent' ? PREVENT_UNDER : depth],
-      });
+      give(post, 'under', zone, [round(x), plan.scheme === 'prevent' ? PREVENT_UNDER : depth]);
     });
     if (under.length < 2 || deep < plan.deep) few = { under: under.length, deep };
   }

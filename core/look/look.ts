@@ -47,7 +47,7 @@ export function fullLook(
           input.protection,
           slide,
           structure.backfield.backSide,
-          rush.rush.map((r) => r.x),
+          rush.rush.map((r) => r.rush!),
           structure,
         )
       : null;

@@ -107,7 +107,7 @@ export function lookSentences(
     const { short } = protection;
     const part = short && (short === 'L' ? protection.left : protection.right);
     const free = protection.free.flatMap((x) => {
-      const comes = defense?.rush.rush.find((r) => r.x === x);
+      const comes = defense?.rush.rush.find((r) => r.rush === x);
       return comes ? [defenderWords(comes.man, settings.school)] : [];
     });
     say(

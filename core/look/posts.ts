@@ -6,10 +6,15 @@ import { sideStructure, type SideStructure, type Structure } from './structure';
 import { detached, type Zone } from './zones';
 
 export type Does = 'rush' | 'deep' | 'under' | 'man' | 'spy';
-/** What he does after the snap when he does not rush. */
+/** What a man does after the snap when he does not rush; handed on as his duty. */
 export interface Given {
+  readonly man: Post;
   readonly does: Does;
   readonly zone: Zone | null;
+  /** The receiver he has. */
+  covers: Man | null;
+  readonly rush: number | null;
+  readonly called: boolean;
   to: readonly [x: number, depth: number];
 }
 

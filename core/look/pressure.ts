@@ -1,6 +1,6 @@
 /** Pressure: who comes, through what, from where, and what that makes it. */
 import { otherSide, type Side } from '../field/spot';
-import type { DefenseWarning, PlacedDefender } from './defend';
+import type { DefenseWarning, PlacedDefender, DefenseDuty } from './defend';
 import { GAPS, gapAt, SPLIT, type Gap } from './formation';
 import { signOf, type Post } from './posts';
 import type { Structure } from './structure';
@@ -263,16 +263,9 @@ function everybody(posts: readonly Post[], structure: Structure): void {
   }
 }
 
-export interface RushPath {
-  readonly man: PlacedDefender;
-  /** Where he crosses the line, lateral yards. */
-  readonly x: number;
-  /** Comes by the front, without a call. */
-  readonly line: boolean;
-}
-
 export interface PressureLook {
-  readonly rush: readonly RushPath[];
+  /** The men who come; called ones are added to the front's own. */
+  readonly rush: readonly DefenseDuty[];
   readonly dropped: readonly PlacedDefender[];
   readonly count: number;
   readonly kind:
@@ -288,23 +281,23 @@ export interface PressureLook {
   readonly sources: readonly string[];
 }
 
-const NOBODY_ADDED: readonly RushPath[] = [];
+const NOBODY_ADDED: readonly DefenseDuty[] = [];
 
 /** What a rush is, from the men who come; `deep` is the number of deep men, null without a coverage. */
 export function pressureLook(
   def: PressureDef | null,
-  rush: readonly RushPath[],
+  rush: readonly DefenseDuty[],
   dropped: readonly PlacedDefender[],
   structure: Structure,
   deep: number | null,
 ): PressureLook {
   const count = rush.length;
-  const added = rush.some((r) => !r.line) ? rush.filter((r) => !r.line) : NOBODY_ADDED;
+  const added = rush.some((r) => r.called) ? rush.filter((r) => r.called) : NOBODY_ADDED;
   const sources = added.map((r) => {
     const gap = GAPS.reduce((best, g) =>
-      Math.abs(gapAt(g) - Math.abs(r.x)) < Math.abs(gapAt(best) - Math.abs(r.x)) ? g : best,
+      Math.abs(gapAt(g) - Math.abs(r.rush!)) < Math.abs(gapAt(best) - Math.abs(r.rush!)) ? g : best,
     );
-    const at: Side = r.x < 0 ? 'L' : 'R';
+    const at: Side = r.rush! < 0 ? 'L' : 'R';
     const facts = [gap === 'D' ? 'edge' : `${gap} gap`, at === structure.passing ? 'strong' : 'weak'];
     if (structure.fieldSide !== null) facts.push(at === structure.fieldSide ? 'field' : 'boundary');
     if (structure.strengths.back !== null)

@@ -7,7 +7,7 @@ import { lineUp, shapeOf, type Man, type Spot } from './formation';
 import { definedShade, frontLook, type FrontLook } from './front';
 import { DEFAULT_LOOK_SETTINGS, type LookInput, type LookSettings } from './look-input';
 import { atSnap, motionChange, motionPath, type MotionChange, type Point } from './motion';
-import { pressureLook, type PressureLook, type RushPath } from './pressure';
+import { pressureLook, type PressureLook } from './pressure';
 import { strengthOrder, type StrengthRule } from './strength';
 import { structure, type Declared, type Structure } from './structure';
 import { ballAt, groundOf } from './zones';
@@ -171,10 +171,10 @@ export function defenseLook(
   const { men } = defended;
   const front =
     line && input.front ? frontLook(men, structure, 5, settings.box, definedShade(input.front)) : null;
-  const coming: RushPath[] = [];
+  const coming: DefenseDuty[] = [];
   let deep = 0;
   for (const duty of defended.duties)
-    if (duty.rush !== null) coming.push({ man: duty.man, x: duty.rush, line: !duty.called });
+    if (duty.rush !== null) coming.push(duty);
     else if (duty.does === 'deep') deep++;
   const rush = pressureLook(
     input.pressure ?? null,
