@@ -78,12 +78,12 @@ export function coverageLook(
     }
   }
   const side = defended.rotated;
-  const facts: string[] = [];
+  let rotationWords = '';
   if (side !== null) {
-    facts.push(side === structure.passing ? 'to strength' : 'away from strength');
+    rotationWords = side === structure.passing ? 'to strength' : 'away from strength';
     if (structure.fieldSide !== null)
-      facts.push(side === structure.fieldSide ? 'to the field' : 'to the boundary');
-    if (motionTo !== null) facts.push(side === motionTo ? 'to the motion' : 'away from the motion');
+      rotationWords += side === structure.fieldSide ? ', to the field' : ', to the boundary';
+    if (motionTo !== null) rotationWords += side === motionTo ? ', to the motion' : ', away from the motion';
   }
   return {
     middle: deep === 0 ? 'none' : closed ? 'closed' : 'open',
@@ -92,7 +92,7 @@ export function coverageLook(
     under,
     man,
     rotationSide: side,
-    rotationWords: facts.join(', '),
+    rotationWords,
   };
 }
 

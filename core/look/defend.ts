@@ -83,18 +83,16 @@ export interface DefenseCall {
 
 /** Names without two alike: letter, with the side where two share it, and a number where a side has two. */
 function name(posts: readonly Post[]): void {
+  let shared = 0;
+  for (let i = 1; i < posts.length; i++)
+    for (let j = 0; j < i; j++) if (posts[i]!.letter === posts[j]!.letter) shared |= (1 << i) | (1 << j);
   for (let i = 0; i < posts.length; i++) {
-    const post = posts[i]!;
-    let shared = false;
+    if ((shared & (1 << i)) === 0) continue;
+    const { letter, x } = posts[i]!;
     let before = 1;
-    for (let j = 0; j < posts.length; j++) {
-      const other = posts[j]!;
-      if (other.letter !== post.letter || j === i) continue;
-      shared = true;
-      if (j < i && Math.sign(other.x) === Math.sign(post.x)) before++;
-    }
-    if (shared)
-      post.name = post.letter + (post.x < 0 ? 'L' : post.x > 0 ? 'R' : 'M') + (before > 1 ? before : '');
+    for (let j = 0; j < i; j++)
+      if (posts[j]!.letter === letter && Math.sign(posts[j]!.x) === Math.sign(x)) before++;
+    posts[i]!.name = letter + (x < 0 ? 'L' : x > 0 ? 'R' : 'M') + (before > 1 ? before : '');
   }
 }
 
@@ -111,7 +109,9 @@ export function defend(structure: Structure, ground: Ground, call: DefenseCall):
     call.men - (call.front ? Math.min(front.length, call.men) : call.men === 11 ? 6 : 0),
     structure,
   );
-  const posts = (front.length > call.men ? front.slice(0, call.men) : front).concat(secondary);
+  const posts: Post[] = [];
+  for (const post of front) if (posts.length < call.men) posts.push(post);
+  for (const post of secondary) posts.push(post);
   const warnings: DefenseWarning[] = [];
   const corners: Post[] = [];
   const safeties: Post[] = [];

@@ -210,21 +210,29 @@ export function assignDuties(w: Working): Duties {
     standBackers(w);
     const spy = def.under.some((u) => u.zone === 'spy') ? middleBacker(third, free) : null;
     if (spy) give(spy, 'spy', 'spy', [0, 4]);
-    const under = posts
-      .filter((post) => free(post) && (post.level !== 'down' || post.dropped))
-      // Two over the ball: the deeper to the passing strength, so that a mirror image is one.
-      .sort((a, b) => across(a) - across(b) || (a.depth - b.depth) * signOf(structure.passing));
+    // Left to right. Two over the ball: the deeper to the passing strength, so that a mirror image is one.
+    const deeper = signOf(structure.passing);
+    const order: Post[] = [];
     let deep = 0;
-    for (const post of posts) if (post.job?.does === 'deep') deep++;
-    let zones =
+    for (const post of posts) {
+      if (post.job?.does === 'deep') deep++;
+      if (!free(post) || (post.level === 'down' && !post.dropped)) continue;
+      let at = order.length;
+      for (; at > 0; at--) {
+        const left = order[at - 1]!;
+        if ((across(left) - across(post) || (left.depth - post.depth) * deeper) <= 0) break;
+        order[at] = left;
+      }
+      order[at] = post;
+    }
+    const count = order.length;
+    const zones =
       plan.scheme === 'six'
-        ? sixZones(under.length)
+        ? sixZones(count)
         : plan.cloud
-          ? cloudZones(under.length)
-          : underZones(Math.max(2, plan.deep - (plan.pole ? 1 : 0)), under.length);
+          ? cloudZones(count)
+          : underZones(Math.max(2, plan.deep - (plan.pole ? 1 : 0)), count);
     const first: Side = plan.scheme === 'six' ? structure.passing : plan.cloud ? rotated : 'L';
-    if (first === 'R') zones = [...zones].reverse();
-    const order = [...under];
     // The down safety always has the hook, the outermost other man of his side the curl-flat.
     const buzzer = plan.buzz ? down.find((post) => order.includes(post)) : undefined;
     if (buzzer && order.length >= 4) {
@@ -234,14 +242,14 @@ export function assignDuties(w: Working): Duties {
       order.splice(to, 0, buzzer);
     }
     order.forEach((post, i) => {
-      let zone = zones[i] ?? 'hook';
+      let zone = zones[first === 'R' ? zones.length - 1 - i : i] ?? 'hook';
       if (plan.trap && zone === 'flat' && post.level === 'corner') zone = 'trap';
       const middle = zone === 'middle hook' || zone === 'hole';
       const side: Side | null = middle ? null : order.length === 1 ? first : i < order.length / 2 ? 'L' : 'R';
       const [x, depth] = underSpot(zone, side, structure, ground);
       give(post, 'under', zone, [round(x), plan.scheme === 'prevent' ? PREVENT_UNDER : depth]);
     });
-    if (under.length < 2 || deep < plan.deep) few = { under: under.length, deep };
+    if (count < 2 || deep < plan.deep) few = { under: count, deep };
   }
   return { uncovered, lacking, few };
 }

@@ -107,8 +107,8 @@ export function postFront(front: FrontDef, structure: Structure): Post[] {
       (left.surface - left.attached.length) * 8 +
       right.surface -
       right.attached.length) *
-      1e6 +
-    tightAt(left) * 1e3 +
+      2 ** 20 +
+    tightAt(left) * 2 ** 10 +
     tightAt(right);
   let stood = posted.get(front);
   if (!stood) posted.set(front, (stood = new Map()));

@@ -110,15 +110,13 @@ function candidates(man: RushMan, posts: readonly Post[], side: Side | null, str
       return inside.sort((a, b) => Math.abs(a.x) - Math.abs(b.x));
     case 'backer':
       return own(inside.length > 0 ? inside : open.filter((post) => post.level === 'backer'));
-    case 'edge': {
-      const levels = [
-        open.filter((post) => post.level === 'edge' && here(post)),
-        open.filter((post) => (post.overhang || post.level === 'nickel') && here(post)),
-        open.filter((post) => post.level === 'backer' && here(post)),
-        open.filter((post) => post.level === 'safety' && here(post)),
+    case 'edge':
+      return [
+        ...open.filter((post) => post.level === 'edge' && here(post)),
+        ...open.filter((post) => (post.overhang || post.level === 'nickel') && here(post)),
+        ...open.filter((post) => post.level === 'backer' && here(post)),
+        ...open.filter((post) => post.level === 'safety' && here(post)),
       ];
-      return levels.flat();
-    }
     case 'nickel': {
       const list = open.filter((post) => (post.level === 'nickel' || post.overhang) && here(post));
       return [
@@ -294,17 +292,16 @@ export function pressureLook(
   const count = rush.length;
   const added = rush.some((r) => r.called) ? rush.filter((r) => r.called) : NOBODY_ADDED;
   const sources = added.map((r) => {
-    const gap = GAPS.reduce((best, g) =>
-      Math.abs(gapAt(g) - Math.abs(r.rush!)) < Math.abs(gapAt(best) - Math.abs(r.rush!)) ? g : best,
-    );
+    const x = Math.abs(r.rush!);
+    let gap: (typeof GAPS)[number] = 'A';
+    for (const g of GAPS) if (Math.abs(gapAt(g) - x) < Math.abs(gapAt(gap) - x)) gap = g;
     const at: Side = r.rush! < 0 ? 'L' : 'R';
-    const facts = [gap === 'D' ? 'edge' : `${gap} gap`, at === structure.passing ? 'strong' : 'weak'];
-    if (structure.fieldSide !== null) facts.push(at === structure.fieldSide ? 'field' : 'boundary');
-    if (structure.strengths.back !== null)
-      facts.push(at === structure.strengths.back ? 'to the back' : 'away from the back');
-    if (structure.strengths.tight_end !== null)
-      facts.push(at === structure.strengths.tight_end ? 'to the tight end' : 'away from the tight end');
-    return `${r.man.name} ${facts.join(', ')}`;
+    const { back, tight_end: tightEnd } = structure.strengths;
+    let source = `${r.man.name} ${gap === 'D' ? 'edge' : `${gap} gap`}, ${at === structure.passing ? 'strong' : 'weak'}`;
+    if (structure.fieldSide !== null) source += at === structure.fieldSide ? ', field' : ', boundary';
+    if (back !== null) source += at === back ? ', to the back' : ', away from the back';
+    if (tightEnd !== null) source += at === tightEnd ? ', to the tight end' : ', away from the tight end';
+    return source;
   });
   let kind: PressureLook['kind'];
   if (deep === 0 && added.length > 0) kind = 'zero';

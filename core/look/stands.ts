@@ -28,9 +28,16 @@ interface StoodUp {
   readonly men: readonly Man[];
   readonly set: Structure;
   readonly still: OffenseLook;
-  /** By mover, kind and side: a season shows few motions from a line-up. */
-  readonly moved: Map<string, OffenseLook>;
+  /** By mover: a season shows few motions from a line-up. */
+  readonly moved: Map<string | null, Moved[]>;
 }
+interface Moved {
+  readonly by: Pick<LookInput, 'motion' | 'motionSide' | 'second'>;
+  readonly even: LookSettings['evenAfterMotion'];
+  readonly look: OffenseLook;
+}
+const sameSecond = (a: LookInput['second'], b: LookInput['second']): boolean =>
+  a === b || (a != null && b != null && a.by === b.by && a.motion === b.motion && a.side === b.side);
 const NO_BACKFIELD: readonly Spot[] = [];
 type ByOrder = WeakMap<readonly StrengthRule[], Map<number, StoodUp>>;
 const stoodUp = new WeakMap<readonly Spot[], WeakMap<readonly Spot[], ByOrder>>();
@@ -95,9 +102,16 @@ export function offenseLook(
   const stood = standUp(input.formation, input.side, input.backfield, profile, field, order);
   const { second } = input;
   if (input.motionBy === null && second === null) return stood.still;
-  const key = `${input.motionBy}${input.motionSide}${input.motion}${settings.evenAfterMotion}${second ? `${second.by}${second.side}${second.motion}` : ''}`;
-  const known = stood.moved.get(key);
-  if (known) return known;
+  let moves = stood.moved.get(input.motionBy);
+  if (!moves) stood.moved.set(input.motionBy, (moves = []));
+  for (const { by, even, look } of moves)
+    if (
+      by.motion === input.motion &&
+      by.motionSide === input.motionSide &&
+      even === settings.evenAfterMotion &&
+      sameSecond(by.second, second)
+    )
+      return look;
   const { men, set } = stood;
   const path =
     input.motionBy === null ? null : motionPath(men, input.motionBy, input.motion, input.motionSide);
@@ -130,7 +144,8 @@ export function offenseLook(
     snap: structure(snapMen, field, order, declared),
     change: motionChange(men, snapMen),
   };
-  stood.moved.set(key, look);
+  const { motion, motionSide } = input;
+  moves.push({ by: { motion, motionSide, second }, even: settings.evenAfterMotion, look });
   return look;
 }
 

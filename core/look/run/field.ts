@@ -17,7 +17,12 @@ export const WIDE = 2.3;
 export const LATERAL = 4;
 
 const onLine = (d: Defender): boolean => d.depth <= 2 && d.level !== 'corner';
-const fromPlaySide = (a: Target, b: Target): number => b.lat - a.lat;
+/** Puts a man into a list from the play side. */
+function fromPlaySide(list: Target[], target: Target): void {
+  let at = list.length;
+  for (; at > 0 && list[at - 1]!.lat < target.lat; at--) list[at] = list[at - 1]!;
+  list[at] = target;
+}
 
 export const LINE_JOBS: ReadonlySet<Job> = new Set([
   'reach',
@@ -106,9 +111,9 @@ export class RunField {
     this.near = this.play.endOfLine * sign;
     const far = this.back.endOfLine * sign;
     const blockers: Blocker[] = [];
-    for (const man of men) {
-      const job = jobs.jobs.get(man) ?? 'stalk';
-      const place = jobs.roles.get(man) ?? null;
+    for (let i = 0; i < men.length; i++) {
+      const man = men[i]!;
+      const { place, job } = jobs.each[i]!;
       blockers.push({
         man,
         x: man.x,
@@ -148,15 +153,14 @@ export class RunField {
         there: false,
       };
       targets.push(target);
-      if (where === 'front') this.front.push(target);
-      else if (where === 'backers') this.backers.push(target);
-      else if (where === 'walked in') this.walkedIn.push(target);
+      if (where === 'front') fromPlaySide(this.front, target);
+      else if (where === 'backers') fromPlaySide(this.backers, target);
+      else if (where === 'walked in') fromPlaySide(this.walkedIn, target);
     }
     this.targets = targets;
-    if (this.front.length > 1) this.front.sort(fromPlaySide);
-    if (this.backers.length > 1) this.backers.sort(fromPlaySide);
-    if (this.walkedIn.length > 1) this.walkedIn.sort(fromPlaySide);
-    this.line = jobs.line.map((i) => blockers[i]!);
+    const line: Blocker[] = [];
+    for (const i of jobs.line) line.push(blockers[i]!);
+    this.line = line;
     const first = this.front[0];
     const last = this.front[this.front.length - 1];
     this.endMan = first && first.lat >= this.near - 2 ? first : null;

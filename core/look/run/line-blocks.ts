@@ -213,7 +213,8 @@ export class LineBlocks extends RunField {
   protected lineBlocks(): void {
     const { blocking, point } = this.call.def;
     this.stays();
-    const todo = this.line.filter((m) => !m.found && LINE_JOBS.has(m.job));
+    const todo: Blocker[] = [];
+    for (const man of this.line) if (!man.found && LINE_JOBS.has(man.job)) todo.push(man);
     const insideZone = blocking === 'zone' && (point === 'A' || point === 'B');
     if (insideZone) {
       // A tight end on the back side has the end; the tackle climbs.
@@ -225,9 +226,12 @@ export class LineBlocks extends RunField {
       const man = this.line[i]!;
       if (!man.found && ZONE_JOBS.has(man.job)) this.zone(man, this.line[i + 1], insideZone);
     }
-    const inOut = [...todo].reverse().sort((a, b) => Math.abs(a.x) - Math.abs(b.x));
-    const side = (man: Blocker): boolean => man.lat > 0.3;
-    for (const man of inOut) if (!man.found && side(man)) this.gap(man);
+    const inOut: Blocker[] = [];
+    for (const i of this.jobs.inOut) {
+      const man = this.blockers[i]!;
+      if (!man.found && LINE_JOBS.has(man.job)) inOut.push(man);
+    }
+    for (const man of inOut) if (!man.found && man.lat > 0.3) this.gap(man);
     if (blocking === 'gap') this.centerBack();
     for (const man of inOut) if (!man.found) this.gap(man);
     for (const man of inOut) if (!man.found) this.wideMan(man);

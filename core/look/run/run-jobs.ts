@@ -14,8 +14,13 @@ export interface RunJobs {
   /** Who has a job or a place first, as an index into the men. */
   readonly byJob: ReadonlyMap<Job, number>;
   readonly byRole: ReadonlyMap<RunRole, number>;
-  /** The blocking surface from the play side, as indices into the men. */
+  /** Place and job of each man, in the order of the men. */
+  readonly each: readonly { readonly place: RunRole | null; readonly job: Job }[];
+  /** The blocking surface from the play side and from the ball outward, as indices into the men. */
   readonly line: readonly number[];
+  readonly inOut: readonly number[];
+  /** Those who would stand for somebody: the widest of each side, then from the ball outward. */
+  readonly receivers: readonly number[];
 }
 
 /** Which body plays which place of a run to a side. `mover`: letter of the man in motion. */
@@ -176,5 +181,17 @@ function findJobs(
   });
   const sign = to === 'L' ? -1 : 1;
   line.sort((a, b) => (men[b]!.x - men[a]!.x) * sign);
-  return { roles, jobs, missing, carrier, byJob, byRole, line };
+  const out = (i: number): number => Math.abs(men[i]!.x);
+  const inOut = [...line].reverse().sort((a, b) => out(a) - out(b));
+  const each = men.map((man) => ({
+    place: roles.get(man) ?? null,
+    job: jobs.get(man) ?? ('stalk' as const),
+  }));
+  // The widest of a side has the corner; the others find theirs from the inside.
+  const widest = (i: number): number =>
+    men[i] === structure.left.receivers[0] || men[i] === structure.right.receivers[0] ? 1 : 0;
+  const receivers = [...men.keys()]
+    .filter((i) => each[i]!.job === 'stalk')
+    .sort((a, b) => widest(b) - widest(a) || out(a) - out(b));
+  return { roles, jobs, missing, carrier, byJob, byRole, each, line, inOut, receivers };
 }

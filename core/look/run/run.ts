@@ -83,7 +83,7 @@ function count(
   const { there, force } = markThere(work, point);
   let hats = 0;
   for (const b of work.blockers)
-    if ((b.does === 'stalk' || !NO_HAT.has(b.does)) && (b.on?.there || b.then?.there)) hats++;
+    if ((b.on?.there || b.then?.there) && (b.does === 'stalk' || !NO_HAT.has(b.does))) hats++;
   const heldByRead = (work.readMan?.there ? 1 : 0) + (work.pitchMan?.there ? 1 : 0);
   const key = work.option?.key ?? null;
   const heldByOption = key !== null && work.targets.some((t) => t.man === key && t.there) ? 1 : 0;

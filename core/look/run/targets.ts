@@ -246,12 +246,9 @@ export class RunTargets extends LineBlocks {
   }
   /** Receivers stand for the nearest man left over them. */
   private receivers(): void {
-    const rest = this.blockers.filter((m) => !m.found && m.job === 'stalk');
-    // The widest of a side has the corner; the others find theirs from the inside.
-    const widest = (b: Blocker): number =>
-      b.man === this.play.receivers[0] || b.man === this.back.receivers[0] ? 1 : 0;
-    rest.sort((a, b) => widest(b) - widest(a) || Math.abs(a.x) - Math.abs(b.x));
-    for (const man of rest) {
+    for (const i of this.jobs.receivers) {
+      const man = this.blockers[i]!;
+      if (man.found) continue;
       let near: Target | null = null;
       let deep: Target | null = null;
       // Over him counts more than near the line.
