@@ -25,10 +25,11 @@ const STANDING = ['quarters', 'cover 3', 'cover 1'];
 /** Faults kept as sentences. */
 const MOST = 20;
 
-/** `every`: one look in so many; 1: all of them. */
+/** `every`: one look in so many, from the `offset`th; 1: all of them. */
 export function invariantsOverEverything(
   every: number,
   progress: (text: string) => void = () => undefined,
+  offset = 0,
 ): InvariantRun {
   const began = Date.now();
   const first: string[] = [];
@@ -36,7 +37,7 @@ export function invariantsOverEverything(
   const off = COLLEGE.fieldWidth / 2 - COLLEGE.hashToSideline;
   const seen = new Set<string>();
   const pressures = ['-', ...words('pressure')];
-  let at = 0;
+  let at = every - offset;
   const taken = (): boolean => at++ % every === 0;
   const note = (said: object, found: readonly string[]): number => {
     if (found.length > 0 && first.length < MOST)
@@ -80,7 +81,10 @@ export function invariantsOverEverything(
           // Backfields that a formation leaves no room for stand the same eleven.
           if (seen.has(hash + men)) continue;
           seen.add(hash + men);
+          // Calls and fronts divide by many numbers: without a step more, the same ones always have their turn.
+          at++;
           for (const front of words('front')) {
+            at++;
             defenses(stood, front);
             if (hash === 'M') runs(stood, front);
           }
