@@ -35,7 +35,7 @@ export const PLANTED_TELLS: readonly PlantedTell[] = [
     strength: '20x50',
     cue: { motion: 'orbit' },
     outcome: 'run',
-    shift: 62,
+    shift: 85,
     words: 'Orbit motion: run',
   },
   {

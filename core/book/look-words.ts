@@ -1,6 +1,7 @@
 /** A snap's words → what they mean as data; the book gives the words their structure. */
 import type { Side } from '../field/spot';
-import { EMPTY_LOOK, type LookInput, type Spot } from '../look';
+import type { Spot } from '../look/formation';
+import { EMPTY_LOOK, type LookInput } from '../look/look-input';
 import { isTagged, NONE, type SnapFields } from '../snap/snap';
 import type { Presentation } from './presented';
 import { findTerm } from './index-terms';

@@ -1,7 +1,8 @@
 /** Sides said by strength, field, tight end or back, made left or right from who stands there. */
 import { presentationOf } from '../book/look-words';
 import { fieldSides, otherSide, type Side } from '../field/spot';
-import { offenseLook, sideStructure, type Structure } from '../look';
+import { offenseLook } from '../look/offense';
+import { sideStructure, type Structure } from '../look/structure';
 import type { RelativeSide } from './grammar';
 import type { Resolver } from './resolver';
 

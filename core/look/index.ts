@@ -17,6 +17,7 @@ export * from './run';
 export * from './protection';
 export * from './perimeter';
 export * from './look-input';
+export * from './offense';
 export * from './stands';
 export * from './look';
 export * from './margins';

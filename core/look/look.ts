@@ -6,7 +6,8 @@ import { runLedger } from './run/run';
 import type { Ledger } from './run/ledger';
 import { DEFAULT_LOOK_SETTINGS, type LookInput, type LookSettings } from './look-input';
 
-import { defenseLook, offenseLook, type DefenseLook, type OffenseLook } from './stands';
+import { offenseLook, type OffenseLook } from './offense';
+import { defenseLook, type DefenseLook } from './stands';
 
 export interface FullLook {
   readonly offense: OffenseLook;
