@@ -24,6 +24,7 @@ import { assignPlay } from './assignment';
 import { assignmentPaths } from './paths';
 import { presentationOf, sideOf, spotsOf, taggedWord } from './look-words';
 import { conceptOf, lookInput } from './resolve-look';
+import { CANVAS } from './drawn-terms';
 import type { Book, Term } from './term';
 
 export interface Arrow {
@@ -162,25 +163,6 @@ function pathOf(men: readonly Man[], { kind, side }: Arrow): readonly Point[] {
   return kind === 'run' ? path : path.map(([x, y], i): Point => (i === 0 ? [x, y] : [x + out, y]));
 }
 
-/** What a term of the book is drawn on when it says nothing of the rest. */
-const CANVAS: Readonly<Partial<Record<Term['kind'], SnapFields>>> = {
-  formation: { backfield: 'gun' },
-  backfield: { formation: 'pro', formationSide: 'R' },
-  motion: { formation: 'doubles', formationSide: 'R', backfield: 'gun', motionBy: 'H' },
-  front: { formation: 'trey', formationSide: 'R', backfield: 'gun' },
-  coverage: { formation: 'spread', formationSide: 'R', backfield: 'gun', front: '4-2 over' },
-  pressure: {
-    formation: 'trey',
-    formationSide: 'R',
-    backfield: 'gun',
-    front: '4-2 over',
-    coverage: 'cover 1',
-  },
-  run: { formation: 'wing pro', formationSide: 'R', backfield: 'pistol offset', play: 'run', direction: 'R' },
-  pass: { formation: 'trips', formationSide: 'R', backfield: 'gun', play: 'pass' },
-  protection: { formation: 'trey', formationSide: 'R', backfield: 'gun', front: '4-2 over' },
-};
-
 /** Motions drawn with a man who can make them. */
 const MOVER: Readonly<Record<string, SnapFields>> = {
   'to empty': { motionBy: 'T' },
@@ -263,10 +245,6 @@ export function termFields(book: Book, term: Term, side: Side = 'R'): SnapFields
   }
 }
 
-/** True for a kind whose terms are drawn. */
-export const isDrawn = (term: Term): boolean =>
-  term.spots !== undefined || (term.definition !== undefined && term.kind in CANVAS);
-
 /** A term on its canvas. `small`: cropped and without receiver numbers. */
 export function drawTerm(
   book: Book,
@@ -284,15 +262,4 @@ export function drawTerm(
     jobs: play || term.kind === 'coverage' || term.kind === 'pressure',
     ...(settings ? { settings } : {}),
   });
-}
-
-/** The structure of a formation word as it stands strong right, for lists. */
-export function formationStructure(book: Book, term: Term, side: Side = 'R', profile?: LevelProfile) {
-  const men = lineUp(
-    term.spots ?? null,
-    side,
-    spotsOf(book, 'backfield', 'gun'),
-    shapeOf(profile?.players ?? 11),
-  );
-  return structure(men);
 }

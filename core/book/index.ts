@@ -12,6 +12,7 @@ export * from './resolve-look';
 export * from './look-json';
 export * from './presentations';
 export * from './nearest';
+export * from './drawn-terms';
 export * from './draw-snap';
 export * from './facts';
 export * from './board';

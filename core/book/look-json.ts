@@ -1,8 +1,7 @@
 /** A look as plain JSON for checkers outside: docs/command-line.md says what each part is. */
 import type { LevelProfile } from '../field/profile';
-import { fieldSides, type Side } from '../field/spot';
+import { ballAt, fieldSides, type Side } from '../field/spot';
 import {
-  ballAt,
   DEFAULT_LOOK_SETTINGS,
   fullLook,
   gapName,

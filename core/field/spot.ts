@@ -67,6 +67,12 @@ export function fieldSides(profile: LevelProfile, hash: Hash | null): FieldSides
   return { field: null, fieldYards: profile.fieldWidth / 2, boundaryYards: profile.fieldWidth / 2 };
 }
 
+/** Lateral place of the ball from the middle of the field. */
+export function ballAt(profile: LevelProfile, hash: Hash | null): number {
+  const off = profile.fieldWidth / 2 - profile.hashToSideline;
+  return hash === 'L' ? -off : hash === 'R' ? off : 0;
+}
+
 /** Seconds left as "8:41". */
 export const formatClock = (seconds: number): string =>
   `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;

@@ -3,6 +3,7 @@
  * the shade, overhangs, who is covered. Frame: the offense's left and right; depth here is yards
  * on the defense's side of the ball.
  */
+import { DEFAULT_BOX, type BoxRule } from './box';
 import type { Side } from '../field/spot';
 import { SPLIT, type Man } from './formation';
 import { sideStructure, type Structure } from './structure';
@@ -137,15 +138,6 @@ function standFront(frontDef: FrontDef, strong: 1 | -1): readonly Defender[] {
     });
   return out;
 }
-
-export interface BoxRule {
-  /** Yards outside the end man that still count. */
-  readonly lateral: number;
-  /** Yards from the ball that still count. */
-  readonly depth: number;
-}
-/** Within the tackles (or the tight end) by two yards each side and within seven and a half of the ball. */
-export const DEFAULT_BOX: BoxRule = { lateral: 2, depth: 7.5 };
 
 export function inBox(defender: Defender, structure: Structure, rule: BoxRule = DEFAULT_BOX): boolean {
   // Men on the line always.

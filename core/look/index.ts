@@ -3,6 +3,7 @@ export * from './strength';
 export * from './structure';
 export * from './legality';
 export * from './motion';
+export * from './box';
 export * from './front';
 export * from './coverage';
 export * from './zones';

@@ -2,7 +2,8 @@
 import type { Hash, Side } from '../field/spot';
 import type { CoverageDef, Rotated } from './coverage';
 import type { Spot } from './formation';
-import { DEFAULT_BOX, type BoxRule, type FrontDef, type School } from './front';
+import { DEFAULT_BOX, type BoxRule } from './box';
+import type { FrontDef, School } from './front';
 import type { MotionKind } from './motion';
 import type { PressureDef } from './pressure';
 import type { ProtectionDef } from './protection';

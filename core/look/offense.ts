@@ -1,12 +1,11 @@
 /** Where the offense stands at the set and at the snap. Apart from the defense: Log reads sides of a line with it alone. */
 import { LEVEL_KEYS, type LevelProfile } from '../field/profile';
-import { fieldSides, type Side } from '../field/spot';
+import { ballAt, fieldSides, type Side } from '../field/spot';
 import { lineUp, shapeOf, type Man, type Spot } from './formation';
 import { DEFAULT_LOOK_SETTINGS, type LookInput, type LookSettings } from './look-input';
 import { atSnap, motionChange, motionPath, type MotionChange, type Point } from './motion';
 import { strengthOrder, type StrengthRule } from './strength';
 import { structure, type Declared, type Structure } from './structure';
-import { ballAt } from './zones';
 
 export interface OffenseLook {
   readonly men: readonly Man[];

@@ -1,7 +1,8 @@
 /** Receivers against the defenders over them, and whether the quick throw is there. */
 import type { Side } from '../field/spot';
 import type { Man } from './formation';
-import { inBox, type BoxRule, type Defender, DEFAULT_BOX } from './front';
+import { DEFAULT_BOX, type BoxRule } from './box';
+import { inBox, type Defender } from './front';
 import { sideStructure, type Structure } from './structure';
 
 export interface PerimeterLook {

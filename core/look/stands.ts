@@ -1,6 +1,5 @@
 /** Where both sides stand at the snap and what the defense does: what counts are sliced by. */
 import type { LevelProfile } from '../field/profile';
-import type { Side } from '../field/spot';
 import { coverageLook, rotationSide, type CoverageLook } from './coverage';
 import { defend, type DefenseDuty, type DefenseWarning, type PlacedDefender } from './defend';
 import type { Man } from './formation';

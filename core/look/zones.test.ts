@@ -1,8 +1,8 @@
+import { ballAt } from '../field/spot';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE, HIGH_SCHOOL } from '../field';
 import {
-  ballAt,
   cloudZones,
   frontFamily,
   gapAt,

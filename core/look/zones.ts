@@ -1,6 +1,6 @@
 /** Zones of a coverage: which there are for so many men, and where each lies on the field (common practice). */
 import type { LevelProfile } from '../field/profile';
-import type { Hash, Side } from '../field/spot';
+import { ballAt, type Hash, type Side } from '../field/spot';
 import type { Man } from './formation';
 import { sideStructure, type Structure } from './structure';
 
@@ -60,12 +60,6 @@ export interface Ground {
   readonly ball: number;
   readonly left: number;
   readonly right: number;
-}
-
-/** Lateral place of the ball from the middle of the field. */
-export function ballAt(profile: LevelProfile, hash: Hash | null): number {
-  const off = profile.fieldWidth / 2 - profile.hashToSideline;
-  return hash === 'L' ? -off : hash === 'R' ? off : 0;
 }
 
 export function groundOf(profile: LevelProfile, hash: Hash | null): Ground {

@@ -1,7 +1,14 @@
 'use client';
 import { formationStructure, isDrawn, type Book, type Term } from '@/core/book';
 import type { LevelProfile } from '@/core/field';
-import { TermChalk } from '../chalk/Chalk';
+import dynamic from 'next/dynamic';
+
+const HEIGHT = 96;
+/** The drawings come after the words, which they do not move. */
+const TermChalk = dynamic(() => import('../chalk/Chalk').then((chalk) => chalk.TermChalk), {
+  ssr: false,
+  loading: () => <div style={{ height: HEIGHT }} />,
+});
 
 interface TermCardsProps {
   readonly book: Book;
@@ -30,7 +37,7 @@ export function TermCards({ book, profile, terms, chosen, find, count, onChoose 
         {terms.map((term) => (
           <li key={term.id}>
             <button type="button" aria-current={chosen?.id === term.id} onClick={() => onChoose(term)}>
-              {isDrawn(term) && <TermChalk book={book} profile={profile} term={term} height={96} />}
+              {isDrawn(term) && <TermChalk book={book} profile={profile} term={term} height={HEIGHT} />}
               <span className="line">
                 <strong>{term.word}</strong>
                 <span className="small quiet">{term.kind === 'tag' ? '' : count(term) || ''}</span>

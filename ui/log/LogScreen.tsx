@@ -8,7 +8,7 @@ import type { Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
 import type { FrequencyRow } from '@/core/line';
 import { enterHint, lineLabel, LOG_COMMANDS, statusSentence, type LoggedGame } from '@/core/log';
-import { checkRows, walkGame } from '@/core/rules';
+import { walkGame } from '@/core/rules';
 import type { SnapFields } from '@/core/snap';
 import { gameScope, type Pulled } from '@/core/sync';
 import { snapOfRow } from '@/core/exchange/from-rows';
@@ -20,17 +20,21 @@ import { chordOf } from '../shared/keys';
 import { useStaffRules } from '../StaffRules';
 import { useAlive } from '../useAlive';
 import { FieldStrip } from './FieldStrip';
-import { Arithmetic, ReviewCard, StartCard } from './LogCards';
+import { Arithmetic, StartCard } from './LogCards';
 import { HintLine } from './HintLine';
 import { SnapLine } from './SnapLine';
-import { ToSettle } from './ToSettle';
+import { useFindings } from './useFindings';
 import { useLogSession } from './useLogSession';
 
 const LineDrawing = dynamic(() => import('./LineDrawing'), {
   ssr: false,
   loading: () => <div className="drawingwait" />,
 });
+const ReviewCard = dynamic(() => import('./ReviewCard'), { ssr: false });
+const ToSettle = dynamic(() => import('./ToSettle'), { ssr: false });
 const LogHelp = dynamic(() => import('./LogHelp'), { ssr: false });
+
+const NOT_CHECKED: LoggedGame['findings'] = [];
 
 export interface LogScreenProps {
   readonly game: GameInfo;
@@ -57,20 +61,20 @@ type Scoped = ReturnType<typeof useScope>;
 function useLoggedGame(
   { game, book, profile, history }: LogScreenProps,
   { rows, refused }: Scoped,
-): LoggedGame {
+): { readonly game: LoggedGame; readonly checked: boolean } {
   const rules = useStaffRules();
   const snaps = useMemo(() => rows.map((r) => snapOfRow(r, game.key)), [rows, game.key]);
   const walked = useMemo(
     () => walkGame(snaps, profile, { buckets: rules.buckets, zones: rules.zones }),
     [snaps, profile, rules],
   );
-  const findings = useMemo(() => checkRows(walked), [walked]);
-  return useMemo(
+  const findings = useFindings(walked);
+  const logged = useMemo(
     () => ({
       home: game.home,
       away: game.away,
       rows: walked,
-      findings,
+      findings: findings ?? NOT_CHECKED,
       refused: refused.map((queued) => ({
         id: queued.op.id,
         snapId: queued.op.row,
@@ -84,6 +88,7 @@ function useLoggedGame(
     }),
     [game.home, game.away, walked, findings, refused, book, profile, rules.buckets, history],
   );
+  return { game: logged, checked: findings !== null };
 }
 
 export function LogScreen(props: LogScreenProps) {
@@ -91,7 +96,7 @@ export function LogScreen(props: LogScreenProps) {
   const scope = gameScope(info.key);
   const { owner } = useSync();
   const scoped = useScope(scope, props.initial);
-  const game = useLoggedGame(props, scoped);
+  const { game, checked } = useLoggedGame(props, scoped);
   const input = useRef<HTMLInputElement>(null);
   const { session, view, send } = useLogSession({
     game,
@@ -177,7 +182,7 @@ export function LogScreen(props: LogScreenProps) {
           </section>
           <Arithmetic view={view} />
           <StartCard view={view} game={game} nameOf={nameOf} send={send} />
-          <ReviewCard view={view} snaps={game.rows.length} send={send} />
+          {checked && <ReviewCard view={view} snaps={game.rows.length} send={send} />}
         </div>
       </div>
       <SnapLine

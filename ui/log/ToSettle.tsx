@@ -12,7 +12,7 @@ interface ToSettleProps {
   readonly send: (event: Event) => void;
 }
 
-export function ToSettle({ game, entries, send }: ToSettleProps) {
+export default function ToSettle({ game, entries, send }: ToSettleProps) {
   if (entries.length === 0) return null;
   const words = { book: game.book, profile: game.profile, state: null, previous: null };
   return (

@@ -1,7 +1,8 @@
 /** A run's ground: both sides as the blocking sees them from the play side, and who is taken, left or free. */
 import { otherSide } from '../../field/spot';
 import type { Man } from '../formation';
-import { inBox, type BoxRule, type Defender } from '../front';
+import type { BoxRule } from '../box';
+import { inBox, type Defender } from '../front';
 import { sideStructure, type SideStructure, type Structure } from '../structure';
 import type { Job } from './jobs';
 import type { RunCall } from './ledger';

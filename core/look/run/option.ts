@@ -1,7 +1,8 @@
 /** The throw that goes with a run: its side, the defender who decides it, and whether it is there before the snap. */
 import { otherSide, type Side } from '../../field/spot';
 import type { Man } from '../formation';
-import { inBox, type BoxRule, type Defender } from '../front';
+import type { BoxRule } from '../box';
+import { inBox, type Defender } from '../front';
 import { sideStructure, type SideStructure, type Structure } from '../structure';
 import type { OptionCall, OptionKind } from './ledger';
 

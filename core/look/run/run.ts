@@ -3,7 +3,8 @@
  * sentences read. Margins are ours minus theirs everywhere. Rules are those of the trade (common practice).
  */
 import type { Man } from '../formation';
-import { DEFAULT_BOX, type BoxRule, type Defender } from '../front';
+import { DEFAULT_BOX, type BoxRule } from '../box';
+import type { Defender } from '../front';
 import type { Structure } from '../structure';
 import type { Job } from './jobs';
 import type { DefenseEntry, Ledger, OffenseEntry, RunCall } from './ledger';

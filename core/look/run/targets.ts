@@ -4,7 +4,8 @@
  * backer left; receivers.
  */
 import type { Man } from '../formation';
-import { type BoxRule, type Defender } from '../front';
+import type { BoxRule } from '../box';
+import { type Defender } from '../front';
 import type { Structure } from '../structure';
 import { LATERAL, LINE_JOBS, ON, type Blocker, type Target } from './field';
 import { LineBlocks } from './line-blocks';
