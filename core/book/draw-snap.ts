@@ -8,7 +8,6 @@ import {
   passPath,
   runPath,
   shapeOf,
-  structure,
   DEFAULT_LOOK_SETTINGS,
   type DrawnPath,
   type Drawing,
