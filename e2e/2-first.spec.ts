@@ -104,7 +104,7 @@ test.describe('signed in', () => {
     await expect(faults.filter({ hasText: 'one of L, M, R' })).toContainText('4');
     await expect(faults.filter({ hasText: 'two digits, backs then tight ends' })).toContainText('personnel');
     await page.goto(`${SITE()}/log`);
-    await expect(page.getByText('No games yet.')).toBeVisible();
+    await expect(page.locator('#main').getByText('No games yet.')).toBeVisible();
   });
 
   test('a game of about 180 snaps by file upload, then export', async ({ page }) => {
