@@ -342,6 +342,20 @@ describe('who comes', () => {
   });
 });
 
+describe('a zone too far away (common practice)', () => {
+  const far = (words: Parameters<typeof look>[0]) =>
+    look(words).defense!.warnings.filter((w) => w.code === 'far_from_zone');
+  it('is said with the man and the yards: a lone safety’s other half, a side whose men all rush', () => {
+    const [said] = far({ formation: 'trey', hash: 'R', front: '4-4', coverage: '2 man' });
+    expect(said!.facts).toMatchObject({ zone: 'half' });
+    expect(Number(said!.facts.yards)).toBeGreaterThan(15);
+  });
+  it('is not said of a usual call', () => {
+    for (const coverage of ['cover 2', 'cover 3', 'quarters', 'cover 1', 'cover 6', 'tampa 2'])
+      expect([coverage, far({ formation: 'trips', front: '4-2 over', coverage })]).toEqual([coverage, []]);
+  });
+});
+
 describe('every word of the book against every other (a seeded sample; bench --long runs more)', () => {
   const terms = (kind: string) => DEFAULT_BOOK.terms.filter((t) => t.kind === kind);
   const SAMPLE = 30_000;

@@ -52,12 +52,16 @@ export const DEFENSE_WARNINGS = [
   'front_cannot_play_coverage',
   'no_back_side',
   'few_under',
+  'far_from_zone',
   'nobody_to_rush',
 ] as const;
 export interface DefenseWarning {
   readonly code: (typeof DEFENSE_WARNINGS)[number];
   readonly facts: Readonly<Record<string, string | number>>;
 }
+
+/** Lateral yards beyond which a man does not get to his zone in time; common practice. */
+const FAR = 15;
 
 export interface Defended {
   readonly men: readonly PlacedDefender[];
@@ -186,6 +190,11 @@ export function defend(structure: Structure, ground: Ground, call: DefenseCall):
         to: [round(post.x), 5],
       };
     job.covers = post.man;
+    if (call.coverage && job.zone !== null) {
+      const yards = Math.round(Math.abs(job.to[0] - post.x));
+      if (yards > FAR)
+        warnings.push({ code: 'far_from_zone', facts: { man: post.name, zone: job.zone, yards } });
+    }
     return job;
   });
   const known = call.coverage !== null;

@@ -40,6 +40,8 @@ function warningWords({ code, facts }: DefenseWarning): string {
       return `This front cannot play the coverage: ${facts.lacking === 1 ? 'one deep man is' : `${countWord(Number(facts.lacking))} deep men are`} missing.`;
     case 'few_under':
       return `The call leaves ${countWord(Number(facts.under))} under the deep men.`;
+    case 'far_from_zone':
+      return `${facts.man} has ${facts.yards} yards to his zone (${facts.zone}): from this front the call needs another man there.`;
     case 'no_back_side':
       return facts.side === 'te' || facts.side === 'open'
         ? 'The pressure names a side by the tight end, and there is none.'
