@@ -350,6 +350,30 @@ describe('a zone too far away (common practice)', () => {
     expect(said!.facts).toMatchObject({ zone: 'half' });
     expect(Number(said!.facts.yards)).toBeGreaterThan(15);
   });
+  it('a safety who rushes from two high leaves his half to his corner, and the next man inside has the flat', () => {
+    const l = look({
+      formation: 'ace trey',
+      backfield: 'pistol',
+      hash: 'R',
+      front: '4-3 under',
+      coverage: 'cover 2',
+      pressure: 'safety pressure',
+    });
+    expect(jobs(l)).toMatchObject({ CL: 'half L', W: 'flat L', SS: 'half R', CR: 'flat R' });
+    expect(l.defense!.warnings).toEqual([]);
+  });
+  it('a lone safety takes the half nobody else is near', () => {
+    for (const side of ['L', 'R'] as const) {
+      const l = look({ formation: 'trips', side, hash: 'M', front: '4-4', coverage: '2 man' });
+      const deep = l.defense!.duties.filter((d) => d.does === 'deep');
+      expect(deep.map((d) => d.zone)).toEqual(['half', 'half']);
+      const [safety] = deep.filter((d) => d.man.level === 'safety');
+      const [other] = deep.filter((d) => d.man.level !== 'safety');
+      // Turned about, the two would go farther together.
+      const way = (a: typeof safety, to: typeof safety) => (a!.man.x - to!.to[0]) ** 2;
+      expect(way(safety, safety) + way(other, other)).toBeLessThan(way(safety, other) + way(other, safety));
+    }
+  });
   it('is not said of a usual call', () => {
     for (const coverage of ['cover 2', 'cover 3', 'quarters', 'cover 1', 'cover 6', 'tampa 2'])
       expect([coverage, far({ formation: 'trips', front: '4-2 over', coverage })]).toEqual([coverage, []]);

@@ -1,5 +1,6 @@
 /** Who has what after the snap: deep zones, receivers in man, zones under them, left to right (common practice). */
 import { otherSide, type Side } from '../field/spot';
+import { fillDeep, type DeepSlot } from './deep';
 import type { Man } from './formation';
 import { assignMan } from './man';
 import { signOf, type Does, type Post } from './posts';
@@ -97,43 +98,58 @@ export function assignDuties(w: Working): Duties {
     }
     return [round(inBounds(x, ground)), depth];
   };
-  const nearest = (x: number, list: readonly Post[]): Post | undefined => {
-    let best: Post | undefined;
-    for (const post of list)
-      if (free(post) && (best === undefined || Math.abs(post.x - x) < Math.abs(best.x - x))) best = post;
-    return best;
-  };
-  let lacking = 0;
+  const slots: DeepSlot[] = [];
+  let missing = 0;
   const own = (
     zone: Zone,
     side: Side | null,
     wanted: readonly (Post | null | undefined)[],
     inner = false,
   ): Post | null => {
-    let post = wanted.find((candidate): candidate is Post => candidate != null && free(candidate));
-    const x = side === null ? 0 : signOf(side) * 10;
-    post ??= nearest(x, safeties) ?? nearest(x, second) ?? nearest(x, third);
-    if (!post) {
-      lacking++;
-      return null;
-    }
-    give(post, 'deep', zone, deepTo(zone, side, inner, post));
-    return post;
+    for (const post of wanted)
+      if (post && free(post)) {
+        give(post, 'deep', zone, deepTo(zone, side, inner, post));
+        slots.push({ zone, side, inner, owner: post });
+        return post;
+      }
+    slots.push({ zone, side, inner, owner: null });
+    missing++;
+    return null;
+  };
+  /** Zones whose man is not there, with those of the safeties, who turn before anybody drops. */
+  const settle = (): void => {
+    const open = slots.filter((slot) => slot.owner === null || slot.owner.level === 'safety');
+    for (const { owner } of open) if (owner) owner.job = null;
+    // Behind a safety who rushes the corner of his side has the half, and the next man inside the flat.
+    const behind =
+      plan.scheme === 'halves' && !plan.inverted
+        ? corners.filter((corner) => safeties.some((post) => post.rush !== null && post.side === corner.side))
+        : [];
+    const sign = signOf(structure.passing);
+    const men = [...new Set([...safeties, ...behind, ...second, ...third])]
+      .filter(free)
+      .sort((a, b) => (b.x - a.x) * sign);
+    fillDeep(open, men, (slot, man) => deepTo(slot.zone, slot.side, slot.inner, man)[0]);
+    for (const { zone, side, inner, owner } of open)
+      if (owner) give(owner, 'deep', zone, deepTo(zone, side, inner, owner));
+    for (const slot of open) if (slot.owner === null) lacking++;
   };
   const cornerOf = (side: Side): Post | null => corners.find((post) => post.side === side) ?? null;
   const safetyOf = (side: Side): Post | null =>
     side === 'L' ? (high[0]?.side === 'L' ? high[0] : left) : (high[1] ?? right);
 
+  let lacking = 0;
   const sides: readonly Side[] = [structure.passing, otherSide(structure.passing)];
   /** A corner's quarter lies outside the safety's, however near the two receivers stand. */
+  const part = (outer: Post | null, inner: Post | null, side: Side): void => {
+    const [far, near] = [outer?.job, inner?.job];
+    const sign = signOf(side);
+    if (far && near && (far.to[0] - near.to[0]) * sign < QUARTERS_APART)
+      far.to = [round(inBounds(near.to[0] + sign * QUARTERS_APART, ground)), far.to[1]];
+  };
   const ownQuarters = (side: Side): void => {
     const outer = own('quarter', side, [cornerOf(side)]);
-    const inner = own('quarter', side, [safetyOf(side)], true);
-    if (!outer || !inner) return;
-    const sign = signOf(side);
-    const [far, near] = [outer.job!, inner.job!];
-    if ((far.to[0] - near.to[0]) * sign < QUARTERS_APART)
-      far.to = [round(inBounds(near.to[0] + sign * QUARTERS_APART, ground)), far.to[1]];
+    part(outer, own('quarter', side, [safetyOf(side)], true), side);
   };
   if (plan.scheme === 'man') {
     if (plan.deep >= 2) for (const side of sides) own('half', side, [safetyOf(side)]);
@@ -152,6 +168,7 @@ export function assignDuties(w: Working): Duties {
         ]);
     } else if (plan.deep >= 1)
       own('middle', null, [high.find((post) => post !== robber), ...safeties.filter((p) => p !== robber)]);
+    if (missing > 0) settle();
     if (robber && free(robber)) give(robber, 'under', 'robber', [0, 10]);
     const others = posts.filter((post) => free(post) && post.level !== 'down');
     uncovered = assignMan(
@@ -206,6 +223,11 @@ export function assignDuties(w: Working): Duties {
           posts.find((post) => post.level === 'nickel' && free(post)),
           middleBacker(third, free),
         ]);
+    }
+    if (missing > 0) {
+      settle();
+      for (const [i, slot] of slots.entries())
+        if (slot.inner) part(slots[i - 1]!.owner, slot.owner, slot.side!);
     }
     standBackers(w);
     const spy = def.under.some((u) => u.zone === 'spy') ? middleBacker(third, free) : null;

@@ -6,6 +6,9 @@ import type { FullLook } from './look';
 import type { LookInput } from './look-input';
 import { detached, WIDE_ZONES } from './zones';
 
+/** Lateral yards nobody is sent to a zone, however few are left; over 15 is warned. */
+const LONGEST_WAY = 26;
+
 /** Families by the deep men and the middle that their name promises, when everybody who should be there is. */
 export function defenseFaults(look: FullLook, input: LookInput, width: number, ball: number): string[] {
   const out: string[] = [];
@@ -49,6 +52,10 @@ export function defenseFaults(look: FullLook, input: LookInput, width: number, b
           fault(`${other.name} and ${duty.man.name} drop to one spot ${duty.to.join()}`);
       under.push({ x: duty.to[0], depth: duty.to[1], name: duty.man.name });
     }
+  }
+  for (const { man, zone, to } of duties) {
+    const way = Math.abs(to[0] - man.x);
+    if (zone !== null && way > LONGEST_WAY) fault(`${man.name} goes ${way.toFixed(1)} yards to his ${zone}`);
   }
   const plan = planOf(input.coverage);
   const able = !defense.warnings.some((w) => w.code === 'front_cannot_play_coverage');

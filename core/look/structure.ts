@@ -129,23 +129,30 @@ function sideOf(men: readonly Man[], list: readonly Man[], sign: 1 | -1, center:
       !isBack(man) &&
       (man.x - center) * sign > 0.2 &&
       man.depth <= ATTACHED_DEPTH
-    )
-      chain.push(man);
-  chain.sort((a, b) => (a.x - b.x) * sign);
+    ) {
+      let at = chain.length;
+      for (; at > 0 && (chain[at - 1]!.x - man.x) * sign > 0; at--) chain[at] = chain[at - 1]!;
+      chain[at] = man;
+    }
   let end = center;
   let surface = 0;
   const attached: Man[] = [];
+  let tight = false;
+  let wing = false;
   for (const man of chain) {
     if ((man.x - end) * sign > ATTACHED) break;
     surface++;
-    if (man.role === 'eligible') attached.push(man);
+    if (man.role === 'eligible') {
+      attached.push(man);
+      if (man.onLine) tight = true;
+      else wing = true;
+    }
     end = man.x;
   }
   const names: SideName[] = [];
   const n = list.length;
   const free = n - attached.length;
-  const tight = attached.some((m) => m.onLine);
-  if (attached.some((m) => !m.onLine)) names.push('wing');
+  if (wing) names.push('wing');
   if (n === 1 && tight) names.push('nub');
   if (n === 2 && free === 2) names.push('twins');
   if (n === 2 && attached.length === 1 && tight) names.push('pro');

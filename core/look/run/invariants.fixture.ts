@@ -3,8 +3,12 @@ import type { Job } from './jobs';
 import type { Ledger } from './ledger';
 import { LATERAL } from './field';
 import { isHat } from './run';
+import { STALKS } from './targets';
 
 const PULLS: ReadonlySet<Job> = new Set<Job>(['kick', 'wrap', 'lead pull', 'trap']);
+
+/** From the far wing to the force man. */
+const LONGEST_LEAD = 20;
 
 export function runFaults({ offense, defense, hats, margin, there }: Ledger): string[] {
   const out: string[] = [];
@@ -14,6 +18,11 @@ export function runFaults({ offense, defense, hats, margin, there }: Ledger): st
   for (const e of stay)
     if (Math.abs(e.on!.x - e.man.x) > LATERAL + 1e-9)
       out.push(`${e.man.letter} blocks ${e.on!.letter} across`);
+  for (const e of offense) {
+    const across = e.on === null ? 0 : Math.abs(e.on.x - e.man.x);
+    if (across > (e.does === 'stalk' ? STALKS : LONGEST_LEAD))
+      out.push(`${e.man.letter} blocks ${e.on!.letter} ${across.toFixed(1)} yards away`);
+  }
   const first = stay.filter((e) => e.on!.depth <= 2);
   for (let i = 1; i < first.length; i++)
     if (first[i]!.on!.x < first[i - 1]!.on!.x - 1e-9)

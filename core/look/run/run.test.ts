@@ -114,6 +114,13 @@ describe('each scheme of the table (common practice)', () => {
     expect(blocks(look(snap as SnapFields, word))).toMatchObject(expected),
   );
 
+  it('a receiver with nobody within twelve yards blocks nobody; his corner is no lead’s', () => {
+    const wide = look(at('wide spread', 'gun near', '5-2', 'palms', { direction: 'L' }), 'rocket toss');
+    const far = wide.ledger!.offense.filter((e) => e.on && Math.abs(e.on.x - e.man.x) > 12);
+    expect(far.map((e) => [e.man.letter, e.does])).toEqual([]);
+    const corner = wide.ledger!.defense.find((e) => e.man.level === 'corner' && e.man.x < 0)!;
+    expect(wide.ledger!.offense.filter((e) => e.on === corner.man).map((e) => e.does)).toEqual(['stalk']);
+  });
   it('a tackle with nobody outside him stays on the end in a toss', () => {
     const l = look(at('spread', 'gun', '4-2 over', 'quarters'), 'toss');
     expect(blocks(l).RT).toBe('ER');

@@ -17,6 +17,10 @@ import type { RunJobs } from './run-jobs';
 
 /** A back-side backer who comes over the top of a double is met from this far, yards. */
 const OVER_THE_TOP = 5.5;
+/** A receiver gets to nobody farther to his side than this, yards. */
+export const STALKS = 12;
+/** A receiver this near a corner, yards to the side, has him. */
+const OVER_HIM = 5;
 
 export class RunTargets extends LineBlocks {
   /** A puller has the force man. */
@@ -161,10 +165,17 @@ export class RunTargets extends LineBlocks {
     let best: Target | null = null;
     for (const d of this.targets) {
       if (d.depth > 9 || d.lat <= this.near - 0.5 || !this.open(d) || !within(d)) continue;
-      if (d.where === 'front' || d.where === 'backers') continue;
+      if (d.where === 'front' || d.where === 'backers' || this.stalked(d)) continue;
       if (best === null || d.lat < best.lat) best = d;
     }
     return best;
+  }
+  /** A corner with a receiver who stalks him: no lead runs out there. */
+  private stalked(d: Target): boolean {
+    return (
+      d.level === 'corner' &&
+      this.blockers.some((b) => b.job === 'stalk' && !b.found && Math.abs(b.x - d.x) <= OVER_HIM)
+    );
   }
   private leads(): void {
     for (const man of this.blockers) {
@@ -255,7 +266,7 @@ export class RunTargets extends LineBlocks {
       // Over him counts more than near the line.
       const far = (d: Target): number => Math.abs(d.x - man.x) + d.depth * 0.5;
       for (const d of this.targets) {
-        if (d.held || d.by.length > 0) continue;
+        if (d.held || d.by.length > 0 || Math.abs(d.x - man.x) > STALKS) continue;
         if (d.depth > 7 && (deep === null || Math.abs(d.x - man.x) < Math.abs(deep.x - man.x))) deep = d;
         if (d.x * man.x < 0 || d.where === 'front' || d.where === 'backers') continue;
         if (near === null || far(d) < far(near) - 1e-9) near = d;
