@@ -2,6 +2,7 @@
  * The snap record: the one vocabulary that the snap line, the arithmetic, the open table, the
  * database and the counts share. Field names are the open table's column names in camel case.
  */
+import type { ChartedFacts } from './charted';
 import type { Hash, Side } from '../field/spot';
 import type { Enforcement } from '../field/profile';
 
@@ -108,7 +109,7 @@ export function isTagged<T>(value: T | Absent | null): value is T {
   return value !== null && value !== NONE && value !== UNSEEN;
 }
 
-export interface Snap {
+export interface Snap extends ChartedFacts {
   readonly snapId: string;
   readonly game: string;
   readonly order: number;

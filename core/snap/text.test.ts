@@ -30,9 +30,11 @@ function valueOf(field: SnapField): fc.Arbitrary<unknown> {
       case 'clock':
         return fc.integer({ min: spec.min ?? 0, max: spec.max ?? 900 });
       case 'decimal':
-        return fc.integer({ min: 0, max: 80_000 }).map((n) => n / 4);
+        return fc.integer({ min: 0, max: Math.min(20_000, spec.max ?? 20_000) * 4 }).map((n) => n / 4);
       case 'list':
-        return fc.uniqueArray(fc.constantFrom('trick', 'busted', 'hurry'));
+        return field === 'causes'
+          ? fc.uniqueArray(fc.constantFrom('technique 60', 'call', 'luck 5'))
+          : fc.uniqueArray(fc.constantFrom('trick', 'busted', 'hurry'));
       case 'numbers':
         return fc.array(jersey, { maxLength: 3 });
       case 'penalties':

@@ -4,6 +4,7 @@ import { Migration20261126000003 } from './0003-sync';
 import { Migration20261126000004 } from './0004-meanings';
 import { Migration20261126000005 } from './0005-admin';
 import { Migration20261126000006 } from './0006-words';
+import { Migration20261126000007 } from './0007-charted';
 
 /** Forward only, in order. A landed migration never changes. */
 export const MIGRATIONS = [
@@ -13,4 +14,5 @@ export const MIGRATIONS = [
   { name: '0004-meanings', class: Migration20261126000004 },
   { name: '0005-admin', class: Migration20261126000005 },
   { name: '0006-words', class: Migration20261126000006 },
+  { name: '0007-charted', class: Migration20261126000007 },
 ];

@@ -2,13 +2,24 @@
 import type { Snap, SnapFact, SnapField } from '../snap';
 import { AFTER } from './after';
 import { BEFORE } from './before';
+import { CHARTED } from './charted';
 import { PLAY } from './play';
 import { SITUATION } from './situation';
-import type { FieldSpec } from './spec';
+import type { FieldGroup, FieldSpec, Known } from './spec';
 
-export { FIELD_GROUPS, type FieldGroup, type FieldKind, type FieldSpec } from './spec';
+export { CAUSES } from './charted';
+export {
+  FIELD_GROUPS,
+  KNOWN,
+  PASSES,
+  type FieldGroup,
+  type FieldKind,
+  type FieldSpec,
+  type Known,
+  type Pass,
+} from './spec';
 
-const TABLE = { ...SITUATION, ...BEFORE, ...PLAY, ...AFTER } as const satisfies Readonly<
+const TABLE = { ...SITUATION, ...BEFORE, ...PLAY, ...AFTER, ...CHARTED } as const satisfies Readonly<
   Record<SnapField, FieldSpec>
 >;
 export const SNAP_FIELDS: Readonly<Record<SnapField, FieldSpec>> = TABLE;
@@ -31,6 +42,20 @@ export const fieldsWith = (flag: keyof FieldSpec): SnapField[] =>
 
 /** Fields that name a team: only one that plays in the game. */
 export const TEAM_FIELDS = fieldsWith('team');
+
+const KNOWN_BY_GROUP: Readonly<Record<FieldGroup, Known>> = {
+  identity: 'set',
+  situation: 'set',
+  at_the_line: 'set',
+  before_the_snap: 'snap',
+  the_play: 'after',
+  who: 'after',
+  what_came_of_it: 'after',
+  remarks: 'after',
+};
+/** When a charter can know a field. */
+export const knownAt = (field: SnapField): Known =>
+  SNAP_FIELDS[field].known ?? KNOWN_BY_GROUP[SNAP_FIELDS[field].group];
 
 /** Column name of a field in the open table: toGoal → to_goal. */
 export const columnOf = (field: string): string => field.replace(/[A-Z]/g, (c) => `_${c.toLowerCase()}`);

@@ -13,6 +13,14 @@ export const FIELD_GROUPS = [
 ] as const;
 export type FieldGroup = (typeof FIELD_GROUPS)[number];
 
+/** When a charter can know it: both sides set, the ball snapped, the play over. */
+export const KNOWN = ['set', 'snap', 'after'] as const;
+export type Known = (typeof KNOWN)[number];
+
+/** The pass in which it is charted: each is one way of looking at the film. */
+export const PASSES = ['offense', 'defense', 'protection', 'special', 'own'] as const;
+export type Pass = (typeof PASSES)[number];
+
 export type FieldKind =
   'text' | 'integer' | 'decimal' | 'clock' | 'enum' | 'flag' | 'list' | 'penalties' | 'numbers' | 'date';
 
@@ -33,6 +41,11 @@ export interface FieldSpec {
   readonly most?: number;
   /** What a text must look like, for an error's remedy. */
   readonly expected?: string;
+
+  /** The pass that asks for it. */
+  readonly pass?: Pass;
+  /** When it is known, where its group does not say so. */
+  readonly known?: Known;
 
   // -- the snap line
   /** Names typed before "=", after "no" and before "unseen"; the column's own name works too. */
