@@ -20,7 +20,7 @@ import { chordOf } from '../shared/keys';
 import { useStaffRules } from '../StaffRules';
 import { useAlive } from '../useAlive';
 import { FieldStrip } from './FieldStrip';
-import { Arithmetic, StartCard } from './LogCards';
+import { Arithmetic } from './Arithmetic';
 import { HintLine } from './HintLine';
 import { SnapLine } from './SnapLine';
 import { useFindings } from './useFindings';
@@ -30,6 +30,7 @@ const LineDrawing = dynamic(() => import('./LineDrawing'), {
   ssr: false,
   loading: () => <div className="drawingwait" />,
 });
+const StartCard = dynamic(() => import('./StartCard'), { ssr: false });
 const ReviewCard = dynamic(() => import('./ReviewCard'), { ssr: false });
 const ToSettle = dynamic(() => import('./ToSettle'), { ssr: false });
 const LogHelp = dynamic(() => import('./LogHelp'), { ssr: false });
@@ -181,7 +182,9 @@ export function LogScreen(props: LogScreenProps) {
             )}
           </section>
           <Arithmetic view={view} />
-          <StartCard view={view} game={game} nameOf={nameOf} send={send} />
+          {view.starts && (
+            <StartCard starts={view.starts} view={view} game={game} nameOf={nameOf} send={send} />
+          )}
           {checked && <ReviewCard view={view} snaps={game.rows.length} send={send} />}
         </div>
       </div>
