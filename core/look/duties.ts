@@ -121,9 +121,12 @@ export function assignDuties(w: Working): Duties {
     const open = slots.filter((slot) => slot.owner === null || slot.owner.level === 'safety');
     for (const { owner } of open) if (owner) owner.job = null;
     // Behind a safety who rushes the corner of his side has the half, and the next man inside the flat.
+    const left = safeties.some((post) => post.rush === null);
     const behind =
       plan.scheme === 'halves' && !plan.inverted
-        ? corners.filter((corner) => safeties.some((post) => post.rush !== null && post.side === corner.side))
+        ? corners.filter((corner) =>
+            safeties.some((post) => post.rush !== null && (!left || post.side === corner.side)),
+          )
         : [];
     const sign = signOf(structure.passing);
     const men = [...new Set([...safeties, ...behind, ...second, ...third])]

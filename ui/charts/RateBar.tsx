@@ -1,11 +1,10 @@
 'use client';
 /** A rate as the doubt it carries: the interval as a line, the point faint below the floor. */
-import { interpolateNumber } from 'd3-interpolate';
 import { countText, FEW, intervalText, type Rate } from '@/core/read';
 
 const WIDTH = 96;
 /** A share, 0 to 1, as a place on the bar. */
-const scale = interpolateNumber(3, WIDTH - 3);
+const scale = (share: number): number => 3 + share * (WIDTH - 6);
 
 export function RateBar({
   rate,
