@@ -89,6 +89,10 @@ export default tseslint.config(
     rules: { 'no-restricted-imports': ['error', { patterns: [packagesBut('papaparse', 'fflate')] }] },
   },
   {
+    files: ['core/foreign/**'],
+    rules: { 'no-restricted-imports': ['error', { patterns: [packagesBut('papaparse', 'exceljs')] }] },
+  },
+  {
     files: ['core/**/*.{test,fixture}.ts'],
     rules: { 'no-restricted-globals': 'off', 'no-restricted-imports': 'off' },
   },

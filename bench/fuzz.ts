@@ -1,6 +1,10 @@
 /** Random text against the two readers of people's typing: neither throws, and what they give is what a field can hold. */
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
 import { DEFAULT_BOOK } from '../core/book/default-book';
 import { COLLEGE } from '../core/field';
+import { decodeText, readDelimited, understand } from '../core/foreign';
+import { foreignFaults, mutate } from '../core/foreign/foreign.fixture';
 import { parseLine, stateAfter } from '../core/line';
 import { readFieldText, writeFieldText, type SnapField } from '../core/snap';
 import { readPackage } from '../core/table';
@@ -155,4 +159,34 @@ export function fuzzTable(n: number, seed: number): { readonly tables: number; r
     ).faults.length;
   }
   return { tables: n, faults };
+}
+
+export interface ForeignFuzz {
+  readonly files: number;
+  readonly read: number;
+  readonly skipped: number;
+  readonly refused: number;
+  readonly faults: number;
+  readonly first: readonly string[];
+}
+
+/** Awkward tables of other staffs made worse: every row is read, left out or refused, and what is read can be stored. */
+export function fuzzForeign(files: number, seed: number): ForeignFuzz {
+  const folder = path.join(import.meta.dirname, '../core/foreign/fixtures');
+  const texts = readdirSync(folder)
+    .filter((name) => /\.(csv|txt)$/.test(name))
+    .map((name) => decodeText(readFileSync(path.join(folder, name))));
+  const done = { files, read: 0, skipped: 0, refused: 0, faults: 0 };
+  const first: string[] = [];
+  for (let i = 0; i < files; i++) {
+    const sheet = readDelimited(`file ${i}`, decodeText(mutate(texts[i % texts.length]!, seed + i)));
+    const u = understand(sheet, { book: DEFAULT_BOOK, team: 'HER' });
+    done.read += u.rows.length;
+    done.skipped += u.skipped.length;
+    done.refused += u.refused.length;
+    const faults = foreignFaults(sheet, u);
+    done.faults += faults.length;
+    if (first.length < 5) first.push(...faults);
+  }
+  return { ...done, first };
 }

@@ -198,7 +198,7 @@ export async function bench(args: string[]): Promise<number> {
     const { loadRows } = await import('./load');
     printRows(await loadRows({ members: 20, seconds: flags.has('long') ? 60 : 15, think: 3000 }));
     if (flags.has('long')) {
-      const { fuzzLine, fuzzTable } = await import('./fuzz');
+      const { fuzzLine, fuzzForeign, fuzzTable } = await import('./fuzz');
       const { logUnderKills } = await import('./kills');
       const said = (what: string, done: object): void =>
         void process.stdout.write(`${what}: ${JSON.stringify(done)}\n`);
@@ -216,6 +216,7 @@ export async function bench(args: string[]): Promise<number> {
       said('every word against every other', invariantsOverEverything(1));
       said('random lines', fuzzLine(1_000_000, 1));
       said('random tables', fuzzTable(10_000, 1));
+      said('mutated tables of other staffs', fuzzForeign(10_000, 1));
     }
   }
   return 0;

@@ -18,6 +18,8 @@ const HELP = `usage: ./vobrik COMMAND
                              each contradiction in the arithmetic; exit 1 if any
   read snaps.csv --by down,play [--where "offense=HER,quarter=1|2"] [--level LEVEL]
                              the grouped table with n, rates and intervals, as JSON
+  understand [--team KEY] [--opponent KEY] [--sheet NAME] [--map map.json] [--book book.json] [--out FOLDER] FILE
+                             somebody else's table (.csv, .tsv, .xlsx) as it is read, as JSON; nothing is written
   import [--demo] [--replace-book|--leave-book] FILE...
                              data packages (zip, csv, book.json) into the database
   export [--demo] FILE       the whole program as a data package
@@ -38,6 +40,7 @@ const COMMANDS: Readonly<Record<string, () => Promise<Command>>> = {
   look: async () => (await import('./look')).look,
   check: async () => (await import('./tables')).check,
   read: async () => (await import('./tables')).read,
+  understand: async () => (await import('./understand')).understandFile,
   import: async () => (await import('./data')).importData,
   export: async () => (await import('./data')).exportData,
   backup: async () => (await import('./data')).backup,

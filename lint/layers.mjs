@@ -29,6 +29,7 @@ const CORE = {
   line: ['field', 'snap', 'look', 'book', 'rules'],
   log: ['field', 'snap', 'look', 'book', 'rules', 'line'],
   table: ['field', 'snap'],
+  foreign: ['field', 'snap', 'book', 'rules', 'table'],
   read: ['field', 'snap', 'look', 'book', 'rules', 'table'],
   plan: ['field', 'snap', 'rules', 'look', 'book', 'line', 'table', 'read'],
   exchange: ['field', 'snap', 'rules', 'look', 'book', 'line', 'table', 'read', 'plan', 'staff', 'sync'],

@@ -1,0 +1,5 @@
+export * from './sheet';
+export { isTarget, targetLabel, TARGETS, type Target } from './headings';
+export { SKIP_REASONS, type Skipped, type SkipReason } from './rows';
+export type { ColumnReading } from './propose';
+export * from './understand';
