@@ -17,6 +17,7 @@ import {
   Game,
   NumberWorn,
   Charting,
+  ForeignReading,
 } from './entities';
 import {
   SnapRow,
@@ -45,6 +46,7 @@ export const ENTITIES = [
   Game,
   NumberWorn,
   Charting,
+  ForeignReading,
   SnapRow,
   BookTerm,
   BookChange,

@@ -6,7 +6,7 @@ import 'server-only';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { LEVEL_KEYS } from '../core/field/profile';
 import { PHASES } from '../core/table/schema';
-import { CHARTING_KINDS, type ProgramSettings } from '../core/exchange/types';
+import { CHARTING_KINDS, type ProgramSettings, type ReadingMap } from '../core/exchange/types';
 import type { Answer } from '../core/sync/operation';
 
 export const Program = defineEntity({
@@ -236,3 +236,20 @@ export const BackupRun = defineEntity({
 });
 
 export type MemberEntity = InferEntity<typeof Member>;
+
+/** How a staff read somebody else's table: found again by its headings. */
+export const ForeignReading = defineEntity({
+  name: 'ForeignReading',
+  tableName: 'foreign_reading',
+  uniques: [{ properties: ['program', 'headings'] }],
+  properties: {
+    id: p.uuid().primary(),
+    program: program(),
+    /** Column names in one order. */
+    headings: p.text(),
+    mapping: p.json<ReadingMap['mapping']>(),
+    values: p.json<ReadingMap['values']>(),
+    by: member(),
+    at: p.datetime(),
+  },
+});

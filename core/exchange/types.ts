@@ -170,3 +170,14 @@ export interface SheetInfo {
 export interface SheetDetail extends SheetInfo {
   readonly list: readonly SheetCall[];
 }
+
+/** Columns and values of somebody else's table as a staff decided them. */
+export interface ReadingMap {
+  /** Null: the column is left out. */
+  readonly mapping: readonly { readonly column: string; readonly field: string | null }[];
+  /** Null: the value is left out. */
+  readonly values: readonly { readonly field: string; readonly from: string; readonly to: string | null }[];
+}
+export interface ReadingInfo extends ReadingMap {
+  readonly headings: string;
+}

@@ -5,6 +5,7 @@ import { Migration20261126000004 } from './0004-meanings';
 import { Migration20261126000005 } from './0005-admin';
 import { Migration20261126000006 } from './0006-words';
 import { Migration20261126000007 } from './0007-charted';
+import { Migration20261126000008 } from './0008-readings';
 
 /** Forward only, in order. A landed migration never changes. */
 export const MIGRATIONS = [
@@ -15,4 +16,5 @@ export const MIGRATIONS = [
   { name: '0005-admin', class: Migration20261126000005 },
   { name: '0006-words', class: Migration20261126000006 },
   { name: '0007-charted', class: Migration20261126000007 },
+  { name: '0008-readings', class: Migration20261126000008 },
 ];

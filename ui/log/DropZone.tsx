@@ -19,7 +19,7 @@ interface DropZoneProps {
 }
 
 /** By what they are called: browsers do not agree on the types of tables. */
-const TAKEN = /\.(zip|csv|json|xlsx)$/i;
+const TAKEN = /\.(zip|csv|tsv|txt|json|xlsx)$/i;
 
 export function DropZone({ files, most, disabled, onFiles }: DropZoneProps) {
   const { getRootProps, getInputProps, isDragActive, open } = useDropzone({
@@ -33,14 +33,16 @@ export function DropZone({ files, most, disabled, onFiles }: DropZoneProps) {
   const total = files.reduce((n, f) => n + f.size, 0);
   return (
     <div {...getRootProps({ className: `dropzone${isDragActive ? ' over' : ''}` })}>
-      <input {...getInputProps({ 'aria-label': 'Files to import', accept: '.zip,.csv,.json,.xlsx' })} />
+      <input
+        {...getInputProps({ 'aria-label': 'Files to import', accept: '.zip,.csv,.tsv,.txt,.json,.xlsx' })}
+      />
       <p>
         <button type="button" className="button" disabled={disabled} onClick={open}>
           Choose files
         </button>{' '}
         {isDragActive
           ? 'Drop them.'
-          : 'or drop them here: a package (.zip), tables (.csv, .xlsx), book.json.'}
+          : 'or drop them here: a package (.zip), tables (.csv, .tsv, .xlsx) of any staff, book.json.'}
       </p>
       {files.length > 0 && (
         <ul className="todo small" aria-label="Files">

@@ -4,12 +4,19 @@ import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Link from 'next/link';
-import { useRef, useState } from 'react';
+import dynamic from 'next/dynamic';
+import { useMemo, useRef, useState } from 'react';
+import type { Book } from '@/core/book';
 import type { BookChoice, ImportOutcome } from '@/core/exchange/types';
+import type { ForeignSheet } from '@/core/foreign';
 import { LIMITS } from '@/core/table/limits';
+import { RESOURCE_NAMES } from '@/core/table/schema';
+import type { ForeignImportProps } from './foreign/ForeignImport';
 import { DropZone } from './DropZone';
 import { sendImport } from './import-request';
 import { BookQuestion, Faults } from './ImportOutcome';
+
+const ForeignImport = dynamic(() => import('./foreign/ForeignImport'), { ssr: false });
 
 type State =
   | { readonly kind: 'idle' }
@@ -23,7 +30,37 @@ const STEPS: Readonly<Record<string, string>> = {
   writing: 'Writing',
 };
 
-export function ImportForm({ mayReplace }: { mayReplace: boolean }) {
+/** Tables of the open format by name; anything else in rows and columns is somebody else's. */
+const OURS: ReadonlySet<string> = new Set(RESOURCE_NAMES);
+const stem = (name: string): string => name.replace(/\.[^.]*$/, '').toLowerCase();
+
+interface Found {
+  readonly file: string;
+  readonly sheets: readonly ForeignSheet[];
+}
+/** The sheets of a file that is none of ours; null when it is one of ours, or no table. */
+async function foreignSheets(file: File): Promise<Found | string | null> {
+  if (!/\.(csv|tsv|txt|xlsx|xls)$/i.test(file.name) || OURS.has(stem(file.name))) return null;
+  const { readForeignFile } = await import('@/core/foreign/workbook');
+  const read = await readForeignFile(file.name, new Uint8Array(await file.arrayBuffer()));
+  if (!read.ok) return read.remedy;
+  if (read.sheets.every((sheet) => OURS.has(sheet.name.toLowerCase()))) return null;
+  // A table with our own columns keeps what only ours can say.
+  if (read.sheets[0]!.cells[0]?.some((cell) => cell.toLowerCase() === 'snap_id')) return null;
+  return { file: file.name, sheets: read.sheets };
+}
+
+export interface ImportFormProps extends Pick<
+  ForeignImportProps,
+  'profile' | 'level' | 'teams' | 'readings' | 'save'
+> {
+  readonly mayReplace: boolean;
+  readonly bookText: string;
+}
+
+export function ImportForm({ mayReplace, bookText, ...foreign }: ImportFormProps) {
+  const [found, setFound] = useState<Found | null>(null);
+  const book = useMemo(() => JSON.parse(bookText) as Book, [bookText]);
   const [files, setFiles] = useState<readonly File[]>([]);
   const [state, setState] = useState<State>({ kind: 'idle' });
   const stop = useRef<() => void>(() => undefined);
@@ -70,17 +107,55 @@ export function ImportForm({ mayReplace }: { mayReplace: boolean }) {
     setState(end);
   };
   const outcome = state.kind === 'done' ? state.outcome : null;
+  const choose = async (chosen: readonly File[]): Promise<void> => {
+    setFiles(chosen);
+    setState({ kind: 'idle' });
+    for (const file of chosen) {
+      const sheets = await foreignSheets(file);
+      if (sheets === null) continue;
+      if (typeof sheets === 'string') setState({ kind: 'failed', words: `${sheets}.` });
+      else if (chosen.length > 1)
+        setState({
+          kind: 'failed',
+          words: `${sheets.file} is another staff’s table; such tables are read one at a time, so that each can be looked over.`,
+        });
+      else setFound(sheets);
+      return;
+    }
+  };
+  if (found)
+    return (
+      <ForeignImport
+        {...foreign}
+        {...found}
+        book={book}
+        onLeave={() => {
+          setFound(null);
+          setFiles([]);
+        }}
+      />
+    );
   return (
-    <div className="stack below">
+    <div
+      className="stack below"
+      onPaste={(event) => {
+        // Cells copied from a spreadsheet come as text with tabs between.
+        const text = event.clipboardData.getData('text/plain');
+        if (!/\t/.test(text) || !/\n/.test(text)) return;
+        event.preventDefault();
+        void choose([new File([text], 'pasted cells.tsv')]);
+      }}
+    >
       <DropZone
         files={files}
         most={LIMITS.uploadBytes}
         disabled={busy}
-        onFiles={(chosen) => {
-          setFiles(chosen);
-          setState({ kind: 'idle' });
-        }}
+        onFiles={(chosen) => void choose(chosen)}
       />
+      <label className="choice">
+        or paste cells of a spreadsheet here
+        <textarea rows={2} aria-label="paste cells of a spreadsheet" value="" onChange={() => undefined} />
+      </label>
       <div className="toolbar">
         <Button variant="contained" disabled={busy || files.length === 0} onClick={() => void start('ask')}>
           Import
