@@ -14,24 +14,20 @@ export interface ForeignGame {
   readonly source: string;
 }
 
-/** The snaps of a sheet, with the teams of the game in place of the names that stood in the file. */
-export function foreignSnaps(
-  understood: Understood,
-  game: ForeignGame,
-  teamOf: (written: string) => string | null,
-): Snap[] {
+/** The snaps of a sheet; teams were called by their keys when it was understood. A row whose teams do not play has none. */
+export function foreignSnaps(understood: Understood, game: ForeignGame): Snap[] {
+  const plays = (team: string | null | undefined): string | null =>
+    team === game.home || team === game.away ? team : null;
   return understood.rows.map(({ row, fields }): Snap => {
-    const team = (written: string | null | undefined): string | null =>
-      written === null || written === undefined ? null : teamOf(written);
-    const offense = team(fields.offense);
-    const defense =
-      team(fields.defense) ?? (offense === game.home ? game.away : offense === game.away ? game.home : null);
+    const offense = plays(fields.offense);
     return {
       ...blankSnap(`${game.key}-${row}`, game.key, row),
       ...fields,
       offense,
-      defense,
-      scoredBy: team(fields.scoredBy),
+      defense:
+        plays(fields.defense) ??
+        (offense === game.home ? game.away : offense === game.away ? game.home : null),
+      scoredBy: plays(fields.scoredBy),
     };
   });
 }

@@ -118,7 +118,7 @@ export function propose(
       offer(
         target,
         sure,
-        `called “${heading}”; ${percent(words ? fit.known : fit.read, n)} ${words ? 'in the book' : `read as ${targetLabel(target)}`}`,
+        `by its name; ${percent(words ? fit.known : fit.read, n)} ${words ? 'in the book' : 'read'}`,
       );
     }
     for (const [target, looks, sure] of BY_LOOK) {

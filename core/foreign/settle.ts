@@ -15,6 +15,25 @@ export interface Settled {
   readonly row: number;
   readonly fields: SnapFields;
 }
+/** Names of teams in a reading: who has the ball, whose half. */
+export const teamsIn = ({ team, offenseTeam, defenseTeam, spot }: Reading): string[] =>
+  [team, offenseTeam, defenseTeam, typeof spot?.half === 'object' ? spot.half.team : undefined].filter(
+    (name): name is string => name !== undefined,
+  );
+
+/** The same reading with the teams that the names mean. */
+export function withTeams(reading: Reading, aliases: ReadonlyMap<string, string>): Reading {
+  const called = (name: string): string => aliases.get(name) ?? name;
+  const { team, offenseTeam, defenseTeam, spot } = reading;
+  return {
+    ...reading,
+    ...(team === undefined ? {} : { team: called(team) }),
+    ...(offenseTeam === undefined ? {} : { offenseTeam: called(offenseTeam) }),
+    ...(defenseTeam === undefined ? {} : { defenseTeam: called(defenseTeam) }),
+    ...(typeof spot?.half === 'object' ? { spot: { ...spot, half: { team: called(spot.half.team) } } } : {}),
+  };
+}
+
 /** Who has the ball, then what follows from it: spots, goal to go, carrier or target, results. */
 export function settleTeams(
   read: readonly { readonly row: number; readonly reading: Reading }[],

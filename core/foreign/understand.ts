@@ -7,7 +7,7 @@ import { layOut, type Skipped } from './rows';
 import { dateOrder, propose, type ColumnReading } from './propose';
 import { dateParts } from './figures';
 import type { CellContext, Reading, Unknown } from './reading';
-import { factsOf, settleTeams } from './settle';
+import { factsOf, settleTeams, teamsIn, withTeams } from './settle';
 import { readCell } from './values';
 import { nearestTerms } from './words';
 
@@ -44,7 +44,7 @@ export interface Understood {
   readonly skipped: readonly Skipped[];
   readonly refused: readonly Refused[];
   readonly unknownTerms: readonly UnknownTerm[];
-  /** Teams as written, for the games they are mapped to. */
+  /** Teams as written, also those whose half a spot names. */
   readonly teams: readonly string[];
 }
 
@@ -54,6 +54,8 @@ export interface UnderstandOptions {
   readonly team?: string | null;
   /** The other team. */
   readonly opponent?: string | null;
+  /** Team keys of names as written in the table. */
+  readonly aliases?: ReadonlyMap<string, string>;
   /** Columns by name as somebody decided; null leaves one out. */
   readonly mapping?: ReadonlyMap<string, Target | null>;
   /** Values as somebody decided: `target|from` → what is read instead; null leaves the cell out. */
@@ -231,13 +233,18 @@ export function understand(sheet: ForeignSheet, options: UnderstandOptions): Und
     }
     read.push({ row: row + 1, reading });
   }
-  const teams = new Set<string>();
-  for (const { reading } of read)
-    for (const team of [reading.team, reading.offenseTeam, reading.defenseTeam]) if (team) teams.add(team);
+  const written = [...new Set(read.flatMap(({ reading }) => teamsIn(reading)))];
+  const aliases = options.aliases ?? new Map<string, string>();
+  const called = read.map(({ row, reading }) => ({ row, reading: withTeams(reading, aliases) }));
+  const teams = new Set(
+    called.flatMap(({ reading: { team, offenseTeam, defenseTeam } }) =>
+      [team, offenseTeam, defenseTeam].filter((name): name is string => name !== undefined),
+    ),
+  );
   const columnSaying = (field: string): string =>
     (mapping.find((m) => m.field === field) ?? mapping.find((m) => m.field !== null) ?? mapping[0]!).column;
   const rows: { row: number; fields: SnapFields }[] = [];
-  const settled = settleTeams(read, teams, options);
+  const settled = settleTeams(called, teams, options);
   for (const one of settled) {
     if ('reason' in one)
       refused.push({
@@ -277,7 +284,7 @@ export function understand(sheet: ForeignSheet, options: UnderstandOptions): Und
         rows: n,
         nearest: nearestTerms(options.book, said),
       })),
-    teams: [...teams],
+    teams: written,
   };
 }
 

@@ -5,10 +5,10 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Link from 'next/link';
 import dynamic from 'next/dynamic';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState, type ReactNode } from 'react';
 import type { Book } from '@/core/book';
 import type { BookChoice, ImportOutcome } from '@/core/exchange/types';
-import type { ForeignSheet } from '@/core/foreign';
+import { decodeText, type ForeignSheet } from '@/core/foreign/sheet';
 import { LIMITS } from '@/core/table/limits';
 import { RESOURCE_NAMES } from '@/core/table/schema';
 import type { ForeignImportProps } from './foreign/ForeignImport';
@@ -41,11 +41,14 @@ interface Found {
 /** The sheets of a file that is none of ours; null when it is one of ours, or no table. */
 async function foreignSheets(file: File): Promise<Found | string | null> {
   if (!/\.(csv|tsv|txt|xlsx|xls)$/i.test(file.name) || OURS.has(stem(file.name))) return null;
+  // A table with our own columns keeps what only ours can say; its first lines tell.
+  const head = decodeText(new Uint8Array(await file.slice(0, 16_384).arrayBuffer()));
+  if (/^\W*snap_id\W|[,;\t|]\W?snap_id\W/i.test(head.split(/\r?\n/)[0] ?? '')) return null;
+  if (file.size > LIMITS.uploadBytes) return `${file.name} is more than is taken at once; split it`;
   const { readForeignFile } = await import('@/core/foreign/workbook');
   const read = await readForeignFile(file.name, new Uint8Array(await file.arrayBuffer()));
   if (!read.ok) return read.remedy;
   if (read.sheets.every((sheet) => OURS.has(sheet.name.toLowerCase()))) return null;
-  // A table with our own columns keeps what only ours can say.
   if (read.sheets[0]!.cells[0]?.some((cell) => cell.toLowerCase() === 'snap_id')) return null;
   return { file: file.name, sheets: read.sheets };
 }
@@ -56,9 +59,11 @@ export interface ImportFormProps extends Pick<
 > {
   readonly mayReplace: boolean;
   readonly bookText: string;
+  /** What may be imported, in words. */
+  readonly children: ReactNode;
 }
 
-export function ImportForm({ mayReplace, bookText, ...foreign }: ImportFormProps) {
+export function ImportForm({ mayReplace, bookText, children, ...foreign }: ImportFormProps) {
   const [found, setFound] = useState<Found | null>(null);
   const book = useMemo(() => JSON.parse(bookText) as Book, [bookText]);
   const [files, setFiles] = useState<readonly File[]>([]);
@@ -146,6 +151,7 @@ export function ImportForm({ mayReplace, bookText, ...foreign }: ImportFormProps
         void choose([new File([text], 'pasted cells.tsv')]);
       }}
     >
+      {children}
       <DropZone
         files={files}
         most={LIMITS.uploadBytes}

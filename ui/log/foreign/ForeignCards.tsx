@@ -204,8 +204,10 @@ export function ArithmeticCard({ foreign }: { readonly foreign: Foreign }) {
         <h2>Does the arithmetic hold?</h2>
         <span className="small">checked before anything is written</span>
       </header>
-      {out.game === null ? (
-        <p className="small quiet">Say whose game it is, above.</p>
+      {out.game === null || out.snaps.length === 0 ? (
+        <p className="small quiet">
+          {out.game === null ? 'Say whose game it is, above.' : 'No row can be read yet.'}
+        </p>
       ) : (
         <>
           <FieldStrip

@@ -88,7 +88,7 @@ export function useForeign(
   const remembered = useMemo(() => {
     const plain = understand(sheet, { book });
     const key = headingsKey(plain.mapping.map((m) => m.column));
-    return { key, reading: readings.find((r) => r.headings === key) ?? null };
+    return { key, reading: readings.find((r) => r.headings === key) ?? null, names: plain.teams };
   }, [sheet, book, readings]);
   const decided = useMemo(
     () => ({
@@ -105,19 +105,6 @@ export function useForeign(
   );
   const ours = chosen[game.ours]?.team.key ?? null;
   const theirs = chosen[game.ours === 'home' ? 'away' : 'home']?.team.key ?? null;
-  const understood = useMemo(
-    () =>
-      understand(sheet, {
-        book,
-        team: ours,
-        opponent: theirs,
-        mapping: decided.columns,
-        values: decided.values,
-        cells,
-      }),
-    [sheet, book, ours, theirs, decided, cells],
-  );
-
   const teamOf = useMemo(
     () =>
       (written: string): string | null => {
@@ -134,6 +121,31 @@ export function useForeign(
       },
     [said, chosen, teams],
   );
+  /** Names as they stood when nothing was decided: a refused row still says whose half it means. */
+  const aliases = useMemo(
+    () =>
+      new Map(
+        remembered.names.flatMap((written) => {
+          const key = teamOf(written);
+          return key === null ? [] : [[written, key] as const];
+        }),
+      ),
+    [remembered, teamOf],
+  );
+  const understood = useMemo(
+    () =>
+      understand(sheet, {
+        book,
+        team: ours,
+        opponent: theirs,
+        aliases,
+        mapping: decided.columns,
+        values: decided.values,
+        cells,
+      }),
+    [sheet, book, ours, theirs, aliases, decided, cells],
+  );
+
   const out = useMemo(() => {
     if (!chosen.home || !chosen.away || chosen.home.team.key === chosen.away.team.key)
       return { game: null, snaps: [] as Snap[], homeless: 0 };
@@ -151,10 +163,10 @@ export function useForeign(
       phase: game.phase,
       source: `${file}${sheets.length > 1 ? `, ${sheet.name}` : ''}`,
     };
-    const all = foreignSnaps(understood, info, teamOf);
+    const all = foreignSnaps(understood, info);
     const snaps = all.filter((snap) => snap.offense !== null && snap.defense !== null);
     return { game: info, snaps, homeless: all.length - snaps.length };
-  }, [understood, chosen, game.date, game.phase, sheet.name, sheets.length, file, level, teamOf]);
+  }, [understood, chosen, game.date, game.phase, sheet.name, sheets.length, file, level]);
   const walked = useMemo(() => walkGame(out.snaps, profile), [out.snaps, profile]);
   const findings = useMemo(() => checkRows(walked).filter((f) => f.level === 'finding'), [walked]);
 

@@ -25,16 +25,6 @@ export default pageFor('program.import', async function Import(actor) {
         <h1>Import a file</h1>
         <Link href="/log">back to the film</Link>
       </header>
-      <p>
-        A data package (.zip), a workbook (.xlsx) with a sheet a table, or the tables one by one: snaps.csv
-        with games.csv, teams.csv, roster.csv, plays.csv, book.json. A lone snap table brings its game along.
-        Any other table of snaps (.csv, .tsv, .xlsx), whatever its columns and words: what it says is
-        proposed, shown on its own rows and corrected by you before anything is written.
-      </p>
-      <p className="quiet">
-        Everything is read first. If one row has a fault nothing is imported, and each fault is named with
-        row, column and remedy.
-      </p>
       <ImportForm
         mayReplace={may(actor.roles, 'book.replace')}
         bookText={bookText}
@@ -43,7 +33,18 @@ export default pageFor('program.import', async function Import(actor) {
         level={program.level}
         profile={profiles[program.level]}
         save={keepReading}
-      />
+      >
+        <p>
+          A data package (.zip), a workbook (.xlsx) with a sheet a table, or the tables one by one: snaps.csv
+          with games.csv, teams.csv, roster.csv, plays.csv, book.json. A lone snap table brings its game
+          along. Any other table of snaps (.csv, .tsv, .xlsx), whatever its columns and words: what it says is
+          proposed, shown on its own rows and corrected by you before anything is written.
+        </p>
+        <p className="quiet">
+          Everything is read first. If one row has a fault nothing is imported, and each fault is named with
+          row, column and remedy.
+        </p>
+      </ImportForm>
     </section>
   );
 });
