@@ -1,7 +1,7 @@
 'use client';
 /** The table as it stands and as it is read: a column each, what it is taken for and why, the same rows below. */
 import { targetLabel, TARGETS, type Target } from '@/core/foreign';
-import { downWord, formatSpot } from '@/core/field/spot';
+import { downWord, formatSpot, sideWord } from '@/core/field/spot';
 import {
   columnOf,
   SNAP_FACTS,
@@ -18,8 +18,6 @@ const OPEN = SNAP_FACTS.filter((f) => !(TARGETS as readonly string[]).includes(c
 const FILLS: Readonly<Partial<Record<Target, readonly SnapField[]>>> = {
   down_distance: ['down', 'distance'],
   spot: ['toGoal'],
-  formation: ['formation', 'formationSide', 'backfield', 'motion'],
-  concept: ['concept', 'direction'],
   play: ['play', 'unit'],
   gain: ['gain', 'kickYards'],
   result: ['result', 'turnover', 'score', 'kickEnd'],
@@ -32,6 +30,13 @@ function words(target: Target, fields: SnapFields): string {
     return fields.down ? `${downWord(fields.down)}${fields.distance ? ` & ${fields.distance}` : ''}` : '';
   if (target === 'spot' || target === 'to_goal')
     return typeof fields.toGoal === 'number' ? formatSpot(fields.toGoal) : '';
+  const side = (field: 'formationSide' | 'direction'): string =>
+    fields[field] === 'L' || fields[field] === 'R' ? ` ${sideWord(fields[field])}` : '';
+  if (target === 'formation')
+    return [`${fields.formation ?? ''}${side('formationSide')}`, fields.backfield ?? '']
+      .filter(Boolean)
+      .join(', ');
+  if (target === 'concept') return `${fields.concept ?? ''}${side('direction')}`;
   const names = FILLS[target] ?? (SNAP_FACTS.filter((f) => columnOf(f) === target) as SnapField[]);
   return names
     .map((f) => writeFieldText(f, fields[f as keyof SnapFields]))

@@ -145,9 +145,12 @@ export default function ForeignImport({
 }
 
 /** What is still missing before it can be imported; null when nothing is. */
-function whyNot({ out, chosen, understood }: Foreign): string | null {
+function whyNot({ out, chosen, understood, teamOf }: Foreign): string | null {
   if (!chosen.home || !chosen.away) return 'Say who played: away and home.';
   if (out.game === null) return 'A game has two teams.';
+  const unnamed = understood.teams.filter((written) => teamOf(written) === null);
+  if (unnamed.length > 0)
+    return `Choose which team ${unnamed.map((name) => `“${name}”`).join(' and ')} ${unnamed.length === 1 ? 'is' : 'are'}.`;
   if (understood.rows.length === 0) return 'No row can be read yet; say what the columns are.';
   if (out.homeless > 0)
     return `${out.homeless} ${out.homeless === 1 ? 'row does' : 'rows do'} not say who has the ball: choose which team each name is.`;
