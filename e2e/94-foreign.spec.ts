@@ -42,7 +42,7 @@ test('a table with other words, dates for downs and a bad cell becomes a game; t
   await send.click();
   await expect(page.getByText('Imported 5 snaps.')).toBeVisible();
   await page.getByRole('link', { name: 'To the game' }).click();
-  await expect(page.getByText(/^5 snaps logged/)).toBeVisible();
+  await expect(page.getByTestId('snap-line')).toBeVisible();
 
   const zip = await page.request.get(`${SITE()}/api/export`);
   const files = unpack('program.zip', new Uint8Array(await zip.body()));
