@@ -1,0 +1,4 @@
+export * from './passes';
+export * from './offers';
+export * from './session';
+export * from './sharpen';

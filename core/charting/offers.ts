@@ -1,0 +1,146 @@
+/**
+ * The values most likely in a field of a snap: counts of this opponent, backed off from the nearest situation to all
+ * of its snaps (each level's shares are the prior of the next, Dirichlet weight 4), then the order of the book.
+ */
+import { fieldsOfKind, lookFacts, storedValue, type Book, type TermKind } from '../book';
+import type { LevelProfile } from '../field/profile';
+import { bucketLabel } from '../field/situation';
+import type { WalkedSnap } from '../rules';
+import { isTagged, SNAP_FIELDS, type Snap, type SnapFact } from '../snap';
+
+export interface Offer {
+  readonly value: string | number | boolean;
+  readonly words: string;
+  /** Times seen in the nearest situation that has any, of the times the field was tagged there. */
+  readonly k: number;
+  readonly n: number;
+  readonly share: number;
+}
+export interface Offers {
+  readonly list: readonly Offer[];
+  /** The situation the counts are of, in words. */
+  readonly situation: string;
+  readonly n: number;
+}
+
+/** Snaps that the shares of the wider situation count as. */
+const PRIOR = 4;
+
+const SIDE: Readonly<Record<string, string>> = { L: 'left', R: 'right' };
+export const valueWords = (value: unknown): string =>
+  typeof value === 'boolean'
+    ? value
+      ? 'yes'
+      : 'no'
+    : (SIDE[String(value)] ?? String(value).replace(/_/g, ' '));
+
+/** Every value a field may take, in the order of the book or the table; null where it is free. */
+export function choicesOf(field: SnapFact, book: Book): (string | boolean)[] | null {
+  const { kind, values, terms } = SNAP_FIELDS[field];
+  if (values) return [...values];
+  if (kind === 'flag') return [true, false];
+  if (!terms) return null;
+  const out: string[] = [];
+  for (const term of book.terms) if (terms.includes(term.kind)) out.push(storedValue(term));
+  return [...new Set(out)];
+}
+
+/** Structure at the snap of every row, for the back-off. */
+export type Labels = ReadonlyMap<string, string | null>;
+export function labelsOf(rows: readonly WalkedSnap[], book: Book, profile: LevelProfile): Labels {
+  return new Map(rows.map(({ snap }) => [snap.snapId, lookFacts(book, snap, profile).structureSnap]));
+}
+
+/** The levels of the back-off for a snap, nearest first. */
+function levels(
+  row: WalkedSnap,
+  field: SnapFact,
+  labels: Labels,
+): { readonly words: string; readonly same: (other: WalkedSnap) => boolean }[] {
+  const { snap, bucket } = row;
+  const team: 'offense' | 'defense' =
+    DEFENSIVE.has(SNAP_FIELDS[field].pass ?? '') || OF_DEFENSE.has(field) ? 'defense' : 'offense';
+  const mine = (other: WalkedSnap): boolean => other.snap[team] === snap[team];
+  const labelOf = (one: WalkedSnap): string | null => labels.get(one.snap.snapId) ?? null;
+  const label = labelOf(row);
+  return [
+    ...(label !== null && bucket !== null
+      ? [
+          {
+            words: `${label} on ${bucketLabel(bucket)}`,
+            same: (o: WalkedSnap) => mine(o) && o.bucket === bucket && labelOf(o) === label,
+          },
+        ]
+      : []),
+    ...(label !== null ? [{ words: label, same: (o: WalkedSnap) => mine(o) && labelOf(o) === label }] : []),
+    { words: 'all snaps', same: mine },
+  ];
+}
+const DEFENSIVE: ReadonlySet<string> = new Set(['defense']);
+const OF_DEFENSE: ReadonlySet<SnapFact> = new Set(fieldsOfDefense());
+function fieldsOfDefense(): SnapFact[] {
+  const kinds: readonly TermKind[] = ['front', 'coverage', 'pressure', 'bodies'];
+  return [
+    'box',
+    'shell',
+    'rotation',
+    'rushers',
+    'cornerLeftDepth',
+    'cornerRightDepth',
+    ...kinds.flatMap((kind) => fieldsOfKind(kind) as SnapFact[]),
+  ] as SnapFact[];
+}
+
+/** Ranks the values of a field for a snap over the rows that are charted. */
+export function offersFor(
+  row: WalkedSnap,
+  field: SnapFact,
+  rows: readonly WalkedSnap[],
+  book: Book,
+  labels: Labels,
+): Offers {
+  const choices = choicesOf(field, book);
+  const steps = levels(row, field, labels).map(({ words, same }) => {
+    const counts = new Map<string | number | boolean, number>();
+    let n = 0;
+    for (const other of rows) {
+      if (other.snap.snapId === row.snap.snapId || !same(other)) continue;
+      const value = other.snap[field] as unknown;
+      if (!isTagged(value as string | number | null) || Array.isArray(value)) continue;
+      counts.set(value as string, (counts.get(value as string) ?? 0) + 1);
+      n++;
+    }
+    return { words, counts, n };
+  });
+  const values = new Map<string | number | boolean, number>();
+  (choices ?? []).forEach((value, i) => values.set(value, i));
+  for (const { counts } of steps)
+    for (const value of counts.keys()) if (!values.has(value)) values.set(value, values.size);
+  let shares = new Map([...values.keys()].map((value) => [value, 1 / Math.max(1, values.size)]));
+  for (const { counts, n } of [...steps].reverse())
+    shares = new Map(
+      [...shares].map(([value, prior]) => [value, ((counts.get(value) ?? 0) + PRIOR * prior) / (n + PRIOR)]),
+    );
+  const nearest = steps.find((level) => level.n > 0) ?? steps[steps.length - 1]!;
+  const list = [...shares]
+    .map(([value, share]): Offer => ({
+      value,
+      words: valueWords(value),
+      k: nearest.counts.get(value) ?? 0,
+      n: nearest.n,
+      share,
+    }))
+    .sort((a, b) => b.share - a.share || values.get(a.value)! - values.get(b.value)!);
+  return { list, situation: nearest.words, n: nearest.n };
+}
+
+/** Bits that the answer to a field holds given its situation: the floor of keys, as log2 of the choices of a key. */
+export function entropyOf(offers: Offers): number {
+  return -offers.list.reduce((sum, { share }) => sum + (share > 0 ? share * Math.log2(share) : 0), 0);
+}
+
+export const lastOfSeries = (row: WalkedSnap, rows: readonly WalkedSnap[]): Snap | null => {
+  const at = rows.findIndex((r) => r.snap.snapId === row.snap.snapId);
+  const before = rows[at - 1];
+  return before && before.possession === row.possession ? before.snap : null;
+};

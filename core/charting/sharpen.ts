@@ -1,0 +1,76 @@
+/** What would sharpen the report most: how far the 95 % interval of a field's most usual value would narrow. */
+import { wilson } from '../read';
+import type { WalkedSnap } from '../rules';
+import { isTagged, SNAP_FIELDS, type SnapFact } from '../snap';
+import { asked, isCharted, rowsOf, type ChartPass } from './passes';
+import { valueWords } from './offers';
+
+export interface Sharpened {
+  readonly field: SnapFact;
+  readonly label: string;
+  readonly pass: ChartPass;
+  /** Snaps where it is blank, of those where it is asked. */
+  readonly blank: number;
+  readonly of: number;
+  /** Its most usual value so far, with its count. */
+  readonly value: string | null;
+  readonly k: number;
+  readonly n: number;
+  /** Half the width of its interval now and when every snap has it, in points of a hundred; the share staying what it is. */
+  readonly now: number;
+  readonly then: number;
+  /** Points gained for ten snaps charted. */
+  readonly perTen: number;
+}
+
+const half = (k: number, n: number): number => {
+  if (n === 0) return 50;
+  const { low, high } = wilson(k, n);
+  return ((high! - low!) / 2) * 100;
+};
+
+export function sharpen(passes: readonly ChartPass[], rows: readonly WalkedSnap[]): Sharpened[] {
+  const out = new Map<SnapFact, Sharpened>();
+  for (const pass of passes) {
+    const over = rowsOf(pass, rows);
+    for (const field of pass.fields) {
+      const { kind, label } = SNAP_FIELDS[field];
+      if (
+        out.has(field) ||
+        (kind === 'text' && !SNAP_FIELDS[field].terms) ||
+        kind === 'list' ||
+        kind === 'numbers'
+      )
+        continue;
+      const asking = over.filter(({ snap }) => asked(pass, snap).includes(field));
+      const blank = asking.filter(({ snap }) => !isCharted(snap, field)).length;
+      if (blank === 0) continue;
+      const counts = new Map<unknown, number>();
+      let n = 0;
+      for (const { snap } of asking) {
+        const value = snap[field] as string | number | null;
+        if (!isTagged(value)) continue;
+        counts.set(value, (counts.get(value) ?? 0) + 1);
+        n++;
+      }
+      const [value, k] = [...counts].sort((a, b) => b[1] - a[1])[0] ?? [null, 0];
+      // Never seen: the widest an interval can be.
+      const share = n === 0 ? 0.5 : k / n;
+      const [now, then] = [half(k, n), half(Math.round(share * (n + blank)), n + blank)];
+      out.set(field, {
+        field,
+        label,
+        pass,
+        blank,
+        of: asking.length,
+        value: value === null ? null : valueWords(value),
+        k,
+        n,
+        now,
+        then,
+        perTen: ((now - then) / blank) * 10,
+      });
+    }
+  }
+  return [...out.values()].sort((a, b) => b.perTen - a.perTen || a.label.localeCompare(b.label));
+}
