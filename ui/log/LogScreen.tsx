@@ -203,7 +203,10 @@ export function LogScreen(props: LogScreenProps) {
         onCandidate={(problem, candidate) => send({ type: 'take-candidate', problem, candidate })}
         onDraw={view.stranger ? drawStranger : null}
       />
-      <HintLine status={statusSentence(session.status)} />
+      <HintLine
+        status={statusSentence(session.status)}
+        passes={`/log/${encodeURIComponent(info.key)}/pass`}
+      />
       {session.panel === 'look' && (
         <LookCard
           book={book}

@@ -1,0 +1,60 @@
+'use client';
+/** Which blank fields would narrow the intervals of the report most, with the arithmetic. */
+import { useMemo } from 'react';
+import { CHART_PASSES, sharpen, type PassId } from '@/core/charting';
+import type { WalkedSnap } from '@/core/rules';
+
+const SHOWN = 7;
+
+export function SharpenCard({
+  rows,
+  onPass,
+}: {
+  readonly rows: readonly WalkedSnap[];
+  readonly onPass: (id: PassId) => void;
+}) {
+  const list = useMemo(() => sharpen(CHART_PASSES, rows).slice(0, SHOWN), [rows]);
+  return (
+    <section className="card" aria-label="What would sharpen the report most">
+      <header>
+        <h2>What would sharpen the report most</h2>
+      </header>
+      {list.length === 0 ? (
+        <p className="small quiet">Every field of every pass is charted.</p>
+      ) : (
+        <table className="rows">
+          <thead>
+            <tr>
+              <th>field</th>
+              <th className="n">blank</th>
+              <th>most usual so far</th>
+              <th className="n">interval</th>
+            </tr>
+          </thead>
+          <tbody>
+            {list.map((one) => (
+              <tr key={one.field}>
+                <td>
+                  <button type="button" className="plain" onClick={() => onPass(one.pass.id)}>
+                    {one.label}
+                  </button>
+                </td>
+                <td className="n">
+                  {one.blank} of {one.of}
+                </td>
+                <td>{one.value === null ? 'not seen yet' : `${one.value}, ${one.k} of ${one.n}`}</td>
+                <td className="n">
+                  ±{Math.round(one.now)} → ±{Math.round(one.then)}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <p className="small quiet">
+        Half the width of the 95 % interval of the most usual value in points, now and with every blank
+        charted at the same share; ranked by what ten snaps gain.
+      </p>
+    </section>
+  );
+}
