@@ -39,6 +39,7 @@ export function sharpen(passes: readonly ChartPass[], rows: readonly WalkedSnap[
         out.has(field) ||
         (kind === 'text' && !SNAP_FIELDS[field].terms) ||
         kind === 'list' ||
+        kind === 'flag' ||
         kind === 'numbers'
       )
         continue;

@@ -29,6 +29,7 @@ export function PassSnap({ row, book, profile }: PassSnapProps) {
     backfield: snap.backfield,
     motion: snap.motion,
     motionBy: snap.motionBy,
+    play: snap.play,
     concept: snap.concept,
     direction: snap.direction,
     carrier: snap.carrier,

@@ -109,7 +109,11 @@ export function PassStrip({ ref, session, view, send }: PassStripProps) {
             )}
           </button>
         ))}
-        {field !== null && number && <span className="small quiet">type the figure</span>}
+        {field !== null && number && (
+          <span className="small quiet">
+            type the figure{SNAP_FIELDS[field].unit ? `, ${SNAP_FIELDS[field].unit}` : ''}
+          </span>
+        )}
         {field === null && row && <span>Every field is answered.</span>}
         <span className="end">
           {field !== null && !number && !session.searching && (
@@ -156,7 +160,7 @@ export function PassStrip({ ref, session, view, send }: PassStripProps) {
         {session.problem ??
           (offers && offers.n > 0
             ? `offered in the order of ${offers.situation}, ${offers.n} tagged so far`
-            : field === null
+            : field === null || number
               ? ''
               : 'nothing like it is tagged yet: in the order of the book')}
       </p>

@@ -1,9 +1,9 @@
-/** Another staff's spreadsheet, from the drop to the game: proposed, corrected, imported, remembered. */
+/** Another staff's spreadsheet, from the drop to the game; and a charting pass by keys alone. */
 import AxeBuilder from '@axe-core/playwright';
 import path from 'node:path';
 import { unpack } from '../core/table';
 import { expect, test } from './place';
-import { SITE, signIn } from './staff';
+import { HALF_GAME, saved, SITE, signIn } from './staff';
 
 const FIXTURES = path.join(import.meta.dirname, '../core/foreign/fixtures');
 const SEMICOLONS = path.join(FIXTURES, 'semicolons-and-dates.csv');
@@ -116,4 +116,52 @@ test('a workbook with a sheet a game, a file that is no table, and pasted cells'
   await expect(page.getByRole('region', { name: 'Rows it cannot take' })).toContainText(
     '3 rows = 2 snaps + 1 left out + 0 refused',
   );
+});
+
+test('a charting pass without the mouse: single keys, figures, back, undo, and all of it kept', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto(`${SITE()}/log/${HALF_GAME}`);
+  await page.getByRole('link', { name: 'charting passes' }).focus();
+  await page.keyboard.press('Enter');
+  const strip = page.getByTestId('pass-strip');
+  await expect(strip).toBeFocused();
+  await page.goto(`${SITE()}/log/${HALF_GAME}/pass?pass=corners`);
+  await expect(strip).toBeFocused();
+  await expect(page.getByText('56 snaps left')).toBeVisible();
+  const said = (field: string) => strip.locator('dl > div').filter({ hasText: field }).locator('dd');
+  const title = page.getByRole('region', { name: 'Snap', exact: true }).getByRole('heading');
+  const first = await title.textContent();
+  for (const key of ['7', '1', '1', '2', '3', 'x', '-']) await page.keyboard.press(key);
+  await expect(said('left corner depth')).toHaveText('7');
+  await expect(said('left corner leverage')).toHaveText('inside');
+  await expect(said('right corner depth')).toHaveText('12');
+  await expect(said('right corner leverage')).toHaveText('outside');
+  await expect(said('left safety depth')).toHaveText('not visible');
+  await expect(said('right safety depth')).toHaveText('none');
+  await page.keyboard.press('Backspace');
+  for (const key of ['1', '4', '?']) await page.keyboard.press(key);
+  await expect(said('right safety depth')).toHaveText('14 ?');
+  await page.keyboard.press('Control+z');
+  await expect(said('right safety depth')).toHaveText('14');
+  // Out of its limits: named, nothing written.
+  for (const key of ['Backspace', '4', '9']) await page.keyboard.press(key);
+  await expect(strip.getByRole('status')).toContainText('whole number from 0 to 40');
+  await expect(said('right safety depth')).toHaveText('14');
+  await page.keyboard.press('ArrowDown');
+  await expect(title).not.toHaveText(first!);
+  // The rest of the series as the snap before.
+  await page.keyboard.press('.');
+  await expect(said('left corner depth')).toHaveText('7');
+  const axe = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze();
+  expect(axe.violations.map((v) => `${v.id}: ${v.nodes[0]?.html.slice(0, 160)}`)).toEqual([]);
+  await saved(page);
+  await page.reload();
+  await page.keyboard.press('ArrowUp');
+  await expect(title).toHaveText(first!);
+  await expect(said('right safety depth')).toHaveText('14');
+  await expect(said('left safety depth')).toHaveText('not visible');
 });
