@@ -131,7 +131,7 @@ test('a charting pass without the mouse: single keys, figures, back, undo, and a
   await expect(strip).toBeFocused();
   await expect(page.getByText('56 snaps left')).toBeVisible();
   const said = (field: string) => strip.locator('dl > div').filter({ hasText: field }).locator('dd');
-  const title = page.getByRole('region', { name: 'Snap', exact: true }).getByRole('heading');
+  const title = page.getByRole('region', { name: 'Snap', exact: true }).getByRole('heading').first();
   const first = await title.textContent();
   for (const key of ['7', '1', '1', '2', '3', 'x', '-']) await page.keyboard.press(key);
   await expect(said('left corner depth')).toHaveText('7');
