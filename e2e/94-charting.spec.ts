@@ -148,6 +148,7 @@ test('a charting pass without the mouse: single keys, figures, back, undo, and a
   // Out of its limits: named, nothing written.
   for (const key of ['Backspace', '4', '9']) await page.keyboard.press(key);
   await expect(strip.getByRole('status')).toContainText('whole number from 0 to 40');
+  await page.keyboard.press('Escape');
   await expect(said('right safety depth')).toHaveText('14');
   await page.keyboard.press('ArrowDown');
   await expect(title).not.toHaveText(first!);
