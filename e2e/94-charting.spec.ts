@@ -3,7 +3,7 @@ import AxeBuilder from '@axe-core/playwright';
 import path from 'node:path';
 import { unpack } from '../core/table';
 import { expect, test } from './place';
-import { HALF_GAME, saved, SITE, signIn } from './staff';
+import { HALF_GAME, line, saved, SITE, signIn } from './staff';
 
 const FIXTURES = path.join(import.meta.dirname, '../core/foreign/fixtures');
 const SEMICOLONS = path.join(FIXTURES, 'semicolons-and-dates.csv');
@@ -123,8 +123,8 @@ test('a charting pass without the mouse: single keys, figures, back, undo, and a
 }) => {
   await signIn(page);
   await page.goto(`${SITE()}/log/${HALF_GAME}`);
-  await page.getByRole('link', { name: 'charting passes' }).focus();
-  await page.keyboard.press('Enter');
+  await expect(line(page)).toBeFocused();
+  await page.getByRole('link', { name: 'charting passes' }).press('Enter');
   const strip = page.getByTestId('pass-strip');
   await expect(strip).toBeFocused();
   await page.goto(`${SITE()}/log/${HALF_GAME}/pass?pass=corners`);
