@@ -32,6 +32,7 @@ const CORE = {
   foreign: ['field', 'snap', 'book', 'rules', 'table'],
   read: ['field', 'snap', 'look', 'book', 'rules', 'table'],
   plan: ['field', 'snap', 'rules', 'look', 'book', 'line', 'table', 'read'],
+  stats: ['field', 'snap', 'rules'],
   charting: ['field', 'snap', 'look', 'book', 'rules', 'read'],
   exchange: ['field', 'snap', 'rules', 'look', 'book', 'line', 'table', 'read', 'plan', 'staff', 'sync'],
 };

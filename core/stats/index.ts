@@ -1,0 +1,2 @@
+export * from './stats';
+export * from './box-score';
