@@ -381,6 +381,18 @@ const ACTIONS_WALKED: readonly Door[] = [
     args: () => [{ op: 'remove', game: 'no-such-game' }],
   },
   {
+    file: 'app/(staff)/log/actions.ts',
+    name: 'keepOfficial',
+    action: 'snap.log',
+    args: () => [{ game, team: 'AAA', stat: 'points', figure: 21 }],
+  },
+  {
+    file: 'app/(staff)/log/import/actions.ts',
+    name: 'keepReading',
+    action: 'program.import',
+    args: () => [{ headings: 'dn | dist', mapping: [{ column: 'dn', field: 'down' }], values: [] }],
+  },
+  {
     file: 'app/(staff)/plan/actions.ts',
     name: 'startSheet',
     action: 'sheet.create',

@@ -6,7 +6,12 @@ import 'server-only';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { LEVEL_KEYS } from '../core/field/profile';
 import { PHASES } from '../core/table/schema';
-import { CHARTING_KINDS, type ProgramSettings, type ReadingMap } from '../core/exchange/types';
+import {
+  CHARTING_KINDS,
+  type OfficialFigures,
+  type ProgramSettings,
+  type ReadingMap,
+} from '../core/exchange/types';
 import type { Answer } from '../core/sync/operation';
 
 export const Program = defineEntity({
@@ -144,6 +149,8 @@ export const Game = defineEntity({
     source: p.string().nullable(),
     /** Logged to the end: set by a coordinator. */
     closed: p.boolean(),
+    /** Figures of the official scorer, by team and stat. */
+    official: p.json<OfficialFigures>().nullable(),
   },
 });
 

@@ -11,7 +11,7 @@ import { Charting, Game, NumberWorn, Program, RosterEntry, Season, Team } from '
 import { CallSheet, SnapRow } from './entities-football';
 import { Invalid, NotFound } from './errors';
 import { openEm, type Em } from './orm';
-import type { Actor, GameInfo, TeamInfo } from '../core/exchange/types';
+import type { OfficialFigures, Actor, GameInfo, TeamInfo } from '../core/exchange/types';
 
 export async function listTeams(actor: Actor): Promise<TeamInfo[]> {
   permit(actor, 'team.read');
@@ -117,6 +117,7 @@ export async function createGame(actor: Actor, input: NewGame): Promise<string> 
       wind: null,
       source: null,
       closed: false,
+      official: null,
     });
     await tx.flush();
     return key;
@@ -155,6 +156,40 @@ export async function closeGame(actor: Actor, key: string, closed: boolean, now:
     if (!game) throw new NotFound('game');
     game.closed = closed;
     await record(tx, actor, 'game.close', `${key} ${closed ? 'closed' : 'reopened'}`, now);
+    await tx.flush();
+  });
+}
+
+export async function officialOf(actor: Actor, key: string): Promise<OfficialFigures> {
+  permit(actor, 'game.read');
+  const game = await (await openEm()).findOne(Game, { program: actor.programId, key });
+  if (!game) throw new NotFound('game');
+  return game.official ?? {};
+}
+
+/** Keeps one figure of the official scorer; null takes it away. Two at once never lose each other's. */
+export async function saveOfficial(
+  actor: Actor,
+  key: string,
+  change: { readonly team: string; readonly stat: string; readonly figure: number | null },
+): Promise<void> {
+  permit(actor, 'snap.log');
+  await (
+    await openEm()
+  ).transactional(async (tx) => {
+    const game = await tx.findOne(
+      Game,
+      { program: actor.programId, key },
+      { lockMode: LockMode.PESSIMISTIC_WRITE },
+    );
+    if (!game) throw new NotFound('game');
+    if (change.team !== game.home && change.team !== game.away)
+      throw new Invalid('that team does not play in this game');
+    const { [change.stat]: _, ...others } = game.official?.[change.team] ?? {};
+    game.official = {
+      ...game.official,
+      [change.team]: change.figure === null ? others : { ...others, [change.stat]: change.figure },
+    };
     await tx.flush();
   });
 }

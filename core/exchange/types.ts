@@ -181,3 +181,6 @@ export interface ReadingMap {
 export interface ReadingInfo extends ReadingMap {
   readonly headings: string;
 }
+
+/** What the official scorer says: team → stat → figure. */
+export type OfficialFigures = Readonly<Record<string, Readonly<Record<string, number>>>>;

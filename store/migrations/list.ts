@@ -6,6 +6,7 @@ import { Migration20261126000005 } from './0005-admin';
 import { Migration20261126000006 } from './0006-words';
 import { Migration20261126000007 } from './0007-charted';
 import { Migration20261126000008 } from './0008-readings';
+import { Migration20261126000009 } from './0009-official';
 
 /** Forward only, in order. A landed migration never changes. */
 export const MIGRATIONS = [
@@ -17,4 +18,5 @@ export const MIGRATIONS = [
   { name: '0006-words', class: Migration20261126000006 },
   { name: '0007-charted', class: Migration20261126000007 },
   { name: '0008-readings', class: Migration20261126000008 },
+  { name: '0009-official', class: Migration20261126000009 },
 ];

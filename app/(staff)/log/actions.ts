@@ -7,7 +7,8 @@ import { action } from '@/app/lib/action';
 import { clock } from '@/app/lib/session';
 import { LEVEL_KEYS } from '@/core/field';
 import { PHASES } from '@/core/table';
-import { closeGame, createGame, removeGame } from '@/store/games';
+import { TEAM_STATS } from '@/core/stats';
+import { closeGame, createGame, removeGame, saveOfficial } from '@/store/games';
 
 const side = z.string().min(1, 'Choose both teams.').max(12);
 const name = z.string().trim().max(120, 'A team name has up to 120 characters.').default('');
@@ -52,5 +53,24 @@ const changed = action('game.read', oneGame, async (actor, { op, game }) => {
 /** Null when it was done, else why not. */
 export async function changeGame(change: unknown): Promise<string | null> {
   const done = await changed(change);
+  return done.ok ? null : done.words;
+}
+
+const figure = z.object({
+  game: z.string().min(1).max(200),
+  team: z.string().min(1).max(12),
+  stat: z.enum(TEAM_STATS),
+  figure: z
+    .number('A figure is a whole number.')
+    .int('A figure is a whole number.')
+    .min(-999)
+    .max(9999)
+    .nullable(),
+});
+const kept = action('snap.log', figure, (actor, { game, ...change }) => saveOfficial(actor, game, change));
+
+/** Null when it was kept, else why not. */
+export async function keepOfficial(change: unknown): Promise<string | null> {
+  const done = await kept(change);
   return done.ok ? null : done.words;
 }

@@ -60,6 +60,17 @@ export default pageFor('game.read', async function Log(actor) {
                     {LEVEL_PROFILES[game.level].players === 11 ? '' : ` · ${LEVEL_PROFILES[game.level].name}`}
                     {game.sample ? ' · sample' : ''}
                     {game.closed ? ' · closed' : ''}
+                    {game.snaps > 0 && (
+                      <span className="small">
+                        {' · '}
+                        <Link
+                          href={`/log/${encodeURIComponent(game.key)}/box`}
+                          aria-label={`box score of ${gameName(game, name)}`}
+                        >
+                          box score
+                        </Link>
+                      </span>
+                    )}
                   </td>
                   <td className="n">
                     {game.snaps}
