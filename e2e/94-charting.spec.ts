@@ -166,3 +166,36 @@ test('a charting pass without the mouse: single keys, figures, back, undo, and a
   await expect(said('right safety depth')).toHaveText('14');
   await expect(said('left safety depth')).toHaveText('not visible');
 });
+
+test('the box score: totals, an official figure that differs, and the snaps that could explain it', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto(`${SITE()}/log`);
+  await page.getByRole('link', { name: 'box score of Dunmorrow Lanterns at Marrow Fen Stags' }).click();
+  const totals = page.getByRole('region', { name: 'Team totals' });
+  const yards = totals.getByRole('button', { name: /^rushing yards, Marrow Fen Stags/ });
+  const logged = Number(await yards.textContent());
+  const official = page.getByLabel('official rushing yards, Marrow Fen Stags');
+  await official.fill('12x');
+  await official.press('Enter');
+  await expect(page.getByText('“12x” is no whole number.')).toBeVisible();
+  await official.fill(String(logged - 3));
+  await official.press('Enter');
+  const differs = page.getByRole('button', { name: new RegExp(`${logged} logged, ${logged - 3} official`) });
+  await expect(differs).toHaveText('+3');
+  const axe = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze();
+  expect(axe.violations.map((v) => `${v.id}: ${v.nodes[0]?.html.slice(0, 160)}`)).toEqual([]);
+  await page.reload();
+  await differs.click();
+  const behind = page.getByRole('status', { name: 'Snaps behind the figure' });
+  await expect(behind).toContainText('One of these, or one that is missing');
+  await behind.getByRole('link').first().click();
+  await expect(page).toHaveURL(/\?snap=/);
+  await expect(line(page)).not.toHaveValue('');
+  // The professionals' way: sacks off the passing yards.
+  await page.goto(`${SITE()}/log/2026-w06-lan-stg/box?sacks=pass`);
+  await expect(yards).not.toHaveText(String(logged));
+});
