@@ -174,7 +174,7 @@ test('the box score: totals, an official figure that differs, and the snaps that
   await page.goto(`${SITE()}/log`);
   await page.getByRole('link', { name: 'box score of Dunmorrow Lanterns at Marrow Fen Stags' }).click();
   const totals = page.getByRole('region', { name: 'Team totals' });
-  const yards = totals.getByRole('button', { name: /^rushing yards, Marrow Fen Stags/ });
+  const yards = totals.getByRole('button', { name: /^rushing yards, Marrow Fen Stags -?\d+, open its snaps/ });
   const logged = Number(await yards.textContent());
   const official = page.getByLabel('official rushing yards, Marrow Fen Stags');
   await official.fill('12x');

@@ -72,7 +72,7 @@ const TARGET_LABEL: Readonly<Record<Target, string>> = {
   to_goal: 'yards to goal',
   hash: 'hash',
   personnel: 'personnel',
-  formation: 'formation and side',
+  formation: 'formation, side',
   formation_side: 'side of the formation',
   backfield: 'backfield',
   motion: 'motion',

@@ -1,5 +1,6 @@
 'use client';
 /** A tick a snap of the pass: charted, begun, blank; the one that is open stands out by its height too. */
+import { scaleBand } from 'd3-scale';
 import { asked, isCharted, isDone, rowsOf, type ChartPass } from '@/core/charting';
 import type { WalkedSnap } from '@/core/rules';
 
@@ -16,7 +17,10 @@ export function PassProgress({
   readonly at: string | null;
 }) {
   const over = rowsOf(pass, rows);
-  const step = WIDTH / Math.max(1, over.length);
+  const x = scaleBand(
+    over.map(({ snap }) => snap.snapId),
+    [0, WIDTH],
+  ).padding(0.2);
   const done = over.filter(({ snap }) => isDone(pass, snap)).length;
   return (
     <svg
@@ -26,7 +30,7 @@ export function PassProgress({
       aria-label={`${done} of ${over.length} snaps charted in this pass`}
       preserveAspectRatio="none"
     >
-      {over.map(({ snap }, i) => {
+      {over.map(({ snap }) => {
         const whole = isDone(pass, snap);
         const begun = !whole && asked(pass, snap).some((field) => isCharted(snap, field));
         const here = snap.snapId === at;
@@ -34,9 +38,9 @@ export function PassProgress({
         return (
           <rect
             key={snap.snapId}
-            x={i * step + step * 0.1}
+            x={x(snap.snapId)}
             y={HEIGHT - height}
-            width={Math.max(0.6, step * 0.8)}
+            width={Math.max(0.6, x.bandwidth())}
             height={height}
             fill={here ? 'var(--finding)' : whole ? 'var(--us)' : begun ? 'var(--them)' : 'var(--rule)'}
           />
