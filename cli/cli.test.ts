@@ -43,6 +43,42 @@ afterAll(() => {
   rmSync(path.join(root, '.vobrik/cli-test'), { recursive: true, force: true });
 });
 
+describe('understand', () => {
+  const fixtures = path.join(root, 'core/foreign/fixtures');
+  it('prints a foreign table as it is read, and writes what was refused', () => {
+    const read = vobrik('understand', path.join(fixtures, 'two-heading-rows.csv'), '--team', 'HER');
+    expect(read.code).toBe(0);
+    const json = JSON.parse(read.out) as Record<string, { row: number }[]> & { mapping: { field: string }[] };
+    expect(json.rows).toHaveLength(7);
+    expect(json.mapping[0]!.field).toBe('down');
+    expect(json.rows![0]).toMatchObject({
+      row: 4,
+      down: '1',
+      distance: '10',
+      to_goal: '75',
+      formation: 'trips',
+      backfield: 'gun',
+    });
+    const out = file('understood');
+    const said = vobrik('understand', path.join(fixtures, 'quotes.csv'), '--out', out);
+    expect(JSON.parse(said.out)).toMatchObject({ rows: 2, skipped: 1, refused: 1 });
+    expect(readFileSync(path.join(out, 'refused.csv'), 'utf8')).toContain('Gain: is no gain in yards');
+  });
+  it('a map goes before what is proposed; mistakes are one line', () => {
+    writeFileSync(file('map.json'), JSON.stringify({ mapping: [{ column: 'Gain', field: null }] }));
+    const mapped = vobrik('understand', path.join(fixtures, 'quotes.csv'), '--map', file('map.json'));
+    expect((JSON.parse(mapped.out) as { refused: unknown[] }).refused).toEqual([]);
+    writeFileSync(file('map.json'), JSON.stringify({ mapping: [{ column: 'Gain', field: 'nothing' }] }));
+    const wrong = vobrik('understand', path.join(fixtures, 'quotes.csv'), '--map', file('map.json'));
+    expect([wrong.code, wrong.err]).toEqual([
+      2,
+      expect.stringContaining('mapped to “nothing”, which is no field'),
+    ]);
+    const sheet = vobrik('understand', path.join(fixtures, 'a-sheet-a-game.xlsx'), '--sheet', 'Nix');
+    expect([sheet.code, sheet.err]).toEqual([2, expect.stringContaining('it has Orrin Gap, Tallow Bay')]);
+  });
+});
+
 describe('help and mistakes', () => {
   it('lists the commands', () => {
     const help = vobrik('--help');
@@ -265,6 +301,21 @@ describe('the database from the command line', () => {
     );
     expect(vobrik('import', '--demo', file('more.csv')).out).toContain(
       `imported 1 games, ${game!.snaps.length} snaps`,
+    );
+    const table = path.join(root, 'core/foreign/fixtures/semicolons-and-dates.csv');
+    const played = ['import', '--demo', '--away', 'LAN', '--home', 'STG', '--date', '2026-10-03'];
+    const refused = vobrik(...played, table);
+    expect([refused.code, refused.err]).toEqual([
+      2,
+      'row 6, Ball “STG 3l”: a letter where a digit belongs: 31?\n1 row cannot be taken; mend them, or say --without-refused. Nothing was imported',
+    ]);
+    const taken = vobrik(...played, '--without-refused', table);
+    expect([taken.code, taken.out]).toEqual([
+      0,
+      'imported 4 snaps as 2026-10-03-lan-stg-semicolons-and-dates, without 1 refused rows\n',
+    ]);
+    expect(vobrik('import', '--demo', '--away', 'NIX', '--home', 'STG', table).err).toContain(
+      'there is no team NIX',
     );
     const after = file('after.zip');
     expect(vobrik('restore', '--demo', file('all.vobrik')).code).toBe(0);

@@ -41,8 +41,14 @@ async function admin(): Promise<Actor> {
 }
 
 export async function importData(args: string[]): Promise<number> {
-  const { flags, rest } = readOptions(args, [], ['demo', 'replace-book', 'leave-book']);
+  const { values, flags, rest } = readOptions(
+    args,
+    ['home', 'away', 'date', 'team', 'sheet', 'map'],
+    ['demo', 'replace-book', 'leave-book', 'without-refused'],
+  );
   if (rest.length === 0) throw new Plain('name at least one file: ./vobrik import week.zip');
+  if (values.home !== undefined || values.away !== undefined)
+    return withDatabase(flags, () => importForeign(rest, values, flags));
   const { isWorkbook, readWorkbook } = await import('../store/xlsx');
   const files: NamedFile[] = [];
   for (const file of rest) {
@@ -80,6 +86,79 @@ export async function importData(args: string[]): Promise<number> {
     );
     return 0;
   });
+}
+
+type ForeignOptions = Readonly<Partial<Record<'home' | 'away' | 'date' | 'team' | 'sheet' | 'map', string>>>;
+
+/** Another staff's table as a game of two teams of the program; whole, or nothing. */
+async function importForeign(
+  files: readonly string[],
+  options: ForeignOptions,
+  flags: ReadonlySet<string>,
+): Promise<number> {
+  const { home, away, date, team = options.home } = options;
+  if (files.length !== 1) throw new Plain('another staff’s tables are imported one at a time');
+  if (home === undefined || away === undefined || home === away)
+    throw new Plain('say who played: --home KEY --away KEY');
+  if (team !== home && team !== away)
+    throw new Plain(`--team ${team} plays in no game of ${away} at ${home}`);
+  if (date !== undefined && !/^\d{4}-\d{2}-\d{2}$/.test(date))
+    throw new Plain(`--date ${date} is no day such as 2026-10-31`);
+  const [
+    { foreignPackage, foreignSnaps },
+    { readForeign },
+    { loadBook },
+    { listTeams },
+    { importFiles },
+    { programOf },
+  ] = await Promise.all([
+    import('../core/foreign'),
+    import('./understand'),
+    import('../store/book'),
+    import('../store/games'),
+    import('../store/imports'),
+    import('../store/programs'),
+  ]);
+  const actor = await admin();
+  const [book, teams, program] = await Promise.all([loadBook(actor), listTeams(actor), programOf(actor)]);
+  for (const key of [home, away])
+    if (!teams.some((t) => t.key === key))
+      throw new Plain(`there is no team ${key}; there are ${teams.map((t) => t.key).join(', ')}`);
+  const { understood, sheet } = await readForeign(
+    files[0],
+    { ...options, team, opponent: team === home ? away : home },
+    book,
+  );
+  const game = {
+    key: `${date ?? 'undated'}-${away}-${home}-${sheet.name}`
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .slice(0, 80),
+    date: date ?? null,
+    home,
+    away,
+    level: program.level,
+    phase: 'regular',
+    source: path.basename(files[0]!),
+  };
+  const all = foreignSnaps(understood, game);
+  const snaps = all.filter((snap) => snap.offense !== null && snap.defense !== null);
+  const lost = [
+    ...understood.refused.map((r) => `row ${r.row}, ${r.column} “${r.value}”: ${r.reason}`),
+    ...all.filter((s) => !snaps.includes(s)).map((s) => `row ${s.order}: it is not said who has the ball`),
+  ];
+  if (lost.length > 0 && !flags.has('without-refused')) {
+    process.stderr.write(
+      `${lost.slice(0, 40).join('\n')}\n${lost.length} row${lost.length === 1 ? '' : 's'} cannot be taken; mend them, or say --without-refused. Nothing was imported\n`,
+    );
+    return 2;
+  }
+  const outcome = await importFiles(actor, foreignPackage(snaps, game, []), new Date(), { book: 'leave' });
+  if (!outcome.imported) throw new Plain(outcome.faults[0] ?? 'nothing was imported');
+  process.stdout.write(
+    `imported ${snaps.length} snaps as ${game.key}, without ${lost.length} refused rows\n`,
+  );
+  return 0;
 }
 
 export async function exportData(args: string[]): Promise<number> {

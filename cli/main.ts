@@ -22,6 +22,8 @@ const HELP = `usage: ./vobrik COMMAND
                              somebody else's table (.csv, .tsv, .xlsx) as it is read, as JSON; nothing is written
   import [--demo] [--replace-book|--leave-book] FILE...
                              data packages (zip, csv, book.json) into the database
+  import [--demo] --home KEY --away KEY [--date DAY] [--team KEY] [--sheet NAME] [--map map.json] [--without-refused] FILE
+                             another staff's table as a game of two teams of the program
   export [--demo] FILE       the whole program as a data package
   backup [--demo] FILE       everything, as one archive
   restore [--demo] FILE      everything back from an archive

@@ -1,8 +1,9 @@
-/** understand: somebody else's table as it is read. Nothing is written to the database. */
+/** understand: somebody else's table as it is read, nothing written; and the same reading for import. */
 import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import Papa from 'papaparse';
 import { z } from 'zod';
+import type { Book } from '../core/book';
 import { isTarget, understand, understoodJson, type Target } from '../core/foreign';
 import { readForeignFile } from '../core/foreign/workbook';
 import { bookOption, print, readFileOrSay, readOptions } from './options';
@@ -39,26 +40,40 @@ function readMap(file: string | undefined) {
   };
 }
 
-export async function understandFile(args: string[]): Promise<number> {
-  const { values, rest } = readOptions(args, ['team', 'opponent', 'sheet', 'map', 'out', 'book']);
-  const file = rest[0];
+/** A sheet of a file as it is read with what was decided. */
+export async function readForeign(
+  file: string | undefined,
+  options: {
+    readonly sheet?: string;
+    readonly map?: string;
+    readonly team?: string;
+    readonly opponent?: string;
+  },
+  book: Book,
+) {
   const bytes = readFileOrSay(file, 'a table (.csv, .tsv, .xlsx)');
   const read = await readForeignFile(path.basename(file!), bytes);
   if (!read.ok) throw new Plain(read.remedy);
   const sheet =
-    values.sheet === undefined ? read.sheets[0]! : read.sheets.find((s) => s.name === values.sheet);
+    options.sheet === undefined ? read.sheets[0]! : read.sheets.find((s) => s.name === options.sheet);
   if (!sheet)
     throw new Plain(
-      `${file}: there is no sheet ${values.sheet}; it has ${read.sheets.map((s) => s.name).join(', ')}`,
+      `${file}: there is no sheet ${options.sheet}; it has ${read.sheets.map((s) => s.name).join(', ')}`,
     );
   const understood = understand(sheet, {
-    book: bookOption(values.book),
-    team: values.team ?? null,
-    opponent: values.opponent ?? null,
-    ...readMap(values.map),
+    book,
+    team: options.team ?? null,
+    opponent: options.opponent ?? null,
+    ...readMap(options.map),
   });
+  return { sheets: read.sheets, sheet, understood };
+}
+
+export async function understandFile(args: string[]): Promise<number> {
+  const { values, rest } = readOptions(args, ['team', 'opponent', 'sheet', 'map', 'out', 'book']);
+  const { sheets, sheet, understood } = await readForeign(rest[0], values, bookOption(values.book));
   const json = understoodJson(understood);
-  if (values.out === undefined) print({ ...json, sheets: read.sheets.map((s) => s.name) });
+  if (values.out === undefined) print({ ...json, sheets: sheets.map((s) => s.name) });
   else {
     mkdirSync(values.out, { recursive: true });
     const out = (name: string, text: string): void => writeFileSync(path.join(values.out!, name), text);
