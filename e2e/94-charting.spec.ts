@@ -174,7 +174,9 @@ test('the box score: totals, an official figure that differs, and the snaps that
   await page.goto(`${SITE()}/log`);
   await page.getByRole('link', { name: 'box score of Dunmorrow Lanterns at Marrow Fen Stags' }).click();
   const totals = page.getByRole('region', { name: 'Team totals' });
-  const yards = totals.getByRole('button', { name: /^rushing yards, Marrow Fen Stags -?\d+, open its snaps/ });
+  const yards = totals.getByRole('button', {
+    name: /^rushing yards, Marrow Fen Stags -?\d+, open its snaps/,
+  });
   const logged = Number(await yards.textContent());
   const official = page.getByLabel('official rushing yards, Marrow Fen Stags');
   await official.fill('12x');
@@ -198,4 +200,17 @@ test('the box score: totals, an official figure that differs, and the snaps that
   // The professionals' way: sacks off the passing yards.
   await page.goto(`${SITE()}/log/2026-w06-lan-stg/box?sacks=pass`);
   await expect(yards).not.toHaveText(String(logged));
+});
+
+test('a game closes when its findings are fixed, or with a reason', async ({ page }) => {
+  await signIn(page);
+  await page.goto(`${SITE()}/log`);
+  const row = page.getByRole('row').filter({ hasText: 'Dunmorrow Lanterns at Marrow Fen Stags' });
+  await row.getByRole('button', { name: /^close/ }).click();
+  await expect(row.getByRole('alert')).toContainText('findings stand: fix or keep each in Log');
+  await row.getByLabel(/closed all the same$/).fill('the film ends there');
+  await row.getByRole('button', { name: /^close all the same/ }).click();
+  await expect(row).toContainText('closed');
+  await page.goto(`${SITE()}/staff`);
+  await expect(page.getByText('2026-w06-lan-stg closed: the film ends there')).toBeVisible();
 });

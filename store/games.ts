@@ -148,14 +148,27 @@ async function teamKey(tx: Em, actor: Actor, choice: TeamChoice): Promise<string
   return key;
 }
 
-export async function closeGame(actor: Actor, key: string, closed: boolean, now: Date): Promise<void> {
+/** `reason`: why it is closed although findings stand. */
+export async function closeGame(
+  actor: Actor,
+  key: string,
+  closed: boolean,
+  now: Date,
+  reason = '',
+): Promise<void> {
   permit(actor, 'game.close');
   const em = await openEm();
   await em.transactional(async (tx) => {
     const game = await tx.findOne(Game, { program: actor.programId, key });
     if (!game) throw new NotFound('game');
     game.closed = closed;
-    await record(tx, actor, 'game.close', `${key} ${closed ? 'closed' : 'reopened'}`, now);
+    await record(
+      tx,
+      actor,
+      'game.close',
+      `${key} ${closed ? 'closed' : 'reopened'}${reason === '' ? '' : `: ${reason}`}`,
+      now,
+    );
     await tx.flush();
   });
 }

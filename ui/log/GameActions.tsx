@@ -5,7 +5,11 @@ import type { GameInfo } from '@/core/exchange/types';
 import { useToast, useWorking } from '../shared/toasts';
 
 /** Null when it was done, else why not. */
-export type GameAct = (change: { readonly op: string; readonly game: string }) => Promise<string | null>;
+export type GameAct = (change: {
+  readonly op: string;
+  readonly game: string;
+  readonly reason?: string;
+}) => Promise<string | null>;
 
 interface GameActionsProps {
   readonly game: Pick<GameInfo, 'key' | 'closed' | 'snaps' | 'sample'>;
@@ -19,13 +23,16 @@ export function GameActions({ game, name, act }: GameActionsProps) {
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   useWorking(busy, 'Changing the game');
+  const [reason, setReason] = useState<string | null>(null);
   const run = (op: string, words: string): void =>
     begin(async () => {
-      const why = await act({ op, game: game.key }).catch(
+      const why = await act({ op, game: game.key, ...(reason ? { reason } : {}) }).catch(
         () => 'The server does not answer; nothing was changed.',
       );
       setProblem(why);
       setAsked(false);
+      // Findings that stand: a reason closes it all the same.
+      setReason(op === 'close' && why !== null ? (reason ?? '') : null);
       if (why === null) say(words);
     });
   const button = (label: string, onClick: () => void, spoken = label) => (
@@ -53,9 +60,19 @@ export function GameActions({ game, name, act }: GameActionsProps) {
         <>
           {game.closed
             ? button('reopen', () => run('reopen', `${name} is reopened.`), 'open')
-            : button('close', () => run('close', `${name} is closed: only a coordinator changes it now.`))}
+            : button(reason === null ? 'close' : 'close all the same', () =>
+                run('close', `${name} is closed: only a coordinator changes it now.`),
+              )}
           {(game.sample || game.snaps === 0) && button('remove', () => setAsked(true), 'ask to remove')}
         </>
+      )}
+      {reason !== null && (
+        <input
+          aria-label={`why ${game.key} is closed all the same`}
+          placeholder="why"
+          value={reason}
+          onChange={(e) => setReason(e.target.value)}
+        />
       )}
       {problem && (
         <span className="small flagtext" role="alert">

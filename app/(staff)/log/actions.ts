@@ -5,9 +5,11 @@ import { redirect } from 'next/navigation';
 import { z } from 'zod';
 import { action } from '@/app/lib/action';
 import { clock } from '@/app/lib/session';
+import { walkedGames } from '@/app/lib/week';
 import { LEVEL_KEYS } from '@/core/field';
 import { PHASES } from '@/core/table';
 import { TEAM_STATS } from '@/core/stats';
+import { Invalid } from '@/store/errors';
 import { closeGame, createGame, removeGame, saveOfficial } from '@/store/games';
 
 const side = z.string().min(1, 'Choose both teams.').max(12);
@@ -41,12 +43,27 @@ export async function startGame(_: string | null, form: FormData): Promise<strin
   redirect(`/log/${encodeURIComponent(done.value)}`);
 }
 
-const oneGame = z.object({ op: z.enum(['close', 'reopen', 'remove']), game: z.string().min(1).max(200) });
+const oneGame = z.object({
+  op: z.enum(['close', 'reopen', 'remove']),
+  game: z.string().min(1).max(200),
+  /** Why it is closed with findings that stand. */
+  reason: z.string().trim().max(300, 'A reason has up to 300 characters.').default(''),
+});
 
 /** The store asks for the permission of each change. */
-const changed = action('game.read', oneGame, async (actor, { op, game }) => {
+const changed = action('game.read', oneGame, async (actor, { op, game, reason }) => {
   if (op === 'remove') await removeGame(actor, game, clock());
-  else await closeGame(actor, game, op === 'close', clock());
+  else {
+    if (op === 'close' && reason === '') {
+      const [walked] = await walkedGames(actor, (g) => g.key === game);
+      const stand = walked?.findings.filter((f) => f.level === 'finding').length ?? 0;
+      if (stand > 0)
+        throw new Invalid(
+          `${stand} ${stand === 1 ? 'finding stands' : 'findings stand'}: fix or keep ${stand === 1 ? 'it' : 'each'} in Log, or say why the game is closed all the same`,
+        );
+    }
+    await closeGame(actor, game, op === 'close', clock(), reason);
+  }
   revalidatePath('/', 'layout');
 });
 
