@@ -118,6 +118,26 @@ test('a workbook with a sheet a game, a file that is no table, and pasted cells'
   );
 });
 
+test('words nobody knows: one is a term of the book under another name, one becomes a new word', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto(`${SITE()}/log/import`);
+  await page.getByLabel('Files to import').setInputFiles(path.join(FIXTURES, 'words-nobody-knows.csv'));
+  await page.getByLabel('away', { exact: true }).selectOption('LAN');
+  await page.getByLabel('home', { exact: true }).selectOption('STG');
+  const words = page.getByRole('region', { name: 'Their words, your terms' });
+  await expect(words).toContainText('5 nobody knows');
+  await words.getByLabel('outside zon is').selectOption('wide zone');
+  await expect(words).toContainText('4 nobody knows');
+  await words.getByLabel('larkspur is').selectOption({ label: 'a new word of the book' });
+  await page.getByRole('button', { name: 'Import 4 snaps' }).click();
+  await expect(page.getByText('Imported 4 snaps.')).toBeVisible();
+  await saved(page);
+  await page.goto(`${SITE()}/book?kind=formation`);
+  await expect(page.locator('#main').getByText('larkspur', { exact: true }).first()).toBeVisible();
+});
+
 test('a charting pass without the mouse: single keys, figures, back, undo, and all of it kept', async ({
   page,
 }) => {

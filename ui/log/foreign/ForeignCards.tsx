@@ -8,6 +8,7 @@ import type { Target } from '@/core/foreign';
 import { FieldStrip } from '../FieldStrip';
 import type { Foreign } from './useForeign';
 
+const NEW_TERM = '\u0000new';
 const MOST_WORDS = 60;
 const MOST_REFUSED = 40;
 const MOST_FINDINGS = 8;
@@ -50,8 +51,10 @@ export function WordsCard({ foreign, book }: { readonly foreign: Foreign; readon
                 <td>
                   <select
                     aria-label={`${term} is`}
-                    value=""
+                    value={foreign.fresh.has(`${kind}|${term}`) ? NEW_TERM : ''}
                     onChange={(e) => {
+                      foreign.setNew(kind, term, e.target.value === NEW_TERM);
+                      if (e.target.value === NEW_TERM || e.target.value === '') return;
                       for (const from of written(kind, term))
                         value(
                           TARGET_OF[kind] ?? (kind as Target),
@@ -61,6 +64,7 @@ export function WordsCard({ foreign, book }: { readonly foreign: Foreign; readon
                     }}
                   >
                     <option value="">kept as it is ({kind})</option>
+                    <option value={NEW_TERM}>a new word of the book</option>
                     {nearest.length > 0 && (
                       <optgroup label="nearest">
                         {nearest.map((word) => (
@@ -81,8 +85,8 @@ export function WordsCard({ foreign, book }: { readonly foreign: Foreign; readon
         </table>
       )}
       <p className="small quiet">
-        A word settled here is remembered for files with these columns. One that is kept is counted, and drawn
-        once the book says what it means.
+        A word settled here is remembered for files with these columns. One that is kept is counted; a new
+        word stands in the book after the import, and is drawn once you say there what it means.
       </p>
     </section>
   );

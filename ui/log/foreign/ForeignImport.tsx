@@ -4,7 +4,10 @@ import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
-import type { Book } from '@/core/book';
+import { phraseFault, type Book, type TermKind } from '@/core/book';
+import { BOOK_SCOPE } from '@/core/sync';
+import type { Outbox } from '@/client/outbox';
+import { useSync } from '@/client/SyncProvider';
 import type { LevelProfile } from '@/core/field/profile';
 import type { ForeignSheet } from '@/core/foreign';
 import type { ReadingInfo, TeamInfo } from '@/core/exchange/types';
@@ -48,6 +51,7 @@ export default function ForeignImport({
   const { understood, out } = foreign;
   const [sent, setSent] = useState<Sent>({ kind: 'idle' });
   const [kept, setKept] = useState<string | null>(null);
+  const { opened } = useSync();
   const why = whyNot(foreign);
   const start = async (): Promise<void> => {
     setSent({ kind: 'busy' });
@@ -77,7 +81,10 @@ export default function ForeignImport({
     const ended = end as Sent;
     setSent(ended);
     // What was decided for these columns is decided for the next file of them.
-    if (ended.kind === 'done') void save(foreign.reading());
+    if (ended.kind === 'done') {
+      void save(foreign.reading());
+      await addWords(await opened(), book, foreign.fresh);
+    }
   };
   return (
     <div className="stack">
@@ -142,6 +149,19 @@ export default function ForeignImport({
       )}
     </div>
   );
+}
+
+/** The words that were said to be new, as terms without a meaning yet. One the book has meanwhile is left alone. */
+async function addWords(outbox: Outbox, book: Book, fresh: ReadonlySet<string>): Promise<void> {
+  const last = book.terms[book.terms.length - 1]?.id ?? null;
+  const ops = [...fresh].flatMap((key) => {
+    const cut = key.indexOf('|');
+    const [kind, word] = [key.slice(0, cut) as TermKind, key.slice(cut + 1)];
+    if (phraseFault(book, kind, word, null)) return [];
+    const fields = { kind, word, aliases: [], notes: null, spots: null, definition: null };
+    return [outbox.put('term', `${kind}-${crypto.randomUUID()}`, fields, last)];
+  });
+  if (ops.length > 0) await outbox.push(BOOK_SCOPE, ops);
 }
 
 /** What is still missing before it can be imported; null when nothing is. */

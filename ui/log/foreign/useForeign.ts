@@ -69,6 +69,8 @@ export function useForeign(
     phase: 'regular',
     ours: 'home',
   });
+  /** Words that become terms of the book with the import: `kind|word`. */
+  const [fresh, setFresh] = useState<ReadonlySet<string>>(new Set());
   const [said, setSaid] = useState<ReadonlyMap<string, 'home' | 'away'>>(new Map());
 
   const chosen = useMemo(() => {
@@ -192,6 +194,14 @@ export function useForeign(
     map: (column: string, target: Target | null) => setColumns((m) => new Map(m).set(column, target)),
     value: (target: Target, from: string, to: string | null) =>
       setValues((m) => new Map(m).set(`${target}|${from}`, to)),
+    fresh,
+    setNew: (kind: string, term: string, on: boolean) =>
+      setFresh((all) => {
+        const next = new Set(all);
+        if (on) next.add(`${kind}|${term}`);
+        else next.delete(`${kind}|${term}`);
+        return next;
+      }),
     mend: (row: number, column: string, text: string) =>
       setCells((m) => new Map(m).set(`${row}|${column}`, text)),
     reading: (): ReadingInfo => ({
