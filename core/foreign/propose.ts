@@ -88,7 +88,7 @@ export function propose(
   book: Book,
   remembered: ReadonlyMap<string, Target | null>,
 ): ColumnReading[] {
-  const c: CellContext = { book, dateOrder: 'month', signedSpots: true };
+  const c: CellContext = { book, dateOrder: 'month', signedSpots: true, read: new Map() };
   interface Offer {
     readonly at: number;
     readonly target: Target;

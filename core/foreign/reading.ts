@@ -40,6 +40,8 @@ export interface CellContext {
   readonly dateOrder: 'month' | 'day';
   /** Numbers of the hash: 1 left, 2 middle, 3 right. */
   readonly signedSpots: boolean;
+  /** Cells read so far, by target and text. */
+  readonly read: Map<string, Cell>;
 }
 
 export const yes = (value: Reading): Cell => ({ ok: true, value });

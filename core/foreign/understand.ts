@@ -103,7 +103,7 @@ const toText = (target: Target, fields: SnapFields): string =>
 /** Dates in the down column: how many downs follow from the row before, month first or day first. */
 function followed(rows: readonly { dd: string; gain: string }[], book: Book) {
   return (month: boolean): number => {
-    const c: CellContext = { book, dateOrder: month ? 'month' : 'day', signedSpots: true };
+    const c: CellContext = { book, dateOrder: month ? 'month' : 'day', signedSpots: true, read: new Map() };
     let agrees = 0;
     for (let i = 1; i < rows.length; i++) {
       if (!dateParts(rows[i]!.dd)) continue;
@@ -135,8 +135,9 @@ function unfitFact(fields: SnapFields): { field: string; value: string; reason: 
 
 export function understand(sheet: ForeignSheet, options: UnderstandOptions): Understood {
   const laid = layOut(sheet);
+  const mended = options.cells && options.cells.size > 0 ? options.cells : null;
   const cellAt = (row: number, at: number): string => {
-    const fixed = options.cells?.get(`${row + 1}|${laid.headings[at]}`);
+    const fixed = mended && mended.get(`${row + 1}|${laid.headings[at]}`);
     return fixed ?? sheet.cells[row]![at] ?? '';
   };
   const columns = laid.headings.map((heading, at) => ({
@@ -151,6 +152,7 @@ export function understand(sheet: ForeignSheet, options: UnderstandOptions): Und
   const c: CellContext = {
     book: options.book,
     signedSpots: spots.some((cell) => /^[+-]\d/.test(cell)),
+    read: new Map(),
     dateOrder:
       dd < 0
         ? 'month'
@@ -168,7 +170,8 @@ export function understand(sheet: ForeignSheet, options: UnderstandOptions): Und
   const read: { row: number; reading: Reading }[] = [];
   const above = new Map<Target, string>();
   for (const row of laid.data) {
-    let reading: Reading = {};
+    const facts: Record<string, unknown> = {};
+    const reading = facts as Reading;
     let fault: Refused | null = null;
     const terms: Unknown[] = [];
     const said: { field: Target; from: string; to: string }[] = [];
@@ -180,7 +183,7 @@ export function understand(sheet: ForeignSheet, options: UnderstandOptions): Und
         else above.set(field, text);
       }
       if (text === '') continue;
-      const decided = options.values?.get(`${field}|${text}`);
+      const decided = options.values?.size ? options.values.get(`${field}|${text}`) : undefined;
       if (decided === null) continue;
       const cell = readCell(field, decided ?? text, c);
       if (!cell.ok) {
@@ -194,11 +197,9 @@ export function understand(sheet: ForeignSheet, options: UnderstandOptions): Und
         continue;
       }
       // What a more telling column said stays: the play type before the concept's kind, the gain before its result.
-      reading = {
-        ...cell.value,
-        ...Object.fromEntries(Object.entries(reading).filter(([, v]) => v !== undefined)),
-        ...(field === 'gain' || field === 'play' ? cell.value : {}),
-      };
+      const rules = field === 'gain' || field === 'play';
+      for (const key in cell.value)
+        if (rules || facts[key] === undefined) facts[key] = cell.value[key as keyof Reading];
       terms.push(...(cell.value.unknown ?? []));
       if (LISTED.has(field))
         said.push({

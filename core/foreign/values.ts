@@ -117,5 +117,11 @@ const READERS: Readonly<Record<Target, (text: string, c: CellContext) => Cell>> 
 };
 
 /** Reads a cell that is not blank. Never throws. */
-export const readCell = (target: Target, text: string, c: CellContext): Cell =>
-  (READERS[target] ?? number(fieldOfColumn(target) as SnapField))(text, c);
+export function readCell(target: Target, text: string, c: CellContext): Cell {
+  // Words, downs and sides repeat: each is read once.
+  const key = `${target}|${text}`;
+  let cell = c.read.get(key);
+  if (!cell)
+    c.read.set(key, (cell = (READERS[target] ?? number(fieldOfColumn(target) as SnapField))(text, c)));
+  return cell;
+}
