@@ -92,22 +92,6 @@ export const CHART_PASSES: readonly ChartPass[] = [
 ];
 export const passOf = (id: string): ChartPass | null => CHART_PASSES.find((p) => p.id === id) ?? null;
 
-export const PLAN_IDS = ['offense', 'defense', 'special', 'own', 'one_hour'] as const;
-export type PlanId = (typeof PLAN_IDS)[number];
-export interface ChartPlan {
-  readonly id: PlanId;
-  readonly name: string;
-  readonly passes: readonly PassId[];
-}
-/** What is charted after the snaps are logged, in this order. */
-export const CHART_PLANS: readonly ChartPlan[] = [
-  { id: 'offense', name: 'Their offense', passes: ['timing', 'throws', 'runs', 'protection'] },
-  { id: 'defense', name: 'Their defense', passes: ['front', 'corners', 'protection'] },
-  { id: 'special', name: 'Special teams', passes: ['kicks'] },
-  { id: 'own', name: 'Own film', passes: ['own', 'runs', 'throws', 'protection'] },
-  { id: 'one_hour', name: 'One hour, one charter', passes: ['front'] },
-];
-
 const KICKS: ReadonlySet<string> = new Set(['punt', 'field_goal', 'kickoff', 'free_kick']);
 function isOver(over: Over, snap: Snap): boolean {
   if (over === 'kicks') return snap.unit !== null && KICKS.has(snap.unit);
