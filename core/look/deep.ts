@@ -19,9 +19,14 @@ const BACKER = 1150;
 /** Worse than the longest way. */
 const NOBODY = 1e5;
 
-const charge = (post: Post): number =>
+/** A safety keeps his half before he runs down the middle: the pole is a backer's, else an overhang's. */
+const RUNNER = 2000;
+
+const charge = (post: Post, zone: Zone): number =>
   post.level === 'safety'
-    ? 0
+    ? zone === 'pole'
+      ? RUNNER
+      : 0
     : post.level === 'corner'
       ? CORNER
       : post.overhang || post.level === 'nickel'
@@ -51,7 +56,7 @@ export function fillDeep(
     for (const man of men) {
       if (now.includes(man)) continue;
       now[i] = man;
-      go(i + 1, sum + (at(slot, man) - man.x) ** 2 + charge(man));
+      go(i + 1, sum + (at(slot, man) - man.x) ** 2 + charge(man, slot.zone));
       now[i] = null;
     }
     go(i + 1, sum + NOBODY);

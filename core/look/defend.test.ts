@@ -362,6 +362,19 @@ describe('a zone too far away (common practice)', () => {
     expect(jobs(l)).toMatchObject({ CL: 'half L', W: 'flat L', SS: 'half R', CR: 'flat R' });
     expect(l.defense!.warnings).toEqual([]);
   });
+  it('both inside backers rush in front of tampa 2: the safeties keep their halves, the nickel runs the middle', () => {
+    for (const formation of ['trips', 'wide trips']) {
+      const l = look({
+        formation,
+        backfield: 'pistol',
+        hash: 'M',
+        front: '2-4',
+        coverage: 'tampa 2',
+        pressure: 'double a pressure',
+      });
+      expect(jobs(l)).toMatchObject({ FS: 'half L', SS: 'half R', $: 'pole', CL: 'flat L', CR: 'flat R' });
+    }
+  });
   it('a lone safety takes the half nobody else is near', () => {
     for (const side of ['L', 'R'] as const) {
       const l = look({ formation: 'trips', side, hash: 'M', front: '4-4', coverage: '2 man' });

@@ -118,7 +118,11 @@ export function assignDuties(w: Working): Duties {
   };
   /** Zones whose man is not there, with those of the safeties, who turn before anybody drops. */
   const settle = (): void => {
-    const open = slots.filter((slot) => slot.owner === null || slot.owner.level === 'safety');
+    // In prevent the middle is whoever's it is nearest to.
+    const open = slots.filter(
+      ({ owner, zone }) =>
+        owner === null || owner.level === 'safety' || (plan.scheme === 'prevent' && zone === 'middle'),
+    );
     for (const { owner } of open) if (owner) owner.job = null;
     // Behind a safety who rushes the corner of his side has the half, and the next man inside the flat.
     const left = safeties.some((post) => post.rush === null);
