@@ -16,7 +16,7 @@ export { UNKNOWN_REASONS, unitOf, type NextState, type UnknownReason } from './t
 export function nextState(before: GameState, play: PlayFacts, profile: LevelProfile): NextState {
   const transition = new Transition(before, play, profile);
   const fouls = foulsOf(transition);
-  if (wipesOut(transition, fouls)) return playAgain(transition, fouls);
+  if (wipesOut(transition, fouls)) return { ...playAgain(transition, fouls), wiped: true };
   const outcome = outcomeOf(transition);
   switch (outcome.kind) {
     case 'unknown':

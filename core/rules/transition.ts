@@ -24,6 +24,8 @@ export interface NextState {
   readonly state: GameState;
   readonly steps: readonly RuleStep[];
   readonly unknown: readonly UnknownReason[];
+  /** A foul took the play back: it never was. */
+  readonly wiped?: true;
 }
 
 /** A ball dead on the field; `toGoal` in the view of `team`. */

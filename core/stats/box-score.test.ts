@@ -71,6 +71,39 @@ describe('the demo’s games, a second, plain way', () => {
             )),
       );
       expect(box.teams[team]!.first_downs?.snaps ?? []).toEqual(first.map((s) => s.snapId));
+      const kicks = (unit: string): Snap[] => mine.filter((s) => s.unit === unit && s.result === 'kick');
+      expect(stat('punt_yards')).toBe(sum(kicks('punt'), (s) => s.kickYards ?? 0));
+      expect(stat('field_goals')).toBe(kicks('field_goal').length);
+      expect(stat('field_goals_made')).toBe(kicks('field_goal').filter((s) => s.kickEnd === 'good').length);
+      const theirs = game.snaps.filter(
+        (s) => s.offense !== team && s.kickEnd === 'returned' && s.result === 'kick',
+      );
+      expect(stat('kick_return_yards') + stat('punt_return_yards')).toBe(
+        sum(theirs, (s) => s.returnYards ?? 0),
+      );
+      // Drives: snaps on end of one offense between kickoffs.
+      const drives: Snap[][] = [];
+      let open: string | null = null;
+      for (const s of game.snaps) {
+        if (s.unit === 'kickoff' || s.unit === 'free_kick' || s.unit === 'try' || s.quarter === 3) {
+          if (s.unit !== 'scrimmage' && s.unit !== 'punt' && s.unit !== 'field_goal') {
+            open = null;
+            continue;
+          }
+        }
+        if (open !== s.offense) drives.push([]);
+        open = s.offense;
+        drives[drives.length - 1]!.push(s);
+      }
+      const red = drives.filter(
+        (d) =>
+          d[0]!.offense === team &&
+          d.some((s) => s.toGoal! <= 20 && s.unit !== 'punt' && s.result !== 'no_play'),
+      );
+      expect(stat('red_zone_trips')).toBe(red.length);
+      expect(stat('red_zone_field_goals')).toBe(
+        red.filter((d) => d.some((s) => s.score === 'field_goal')).length,
+      );
       expect(Object.values(box.quarters[team]!).reduce((a, b) => a + b, 0)).toBe(stat('points'));
       // Players sum to their team.
       for (const name of [
@@ -178,6 +211,77 @@ describe('conventions (from memory)', () => {
       'rush',
     );
     expect([flag.first_downs?.value, flag.first_downs_penalty?.value]).toEqual([1, 1]);
+  });
+  it('a score that a foul takes off is no points, no yards, no play; its flag counts', () => {
+    const made = box(
+      [
+        play(1, {
+          play: 'run',
+          result: 'gain',
+          gain: 60,
+          score: 'touchdown',
+          scoredBy: 'AAA',
+          penalties: [
+            { side: 'o', name: 'holding', yards: 10, from: 'prev', outcome: 'accepted', extra: '' },
+          ],
+        }),
+      ],
+      'rush',
+    );
+    expect([made.points, made.plays, made.rush_yards, made.first_downs]).toEqual([
+      undefined,
+      undefined,
+      undefined,
+      undefined,
+    ]);
+    expect([made.penalties?.value, made.penalty_yards?.value]).toEqual([1, 10]);
+  });
+  it('half the distance is the yards that were walked off', () => {
+    const near = [
+      play(1, {
+        toGoal: 4,
+        distance: 4,
+        result: 'no_play',
+        penalties: [{ side: 'd', name: 'offside', yards: 5, from: 'prev', outcome: 'accepted', extra: '' }],
+      }),
+    ];
+    const both = boxScore(walkGame(near, COLLEGE), 'AAA', 'BBB', 'rush').teams.BBB!;
+    expect([both.penalties?.value, both.penalty_yards?.value]).toEqual([1, 2]);
+  });
+  it('a fumble on a return is the returners’, one after an interception the defense’s', () => {
+    const all = (snaps: Snap[]) => boxScore(walkGame(snaps, COLLEGE), 'AAA', 'BBB', 'rush').teams;
+    const kick = all([
+      play(1, {
+        unit: 'punt',
+        result: 'kick',
+        kickYards: 40,
+        kickEnd: 'returned',
+        returnYards: 5,
+        fumble: 'lost',
+        down: 4,
+      }),
+    ]);
+    expect([kick.AAA!.fumbles, kick.BBB!.fumbles_lost?.value, kick.BBB!.turnovers?.value]).toEqual([
+      undefined,
+      1,
+      1,
+    ]);
+    const back = all([
+      play(1, {
+        play: 'pass',
+        result: 'incomplete',
+        gain: 0,
+        turnover: 'interception',
+        turnoverYards: 12,
+        returnYards: 3,
+        fumble: 'lost',
+      }),
+    ]);
+    expect([back.AAA!.turnovers?.value, back.AAA!.fumbles, back.BBB!.fumbles_lost?.value]).toEqual([
+      1,
+      undefined,
+      1,
+    ]);
   });
   it('every stat has words', () => {
     for (const stat of TEAM_STATS) expect(STAT_LABEL[stat].length).toBeGreaterThan(2);

@@ -5,7 +5,7 @@
  * or pass is a first down of its kind; tries and plays that were called back count nowhere.
  */
 import type { WalkedSnap } from '../rules';
-import { SCORE_POINTS, type Snap } from '../snap';
+import type { Snap } from '../snap';
 import type { BoxScore, PlayerLine, PlayerStat, SacksAs, Stat, TeamStat } from './stats';
 
 type Building = Map<string, Map<string, { value: number; snaps: string[] }>>;
@@ -46,35 +46,31 @@ export function boxScore(rows: readonly WalkedSnap[], home: string, away: string
       add(teams, who, stat, amount, snap.snapId);
     const player = (number: string | null, stat: PlayerStat, amount = 1): void =>
       add(players, `${offense} ${number ?? ''}`, stat, amount, snap.snapId);
-    if (snap.score !== null && snap.scoredBy !== null && snap.scoredBy in quarters) {
-      const points = SCORE_POINTS[snap.score];
-      team('points', points, snap.scoredBy);
+    // What the rules make of the play: points that stand, yards walked off, whether it counts at all.
+    const score = row.after.steps.find((step) => step.code === 'score')?.facts;
+    const scored = typeof score?.by === 'string' && score.by in quarters ? score.by : null;
+    if (scored !== null) {
+      const points = Number(score!.points);
+      team('points', points, scored);
       const quarter = before.quarter ?? 1;
-      const line = quarters[snap.scoredBy]!;
-      line[quarter] = (line[quarter] ?? 0) + points;
+      quarters[scored]![quarter] = (quarters[scored]![quarter] ?? 0) + points;
     }
-    for (const penalty of snap.penalties) {
-      if (penalty.outcome !== 'accepted') continue;
-      const by = penalty.side === 'o' || penalty.side === 'k' ? offense : other(offense);
-      team('penalties', 1, by);
-      team('penalty_yards', penalty.yards ?? 0, by);
-    }
+    for (const penalty of snap.penalties)
+      if (penalty.outcome === 'accepted')
+        team('penalties', 1, penalty.side === 'o' || penalty.side === 'k' ? offense : other(offense));
+    for (const { code, facts } of row.after.steps)
+      if (code === 'enforced' || code === 'half-distance')
+        team('penalty_yards', Number(facts.yards), facts.side === 'offense' ? offense : other(offense));
     if (snap.unit === 'try') continue;
-    if (snap.result !== 'no_play') {
-      if (snap.turnover === 'interception') {
-        team('intercepted');
-        team('turnovers');
-      }
-      if (snap.fumble !== null || snap.turnover === 'fumble') team('fumbles');
-      if (snap.turnover === 'fumble' && snap.unit !== 'punt' && snap.unit !== 'kickoff') {
-        team('fumbles_lost');
-        team('turnovers');
-      }
-      kicks(snap, team, other(offense));
+    if (row.after.wiped) {
+      firstDowns(row, null, 0, false, team);
+      continue;
     }
+    turnovers(row, offense, other(offense), team);
+    kicks(row, team, other(offense));
     const as = countedAs(snap);
     const gain = snap.gain ?? 0;
-    const touchdown = snap.score === 'touchdown' && snap.scoredBy === offense && as !== null;
+    const touchdown = score?.what === 'touchdown' && scored === offense && as !== null;
     if (as !== null) {
       team('plays');
       team('total_yards', gain);
@@ -126,9 +122,9 @@ export function boxScore(rows: readonly WalkedSnap[], home: string, away: string
       seen.add('trip');
       trips.set(row.possession, seen);
     }
-    if (trips.has(row.possession) && snap.scoredBy === offense) {
+    if (trips.has(row.possession) && scored === offense) {
       if (touchdown) team('red_zone_touchdowns');
-      if (snap.score === 'field_goal') team('red_zone_field_goals');
+      if (score!.what === 'field_goal') team('red_zone_field_goals');
     }
   }
   const timed = possessionTime(rows, (who, seconds, snapId) =>
@@ -151,7 +147,24 @@ export function boxScore(rows: readonly WalkedSnap[], home: string, away: string
 
 type Team = (stat: TeamStat, amount?: number, who?: string) => void;
 
-function kicks(snap: Snap, team: Team, receivers: string): void {
+/** A fumble on a kick or after an interception is that of the men who had caught it. */
+function turnovers({ snap, after }: WalkedSnap, offense: string, defense: string, team: Team): void {
+  const kick = snap.result === 'kick';
+  if (snap.turnover === 'interception') {
+    team('intercepted');
+    team('turnovers');
+  }
+  const muffed = kick && snap.kickEnd === 'muffed' && after.state.offense === offense;
+  if (snap.fumble === null && snap.turnover !== 'fumble' && !muffed) return;
+  const who = kick || snap.turnover === 'interception' ? defense : offense;
+  team('fumbles', 1, who);
+  if (snap.turnover === 'fumble' || snap.fumble === 'lost' || muffed) {
+    team('fumbles_lost', 1, who);
+    team('turnovers', 1, who);
+  }
+}
+
+function kicks({ snap, after }: WalkedSnap, team: Team, receivers: string): void {
   if (snap.unit === 'punt' && snap.result === 'kick') {
     team('punts');
     team('punt_yards', snap.kickYards ?? 0);
@@ -166,7 +179,8 @@ function kicks(snap: Snap, team: Team, receivers: string): void {
   }
   if (snap.unit === 'field_goal' && snap.result === 'kick') {
     team('field_goals');
-    if (snap.kickEnd === 'good' || snap.score === 'field_goal') team('field_goals_made');
+    if (after.steps.some((step) => step.code === 'score' && step.facts.what === 'field_goal'))
+      team('field_goals_made');
   }
 }
 
