@@ -1,7 +1,14 @@
 /** The page of the open snap table, made from the field table: `npx tsx docs/make-table.ts`. */
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { columnOf, FIELD_GROUPS, SNAP_FIELD_NAMES, SNAP_FIELDS, type FieldSpec } from '../core/snap/fields';
+import {
+  columnOf,
+  FIELD_GROUPS,
+  knownAt,
+  SNAP_FIELD_NAMES,
+  SNAP_FIELDS,
+  type FieldSpec,
+} from '../core/snap/fields';
 
 const KIND: Readonly<Record<FieldSpec['kind'], string>> = {
   text: 'text',
@@ -17,6 +24,8 @@ const KIND: Readonly<Record<FieldSpec['kind'], string>> = {
   date: 'date',
 };
 
+const KNOWN = { set: 'set', snap: 'at the snap', after: 'after' } as const;
+
 function holds(spec: FieldSpec): string {
   const out = [KIND[spec.kind]];
   if (spec.values) out.push(spec.values.join(', '));
@@ -31,16 +40,16 @@ export function tablePage(): string {
   return `${[
     '# The open snap table',
     '',
-    'A row a snap, `snaps.csv` of an export. Left and right are those of the team that puts the ball in play; spots are yards to the goal line it attacks. In a tag column empty is not tagged, `-` none or not applicable, `?` not visible on this film. The name in the last column is what is typed before `=` in a snap line; the column’s own name works too.',
+    'A row a snap, `snaps.csv` of an export. Left and right are those of the team that puts the ball in play; spots are yards to the goal line it attacks. In a tag column empty is not tagged, `-` none or not applicable, `?` not visible on this film. *known*: when both sides are set, at the snap, or after it, and whom a charter watches for it. The name in the last column is what is typed before `=` in a snap line; the column’s own name works too.',
     ...FIELD_GROUPS.flatMap((group) => [
       '',
       `## ${group.replace(/_/g, ' ')}`,
       '',
-      '| column | is | holds | tag | typed |',
-      '|---|---|---|---|---|',
+      '| column | is | holds | tag | known | typed |',
+      '|---|---|---|---|---|---|',
       ...SNAP_FIELD_NAMES.filter((f) => SNAP_FIELDS[f].group === group).map((field) => {
         const spec = SNAP_FIELDS[field];
-        return `| \`${columnOf(field)}\` | ${spec.label} | ${holds(spec)} | ${spec.tag ? 'yes' : ''} | ${(spec.typed ?? []).map((t) => `\`${t}=\``).join(' ')} |`;
+        return `| \`${columnOf(field)}\` | ${spec.label} | ${holds(spec)} | ${spec.tag ? 'yes' : ''} | ${KNOWN[knownAt(field)]}${spec.about ? `, ${spec.about}` : ''} | ${(spec.typed ?? []).map((t) => `\`${t}=\``).join(' ')} |`;
       }),
     ]),
     '',

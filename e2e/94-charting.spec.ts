@@ -188,6 +188,57 @@ test('a charting pass without the mouse: single keys, figures, back, undo, and a
   await expect(said('left safety depth')).toHaveText('not visible');
 });
 
+test('a pass while the server is away, and against another member: all of it is kept, the conflict shows both', async ({
+  page,
+  browser,
+}) => {
+  const other = await browser.newContext();
+  const theirs = await other.newPage();
+  await signIn(page);
+  await signIn(theirs, 'Ivo Sedgewarden');
+  const path_ = `/log/${HALF_GAME}/pass?pass=timing`;
+  const strip = (p: typeof page) => p.getByTestId('pass-strip');
+  const said = (p: typeof page, field: string) =>
+    strip(p).locator('dl > div').filter({ hasText: field }).locator('dd');
+  for (const p of [page, theirs]) {
+    await p.goto(`${SITE()}${path_}`);
+    await expect(strip(p)).toBeFocused();
+  }
+  // The store does not answer: keys go on, nothing is said to be saved.
+  await page.route('**/api/sync*', (route) => route.abort());
+  await strip(page).getByRole('button', { name: 'snap sign' }).click();
+  await strip(page).focus();
+  await page.keyboard.press('1');
+  await expect(said(page, 'snap sign')).toHaveText('clap');
+  await expect(page.locator('#saved')).toContainText('not saved: 1 waiting');
+  // Meanwhile another member says otherwise, and is saved.
+  await strip(theirs).getByRole('button', { name: 'snap sign' }).click();
+  await strip(theirs).focus();
+  await theirs.keyboard.press('2');
+  await saved(theirs);
+  // Half answers are repeated: the first goes through, its answer does not come back.
+  let lost = 0;
+  await page.unroute('**/api/sync*');
+  await page.route('**/api/sync*', async (route) => {
+    if (route.request().method() !== 'POST' || lost > 0) return route.continue();
+    lost++;
+    await route.fetch();
+    return route.abort();
+  });
+  await strip(page).focus();
+  await page.keyboard.press('Tab');
+  const settle = page.getByRole('alert', { name: 'Changes to settle' });
+  await expect(settle).toContainText('set snap sign to “leg”');
+  await expect(settle).toContainText('you typed “clap”');
+  await settle.getByRole('button', { name: 'take mine' }).click();
+  await expect(settle).toHaveCount(0);
+  await saved(page);
+  await page.unroute('**/api/sync*');
+  await theirs.reload();
+  await expect(said(theirs, 'snap sign')).toHaveText('clap');
+  await other.close();
+});
+
 test('the box score: totals, an official figure that differs, and the snaps that could explain it', async ({
   page,
 }) => {

@@ -9,7 +9,6 @@ import {
   asked,
   beginPass,
   CHART_PASSES,
-  entropyOf,
   isCharted,
   isDone,
   labelsOf,
@@ -21,6 +20,7 @@ import {
   sharpen,
   stepPass,
   viewPass,
+  type Offers,
   type PassGame,
   type PassSession,
 } from './index';
@@ -31,6 +31,10 @@ const labels = labelsOf(walked, DEFAULT_BOOK, COLLEGE);
 const FRONT = passOf('front')!;
 const strip = (snap: Snap): Snap =>
   ({ ...snap, ...Object.fromEntries(FRONT.fields.map((f) => [f, blankSnap('', '', 0)[f]])) }) as Snap;
+
+/** Bits that the answer to a field holds, given its situation: what no key can do without. */
+const entropyOf = ({ list }: Offers): number =>
+  -list.reduce((bits, { share }) => bits + (share > 0 ? share * Math.log2(share) : 0), 0);
 
 /** A game that keeps what a session writes. */
 class Place {
@@ -240,10 +244,12 @@ describe('the strip by keys', () => {
     const truth = new Map(game!.snaps.map((s) => [s.snapId, s]));
     const place = fresh();
     let fields = 0;
+    let bits = 0;
     const over = rowsOf(FRONT, place.game().rows).slice(0, 60);
     for (let n = 0; n < over.length; n++) {
       const goal = truth.get(place.snap.snapId)!;
       for (const field of asked(FRONT, goal)) {
+        bits += place.view.offers ? entropyOf(place.view.offers) : 0;
         place.answer(field, goal[field]);
         fields++;
       }
@@ -255,7 +261,7 @@ describe('the strip by keys', () => {
       for (const field of FRONT.fields) expect([field, got[field]]).toEqual([field, goal[field]]);
     }
     process.stdout.write(
-      `pass strip: ${(place.keys / fields).toFixed(2)} keys a field, ${(place.keys / over.length).toFixed(1)} a snap, n ${over.length} snaps\n`,
+      `pass strip: ${(place.keys / fields).toFixed(2)} keys a field, ${(place.keys / over.length).toFixed(1)} a snap, n ${over.length} snaps; the answers hold ${(bits / fields).toFixed(2)} bits a field given their situation (nine keys: ${Math.log2(9).toFixed(2)} each)\n`,
     );
     expect(place.keys / fields).toBeLessThan(2.5);
   });

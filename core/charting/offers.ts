@@ -59,7 +59,7 @@ function levels(
 ): { readonly words: string; readonly same: (other: WalkedSnap) => boolean }[] {
   const { snap, bucket } = row;
   const team: 'offense' | 'defense' =
-    DEFENSIVE.has(SNAP_FIELDS[field].pass ?? '') || OF_DEFENSE.has(field) ? 'defense' : 'offense';
+    SNAP_FIELDS[field].about === 'defense' || OF_DEFENSE.has(field) ? 'defense' : 'offense';
   const mine = (other: WalkedSnap): boolean => other.snap[team] === snap[team];
   const labelOf = (one: WalkedSnap): string | null => labels.get(one.snap.snapId) ?? null;
   const label = labelOf(row);
@@ -76,7 +76,6 @@ function levels(
     { words: 'all snaps', same: mine },
   ];
 }
-const DEFENSIVE: ReadonlySet<string> = new Set(['defense']);
 const OF_DEFENSE: ReadonlySet<SnapFact> = new Set(fieldsOfDefense());
 function fieldsOfDefense(): SnapFact[] {
   const kinds: readonly TermKind[] = ['front', 'coverage', 'pressure', 'bodies'];
@@ -132,11 +131,6 @@ export function offersFor(
     }))
     .sort((a, b) => b.share - a.share || values.get(a.value)! - values.get(b.value)!);
   return { list, situation: nearest.words, n: nearest.n };
-}
-
-/** Bits that the answer to a field holds given its situation: the floor of keys, as log2 of the choices of a key. */
-export function entropyOf(offers: Offers): number {
-  return -offers.list.reduce((sum, { share }) => sum + (share > 0 ? share * Math.log2(share) : 0), 0);
 }
 
 export const lastOfSeries = (row: WalkedSnap, rows: readonly WalkedSnap[]): Snap | null => {

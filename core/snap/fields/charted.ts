@@ -1,9 +1,9 @@
 /** What a charter adds in passes: how both sides stood and moved, how it was done, why it came out so. */
 import type { ChartedFacts } from '../charted';
-import { JERSEY, type FieldGroup, type FieldSpec, type Known, type Pass } from './spec';
+import { JERSEY, type FieldGroup, type FieldSpec, type Known, type About } from './spec';
 
 /** Why a play failed. */
-export const CAUSES = [
+const CAUSES = [
   'scheme',
   'call',
   'tipped',
@@ -18,43 +18,43 @@ export const CAUSES = [
 ] as const;
 const CAUSE = new RegExp(`^(${CAUSES.join('|')})( (100|[1-9]?[0-9]))?$`);
 
-const tag = (label: string, group: FieldGroup, pass: Pass, typed: string, known?: Known) =>
-  ({ label, group, pass, typed: [typed], tag: true, ...(known && { known }) }) as const;
+const tag = (label: string, group: FieldGroup, about: About, typed: string, known?: Known) =>
+  ({ label, group, about, typed: [typed], tag: true, ...(known && { known }) }) as const;
 const choice = (
   label: string,
   group: FieldGroup,
-  pass: Pass,
+  about: About,
   typed: string,
   values: readonly string[],
   known?: Known,
-) => ({ ...tag(label, group, pass, typed, known), kind: 'enum', values, filter: true }) as const;
-const words = (label: string, group: FieldGroup, pass: Pass, typed: string, known?: Known) =>
-  ({ ...tag(label, group, pass, typed, known), kind: 'text' }) as const;
+) => ({ ...tag(label, group, about, typed, known), kind: 'enum', values, filter: true }) as const;
+const words = (label: string, group: FieldGroup, about: About, typed: string, known?: Known) =>
+  ({ ...tag(label, group, about, typed, known), kind: 'text' }) as const;
 const count = (
   label: string,
   group: FieldGroup,
-  pass: Pass,
+  about: About,
   typed: string,
   min: number,
   max: number,
   unit?: string,
   known?: Known,
 ) =>
-  ({ ...tag(label, group, pass, typed, known), kind: 'integer', min, max, ...(unit && { unit }) }) as const;
+  ({ ...tag(label, group, about, typed, known), kind: 'integer', min, max, ...(unit && { unit }) }) as const;
 const measure = (
   label: string,
   group: FieldGroup,
-  pass: Pass,
+  about: About,
   typed: string,
   min: number,
   max: number,
   unit: string,
   known?: Known,
-) => ({ ...tag(label, group, pass, typed, known), kind: 'decimal', min, max, unit }) as const;
-const remark = (label: string, group: FieldGroup, pass: Pass, typed: string) =>
-  ({ label, group, pass, typed: [typed], kind: 'text' }) as const;
-const players = (label: string, group: FieldGroup, pass: Pass, typed: string) =>
-  ({ label, group, pass, typed: [typed], kind: 'numbers', pattern: JERSEY }) as const;
+) => ({ ...tag(label, group, about, typed, known), kind: 'decimal', min, max, unit }) as const;
+const remark = (label: string, group: FieldGroup, about: About, typed: string) =>
+  ({ label, group, about, typed: [typed], kind: 'text' }) as const;
+const players = (label: string, group: FieldGroup, about: About, typed: string) =>
+  ({ label, group, about, typed: [typed], kind: 'numbers', pattern: JERSEY }) as const;
 
 export const CHARTED = {
   quality: choice('players on the field', 'at_the_line', 'offense', 'quality', [
@@ -267,7 +267,7 @@ export const CHARTED = {
   operation: measure('operation time', 'what_came_of_it', 'special', 'op', 0, 8, 'seconds'),
   kickDirection: choice('kick direction', 'what_came_of_it', 'special', 'kdir', ['left', 'middle', 'right']),
   lanes: choice('coverage lanes', 'what_came_of_it', 'special', 'lanes', ['kept', 'lost']),
-  onside: { label: 'onside kick', group: 'what_came_of_it', kind: 'flag', pass: 'special', filter: true },
+  onside: { label: 'onside kick', group: 'what_came_of_it', kind: 'flag', about: 'special', filter: true },
   blockedBy: { ...remark('kick blocked by', 'who', 'special', 'blockedby'), pattern: JERSEY },
   missedTackles: players('missed tackles', 'who', 'defense', 'missed'),
   process: choice('process', 'remarks', 'own', 'process', ['good', 'fair', 'bad']),
@@ -275,7 +275,7 @@ export const CHARTED = {
     label: 'causes',
     group: 'remarks',
     kind: 'list',
-    pass: 'own',
+    about: 'own',
     typed: ['causes'],
     pattern: CAUSE,
     expected: `causes with ; between, each one of ${CAUSES.join(', ')}, and its share such as technique 60`,

@@ -7,17 +7,7 @@ import { PLAY } from './play';
 import { SITUATION } from './situation';
 import type { FieldGroup, FieldSpec, Known } from './spec';
 
-export { CAUSES } from './charted';
-export {
-  FIELD_GROUPS,
-  KNOWN,
-  PASSES,
-  type FieldGroup,
-  type FieldKind,
-  type FieldSpec,
-  type Known,
-  type Pass,
-} from './spec';
+export { FIELD_GROUPS, type FieldGroup, type FieldKind, type FieldSpec } from './spec';
 
 const TABLE = { ...SITUATION, ...BEFORE, ...PLAY, ...AFTER, ...CHARTED } as const satisfies Readonly<
   Record<SnapField, FieldSpec>

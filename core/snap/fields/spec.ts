@@ -14,12 +14,10 @@ export const FIELD_GROUPS = [
 export type FieldGroup = (typeof FIELD_GROUPS)[number];
 
 /** When a charter can know it: both sides set, the ball snapped, the play over. */
-export const KNOWN = ['set', 'snap', 'after'] as const;
-export type Known = (typeof KNOWN)[number];
+export type Known = 'set' | 'snap' | 'after';
 
-/** The pass in which it is charted: each is one way of looking at the film. */
-export const PASSES = ['offense', 'defense', 'protection', 'special', 'own'] as const;
-export type Pass = (typeof PASSES)[number];
+/** Whom a charter watches for it; own: only on own film. */
+export type About = 'offense' | 'defense' | 'protection' | 'special' | 'own';
 
 export type FieldKind =
   'text' | 'integer' | 'decimal' | 'clock' | 'enum' | 'flag' | 'list' | 'penalties' | 'numbers' | 'date';
@@ -42,8 +40,7 @@ export interface FieldSpec {
   /** What a text must look like, for an error's remedy. */
   readonly expected?: string;
 
-  /** The pass that asks for it. */
-  readonly pass?: Pass;
+  readonly about?: About;
   /** When it is known, where its group does not say so. */
   readonly known?: Known;
 

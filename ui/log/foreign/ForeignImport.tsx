@@ -53,6 +53,11 @@ export default function ForeignImport({
   const [kept, setKept] = useState<string | null>(null);
   const { opened } = useSync();
   const why = whyNot(foreign);
+  const remember = async (): Promise<void> =>
+    setKept(
+      (await save(foreign.reading()).catch(() => 'The server does not answer; the reading was not kept.')) ??
+        'Kept: the next file with these columns is read so.',
+    );
   const start = async (): Promise<void> => {
     setSent({ kind: 'busy' });
     const form = new FormData();
@@ -82,7 +87,7 @@ export default function ForeignImport({
     setSent(ended);
     // What was decided for these columns is decided for the next file of them.
     if (ended.kind === 'done') {
-      void save(foreign.reading());
+      void remember();
       await addWords(await opened(), book, foreign.fresh);
     }
   };
@@ -103,14 +108,7 @@ export default function ForeignImport({
         </span>
         <span className="grow" />
         <Button onClick={onLeave}>Another file</Button>
-        <Button
-          variant="outlined"
-          onClick={() =>
-            void save(foreign.reading()).then((problem) =>
-              setKept(problem ?? 'Kept: the next file with these columns is read so.'),
-            )
-          }
-        >
+        <Button variant="outlined" onClick={() => void remember()}>
           Save this reading
         </Button>
         <Button

@@ -25,6 +25,7 @@ import { walkGame } from '@/core/rules';
 import { gameScope, type Pulled } from '@/core/sync';
 import { useScope } from '@/client/SyncProvider';
 import { useStaffRules } from '../../StaffRules';
+import { Unsettled } from '../../sync/Unsettled';
 import { useAlive } from '../../useAlive';
 import { Choice } from '../../shared/Choice';
 import { PassSnap } from './PassSnap';
@@ -113,6 +114,7 @@ function PassScreen({ game: info, teams, book, profile, initial, first }: PassSc
     setSession(beginPass({ ...game, pass: passOf(id)! }));
   };
   const view = useMemo(() => viewPass(session, game), [session, game]);
+  const unsettled = [...scoped.conflicts, ...scoped.refused];
   const progress = progressOf(pass, rows);
   const left = progress.of - progress.done;
   const time = minutesLeft(left, paces);
@@ -157,6 +159,18 @@ function PassScreen({ game: info, teams, book, profile, initial, first }: PassSc
           <strong>Not saved.</strong> This browser could not store it ({trouble}). Free some space and press
           the key again.
         </div>
+      )}
+      {unsettled.length > 0 && (
+        <ul className="card plainlist" role="alert" aria-label="Changes to settle">
+          {unsettled.map((entry) => (
+            <Unsettled
+              key={entry.op.id}
+              entry={entry}
+              place={`on snap ${rows.find((r) => r.snap.snapId === entry.op.row)?.number ?? '?'}`}
+              onFix={() => send({ type: 'snap', snapId: entry.op.row })}
+            />
+          ))}
+        </ul>
       )}
       <div className="passgrid">
         <PassSnap row={view.row} book={book} profile={profile} />

@@ -35,6 +35,18 @@ const HINTS: readonly (readonly [string, string])[] = [
   ['Ctrl Z', 'undo'],
 ];
 
+/** Keys that stand beside the values, and when. */
+const KEYS: readonly {
+  readonly key: string;
+  readonly words: string;
+  readonly of: 'words' | 'tag' | 'always';
+}[] = [
+  { key: 'a', words: 'any term', of: 'words' },
+  { key: 'x', words: 'not visible', of: 'tag' },
+  { key: '-', words: 'none', of: 'tag' },
+  { key: '?', words: 'not sure', of: 'always' },
+];
+
 export function PassStrip({ ref, session, view, send }: PassStripProps) {
   const { fields, field, shown, offers, number, row } = view;
   const key = (event: KeyboardEvent<HTMLDivElement>): void => {
@@ -116,44 +128,20 @@ export function PassStrip({ ref, session, view, send }: PassStripProps) {
         )}
         {field === null && row && <span>Every field is answered.</span>}
         <span className="end">
-          {field !== null && !number && !session.searching && (
+          {KEYS.filter(
+            ({ of }) =>
+              of === 'always' || (of === 'tag' ? tag : field !== null && !number && !session.searching),
+          ).map(({ key: name, words }) => (
             <button
               type="button"
+              key={name}
               className="plain"
               tabIndex={-1}
-              onClick={() => send({ type: 'key', key: 'a' })}
+              onClick={() => send({ type: 'key', key: name })}
             >
-              <kbd>a</kbd> any term
+              <kbd>{name}</kbd> {words}
             </button>
-          )}
-          {tag && (
-            <>
-              <button
-                type="button"
-                className="plain"
-                tabIndex={-1}
-                onClick={() => send({ type: 'key', key: 'x' })}
-              >
-                <kbd>x</kbd> not visible
-              </button>
-              <button
-                type="button"
-                className="plain"
-                tabIndex={-1}
-                onClick={() => send({ type: 'key', key: '-' })}
-              >
-                <kbd>-</kbd> none
-              </button>
-            </>
-          )}
-          <button
-            type="button"
-            className="plain"
-            tabIndex={-1}
-            onClick={() => send({ type: 'key', key: '?' })}
-          >
-            <kbd>?</kbd> not sure
-          </button>
+          ))}
         </span>
       </div>
       <p className="small quiet" role="status">
