@@ -4,7 +4,7 @@ import path from 'node:path';
 import Papa from 'papaparse';
 import { z } from 'zod';
 import type { Book } from '../core/book';
-import { isTarget, understand, understoodJson, type Target } from '../core/foreign';
+import { isTarget, refusedRows, understand, understoodJson, type Target } from '../core/foreign';
 import { readForeignFile } from '../core/foreign/workbook';
 import { bookOption, print, readFileOrSay, readOptions } from './options';
 import { Plain } from './paths';
@@ -78,23 +78,12 @@ export async function understandFile(args: string[]): Promise<number> {
     mkdirSync(values.out, { recursive: true });
     const out = (name: string, text: string): void => writeFileSync(path.join(values.out!, name), text);
     out('understood.json', `${JSON.stringify(json, null, 2)}\n`);
-    // The refused rows as they stand in the file, to be mended and read again.
-    const rows = new Set(understood.refused.map((r) => r.row));
-    out(
-      'refused.csv',
-      `${Papa.unparse([
-        [...understood.mapping.map((m) => m.column), 'reason'],
-        ...understood.refused.map((r) => [
-          ...understood.mapping.map((_, i) => sheet.cells[r.row - 1]![i] ?? ''),
-          `${r.column}: ${r.reason}`,
-        ]),
-      ])}\n`,
-    );
+    out('refused.csv', `${Papa.unparse(refusedRows(sheet, understood))}\n`);
     print({
       sheet: json.sheet,
       rows: json.rows.length,
       skipped: json.skipped.length,
-      refused: rows.size,
+      refused: json.refused.length,
       unknown_terms: json.unknown_terms.length,
       out: values.out,
     });

@@ -29,7 +29,12 @@ const half = (k: number, n: number): number => {
   return ((high! - low!) / 2) * 100;
 };
 
-export function sharpen(passes: readonly ChartPass[], rows: readonly WalkedSnap[]): Sharpened[] {
+/** `mostOf`: fields of one pass, at most; the first to be charted say enough of it. */
+export function sharpen(
+  passes: readonly ChartPass[],
+  rows: readonly WalkedSnap[],
+  mostOf = Infinity,
+): Sharpened[] {
   const out = new Map<SnapFact, Sharpened>();
   for (const pass of passes) {
     const over = rowsOf(pass, rows);
@@ -73,5 +78,12 @@ export function sharpen(passes: readonly ChartPass[], rows: readonly WalkedSnap[
       });
     }
   }
-  return [...out.values()].sort((a, b) => b.perTen - a.perTen || a.label.localeCompare(b.label));
+  const shown = new Map<ChartPass, number>();
+  return [...out.values()]
+    .sort((a, b) => b.perTen - a.perTen || a.label.localeCompare(b.label))
+    .filter(({ pass }) => {
+      const n = (shown.get(pass) ?? 0) + 1;
+      shown.set(pass, n);
+      return n <= mostOf;
+    });
 }

@@ -44,17 +44,20 @@ export function settleTeams(
   for (const { reading } of read)
     if (reading.spot && typeof reading.spot.half === 'object')
       halves.set(reading.spot.half.team.toLowerCase(), reading.spot.half.team);
-  const named = [...teams, ...[...halves.values()].filter((half) => ![...teams].some((t) => same(t, half)))];
+  const named = [
+    ...teams,
+    ...[...halves.values()].filter((half) => ![...teams].some((t) => sameTeam(t, half))),
+  ];
   const us = options.team ?? null;
-  const others = us === null ? [] : named.filter((t) => !same(t, us));
+  const others = us === null ? [] : named.filter((t) => !sameTeam(t, us));
   const them = options.opponent ?? (others.length === 1 ? others[0]! : null);
   const other = (team: string): string | null =>
-    us !== null && same(team, us)
+    us !== null && sameTeam(team, us)
       ? them
-      : them !== null && same(team, them)
+      : them !== null && sameTeam(team, them)
         ? us
         : named.length === 2
-          ? named.find((t) => !same(t, team))!
+          ? named.find((t) => !sameTeam(t, team))!
           : null;
   /** Who has the ball in the next row that says so: a kickoff is the other team's. */
   const next = (from: number): string | null => {
@@ -96,9 +99,9 @@ export function settleTeams(
         const half = spot.half.team.toLowerCase();
         const value = `${spot.half.team} ${spot.yard}`;
         if (offense === null) return { row, value, reason: 'it is not said who has the ball' };
-        const own = same(offense, half);
+        const own = sameTeam(offense, half);
         // Two teams play: a half that is not the offense's is the other's, unless neither half is.
-        if (!own && halves.size > 1 && ![...halves.keys()].some((h) => same(offense, h)))
+        if (!own && halves.size > 1 && ![...halves.keys()].some((h) => sameTeam(offense, h)))
           return { row, value, reason: `neither half is called like ${offense}, who has the ball` };
         fields.toGoal = own ? 100 - spot.yard : spot.yard;
       }
@@ -153,7 +156,8 @@ export function settleTeams(
     };
   });
 }
-const same = (team: string, name: string): boolean => {
+/** Two names of one team: equal, or one the beginning of the other, two letters at least. */
+export const sameTeam = (team: string, name: string): boolean => {
   const [t, half] = [team.toLowerCase(), name.toLowerCase()];
   return t === half || (half.length >= 2 && (t.startsWith(half) || half.startsWith(t)));
 };

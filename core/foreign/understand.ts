@@ -300,6 +300,15 @@ export const rowTexts = ({ row, fields }: Understood['rows'][number]): Record<st
   ),
 });
 
+/** The rows that were refused as they stand in the file, with the reason: to be mended and read again. */
+export const refusedRows = (sheet: ForeignSheet, { mapping, refused }: Understood): string[][] => [
+  [...mapping.map((m) => m.column), 'reason'],
+  ...refused.map((r) => [
+    ...mapping.map((_, i) => sheet.cells[r.row - 1]?.[i] ?? ''),
+    `${r.column}: ${r.reason}`,
+  ]),
+];
+
 /** The documented JSON of a reading. */
 export const understoodJson = (u: Understood) => ({
   sheet: u.sheet,

@@ -46,7 +46,8 @@ export function sendImport(
         reject(new Error('The server’s answer cannot be read; look at the week before you import again.'));
       }
     };
-    request.onerror = () => reject(new Error('The server does not answer; nothing was imported.'));
+    request.onerror = () =>
+      reject(new Error('The server does not answer; look at the week before you import again.'));
     request.onabort = () => reject(new Error('Stopped. If it had not finished, nothing was imported.'));
     request.open('POST', `/api/import?book=${book}`);
     request.send(form);

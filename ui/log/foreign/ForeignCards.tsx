@@ -4,7 +4,7 @@ import { useState } from 'react';
 import Papa from 'papaparse';
 import { findingWords } from '@/core/rules';
 import type { Book, TermKind } from '@/core/book';
-import type { Target } from '@/core/foreign';
+import { refusedRows, type Target } from '@/core/foreign';
 import { FieldStrip } from '../FieldStrip';
 import type { Foreign } from './useForeign';
 
@@ -102,13 +102,7 @@ export function RefusedCard({ foreign, file }: { readonly foreign: Foreign; read
   const { understood, sheet, mend } = foreign;
   const { refused, skipped, rows, total } = understood;
   const download = (): void => {
-    const text = Papa.unparse([
-      [...understood.mapping.map((m) => m.column), 'reason'],
-      ...refused.map((r) => [
-        ...understood.mapping.map((_, i) => sheet.cells[r.row - 1]?.[i] ?? ''),
-        `${r.column}: ${r.reason}`,
-      ]),
-    ]);
+    const text = Papa.unparse(refusedRows(sheet, understood));
     const link = document.createElement('a');
     link.href = URL.createObjectURL(new Blob([text], { type: 'text/csv' }));
     link.download = `${file.replace(/\.[^.]*$/, '')}-refused.csv`;

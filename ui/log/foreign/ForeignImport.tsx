@@ -77,7 +77,12 @@ export default function ForeignImport({
           else if (line.outcome)
             end = line.outcome.imported
               ? { kind: 'done', snaps: out.snaps.length, game: out.game!.key }
-              : { kind: 'failed', words: line.outcome.faults.slice(0, 5).join('; ') };
+              : {
+                  kind: 'failed',
+                  words: line.outcome.details.some((d) => d.value === out.game!.key)
+                    ? 'These two teams have a game of that date and file already: it was imported before, or it is another one and needs its own date.'
+                    : line.outcome.faults.slice(0, 5).join('; '),
+                };
         },
       ).done;
     } catch (error) {

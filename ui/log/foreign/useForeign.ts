@@ -7,6 +7,7 @@ import {
   foreignPackage,
   foreignSnaps,
   headingsKey,
+  sameTeam,
   understand,
   type ForeignGame,
   type ForeignSheet,
@@ -38,13 +39,8 @@ export function keyFor(name: string, taken: ReadonlySet<string>): string {
   return key;
 }
 
-const alike = (team: TeamInfo, written: string): boolean => {
-  const w = written.toLowerCase();
-  return [team.key, team.name, team.nickname, team.place].some((name) => {
-    const n = name?.toLowerCase();
-    return n !== undefined && (n === w || (w.length >= 3 && n.startsWith(w)));
-  });
-};
+const alike = (team: TeamInfo, written: string): boolean =>
+  [team.key, team.name, team.nickname, team.place].some((name) => name && sameTeam(name, written));
 
 export function useForeign(
   file: string,

@@ -5,6 +5,7 @@ import { CHART_PASSES, sharpen, type PassId } from '@/core/charting';
 import type { WalkedSnap } from '@/core/rules';
 
 const SHOWN = 7;
+const OF_A_PASS = 2;
 
 export function SharpenCard({
   rows,
@@ -13,7 +14,7 @@ export function SharpenCard({
   readonly rows: readonly WalkedSnap[];
   readonly onPass: (id: PassId) => void;
 }) {
-  const list = useMemo(() => sharpen(CHART_PASSES, rows).slice(0, SHOWN), [rows]);
+  const list = useMemo(() => sharpen(CHART_PASSES, rows, OF_A_PASS).slice(0, SHOWN), [rows]);
   return (
     <section className="card" aria-label="What would sharpen the report most">
       <header>
@@ -53,7 +54,7 @@ export function SharpenCard({
       )}
       <p className="small quiet">
         Half the width of the 95 % interval of the most usual value in points, now and with every blank
-        charted at the same share; ranked by what ten snaps gain.
+        charted at the same share; ranked by what ten snaps gain, two of a pass at most.
       </p>
     </section>
   );
