@@ -1,4 +1,5 @@
 export * from './passes';
+export * from './words';
 export * from './offers';
 export * from './session';
 export * from './sharpen';

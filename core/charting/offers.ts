@@ -2,10 +2,11 @@
  * The values most likely in a field of a snap: counts of this opponent, backed off from the nearest situation to all
  * of its snaps (each level's shares are the prior of the next, Dirichlet weight 4), then the order of the book.
  */
-import { fieldsOfKind, lookFacts, storedValue, type Book, type TermKind } from '../book';
+import { lookFacts, storedValue, type Book } from '../book';
 import type { LevelProfile } from '../field/profile';
 import { bucketLabel } from '../field/situation';
 import type { WalkedSnap } from '../rules';
+import { valueWords } from './words';
 import { isTagged, SNAP_FIELDS, type Snap, type SnapFact } from '../snap';
 
 export interface Offer {
@@ -25,14 +26,6 @@ export interface Offers {
 
 /** Snaps that the shares of the wider situation count as. */
 const PRIOR = 4;
-
-const SIDE: Readonly<Record<string, string>> = { L: 'left', R: 'right' };
-export const valueWords = (value: unknown): string =>
-  typeof value === 'boolean'
-    ? value
-      ? 'yes'
-      : 'no'
-    : (SIDE[String(value)] ?? String(value).replace(/_/g, ' '));
 
 /** Every value a field may take, in the order of the book or the table; null where it is free. */
 export function choicesOf(field: SnapFact, book: Book): (string | boolean)[] | null {
@@ -58,8 +51,7 @@ function levels(
   labels: Labels,
 ): { readonly words: string; readonly same: (other: WalkedSnap) => boolean }[] {
   const { snap, bucket } = row;
-  const team: 'offense' | 'defense' =
-    SNAP_FIELDS[field].about === 'defense' || OF_DEFENSE.has(field) ? 'defense' : 'offense';
+  const team = SNAP_FIELDS[field].about === 'defense' ? 'defense' : 'offense';
   const mine = (other: WalkedSnap): boolean => other.snap[team] === snap[team];
   const labelOf = (one: WalkedSnap): string | null => labels.get(one.snap.snapId) ?? null;
   const label = labelOf(row);
@@ -75,19 +67,6 @@ function levels(
     ...(label !== null ? [{ words: label, same: (o: WalkedSnap) => mine(o) && labelOf(o) === label }] : []),
     { words: 'all snaps', same: mine },
   ];
-}
-const OF_DEFENSE: ReadonlySet<SnapFact> = new Set(fieldsOfDefense());
-function fieldsOfDefense(): SnapFact[] {
-  const kinds: readonly TermKind[] = ['front', 'coverage', 'pressure', 'bodies'];
-  return [
-    'box',
-    'shell',
-    'rotation',
-    'rushers',
-    'cornerLeftDepth',
-    'cornerRightDepth',
-    ...kinds.flatMap((kind) => fieldsOfKind(kind) as SnapFact[]),
-  ] as SnapFact[];
 }
 
 /** Ranks the values of a field for a snap over the rows that are charted. */

@@ -3,7 +3,7 @@ import { wilson } from '../read';
 import type { WalkedSnap } from '../rules';
 import { isTagged, SNAP_FIELDS, type SnapFact } from '../snap';
 import { asked, isCharted, rowsOf, type ChartPass } from './passes';
-import { valueWords } from './offers';
+import { valueWords } from './words';
 
 export interface Sharpened {
   readonly field: SnapFact;

@@ -1,129 +1,133 @@
 /**
- * Completions: plain data, ranked by how often this opponent did it in this situation (same bucket),
- * then over all its snaps, then by the alphabet. Drawing and inserting are the caller's job.
+ * Completions: plain data, ranked by the habits of this opponent in this situation after the words already said
+ * (`habits.ts`), then by the alphabet. Drawing and inserting are the caller's job.
  */
-import { KIND_FIELD, storedValue, type Book, type Term } from '../book/term';
+import { KIND_FIELD, type Book } from '../book/term';
 import { termIndex } from '../book/index-terms';
-import { fieldsWith, SNAP_FIELDS } from '../snap/fields';
-import { isTagged, type Snap, type SnapField } from '../snap/snap';
+import type { SnapField, SnapFields } from '../snap/snap';
 import { HEADS, RESULT_WORDS } from './grammar';
+import { rankWords, SAID, saidWords, wordsHolding, type Habits, type Ranked, type Situation } from './habits';
 import type { Range } from './tokenize';
-
-/** Fields in the order they are usually said, with the side that is said with them. */
-const SAID: readonly (readonly [SnapField, SnapField | null])[] = fieldsWith('said')
-  .sort((a, b) => SNAP_FIELDS[a].said! - SNAP_FIELDS[b].said!)
-  .map((field) => [field, SNAP_FIELDS[field].side ?? null]);
-
-/** Counts by field and bucket over earlier snaps. */
-export interface Frequencies {
-  readonly byField: ReadonlyMap<SnapField, ReadonlyMap<string, ReadonlyMap<string, number>>>;
-}
-
-const ALL = '*';
-const keyOf = (snap: Snap, field: SnapField, side: SnapField | null): string | null => {
-  const value = snap[field];
-  if (typeof value !== 'string' || !isTagged(value)) return null;
-  const s = side === null ? null : snap[side];
-  return s === 'L' || s === 'R' ? `${value} ${s.toLowerCase()}` : value;
-};
-
-/** Builds the counts; `bucket` is each snap's bucket or null. Linear in snaps. */
-export function countFrequencies(
-  snaps: readonly { readonly snap: Snap; readonly bucket: string | null }[],
-): Frequencies {
-  const byField = new Map<SnapField, Map<string, Map<string, number>>>();
-  for (const [field, side] of SAID) {
-    const byBucket = new Map<string, Map<string, number>>();
-    byField.set(field, byBucket);
-    for (const { snap, bucket } of snaps) {
-      const key = keyOf(snap, field, side);
-      if (key === null) continue;
-      for (const b of bucket === null ? [ALL] : [ALL, bucket]) {
-        const counts = byBucket.get(b) ?? new Map<string, number>();
-        counts.set(key, (counts.get(key) ?? 0) + 1);
-        byBucket.set(b, counts);
-      }
-    }
-  }
-  return { byField };
-}
 
 export interface Completion extends Range {
   /** Text that replaces the range. */
   readonly insert: string;
   readonly label: string;
   readonly field: SnapField | null;
-  /** Times seen in this situation, of the times the field was tagged there. */
+  /** Times seen in the nearest situation that has any, of the snaps charted there. */
   readonly count: number;
   readonly of: number;
 }
 
-function seen(
-  frequencies: Frequencies,
-  field: SnapField,
-  bucket: string | null,
-  value: string,
-  exact: boolean,
-): { here: number; of: number; all: number } {
-  const byBucket = frequencies.byField.get(field);
-  const sum = (b: string): [number, number] => {
-    let hit = 0;
-    let total = 0;
-    for (const [key, n] of byBucket?.get(b) ?? []) {
-      total += n;
-      if (key === value || (!exact && key.startsWith(`${value} `))) hit += n;
-    }
-    return [hit, total];
-  };
-  const [here, of] = sum(bucket ?? ALL);
-  return { here, of, all: sum(ALL)[0] };
+export interface Completing {
+  readonly text: string;
+  readonly caret: number;
+  readonly book: Book;
+  readonly habits: Habits;
+  readonly situation: Situation;
+  /** What the line says so far. */
+  readonly said: SnapFields;
+}
+
+/** The words said so far by column; null where the line says nothing of them. */
+function wordsSoFar({ said, book }: Completing): (string | null)[] {
+  const words = saidWords(said, book);
+  return SAID.map((field, c) => (said[field] == null && words[c] === '' ? null : words[c]!));
 }
 
 /**
- * What may be meant at the caret. With a word begun: words that begin so. After a blank: the most
- * frequent values of the next field not yet said.
+ * What may be meant at the caret. With a word begun: words that begin so. After a blank: the words most likely to
+ * come next, alone or several at once.
  */
-export function complete(
-  text: string,
-  caret: number,
-  book: Book,
-  frequencies: Frequencies,
-  bucket: string | null,
-  said: ReadonlySet<SnapField>,
-  most = 5,
-): Completion[] {
+export function complete(at: Completing, most = 5): Completion[] {
+  const begun = /\S$/.test(at.text.slice(0, at.caret));
+  return begun ? begunWords(at, most) : nextWords(at, most);
+}
+
+/** A word never seen here, but likely elsewhere. */
+const LEAST_WHOLE = 0.005;
+
+interface Offer extends Completion {
+  readonly share: number;
+  readonly words: number;
+}
+const plainOffer = ({ start, end, insert, label, field, count, of }: Offer): Completion => ({
+  start,
+  end,
+  insert,
+  label,
+  field,
+  count,
+  of,
+});
+
+function begunWords(at: Completing, most: number): Completion[] {
+  const { text, caret, book, habits, situation, said } = at;
   const head = text.slice(0, caret);
-  const begun = /(\S+)$/.exec(head);
-  if (!begun) return nextField(caret, frequencies, bucket, said, most);
-  const out: (Completion & { all: number; rank: number })[] = [];
+  const soFar = wordsSoFar(at);
+  const ranked = new Map<number, Ranked>();
+  const rank = (column: number): Ranked => {
+    const known = ranked.get(column) ?? rankWords(habits, column, situation, soFar);
+    ranked.set(column, known);
+    return known;
+  };
+  /** Share and count of the words of a column that begin with a term; sides and movers go with it. */
+  const seen = (field: SnapField, word: string): { share: number; count: number; of: number } => {
+    const column = SAID.indexOf(field);
+    if (column < 0 || habits.n === 0) return { share: 0, count: 0, of: 0 };
+    const { share, counts, of } = rank(column);
+    let [sum, count] = [0, 0];
+    for (const i of wordsHolding(habits, column, word)) {
+      sum += share[i]!;
+      count += counts[i]!;
+    }
+    return { share: sum, count, of };
+  };
+  const out: Offer[] = [];
   const words = head.split(/\s+/).filter(Boolean);
   const index = termIndex(book);
   for (let n = Math.min(3, words.length); n >= 1; n--) {
-    const prefix = words.slice(-n).join(' ').toLowerCase();
-    const start = head.length - words.slice(-n).join(' ').length;
+    const typed = words.slice(-n).join(' ');
+    const prefix = typed.toLowerCase();
+    const start = head.length - typed.length;
     if (head.slice(start).toLowerCase() !== prefix) continue;
-    for (const { phrase, term } of index.phrases) {
-      if (!phrase.startsWith(prefix) || phrase === prefix || out.some((o) => o.insert === phrase)) continue;
-      // One offer a word: an alias only where the word itself does not begin so.
-      if (phrase !== term.word && term.word.toLowerCase().startsWith(prefix)) continue;
-      const field = KIND_FIELD[term.kind].field;
-      if (said.has(field) && field !== 'tags' && n === 1) continue;
-      const count = seen(frequencies, field, bucket, storedValue(term), false);
-      out.push({
-        start,
-        end: caret,
-        insert: phrase,
-        label: labelOf(term),
-        field,
-        count: count.here,
-        of: count.of,
-        all: count.all,
-        rank: n,
+    const whole = new Set<string>();
+    // As it was said before: the mover with his motion, the formation with its side, the carrier.
+    for (let c = 0; c < SAID.length && habits.n > 0; c++) {
+      if (soFar[c] !== null && n === 1) continue;
+      habits.words[c]!.forEach((insert, i) => {
+        if (i === 0 || insert === prefix || out.some((o) => o.insert === insert)) return;
+        if (!insert.startsWith(prefix) && !(prefix.length > 1 && insert.includes(` ${prefix}`))) return;
+        const { share, counts, of } = rank(c);
+        if (counts[i] === 0 && share[i]! < LEAST_WHOLE) return;
+        for (const word of insert.split(' ')) whole.add(word);
+        whole.add(insert.replace(/ [lr]$/, ''));
+        out.push({
+          start,
+          end: caret,
+          insert,
+          label: SAID[c]!,
+          field: SAID[c]!,
+          count: counts[i]!,
+          of,
+          share: share[i]!,
+          words: n,
+        });
       });
     }
+    for (const { phrase, term } of index.phrases) {
+      if (!phrase.startsWith(prefix) || phrase === prefix || whole.has(phrase)) continue;
+      if (out.some((o) => o.insert === phrase)) continue;
+      // One offer a word: an alias only where the word itself does not begin so.
+      if (phrase !== term.word && term.word.toLowerCase().startsWith(prefix)) continue;
+      const { field } = KIND_FIELD[term.kind];
+      if (said[field] != null && field !== 'tags' && n === 1) continue;
+      const { share, count, of } = seen(field, term.word);
+      out.push({ start, end: caret, insert: phrase, label: term.kind, field, count, of, share, words: n });
+    }
   }
-  const last = begun[1]!.toLowerCase();
-  for (const word of [...HEADS, ...Object.keys(RESULT_WORDS)]) {
+  const last = words[words.length - 1]!.toLowerCase();
+  for (const word of [...HEADS, ...Object.keys(RESULT_WORDS)])
     if (word.startsWith(last) && word !== last)
       out.push({
         start: caret - last.length,
@@ -133,66 +137,83 @@ export function complete(
         field: null,
         count: 0,
         of: 0,
-        all: 0,
-        rank: 0,
+        share: 0,
+        words: 0,
       });
-  }
   return out
-    .sort((a, b) => b.rank - a.rank || b.count - a.count || b.all - a.all || a.insert.localeCompare(b.insert))
+    .sort((a, b) => b.words - a.words || b.share - a.share || a.insert.localeCompare(b.insert))
     .slice(0, most)
-    .map((completion): Completion => ({
-      start: completion.start,
-      end: completion.end,
-      insert: completion.insert,
-      label: completion.label,
-      field: completion.field,
-      count: completion.count,
-      of: completion.of,
-    }));
+    .map(plainOffer);
 }
 
-const labelOf = (term: Term): string => term.kind;
+/** A next word this team never said here, but likely elsewhere. */
+const LEAST_NEXT = 0.02;
+/** Offers of several words must be right at least this often. */
+const LEAST_TOGETHER = 0.2;
+const MOST_TOGETHER = 6;
+/** Words looked ahead over columns that may stay blank. */
+const LOOK_AHEAD = 3;
 
-function nextField(
-  caret: number,
-  frequencies: Frequencies,
-  bucket: string | null,
-  said: ReadonlySet<SnapField>,
-  most: number,
-): Completion[] {
-  for (const [field] of SAID) {
-    if (said.has(field)) continue;
-    const byBucket = frequencies.byField.get(field);
-    const counts = (bucket !== null && byBucket?.get(bucket)) || byBucket?.get(ALL);
-    if (!counts || counts.size === 0) continue;
-    let of = 0;
-    for (const n of counts.values()) of += n;
-    return [...counts.entries()]
-      .sort((a, b) => b[1] - a[1] || a[0].localeCompare(b[0]))
-      .slice(0, most)
-      .map(([insert, count]) => ({ start: caret, end: caret, insert, label: field, field, count, of }));
+function nextWords(at: Completing, most: number): Completion[] {
+  const { caret, habits, situation } = at;
+  if (habits.n === 0) return [];
+  const soFar = wordsSoFar(at);
+  const open = SAID.map((_, c) => c).filter((c) => soFar[c] === null);
+  const offers: Offer[] = [];
+  const add = (insert: string, c: number, share: number, count: number, of: number, words: number): void => {
+    if (!offers.some((o) => o.insert === insert))
+      offers.push({
+        start: caret,
+        end: caret,
+        insert,
+        label: SAID[c]!,
+        field: SAID[c]!,
+        count,
+        of,
+        share,
+        words,
+      });
+  };
+  // The chance that nothing is said of the columns before.
+  let silent = 1;
+  for (const c of open.slice(0, LOOK_AHEAD)) {
+    const { share, counts, of } = rankWords(habits, c, situation, soFar);
+    for (let i = 1; i < share.length; i++)
+      if (counts[i]! > 0 || share[i]! >= LEAST_NEXT)
+        add(habits.words[c]![i]!, c, silent * share[i]!, counts[i]!, of, 1);
+    silent *= share[0] ?? 1;
+    if (silent < 0.05) break;
   }
-  return [];
+  together(at, open, soFar, add);
+  return offers
+    .sort((a, b) => keysSaved(b) - keysSaved(a) || a.insert.localeCompare(b.insert))
+    .slice(0, most)
+    .map(plainOffer);
 }
+const keysSaved = ({ share, insert }: Offer): number => share * insert.length;
 
-/** The counts as plain rows, to send to the browser: field, bucket, value, count. */
-export type FrequencyRow = readonly [field: SnapField, bucket: string, value: string, count: number];
-
-export const frequencyRows = (frequencies: Frequencies): FrequencyRow[] =>
-  [...frequencies.byField].flatMap(([field, buckets]) =>
-    [...buckets].flatMap(([bucket, values]) =>
-      [...values].map(([value, n]): FrequencyRow => [field, bucket, value, n]),
-    ),
-  );
-
-export function frequenciesOf(rows: readonly FrequencyRow[]): Frequencies {
-  const byField = new Map<SnapField, Map<string, Map<string, number>>>();
-  for (const [field, bucket, value, n] of rows) {
-    const buckets = byField.get(field) ?? new Map<string, Map<string, number>>();
-    byField.set(field, buckets);
-    const values = buckets.get(bucket) ?? new Map<string, number>();
-    buckets.set(bucket, values);
-    values.set(value, n);
+/** The likeliest words one after the other, as long as all of them together are likely enough. */
+function together(
+  { habits, situation }: Completing,
+  open: readonly number[],
+  soFar: readonly (string | null)[],
+  add: (insert: string, c: number, share: number, count: number, of: number, words: number) => void,
+): void {
+  const said = [...soFar];
+  const chain: string[] = [];
+  let chance = 1;
+  let first = -1;
+  for (const c of open) {
+    const { share, counts, of } = rankWords(habits, c, situation, said);
+    let best = 0;
+    for (let i = 1; i < share.length; i++) if (share[i]! > share[best]!) best = i;
+    chance *= share[best] ?? 0;
+    if (chance < LEAST_TOGETHER || chain.length === MOST_TOGETHER) break;
+    const word = habits.words[c]![best]!;
+    said[c] = word;
+    if (word === '') continue;
+    if (first < 0) first = c;
+    chain.push(word);
+    if (chain.length > 1) add(chain.join(' '), first, chance, counts[best]!, of, chain.length);
   }
-  return { byField };
 }

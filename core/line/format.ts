@@ -2,7 +2,8 @@
  * Snap fields → the canonical line. Natural words first, in reading order; whatever they do not
  * bring back exactly is written as `column=value`, so `parse(format(fields))` gives the same fields.
  */
-import { storedValue, type TermKind, type Book } from '../book/term';
+import { normalizePhrase, storedValue, type TermKind, type Book } from '../book/term';
+import { termIndex } from '../book/index-terms';
 import { isLostAgain } from '../rules/arithmetic';
 import { encodeSpot, formatClock } from '../field/spot';
 import { columnOf, SNAP_FIELDS, sameValue, SNAP_FACTS } from '../snap/fields';
@@ -16,10 +17,12 @@ const quote = (text: string): string => (/[\s]/.test(text) || text === '' ? `"${
 
 /** The natural word of a value: the book's word when it stands for this value and nothing else. */
 function termWord(book: Book, kinds: readonly TermKind[], value: string, decided = false): string | null {
-  const term = book.terms.find((t) => kinds.includes(t.kind) && storedValue(t) === value);
-  if (!term) return null;
-  const same = book.terms.filter((t) => t.word === term.word || t.aliases.includes(term.word));
-  return same.length === 1 || decided ? term.word : null;
+  const { byKind, byPhrase } = termIndex(book);
+  const found = kinds
+    .map((kind) => byKind.get(`${kind}|${value}`))
+    .find((t) => t && storedValue(t) === value);
+  if (!found) return null;
+  return decided || (byPhrase.get(normalizePhrase(found.word)) ?? []).length < 2 ? found.word : null;
 }
 
 function penaltyWords(penalty: Penalty): string {
@@ -39,7 +42,7 @@ function penaltyWords(penalty: Penalty): string {
 }
 
 /** `plain`: fields whose book word would read as something else beside its neighbors. */
-function naturalWords(partial: SnapFields, book: Book, plain: ReadonlySet<SnapField>): string[] {
+export function naturalWords(partial: SnapFields, book: Book, plain: ReadonlySet<SnapField>): string[] {
   const out: string[] = [];
   const sure = (field: SnapField): string => (partial.notSure?.includes(field) ? '?' : '');
   const sided = (field: SnapField, kinds: readonly TermKind[], sideField: SnapField | null, lead = '') => {

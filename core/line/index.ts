@@ -5,6 +5,7 @@ export * from './tree';
 export * from './resolver';
 export * from './resolve';
 export * from './format';
+export * from './habits';
 export * from './complete';
 export * from './edit';
 export * from './echo';

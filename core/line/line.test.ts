@@ -7,7 +7,9 @@ import { describeState, nextState, unknownState, type GameState } from '../rules
 import { blankSnap, sameValue, SNAP_FACTS, type Snap, type SnapFields } from '../snap';
 import {
   complete,
-  countFrequencies,
+  buildHabits,
+  rankWords,
+  SAID,
   formatLine,
   parseLine,
   problemSentence,
@@ -409,35 +411,85 @@ describe('completion', () => {
     },
     bucket: i < 2 ? '1-10' : '2-long',
   }));
-  const f = countFrequencies(history);
-  it('ranks words begun by use in the same situation', () => {
+  const habits = buildHabits(
+    history.map(({ snap, bucket }) => ({ snap, bucket, offense: 'HER', defense: 'STG' })),
+    DEFAULT_BOOK,
+  );
+  const offers = (text: string, bucket: string | null, said = {}) =>
+    complete({
+      text,
+      caret: text.length,
+      book: DEFAULT_BOOK,
+      habits,
+      situation: { offense: 'HER', defense: 'STG', bucket },
+      said,
+    });
+  it('ranks words begun by use in the same situation, after the same words', () => {
     expect(
-      complete('11 tr', 5, DEFAULT_BOOK, f, '2-long', new Set(['personnel']))
+      offers('11 tr', '2-long', { personnel: '11' })
         .slice(0, 2)
         .map((c) => [c.insert, c.count, c.of]),
     ).toEqual([
-      ['trips', 1, 2],
-      ['trey', 1, 2],
+      ['trips r', 3, 4],
+      ['trey r', 1, 4],
     ]);
-    expect(complete('11 tr', 5, DEFAULT_BOOK, f, '1-10', new Set(['personnel']))[0]).toMatchObject({
-      insert: 'trips',
-      count: 2,
-      of: 2,
+    expect(offers('11 tr', '1-10', { personnel: '11' })[0]).toMatchObject({
+      insert: 'trips r',
+      count: 3,
+      of: 4,
       start: 3,
       end: 5,
     });
   });
-  it('offers the next field after a blank', () => {
-    expect(complete('', 0, DEFAULT_BOOK, f, null, new Set())[0]).toMatchObject({
-      insert: '11',
-      count: 3,
-      of: 4,
-    });
-    expect(complete('11 ', 3, DEFAULT_BOOK, f, null, new Set(['personnel']))[0]).toMatchObject({
-      insert: 'trips r',
-      count: 3,
-      of: 4,
-    });
+  it('offers the next field after a blank, and several at once where they go together', () => {
+    expect(offers('', null).find((o) => o.insert === '11')).toMatchObject({ count: 3, of: 4 });
+    expect(offers('', '1-10')[0]).toMatchObject({ insert: '11 trips r' });
+    expect(offers('11 ', null, { personnel: '11' })[0]).toMatchObject({ insert: 'trips r', count: 3, of: 4 });
+  });
+  it('says the offers as the line reads them', () => {
+    for (const text of ['', 'p', 'tr', '11 ', 'cover'])
+      for (const { insert } of offers(text, '1-10'))
+        expect(
+          parseLine(insert, context(state(1, 10, 65))).problems.filter((p) => p.code !== 'ambiguous'),
+        ).toEqual([]);
+  });
+  it('learns a word at once and leaves the base as it was', () => {
+    const more = buildHabits(
+      [
+        {
+          snap: { ...blankSnap('x', 'g', 9), formation: 'empty' },
+          offense: 'HER',
+          defense: 'STG',
+          bucket: '2-long',
+        },
+      ],
+      DEFAULT_BOOK,
+      habits,
+    );
+    expect([habits.n, more.n]).toEqual([4, 5]);
+    expect(
+      rankWords(more, SAID.indexOf('formation'), { offense: 'HER', defense: 'STG', bucket: '2-long' }, []).of,
+    ).toBe(5);
+    expect(habits.words[SAID.indexOf('formation')]).not.toContain('empty');
+  });
+  it('gives the same shares as a second, plain count', () => {
+    const column = SAID.indexOf('formation');
+    const { share } = rankWords(habits, column, { offense: 'HER', defense: 'STG', bucket: '2-long' }, ['11']);
+    // Everybody and the team: 3 trips, 1 trey of 4; in the situation 1 and 1; after 11 people 2 and 1; in both 0 and 1.
+    const levels = [
+      [0, 3, 1],
+      [0, 3, 1],
+      [0, 1, 1],
+      [0, 2, 1],
+      [0, 0, 1],
+    ] as const;
+    let plain = [1 / 3, 1 / 3, 1 / 3];
+    for (const counts of levels) {
+      const n = counts.reduce((a: number, b) => a + b, 0);
+      plain = plain.map((p, i) => (counts[i]! + 20 * p) / (n + 20));
+    }
+    share.forEach((s, i) => expect(s).toBeCloseTo(plain[i]!, 12));
+    expect(share.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 12);
   });
 });
 

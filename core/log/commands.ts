@@ -33,18 +33,62 @@ export const LOG_COMMANDS: readonly Command[] = [
       return lineView.offers.length > 0 ? { type: 'take', index: session.chosen } : null;
     },
   },
+  ...['[', ']', '\\', ';'].map((key, i): Command => ({
+    id: `accept-${i + 2}`,
+    keys: [key],
+    label: `take the ${['second', 'third', 'fourth', 'fifth'][i]} offer`,
+    event: ({ text, caret }, { problems, offers }) => {
+      // Inside a note or a list the sign is itself.
+      const head = text.slice(0, caret);
+      if (/=\S*$/.test(head) || (head.match(/"/g) ?? []).length % 2 === 1) return null;
+      if (problems[0]?.candidates[i + 1]) return { type: 'take-candidate', problem: 0, candidate: i + 1 };
+      return problems.length === 0 && offers[i + 1] ? { type: 'take', index: i + 1 } : null;
+    },
+  })),
   {
     id: 'earlier',
     keys: ['ArrowUp'],
     label: 'earlier snaps',
     hint: true,
-    event: () => ({ type: 'walk', by: -1 }),
+    event: (s) => (s.mode.kind === 'find' || s.mode.kind === 'bulk' ? null : { type: 'walk', by: -1 }),
   },
   {
     id: 'later',
     keys: ['ArrowDown'],
     label: 'later snaps; in a new line the next offer',
-    event: (s) => (s.mode.kind === 'next' ? { type: 'choose-next' } : { type: 'walk', by: 1 }),
+    event: (s) =>
+      s.mode.kind !== 'edit' && s.mode.kind !== 'insert' ? { type: 'choose-next' } : { type: 'walk', by: 1 },
+  },
+  {
+    id: 'find',
+    keys: ['Alt+F'],
+    label: 'find snaps (or / in an empty line)',
+    hint: true,
+    event: () => ({ type: 'find' }),
+  },
+  {
+    id: 'find-next',
+    keys: ['Alt+N'],
+    label: 'next snap found',
+    event: (s) => (s.search !== '' ? { type: 'find-next' } : null),
+  },
+  {
+    id: 'mark-earlier',
+    keys: ['Shift+ArrowUp'],
+    label: 'mark the snap and those before it',
+    event: () => ({ type: 'mark', by: -1 }),
+  },
+  {
+    id: 'mark-later',
+    keys: ['Shift+ArrowDown'],
+    label: 'mark the snap and those after it',
+    event: () => ({ type: 'mark', by: 1 }),
+  },
+  {
+    id: 'mark-found',
+    keys: ['Alt+A'],
+    label: 'mark all that were found',
+    event: (s) => (s.mode.kind === 'find' || s.search !== '' ? { type: 'mark-found' } : null),
   },
   {
     id: 'insert',

@@ -1,8 +1,8 @@
 /** What a charting session knows of its game: the logged snaps walked, what needs review, the book and the habits. */
-import type { BucketSet } from '../field/situation';
+import type { BucketSet, Zone } from '../field/situation';
 import type { LevelProfile } from '../field/profile';
 import type { Book } from '../book/term';
-import type { FrequencyRow } from '../line/complete';
+import type { Habits } from '../line/habits';
 import type { Finding } from '../rules/finding';
 import type { WalkedSnap } from '../rules/walk';
 import type { SnapFields } from '../snap/snap';
@@ -24,8 +24,9 @@ export interface LoggedGame {
   readonly book: Book;
   readonly profile: LevelProfile;
   readonly buckets: BucketSet;
-  /** What each offense did before, by its key. */
-  readonly history: Readonly<Record<string, readonly FrequencyRow[]>>;
+  readonly zones: readonly Zone[];
+  /** What was charted before, this game's snaps among them. */
+  readonly habits: Habits;
 }
 
 /** Where a new snap stands that follows another: its index. */

@@ -1,4 +1,6 @@
 export * from './types';
+export * from './find';
+export * from './bulk';
 export * from './game';
 export * from './view';
 export * from './session';

@@ -16,6 +16,8 @@ const STATUS: Readonly<Record<Status, string>> = {
   empty: 'the snap line is empty',
   confirm: 'Enter again saves it as it is; the words not understood go into the note',
   'who-starts': 'Say who has the ball first: F6 or F7, or the team’s short name in the line',
+  bulk: 'changed together; Ctrl Z undoes all of it',
+  'not-found': 'no snap is logged so',
   gone: 'that snap is not there any more',
 };
 
@@ -25,6 +27,8 @@ export const statusSentence = (status: Status | null): string => (status === nul
 export function enterHint({ mode, asked }: Session): string {
   if (asked === 'start') return 'who has the ball?';
   if (asked === 'problems') return 'save it as it is';
+  if (mode.kind === 'find') return 'go to it';
+  if (mode.kind === 'bulk') return 'change them all';
   if (mode.kind === 'edit') return 'save the change';
   return mode.kind === 'next' ? 'save, next snap' : 'insert it';
 }
@@ -34,6 +38,9 @@ export function lineLabel({ mode }: Session, view: LineView, snaps: number): str
   const ball = view.context.state?.offense ?? null;
   if (mode.kind === 'fix') return `fixing a refused snap, after snap ${view.at}`;
   if (mode.kind === 'edit') return `editing snap ${view.at + 1}`;
+  if (mode.kind === 'find') return 'find snaps';
+  if (mode.kind === 'bulk')
+    return `${mode.snapIds.length} ${mode.snapIds.length === 1 ? 'snap' : 'snaps'} marked`;
   if (mode.kind === 'insert') return `inserting before snap ${view.at + 1}`;
   return `snap ${snaps + 1}${ball ? `, ${ball}` : ''}`;
 }

@@ -16,7 +16,8 @@ export const to = (session: Session): Stepped => ({ session, effects: [] });
 function lineOf(mode: Mode, draft: string, game: LoggedGame): string | null {
   const words = { book: game.book, profile: game.profile, previous: null };
   if (mode.kind === 'next') return draft;
-  if (mode.kind === 'insert') return '';
+  if (mode.kind === 'insert' || mode.kind === 'bulk') return '';
+  if (mode.kind === 'find') return '/';
   if (mode.kind === 'fix') {
     const refused = game.refused.find((r) => r.id === mode.id);
     return refused ? formatLine(refused.fields, { ...words, state: null }) : null;

@@ -2,7 +2,8 @@
 import { expect, describe, it } from 'vitest';
 import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE } from '../field/profile';
-import { DEFAULT_BUCKETS } from '../field/situation';
+import { DEFAULT_BUCKETS, DEFAULT_ZONES } from '../field/situation';
+import { NO_HABITS } from '../line/habits';
 import { checkRows, walkGame } from '../rules';
 import { blankSnap, type Snap } from '../snap';
 import { enterHint, LOG_COMMANDS, newSession, statusSentence, step, viewLine } from './index';
@@ -30,7 +31,8 @@ class Table {
       book: DEFAULT_BOOK,
       profile: COLLEGE,
       buckets: DEFAULT_BUCKETS,
-      history: {},
+      habits: NO_HABITS,
+      zones: DEFAULT_ZONES,
     };
   }
   get view() {

@@ -4,7 +4,9 @@
  */
 import { changedFields } from '../line/edit';
 import type { SnapFields } from '../snap/snap';
+import { bulkPatches } from './bulk';
 import { opponentOf, type LoggedGame } from './game';
+import { goTo, marked } from './marking';
 import type { Change, Event, Session } from './types';
 import { viewLine, type LineView } from './view';
 import { type Stepped, opened, refreshed, to } from './opening';
@@ -18,6 +20,7 @@ export const newSession = (): Session => ({
   shown: '',
   draft: '',
   chosen: 0,
+  search: '',
   start: null,
   asked: null,
   status: null,
@@ -53,6 +56,9 @@ export function step(session: Session, event: Event, game: LoggedGame, view: Lin
     }
     case 'typed':
       if (event.text === '?') return to({ ...typed(session, '', 0), panel: 'help' });
+      if (session.mode.kind === 'next' && session.text === '' && event.text === '/')
+        return opened(session, { kind: 'find' }, game);
+      if (session.mode.kind === 'find' && event.text === '') return opened(session, { kind: 'next' }, game);
       return to(typed(session, event.text, event.caret));
     case 'take': {
       const offer = view.offers[event.index];
@@ -66,7 +72,7 @@ export function step(session: Session, event: Event, game: LoggedGame, view: Lin
         : to(session);
     }
     case 'choose-next': {
-      const ways = view.problems[0]?.candidates.length || view.offers.length || 1;
+      const ways = view.found?.rows.length || view.problems[0]?.candidates.length || view.offers.length || 1;
       return to({ ...session, chosen: (session.chosen + 1) % ways });
     }
     case 'enter':
@@ -85,6 +91,13 @@ export function step(session: Session, event: Event, game: LoggedGame, view: Lin
     case 'leave':
       if (session.mode.kind !== 'next') return opened(session, { kind: 'next' }, game);
       return to({ ...typed(session, '', 0), draft: '' });
+    case 'find':
+      return opened(session, { kind: 'find' }, game);
+    case 'find-next':
+    case 'mark-found':
+    case 'mark':
+    case 'mark-to':
+      return marked(session, event, game, view);
     case 'remove': {
       if (session.mode.kind !== 'edit') return to(session);
       const { snapId } = session.mode;
@@ -144,9 +157,15 @@ function replaced(session: Session, from: number, until: number, words: string):
 function entered(session: Session, snapId: string, game: LoggedGame, view: LineView): Stepped {
   const { mode, text } = session;
   const { parsed } = view;
+  if (mode.kind === 'find') return goTo(session, view.found?.rows ?? [], session.chosen, game);
   if (text.trim() === '') return to({ ...session, status: 'empty' });
-  if (parsed.problems.length > 0 && session.asked !== 'problems')
+  if (mode.kind !== 'bulk' && parsed.problems.length > 0 && session.asked !== 'problems')
     return to({ ...session, asked: 'problems', status: 'confirm' });
+  if (mode.kind === 'bulk') {
+    const plan = view.bulk!;
+    if (plan.problem !== null || plan.changes.length === 0) return to(session);
+    return patched(session, bulkPatches(plan), game, { done: 'bulk', line: text });
+  }
   const unread = parsed.problems
     .map((p) => p.text)
     .filter(Boolean)

@@ -6,7 +6,11 @@ export type Mode =
   | { readonly kind: 'next' }
   | { readonly kind: 'edit'; readonly snapId: string }
   | { readonly kind: 'insert'; readonly snapId: string }
-  | { readonly kind: 'fix'; readonly id: string };
+  | { readonly kind: 'fix'; readonly id: string }
+  /** The line looks for snaps. */
+  | { readonly kind: 'find' }
+  /** The line is set on all of them. */
+  | { readonly kind: 'bulk'; readonly snapIds: readonly string[] };
 
 /** One change to the game's snaps; what it is written over is the store's side. */
 export type Change =
@@ -54,7 +58,9 @@ export type Status =
   | 'empty'
   | 'confirm'
   | 'who-starts'
-  | 'gone';
+  | 'gone'
+  | 'bulk'
+  | 'not-found';
 
 export interface Session {
   /** The page is alive and the draft was taken. */
@@ -68,6 +74,8 @@ export interface Session {
   readonly draft: string;
   /** The offer or candidate that Tab takes. */
   readonly chosen: number;
+  /** What was looked for last. */
+  readonly search: string;
   /** Who was said to put the ball in play. */
   readonly start: string | null;
   /** Enter was pressed on a line that is not understood whole, or on one that does not say who starts. */
@@ -93,6 +101,12 @@ export type Event =
   | { readonly type: 'edit' | 'insert-before'; readonly snapId: string }
   | { readonly type: 'fix'; readonly id: string }
   | { readonly type: 'leave' }
+  | { readonly type: 'find' }
+  | { readonly type: 'find-next' }
+  | { readonly type: 'mark-found' }
+  /** One more snap marked, up or down; or all between the one that is open and another. */
+  | { readonly type: 'mark'; readonly by: number }
+  | { readonly type: 'mark-to'; readonly snapId: string }
   | { readonly type: 'remove' }
   | { readonly type: 'undo' | 'redo' }
   | { readonly type: 'remedy'; readonly remedy: Remedy }

@@ -1,17 +1,19 @@
 /** The line as it stands: the situation it is typed in, what it says, what follows, what it could say next. */
 import { bucketOf } from '../field/situation';
-import { complete, frequenciesOf, type Completion } from '../line/complete';
+import { complete, type Completion } from '../line/complete';
 import type { Problem } from '../line/problem';
 import { parseLine, stateAfter } from '../line/resolve';
 import type { LineContext, ParsedLine } from '../line/resolver';
 import type { Finding } from '../rules/finding';
 import type { GameState } from '../rules/state';
 import { carryInto, type WalkedSnap } from '../rules/walk';
-import type { Snap, SnapField, SnapFields } from '../snap/snap';
+import type { Snap, SnapFields } from '../snap/snap';
+import { planBulk, type BulkPlan } from './bulk';
+import { findSnaps, type Found } from './find';
 import { opponentOf, placeAfter, type LoggedGame, type RefusedSnap } from './game';
 import type { Mode, Session } from './types';
 
-const MOST_OFFERS = 4;
+const MOST_OFFERS = 5;
 
 export interface LineView {
   /** The index of the snap that is edited or that a new one is placed at. */
@@ -22,6 +24,8 @@ export interface LineView {
   readonly parsed: ParsedLine;
   readonly follows: ReturnType<typeof stateAfter>;
   readonly offers: readonly Completion[];
+  readonly found: Found | null;
+  readonly bulk: BulkPlan | null;
   /** Problems to show now: a word still being typed is left out where completions stand. */
   readonly problems: readonly Problem[];
   /** Nothing before it says who has the ball: the staff must. */
@@ -146,25 +150,34 @@ export function viewLine(session: Session, game: LoggedGame): LineView {
     teams: [game.home, game.away],
   });
   const assumed = typedIn(state);
-  const first = parseLine(text, assumed);
+  // What is looked for is no snap.
+  const first = parseLine(
+    mode.kind === 'find' ? '' : text,
+    mode.kind === 'bulk' ? { ...assumed, state: null, previous: null } : assumed,
+  );
   // Film that begins in the middle: the kickoff was a guess, and its spot with it.
   const kicks =
     state.unit !== 'kickoff' || !anchored || first.fields.unit === 'kickoff' || !tellsOfPlay(first);
   const context = kicks ? assumed : typedIn({ ...state, unit: otherUnit(first), toGoal: null });
-  const parsed = kicks ? first : parseLine(text, context);
+  const parsed = kicks || mode.kind === 'find' || mode.kind === 'bulk' ? first : parseLine(text, context);
   const follows = stateAfter(parsed, context);
-  const offers = offersFor(session, game, context.state!, parsed, follows.before);
+  const offers = mode.kind === 'find' ? [] : offersFor(session, game, context.state!, parsed, follows.before);
   const selected = mode.kind === 'edit' || mode.kind === 'insert' ? mode.snapId : null;
   const todo = game.findings.filter((f) => f.level !== 'note');
-  const problems = parsed.problems.filter(
-    (p) => !(p.code === 'unknown-word' && p.end === session.caret && offers.length > 0),
-  );
+  const problems =
+    mode.kind === 'bulk'
+      ? []
+      : parsed.problems.filter(
+          (p) => !(p.code === 'unknown-word' && p.end === session.caret && offers.length > 0),
+        );
   const open = mode.kind === 'next' || mode.kind === 'insert';
   const nothingCarries = state.offense === null || (start !== null && anchored);
   return {
     at,
     row,
     fixing,
+    found: mode.kind === 'find' ? findSnaps(text.slice(1), game) : null,
+    bulk: mode.kind === 'bulk' ? planBulk(text, mode.snapIds, game) : null,
     context,
     parsed,
     follows,
@@ -190,7 +203,7 @@ function offersFor(
   if (state.unit !== null && state.unit !== 'scrimmage' && text.trim() === '') return [];
   const { down, distance, toGoal } = before;
   const bucket = bucketOf({ unit: state.unit, down, distance, toGoal, fresh: state.fresh }, game.buckets);
-  const frequencies = frequenciesOf(game.history[state.offense ?? ''] ?? []);
-  const said = new Set(Object.keys(parsed.fields) as SnapField[]);
-  return complete(text, caret, game.book, frequencies, bucket, said, MOST_OFFERS);
+  const situation = { offense: state.offense, defense: state.defense, bucket };
+  const { book, habits } = game;
+  return complete({ text, caret, book, habits, situation, said: parsed.fields }, MOST_OFFERS);
 }

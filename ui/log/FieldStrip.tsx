@@ -10,7 +10,10 @@ export interface FieldStripProps {
   readonly leftward: string;
   readonly selected: string | null;
   readonly marked: ReadonlySet<string>;
-  readonly onSelect: (snapId: string) => void;
+  /** Marked to be changed together. */
+  readonly many?: ReadonlySet<string>;
+  /** `range`: with Shift, all from the one that is open. */
+  readonly onSelect: (snapId: string, range: boolean) => void;
 }
 
 const ROW = 19;
@@ -19,7 +22,7 @@ const WIDTH = 700;
 const FIELD = WIDTH - LEFT - 44;
 const x = (yards: number): number => LEFT + (yards / 100) * FIELD;
 
-export function FieldStrip({ rows, rightward, leftward, selected, marked, onSelect }: FieldStripProps) {
+export function FieldStrip({ rows, rightward, leftward, selected, marked, many, onSelect }: FieldStripProps) {
   const id = useId().replace(/[^a-zA-Z0-9]/g, '');
   const strip = stripRows(rows);
   const box = useRef<HTMLDivElement>(null);
@@ -129,7 +132,7 @@ export function FieldStrip({ rows, rightward, leftward, selected, marked, onSele
                   return (
                     <g
                       key={row.snap.snapId}
-                      onClick={() => onSelect(row.snap.snapId)}
+                      onClick={(event) => onSelect(row.snap.snapId, event.shiftKey)}
                       style={{ cursor: 'pointer' }}
                       {...(chosen ? { 'data-chosen': '' } : {})}
                     >
@@ -159,7 +162,7 @@ export function FieldStrip({ rows, rightward, leftward, selected, marked, onSele
                           strokeWidth="3"
                         />
                       )}
-                      {chosen && (
+                      {(chosen || many?.has(row.snap.snapId)) && (
                         <rect
                           x={start - 2}
                           y="0"
@@ -168,6 +171,7 @@ export function FieldStrip({ rows, rightward, leftward, selected, marked, onSele
                           fill="none"
                           stroke="var(--ink)"
                           strokeWidth="2"
+                          strokeDasharray={chosen ? undefined : '3 2'}
                         />
                       )}
                     </g>

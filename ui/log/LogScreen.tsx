@@ -6,7 +6,7 @@ import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import type { Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
-import type { FrequencyRow } from '@/core/line';
+import { buildHabits, habitOf, type Habits } from '@/core/line';
 import { enterHint, lineLabel, LOG_COMMANDS, statusSentence, type LoggedGame } from '@/core/log';
 import { walkGame } from '@/core/rules';
 import type { SnapFields } from '@/core/snap';
@@ -33,6 +33,8 @@ const LineDrawing = dynamic(() => import('./LineDrawing'), {
 const StartCard = dynamic(() => import('./StartCard'), { ssr: false });
 const ReviewCard = dynamic(() => import('./ReviewCard'), { ssr: false });
 const ToSettle = dynamic(() => import('./ToSettle'), { ssr: false });
+const ManyCard = dynamic(() => import('./ManyCard'), { ssr: false });
+const FoundList = dynamic(() => import('./FoundList'), { ssr: false });
 const LogHelp = dynamic(() => import('./LogHelp'), { ssr: false });
 
 const NOT_CHECKED: LoggedGame['findings'] = [];
@@ -43,7 +45,8 @@ export interface LogScreenProps {
   readonly book: Book;
   readonly profile: LevelProfile;
   readonly initial: Pulled;
-  readonly history: Readonly<Record<string, readonly FrequencyRow[]>>;
+  /** What was charted in other games. */
+  readonly earlier: Habits;
   readonly open: string | null;
 }
 
@@ -60,7 +63,7 @@ type Scoped = ReturnType<typeof useScope>;
 
 /** The game as the session knows it: logged rows walked and checked, anew only when a row, the book or the rules changed. */
 function useLoggedGame(
-  { game, book, profile, history }: LogScreenProps,
+  { game, book, profile, earlier }: LogScreenProps,
   { rows, refused }: Scoped,
 ): { readonly game: LoggedGame; readonly checked: boolean } {
   const rules = useStaffRules();
@@ -70,6 +73,10 @@ function useLoggedGame(
     [snaps, profile, rules],
   );
   const findings = useFindings(walked);
+  const habits = useMemo(
+    () => buildHabits(walked.filter((r) => r.before.unit === 'scrimmage').map(habitOf), book, earlier),
+    [walked, book, earlier],
+  );
   const logged = useMemo(
     () => ({
       home: game.home,
@@ -85,9 +92,10 @@ function useLoggedGame(
       book,
       profile,
       buckets: rules.buckets,
-      history,
+      zones: rules.zones,
+      habits,
     }),
-    [game.home, game.away, walked, findings, refused, book, profile, rules.buckets, history],
+    [game.home, game.away, walked, findings, refused, book, profile, rules, habits],
   );
   return { game: logged, checked: findings !== null };
 }
@@ -113,12 +121,16 @@ export function LogScreen(props: LogScreenProps) {
   const nameOf = (key: string): string => teams.find((t) => t.key === key)?.name ?? key;
   const marked = useMemo(() => new Set(view.todo.map((f) => f.snapId)), [view.todo]);
 
+  const many = useMemo(
+    () => new Set(session.mode.kind === 'bulk' ? session.mode.snapIds : []),
+    [session.mode],
+  );
   const now = useRef({ session, view });
   now.current = { session, view };
   useCommandList(
     useMemo(
       (): ScreenCommand[] =>
-        LOG_COMMANDS.filter((c) => c.id !== 'accept').map((command) => ({
+        LOG_COMMANDS.filter((c) => !c.id.startsWith('accept')).map((command) => ({
           id: command.id,
           label: command.label,
           chords: command.keys,
@@ -167,7 +179,8 @@ export function LogScreen(props: LogScreenProps) {
               leftward={game.away}
               selected={view.selected}
               marked={marked}
-              onSelect={(snapId) => send({ type: 'edit', snapId })}
+              many={many}
+              onSelect={(snapId, range) => send({ type: range ? 'mark-to' : 'edit', snapId })}
             />
           ) : (
             <section className="card stripwait" aria-label="The game so far" aria-busy="true" />
@@ -181,7 +194,10 @@ export function LogScreen(props: LogScreenProps) {
               <div className="drawingwait" />
             )}
           </section>
-          <Arithmetic view={view} />
+          {(view.bulk || (view.row && session.text !== session.shown)) && (
+            <ManyCard session={session} view={view} game={game} />
+          )}
+          {!view.bulk && !view.found && <Arithmetic view={view} />}
           {view.starts && (
             <StartCard starts={view.starts} view={view} game={game} nameOf={nameOf} send={send} />
           )}
@@ -201,6 +217,11 @@ export function LogScreen(props: LogScreenProps) {
         onKey={onKey}
         onOffer={(index) => send({ type: 'take', index })}
         onCandidate={(problem, candidate) => send({ type: 'take-candidate', problem, candidate })}
+        found={
+          view.found && (
+            <FoundList view={view} query={session.text.slice(1)} chosen={session.chosen} send={send} />
+          )
+        }
         onDraw={view.stranger ? drawStranger : null}
       />
       <HintLine

@@ -17,12 +17,21 @@ export interface SnapLineProps {
   readonly onKey: (event: React.KeyboardEvent<HTMLInputElement>) => void;
   readonly onOffer: (index: number) => void;
   readonly onCandidate: (problem: number, candidate: number) => void;
+  /** What was found, where snaps are looked for. */
+  readonly found: React.ReactNode;
   /** Draws the unknown word as a formation; null when the problem is another. */
   readonly onDraw: (() => void) | null;
 }
 
+/** The key that takes an offer: Tab the one that is chosen, the others each their own. */
+const KEYS = ['', '[', ']', '\\', ';'];
+function capOf(at: number, chosen: number) {
+  const key = at === chosen ? 'Tab' : KEYS[at];
+  return key ? <kbd>{key}</kbd> : null;
+}
+
 export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function SnapLine(
-  { text, parsed, problems, offers, chosen, label, hint, onText, onKey, onOffer, onCandidate, onDraw },
+  { text, parsed, problems, offers, chosen, label, hint, onText, onKey, onOffer, onCandidate, found, onDraw },
   input,
 ) {
   // A line longer than the box scrolls; its underlines go with it.
@@ -86,7 +95,9 @@ export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function Sna
         />
       </div>
       <div className="offers">
-        {problems.length > 0 ? (
+        {found ? (
+          found
+        ) : problems.length > 0 ? (
           <>
             <span className="flag" role="alert">
               {problemSentence(problems[0]!)}
@@ -99,7 +110,7 @@ export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function Sna
                 onClick={() => onCandidate(0, i)}
                 tabIndex={-1}
               >
-                {i === chosen % Math.max(1, problems[0]!.candidates.length) && <kbd>Tab</kbd>}{' '}
+                {capOf(i, chosen % Math.max(1, problems[0]!.candidates.length))}{' '}
                 <strong>{candidate.label}</strong>
               </button>
             ))}
@@ -122,7 +133,7 @@ export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function Sna
                 onClick={() => onOffer(i)}
                 tabIndex={-1}
               >
-                {i === chosen && <kbd>Tab</kbd>} <strong>{completion.insert}</strong>
+                {capOf(i, chosen)} <strong>{completion.insert}</strong>
                 {completion.of > 0 && (
                   <>
                     <span className="share" aria-hidden="true">

@@ -120,6 +120,7 @@ export const BEFORE = {
     filter: true,
     menu: 100,
     split: true,
+    with: ['motionBy'],
   },
   motionBy: {
     label: 'motion by',
@@ -216,6 +217,7 @@ export const BEFORE = {
     filter: true,
     menu: 150,
     split: true,
+    about: 'defense',
   },
   box: {
     label: 'box',
@@ -226,6 +228,7 @@ export const BEFORE = {
     max: 11,
     typed: ['box'],
     look: true,
+    about: 'defense',
   },
   shell: {
     label: 'shell',
@@ -236,6 +239,7 @@ export const BEFORE = {
     max: 4,
     typed: ['shell'],
     look: true,
+    about: 'defense',
   },
   cornerLeftDepth: {
     label: 'left corner depth',
@@ -246,6 +250,7 @@ export const BEFORE = {
     max: 40,
     unit: 'yards',
     unsaid: true,
+    about: 'defense',
   },
   cornerRightDepth: {
     label: 'right corner depth',
@@ -256,5 +261,6 @@ export const BEFORE = {
     max: 40,
     unit: 'yards',
     unsaid: true,
+    about: 'defense',
   },
 } as const satisfies Readonly<Record<string, FieldSpec>>;

@@ -27,6 +27,7 @@ export const PLAY = {
     filter: true,
     menu: 230,
     split: true,
+    with: ['play', 'conceptWeak', 'optionSide'],
   },
   conceptWeak: {
     label: 'concept, weak side',
@@ -94,6 +95,8 @@ export const PLAY = {
     look: true,
     filter: true,
     menu: 210,
+    said: 6.5,
+    about: 'defense',
   },
   rushers: {
     label: 'rushers',
@@ -103,6 +106,7 @@ export const PLAY = {
     min: 0,
     max: 11,
     typed: ['rush'],
+    about: 'defense',
   },
   coverage: {
     label: 'coverage',
@@ -116,6 +120,8 @@ export const PLAY = {
     filter: true,
     menu: 190,
     split: true,
+    with: ['rotation'],
+    about: 'defense',
   },
   rotation: {
     label: 'rotation',
@@ -127,6 +133,7 @@ export const PLAY = {
     terms: ['rotation'],
     look: true,
     filter: true,
+    about: 'defense',
   },
   readKey: { label: 'read key', group: 'the_play', kind: 'text', tag: true, typed: ['key'] },
   keyAction: { label: 'key action', group: 'the_play', kind: 'text', tag: true },
@@ -142,7 +149,14 @@ export const PLAY = {
   fake: { label: 'fake kick', group: 'the_play', kind: 'flag', filter: true },
   doubled: { label: 'doubled', group: 'the_play', kind: 'text', tag: true, typed: ['doubled'], filter: true },
   spy: { label: 'spy', group: 'the_play', kind: 'text', tag: true, typed: ['spy'] },
-  carrier: { label: 'carrier', group: 'who', kind: 'text', pattern: JERSEY },
+  carrier: {
+    label: 'carrier',
+    group: 'who',
+    kind: 'text',
+    pattern: JERSEY,
+    said: 8,
+    with: ['passer', 'target'],
+  },
   passer: { label: 'passer', group: 'who', kind: 'text', pattern: JERSEY },
   target: { label: 'target', group: 'who', kind: 'text', pattern: JERSEY },
   snapTaker: { label: 'snap taken by', group: 'who', kind: 'text', pattern: JERSEY, typed: ['taker'] },

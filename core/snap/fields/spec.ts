@@ -53,6 +53,8 @@ export interface FieldSpec {
   readonly side?: SnapField;
   /** Its place in the order in which fields are usually said, for completions. */
   readonly said?: number;
+  /** Fields said in one breath with it, besides its side. */
+  readonly with?: readonly SnapField[];
   /** Follows from others or is not said aloud: stored, but not shown in a line that is edited. */
   readonly unsaid?: boolean;
 

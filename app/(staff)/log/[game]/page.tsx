@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
-import { countFrequencies, frequencyRows, type FrequencyRow } from '@/core/line';
+import type { Book } from '@/core/book';
+import { buildHabits, habitOf } from '@/core/line';
 import { walkedGames } from '@/app/lib/week';
 import { gameForPage } from '@/app/lib/game-page';
 import { pageFor } from '@/app/lib/refusable';
@@ -9,22 +10,22 @@ export const metadata: Metadata = { title: 'Log' };
 /** Without a skeleton: the line takes keys as soon as it is seen. */
 export const dynamic = 'force-dynamic';
 
+/** Snaps of other games that rank the completions, the latest. */
+const MOST_EARLIER = 5000;
+
 interface Props {
   params: Promise<{ game: string }>;
   searchParams: Promise<{ snap?: string }>;
 }
 
 export default pageFor('snap.log', async function LogGame(actor, { params, searchParams }: Props) {
-  const { page, more: walked } = await gameForPage(actor, params, ({ key, home, away }) =>
-    walkedGames(actor, (g) => g.key !== key && [g.home, g.away].some((t) => t === home || t === away)),
+  const { page, more: walked } = await gameForPage(actor, params, ({ key }) =>
+    walkedGames(actor, (g) => g.key !== key),
   );
-  // What each team did before, by situation: ranks the completions.
-  const history: Record<string, FrequencyRow[]> = {};
-  for (const team of [page.game.home, page.game.away]) {
-    const earlier = walked
-      .flatMap((w) => w.rows)
-      .filter((r) => r.before.offense === team && r.before.unit === 'scrimmage');
-    history[team] = frequencyRows(countFrequencies(earlier.map((r) => ({ snap: r.snap, bucket: r.bucket }))));
-  }
-  return <LogPage key={page.game.key} {...page} history={history} open={(await searchParams).snap ?? null} />;
+  const earlier = walked
+    .flatMap((w) => w.rows)
+    .filter((r) => r.before.unit === 'scrimmage')
+    .slice(-MOST_EARLIER);
+  const habits = buildHabits(earlier.map(habitOf), JSON.parse(page.bookText) as Book);
+  return <LogPage key={page.game.key} {...page} earlier={habits} open={(await searchParams).snap ?? null} />;
 });
