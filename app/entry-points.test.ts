@@ -387,6 +387,12 @@ const ACTIONS_WALKED: readonly Door[] = [
     args: () => [{ game, team: 'AAA', stat: 'points', figure: 21 }],
   },
   {
+    file: 'app/(staff)/log/rosters/actions.ts',
+    name: 'changeRoster',
+    action: 'roster.change',
+    args: () => [{ op: 'letters', game, team: 'AAA', letters: { H: '11' } }],
+  },
+  {
     file: 'app/(staff)/log/import/actions.ts',
     name: 'keepReading',
     action: 'program.import',

@@ -121,6 +121,7 @@ export async function loadDemo(now: Date): Promise<boolean> {
           class: player.class,
           height: player.height,
           weight: player.weight,
+          depth: null,
         });
       }
     }
@@ -147,6 +148,8 @@ export async function loadDemo(now: Date): Promise<boolean> {
         weather: null,
         wind: null,
         source: 'simulated',
+        angle: 'sideline',
+        purpose: null,
         closed: loggedGame.logged.length === loggedGame.snaps.length && loggedGame.week < 6,
       });
       // One number worn by two men: the receiver and the back of the defense.

@@ -33,6 +33,7 @@ const CORE = {
   read: ['field', 'snap', 'look', 'book', 'rules', 'table'],
   plan: ['field', 'snap', 'rules', 'look', 'book', 'line', 'table', 'read'],
   stats: ['field', 'snap', 'rules'],
+  roster: ['field', 'snap', 'rules'],
   charting: ['field', 'snap', 'look', 'book', 'rules', 'read'],
   exchange: ['field', 'snap', 'rules', 'look', 'book', 'line', 'table', 'read', 'plan', 'staff', 'sync'],
 };

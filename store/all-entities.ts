@@ -16,8 +16,10 @@ import {
   RosterEntry,
   Game,
   NumberWorn,
+  LetterWorn,
   Charting,
   ForeignReading,
+  DrillCard,
 } from './entities';
 import {
   SnapRow,
@@ -45,8 +47,10 @@ export const ENTITIES = [
   RosterEntry,
   Game,
   NumberWorn,
+  LetterWorn,
   Charting,
   ForeignReading,
+  DrillCard,
   SnapRow,
   BookTerm,
   BookChange,

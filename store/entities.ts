@@ -125,6 +125,8 @@ export const RosterEntry = defineEntity({
     class: p.string().nullable(),
     height: p.integer().nullable(),
     weight: p.integer().nullable(),
+    /** Place among those of his letters: 1 starts. */
+    depth: p.integer().nullable(),
   },
 });
 
@@ -149,6 +151,9 @@ export const Game = defineEntity({
     source: p.string().nullable(),
     /** Logged to the end: set by a coordinator. */
     closed: p.boolean(),
+    /** Where the camera stood, and for whom the film is charted. */
+    angle: p.string().nullable(),
+    purpose: p.string().nullable(),
     /** Figures of the official scorer, by team and stat. */
     official: p.json<OfficialFigures>().nullable(),
   },
@@ -169,6 +174,21 @@ export const NumberWorn = defineEntity({
     unit: p.string(),
     number: p.string(),
     player: p.manyToOne(Player).mapToPk().$type<string>(),
+  },
+});
+
+/** Who stands where today: the number behind a letter of the book in one game. */
+export const LetterWorn = defineEntity({
+  name: 'LetterWorn',
+  tableName: 'letter_worn',
+  uniques: [{ properties: ['game', 'team', 'letter'] }],
+  properties: {
+    id: p.uuid().primary(),
+    program: program(),
+    game: game(),
+    team: p.string(),
+    letter: p.string(),
+    number: p.string(),
   },
 });
 
@@ -239,6 +259,23 @@ export const BackupRun = defineEntity({
     bytes: p.bigint('number'),
     verifiedAt: p.datetime().nullable(),
     problem: p.text().nullable(),
+  },
+});
+
+/** How well a member knows a look, by the rule of `core/drill`. */
+export const DrillCard = defineEntity({
+  name: 'DrillCard',
+  tableName: 'drill_card',
+  properties: {
+    program: p.manyToOne(Program).mapToPk().$type<string>().primary(),
+    member: p.manyToOne(Member).mapToPk().$type<string>().primary(),
+    look: p.string().primary(),
+    repetitions: p.integer(),
+    ease: p.double(),
+    days: p.integer(),
+    due: p.datetime(),
+    asked: p.integer(),
+    missed: p.integer(),
   },
 });
 

@@ -7,7 +7,7 @@ import { profilesFor, type LevelKey, type Profiles } from '../core/field/profile
 import type { Phase } from '../core/table/schema';
 import { permit } from './access';
 import { record } from './audit';
-import { Charting, Game, NumberWorn, Program, RosterEntry, Season, Team } from './entities';
+import { Charting, Game, LetterWorn, NumberWorn, Program, RosterEntry, Season, Team } from './entities';
 import { CallSheet, SnapRow } from './entities-football';
 import { Invalid, NotFound } from './errors';
 import { openEm, type Em } from './orm';
@@ -117,6 +117,8 @@ export async function createGame(actor: Actor, input: NewGame): Promise<string> 
       wind: null,
       source: null,
       closed: false,
+      angle: null,
+      purpose: null,
       official: null,
     });
     await tx.flush();
@@ -231,6 +233,7 @@ export async function removeGame(actor: Actor, key: string, now: Date): Promise<
     await tx.nativeDelete(SnapRow, { charting: { $in: chartings } });
     await tx.nativeDelete(Charting, { game: game.id });
     await tx.nativeDelete(NumberWorn, { game: game.id });
+    await tx.nativeDelete(LetterWorn, { game: game.id });
     await tx.nativeDelete(Game, { id: game.id });
     if (game.source === SAMPLE)
       for (const team of [game.home, game.away])

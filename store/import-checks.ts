@@ -59,7 +59,8 @@ export function roleFaults(
   if (tables.games.length > 0) need('game.create', 'games.csv');
   if (tables.games.some((g) => g.closed === true)) need('game.close', 'games.csv', 'closed', 'true');
   if (tables.snaps.length > 0) need('snap.log', 'snaps.csv');
-  if (tables.roster.length + tables.numbers.length > 0) need('roster.import', 'roster.csv');
+  if (tables.roster.length + tables.numbers.length + tables.letters.length > 0)
+    need('roster.change', 'roster.csv');
   if (tables.plays.length > 0) need('play.add', 'plays.csv');
   if (tables.sheets.length > 0) need('sheet.create', 'sheets.csv');
   if (tables.sheets.some((s) => s.locked_by !== null)) need('sheet.lock', 'sheets.csv', 'locked_by');

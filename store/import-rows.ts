@@ -6,7 +6,7 @@ import type { LevelKey } from '../core/field/profile';
 import { rowToSnap, type Tables } from '../core/table';
 import { PLAYS_SCOPE } from '../core/sync';
 import { CallRow, CallSheet, PlayRow } from './entities-football';
-import { Game, Member, NumberWorn, Player, RosterEntry, Season, Team } from './entities';
+import { Game, LetterWorn, Member, NumberWorn, Player, RosterEntry, Season, Team } from './entities';
 import type { Em } from './orm';
 import { touchScope } from './sync/scope';
 import type { Actor } from '../core/exchange/types';
@@ -87,6 +87,7 @@ export async function insertTables(
       class: text(row.class),
       height: (row.height as number | null) ?? null,
       weight: (row.weight as number | null) ?? null,
+      depth: (row.depth as number | null) ?? null,
     });
   }
   const games = new Map((await tx.find(Game, { program })).map((g) => [g.key, g]));
@@ -113,6 +114,8 @@ export async function insertTables(
         wind: text(row.wind),
         source: text(row.source),
         closed: row.closed === true,
+        angle: text(row.angle),
+        purpose: text(row.purpose),
       }),
     );
   }
@@ -131,6 +134,21 @@ export async function insertTables(
       unit: String(n.unit),
       number: String(n.number),
       player: players.get(String(n.player))!.id,
+    });
+  }
+  const lettered = new Set(
+    (await tx.find(LetterWorn, { program })).map((l) => `${l.game}|${l.team}|${l.letter}`),
+  );
+  for (const l of tables.letters) {
+    const game = games.get(String(l.game))!.id;
+    if (lettered.has(`${game}|${String(l.team)}|${String(l.letter)}`)) continue;
+    tx.create(LetterWorn, {
+      id: randomUUID(),
+      program,
+      game,
+      team: String(l.team),
+      letter: String(l.letter),
+      number: String(l.number),
     });
   }
   await tx.flush();

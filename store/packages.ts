@@ -13,7 +13,18 @@ import { permit } from './access';
 import { record } from './audit';
 import { loadBook } from './book';
 import { CallRow, CallSheet, PlayRow } from './entities-football';
-import { Charting, Game, Member, NumberWorn, Player, Program, RosterEntry, Season, Team } from './entities';
+import {
+  Charting,
+  Game,
+  LetterWorn,
+  Member,
+  NumberWorn,
+  Player,
+  Program,
+  RosterEntry,
+  Season,
+  Team,
+} from './entities';
 import { rowToSnap as entityToSnap, type SnapEntity } from './mapping';
 import { openEm } from './orm';
 import { plainRows } from './sync/snaps';
@@ -52,6 +63,8 @@ export async function exportTables(actor: Actor): Promise<Exported> {
     week: row.week,
     season: seasons.get(row.season)!,
     closed: row.closed,
+    angle: row.angle ?? null,
+    purpose: row.purpose ?? null,
     surface: row.surface,
     weather: row.weather,
     wind: row.wind,
@@ -70,6 +83,7 @@ export async function exportTables(actor: Actor): Promise<Exported> {
       class: row.class ?? null,
       height: row.height ?? null,
       weight: row.weight ?? null,
+      depth: row.depth ?? null,
     }))
     .sort(
       (a, b) =>
@@ -91,6 +105,9 @@ export async function exportTables(actor: Actor): Promise<Exported> {
       (a, b) =>
         order(a.game, b.game) || order(a.team, b.team) || order(a.unit, b.unit) || order(a.number, b.number),
     );
+  tables.letters = (await em.find(LetterWorn, where))
+    .map((l): Row => ({ game: gameKey.get(l.game)!, team: l.team, letter: l.letter, number: l.number }))
+    .sort((a, b) => order(a.game, b.game) || order(a.team, b.team) || order(a.letter, b.letter));
   const chartings = await em.find(Charting, { ...where, kind: 'official' });
   const names = new Map((await em.find(Member, where)).map((m) => [m.id, m.name]));
   for (const game of games) {

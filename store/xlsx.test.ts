@@ -24,6 +24,8 @@ const tables: Tables = {
       week: 1,
       season: 2026,
       closed: true,
+      angle: 'sideline',
+      purpose: 'own',
       surface: null,
       weather: null,
       wind: null,

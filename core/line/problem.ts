@@ -9,6 +9,7 @@ export const PROBLEM_CODES = [
   'side-not-told',
   'no-letter',
   'no-motion',
+  'no-number',
   'gain-and-spot',
   'return-and-spot',
   'gain-wiped-out',
@@ -58,6 +59,8 @@ export function problemSentence(problem: Problem): string {
       return `“${problem.text}” is not a letter of this book.`;
     case 'no-motion':
       return `Letter “${problem.text}” stands beside no motion.`;
+    case 'no-number':
+      return `Nobody is named for ${facts.letter} in this game; say who under Rosters, or type his number.`;
     case 'gain-and-spot':
       return `From ${facts.from} a gain of ${facts.gain} ends at ${facts.follows}, not ${facts.spot}.`;
     case 'return-and-spot':

@@ -11,6 +11,7 @@ import { headWord } from './heads';
 import { attachLetter, attachRelative, attachSide, isSecondMotion, namedField, shape } from './items';
 import type { Candidate } from './problem';
 import { Resolver, type LineContext, type ParsedLine } from './resolver';
+import { readShape } from './shapes';
 import { MOST_CHARACTERS, tokenize } from './tokenize';
 import { buildTree, type Item } from './tree';
 
@@ -20,6 +21,23 @@ const CARRIED_LOOK = ['personnel', 'formation', 'formationSide', 'backfield'] as
 export function parseLine(text: string, context: LineContext): ParsedLine {
   const tokens = tokenize(text);
   return resolve(text, buildTree(tokens, context.book, context.profile), context);
+}
+
+/** "#h" and "#q>#h" with the numbers of today; `letter`: one that nobody is named for. Null: no such word. */
+function numbered(
+  word: string,
+  { book, letters }: LineContext,
+): { readonly word: string; readonly letter: string | null } | null {
+  if (!/^[#>\da-z$]*#[a-z$]/.test(word)) return null;
+  let missing: string | null = null;
+  const written = word.replace(/#([a-z$]{1,3})/g, (whole, said: string) => {
+    const letter = said.toUpperCase();
+    if (!book.letters.includes(letter)) return whole;
+    const number = letters?.[letter];
+    if (number === undefined) missing ??= letter;
+    return `#${number ?? said}`;
+  });
+  return written === word && missing === null ? null : { word: written, letter: missing };
 }
 
 /** The readings of a term that its neighbors leave: a letter makes it a motion, a side alone a play or a formation. */
@@ -104,6 +122,10 @@ function resolve(text: string, items: readonly Item[], context: LineContext): Pa
             resolver.piece(item, 'offense', 'situation');
           return;
         }
+        const named = numbered(item.word, context);
+        if (named?.letter) return resolver.problem('no-number', item, { letter: named.letter });
+        const worn = named && readShape(named.word);
+        if (worn) return shape(resolver, worn, item, false);
         return resolver.problem('unknown-word', item, {}, nearestWords(item.word, context));
       }
       case 'result': {

@@ -137,6 +137,7 @@ describe('every problem there is', () => {
     'no-side': ['cover 3 r', /no meaning after “cover 3”/],
     'side-not-told': ['power to the tight end', /tells which side “to the tight end” is: say left or right/],
     'no-letter': ['', /is not a letter/],
+    'no-number': ['sweep r #h', /Nobody is named for H in this game/],
     'no-motion': ['h power r', /stands beside no motion/],
     'gain-and-spot': ['+6 >o45', /a gain of 6 ends at own 41, not own 45/],
     'return-and-spot': [

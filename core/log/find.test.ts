@@ -76,6 +76,7 @@ function gameOf(snaps: readonly Snap[]): LoggedGame {
     profile: COLLEGE,
     buckets: DEFAULT_BUCKETS,
     zones: DEFAULT_ZONES,
+    letters: {},
     habits: NO_HABITS,
   };
 }

@@ -21,6 +21,8 @@ export interface LoggedGame {
   readonly rows: readonly WalkedSnap[];
   readonly findings: readonly Finding[];
   readonly refused: readonly RefusedSnap[];
+  /** Number behind each letter, by team. */
+  readonly letters: Readonly<Record<string, Readonly<Record<string, string>>>>;
   readonly book: Book;
   readonly profile: LevelProfile;
   readonly buckets: BucketSet;

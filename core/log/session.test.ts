@@ -31,6 +31,7 @@ class Table {
       book: DEFAULT_BOOK,
       profile: COLLEGE,
       buckets: DEFAULT_BUCKETS,
+      letters: {},
       habits: NO_HABITS,
       zones: DEFAULT_ZONES,
     };

@@ -17,6 +17,13 @@ export const PHASES = [
 ] as const;
 export type Phase = (typeof PHASES)[number];
 
+/** Where the camera of a film stood: what can be seen, and so tagged, hangs on it. */
+export const CAMERAS = ['sideline', 'end_zone_offense', 'end_zone_defense', 'broadcast', 'drone'] as const;
+export type Camera = (typeof CAMERAS)[number];
+/** For whom a film is charted. */
+export const PURPOSES = ['opponent', 'own', 'neutral'] as const;
+export type Purpose = (typeof PURPOSES)[number];
+
 export interface ColumnSpec extends TextSpec {
   readonly required?: boolean;
   readonly unit?: string;
@@ -85,6 +92,8 @@ export const RESOURCES = {
       week: col('integer', { min: 0, max: 60 }),
       season: col('integer', { min: 1900, max: 2200 }),
       closed: col('flag'),
+      angle: col('enum', { values: CAMERAS }),
+      purpose: col('enum', { values: PURPOSES }),
       surface: col('text'),
       weather: col('text'),
       wind: col('text'),
@@ -106,6 +115,7 @@ export const RESOURCES = {
       class: col('text'),
       height: col('integer', { min: 48, max: 96, unit: 'inches' }),
       weight: col('integer', { min: 60, max: 500, unit: 'pounds' }),
+      depth: col('integer', { min: 1, max: 20 }),
     },
   },
   numbers: {
@@ -119,6 +129,18 @@ export const RESOURCES = {
       unit: col('text', KEY),
       number: col('text', { required: true, ...JERSEY }),
       player: col('text', KEY),
+    },
+  },
+  letters: {
+    name: 'letters',
+    title: 'Letters and numbers in a game',
+    key: ['game', 'team', 'letter'],
+    refs: [{ column: 'game', resource: 'games', to: 'game' }],
+    columns: {
+      game: col('text', KEY),
+      team: col('text', TEAM_KEY),
+      letter: col('text', KEY),
+      number: col('text', { required: true, ...JERSEY }),
     },
   },
   snaps: {

@@ -18,8 +18,7 @@ export default function FoundList({ view, query, chosen, send }: FoundListProps)
   const { rows, unknown } = view.found!;
   const at = rows.length === 0 ? 0 : chosen % rows.length;
   const from = Math.max(0, Math.min(at - 1, rows.length - MOST_SHOWN));
-  if (query.trim() === '')
-    return <span className="quiet">a number, or words as they are logged: 3rd long trips motion</span>;
+  if (query.trim() === '') return <span className="quiet">for example 3rd long trips motion</span>;
   if (rows.length === 0)
     return (
       <span className="flag" role="alert">

@@ -47,6 +47,7 @@ export interface LogScreenProps {
   readonly initial: Pulled;
   /** What was charted in other games. */
   readonly earlier: Habits;
+  readonly letters: LoggedGame['letters'];
   readonly open: string | null;
 }
 
@@ -63,7 +64,7 @@ type Scoped = ReturnType<typeof useScope>;
 
 /** The game as the session knows it: logged rows walked and checked, anew only when a row, the book or the rules changed. */
 function useLoggedGame(
-  { game, book, profile, earlier }: LogScreenProps,
+  { game, book, profile, earlier, letters }: LogScreenProps,
   { rows, refused }: Scoped,
 ): { readonly game: LoggedGame; readonly checked: boolean } {
   const rules = useStaffRules();
@@ -94,8 +95,9 @@ function useLoggedGame(
       buckets: rules.buckets,
       zones: rules.zones,
       habits,
+      letters,
     }),
-    [game.home, game.away, walked, findings, refused, book, profile, rules, habits],
+    [game.home, game.away, walked, findings, refused, book, profile, rules, habits, letters],
   );
   return { game: logged, checked: findings !== null };
 }

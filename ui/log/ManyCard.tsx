@@ -54,7 +54,7 @@ export default function ManyCard(props: ManyCardProps) {
       {bulk && bulk.verb !== null && !bulk.problem && (
         <>
           <p>
-            <strong>{bulkSentence(bulk)}.</strong>
+            <strong>{capital(bulkSentence(bulk))}.</strong>
           </p>
           <ul className="plainlist">
             {bulk.changes.slice(0, MOST_ROWS).map(({ snapId, number, fields }) => (
@@ -74,5 +74,6 @@ export default function ManyCard(props: ManyCardProps) {
   );
 }
 
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 const words = (value: unknown): string =>
   value === null || (Array.isArray(value) && value.length === 0) ? 'blank' : valueWords(value);

@@ -59,7 +59,9 @@ export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function Sna
         {echo.length === 0 && (
           <div>
             <dt>{label}</dt>
-            <dd className="quiet">type the snap as you would say it</dd>
+            <dd className="quiet">
+              {found ? 'a number, or words as they are logged' : 'type the snap as you would say it'}
+            </dd>
           </div>
         )}
         {echo.map((echo) => (

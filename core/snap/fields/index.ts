@@ -5,7 +5,7 @@ import { BEFORE } from './before';
 import { CHARTED } from './charted';
 import { PLAY } from './play';
 import { SITUATION } from './situation';
-import type { FieldGroup, FieldSpec, Known } from './spec';
+import { JERSEY, type FieldGroup, type FieldSpec, type Known } from './spec';
 
 export { FIELD_GROUPS, type FieldGroup, type FieldKind, type FieldSpec } from './spec';
 
@@ -25,6 +25,9 @@ export const SNAP_FIELD_NAMES = Object.keys(SNAP_FIELDS) as SnapField[];
 export const SNAP_FACTS = SNAP_FIELD_NAMES.filter(
   (f) => f !== 'snapId' && f !== 'game' && f !== 'order',
 ) as SnapFact[];
+
+/** Fields that hold numbers of jerseys. */
+export const JERSEY_FIELDS: readonly SnapFact[] = SNAP_FACTS.filter((f) => SNAP_FIELDS[f].pattern === JERSEY);
 
 /** Fields whose entry has a flag, in the order of the table. */
 export const fieldsWith = (flag: keyof FieldSpec): SnapField[] =>

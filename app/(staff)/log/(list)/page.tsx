@@ -32,7 +32,9 @@ export default pageFor('game.read', async function Log(actor) {
       <section className="card">
         <header>
           <h1>Film to log</h1>
-          <Link href="/log/import">import a file</Link>
+          <span>
+            <Link href="/log/rosters">rosters</Link> · <Link href="/log/import">import a file</Link>
+          </span>
         </header>
         {games.length === 0 ? (
           <p>No games yet. Start one with the form, or import a snap table.</p>

@@ -1,0 +1,162 @@
+/** Rosters against the database: brought up to date, merged, worn; nothing crosses programs, nothing is half done. */
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Actor } from '../core/exchange/types';
+import type { RosterLine } from '../core/roster';
+import { Invalid, NotFound, Refused } from './errors';
+import { Player } from './entities';
+import * as games from './games';
+import { openEm } from './orm';
+import { exportTables } from './packages';
+import * as programs from './programs';
+import * as rosters from './rosters';
+import { openTestDatabase, type TestDatabase } from './testing';
+
+const NOW = new Date('2026-10-01T12:00:00Z');
+let database: TestDatabase;
+let ours: Actor;
+let theirs: Actor;
+let game: string;
+
+async function program(name: string, key: string): Promise<Actor> {
+  const em = await openEm();
+  return em.transactional(async (tx) => {
+    const { programId, memberId } = await programs.insertProgram(
+      tx,
+      {
+        name,
+        level: 'college',
+        season: 2026,
+        team: { key, name: `Team ${key}` },
+        demo: false,
+        settings: { week: null, opponent: null },
+        member: { name: `Head of ${key}`, passwordHash: null, roles: ['coordinator'] },
+      },
+      NOW,
+    );
+    return { programId, memberId, name: `Head of ${key}`, roles: ['coordinator'] };
+  });
+}
+const line = (number: string, name: string | null, more: Partial<RosterLine> = {}): RosterLine => ({
+  number,
+  name,
+  letters: null,
+  class: null,
+  height: null,
+  weight: null,
+  depth: null,
+  ...more,
+});
+
+beforeAll(async () => {
+  database = await openTestDatabase('rosters');
+  ours = await program('Ours', 'AAA');
+  theirs = await program('Theirs', 'AAA');
+  game = await games.createGame(ours, {
+    home: { key: 'AAA' },
+    away: { name: 'Birch' },
+    date: '2026-09-05',
+    week: 1,
+    level: null,
+    phase: 'regular',
+  });
+});
+afterAll(() => database.close());
+
+describe('a roster', () => {
+  it('is added to, then brought up to date by name; blanks take nothing away', async () => {
+    expect(
+      await rosters.addToRoster(ours, 'AAA', [
+        line('22', 'Ned Orrin', { letters: 'RB', weight: 195, depth: 2 }),
+        line('7', 'Ivo Tarn', { letters: 'QB', depth: 1 }),
+        line('11', 'Al Bo', { letters: 'RB', depth: 1 }),
+        line('11', 'Cy Dahl', { letters: 'B' }),
+      ]),
+    ).toEqual({ added: 4, changed: 0 });
+    expect(await rosters.addToRoster(ours, 'AAA', [line('23', 'ned orrin', { class: 'Jr' })])).toEqual({
+      added: 0,
+      changed: 1,
+    });
+    const roster = await rosters.rosterOf(ours, 'AAA');
+    expect(roster.map((r) => [r.letters, r.depth, r.number, r.name])).toEqual([
+      ['B', null, '11', 'Cy Dahl'],
+      ['QB', 1, '7', 'Ivo Tarn'],
+      ['RB', 1, '11', 'Al Bo'],
+      ['RB', 2, '23', 'Ned Orrin'],
+    ]);
+    expect(roster[3]).toMatchObject({ weight: 195, class: 'Jr' });
+    expect(await rosters.rosterOf(theirs, 'AAA')).toEqual([]);
+  });
+  it('is changed whole in an entry, which another program cannot name', async () => {
+    const [entry] = await rosters.rosterOf(ours, 'AAA');
+    await rosters.changeEntry(ours, entry!.id, line('12', 'Cy Dahl', { letters: 'C', height: 72 }));
+    expect((await rosters.rosterOf(ours, 'AAA'))[0]).toMatchObject({
+      number: '12',
+      letters: 'C',
+      height: 72,
+    });
+    await expect(rosters.changeEntry(theirs, entry!.id, line('1', 'X'))).rejects.toThrow(NotFound);
+    await expect(rosters.removeEntry(theirs, entry!.id)).rejects.toThrow(NotFound);
+    await rosters.changeEntry(ours, entry!.id, line('11', 'Cy Dahl', { letters: 'C' }));
+  });
+  it('is refused to who may not', async () => {
+    const guest: Actor = { ...ours, roles: ['guest'] };
+    await expect(rosters.addToRoster(guest, 'AAA', [line('1', 'X')])).rejects.toThrow(Refused);
+    const charter: Actor = { ...ours, roles: ['charter'] };
+    await expect(rosters.mergePlayers(charter, 'a', 'b', NOW)).rejects.toThrow(Refused);
+  });
+});
+
+describe('in a game', () => {
+  it('one number is two men, by unit', async () => {
+    const roster = await rosters.rosterOf(ours, 'AAA');
+    const who = (name: string): string => roster.find((r) => r.name === name)!.player;
+    const at = { game, team: 'AAA', number: '11' } as const;
+    await rosters.setWorn(ours, { ...at, unit: 'offense' }, who('Al Bo'));
+    await rosters.setWorn(ours, { ...at, unit: 'defense' }, who('Al Bo'));
+    await rosters.setWorn(ours, { ...at, unit: 'defense' }, who('Cy Dahl'));
+    expect((await rosters.peopleOfGame(ours, game, 'AAA')).worn).toEqual([
+      { unit: 'defense', number: '11', player: who('Cy Dahl') },
+      { unit: 'offense', number: '11', player: who('Al Bo') },
+    ]);
+    await expect(rosters.setWorn(ours, { ...at, team: 'ZZZ', unit: 'offense' }, null)).rejects.toThrow(
+      Invalid,
+    );
+    await expect(rosters.peopleOfGame(theirs, game, 'AAA')).rejects.toThrow(NotFound);
+  });
+  it('letters are one map, and travel in the package with numbers and depth', async () => {
+    await rosters.setLetters(ours, game, 'AAA', { H: '11', X: '1' });
+    await rosters.setLetters(ours, game, 'AAA', { H: '1', X: '11' });
+    expect((await rosters.peopleOfGame(ours, game, 'AAA')).letters).toEqual({ H: '1', X: '11' });
+    const { tables } = await exportTables(ours);
+    expect(tables.letters).toEqual([
+      { game, team: 'AAA', letter: 'H', number: '1' },
+      { game, team: 'AAA', letter: 'X', number: '11' },
+    ]);
+    expect(tables.numbers).toHaveLength(2);
+    expect(tables.roster.find((r) => r.name === 'Al Bo')).toMatchObject({ depth: 1 });
+  });
+  it('two entries become one man: numbers worn go with him, blanks are filled, the other is gone', async () => {
+    const roster = await rosters.rosterOf(ours, 'AAA');
+    const of = (name: string) => roster.find((r) => r.name === name)!;
+    await rosters.mergePlayers(ours, of('Ned Orrin').player, of('Al Bo').player, NOW);
+    const after = await rosters.rosterOf(ours, 'AAA');
+    expect(after.map((r) => r.name).sort()).toEqual(['Cy Dahl', 'Ivo Tarn', 'Ned Orrin']);
+    expect((await rosters.peopleOfGame(ours, game, 'AAA')).worn[1]).toMatchObject({
+      unit: 'offense',
+      player: of('Ned Orrin').player,
+    });
+    expect(await (await openEm()).count(Player, { program: ours.programId })).toBe(3);
+    await expect(rosters.mergePlayers(ours, 'nobody', of('Ned Orrin').player, NOW)).rejects.toThrow(NotFound);
+    await expect(
+      rosters.mergePlayers(ours, of('Ned Orrin').player, of('Ned Orrin').player, NOW),
+    ).rejects.toThrow(Invalid);
+  });
+  it('who leaves the roster stays where a game names him, else he is gone', async () => {
+    const roster = await rosters.rosterOf(ours, 'AAA');
+    for (const entry of roster) await rosters.removeEntry(ours, entry.id);
+    const left = await (await openEm()).find(Player, { program: ours.programId });
+    expect(left.map((p) => p.name).sort()).toEqual(['Cy Dahl', 'Ned Orrin']);
+    await expect(rosters.removeEntry(ours, randomUUID())).rejects.toThrow(NotFound);
+  });
+});
