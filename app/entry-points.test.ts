@@ -265,6 +265,13 @@ const HANDLERS: readonly Handler[] = [
   },
   {
     file: 'app/api/sync/route.ts',
+    method: 'GET',
+    action: 'game.read',
+    outside: 'not-found',
+    call: (h) => h(request(`/api/sync?scope=blind:${game}`), undefined as never),
+  },
+  {
+    file: 'app/api/sync/route.ts',
     method: 'POST',
     action: 'snap.log',
     outside: 'not-found',
@@ -385,6 +392,24 @@ const ACTIONS_WALKED: readonly Door[] = [
     name: 'keepOfficial',
     action: 'snap.log',
     args: () => [{ game, team: 'AAA', stat: 'points', figure: 21 }],
+  },
+  {
+    file: 'app/(staff)/log/charting/actions.ts',
+    name: 'savePlan',
+    action: 'charting.plan',
+    args: () => [{ team: 'AAA', plan: null }],
+  },
+  {
+    file: 'app/(staff)/log/charting/actions.ts',
+    name: 'beginBlindCharting',
+    action: 'snap.log',
+    args: () => [game],
+  },
+  {
+    file: 'app/(staff)/log/charting/actions.ts',
+    name: 'handInCharting',
+    action: 'snap.log',
+    args: () => [game],
   },
   {
     file: 'app/(staff)/log/rosters/actions.ts',

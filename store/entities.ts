@@ -11,6 +11,7 @@ import {
   type OfficialFigures,
   type ProgramSettings,
   type ReadingMap,
+  type Confused,
 } from '../core/exchange/types';
 import type { Answer } from '../core/sync/operation';
 
@@ -205,6 +206,8 @@ export const Charting = defineEntity({
     /** Counts every change to the charting's snaps; a reader asks for what came after its own. */
     revision: p.integer(),
     createdAt: p.datetime(),
+    /** A blind charting that is ended; null: its charter is at it, or it is the official one. */
+    handedInAt: p.datetime().nullable(),
   },
 });
 
@@ -276,6 +279,8 @@ export const DrillCard = defineEntity({
     due: p.datetime(),
     asked: p.integer(),
     missed: p.integer(),
+    /** What was said for what, by field. */
+    confused: p.json<Confused>(),
   },
 });
 

@@ -279,6 +279,7 @@ export async function officialCharting(
     kind: 'official',
     revision: 0,
     createdAt: now,
+    handedInAt: null,
   });
   await tx.flush();
   return made;

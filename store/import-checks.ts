@@ -2,6 +2,7 @@
 import 'server-only';
 import type { ProgramJson } from '../core/exchange/schema';
 import { adaptProfile, LEVEL_PROFILES, type LevelKey, type ProfileChanges } from '../core/field/profile';
+import { plansSchema } from '../core/charting/schema';
 import { readRules } from '../core/read/read-rules';
 import { sameValue } from '../core/snap/fields';
 import type { TableFault, Tables } from '../core/table';
@@ -21,7 +22,15 @@ export function settingsOf(wanted: ProgramJson, level: LevelKey, season: number)
   } catch (error) {
     return `profile: ${(error as Error).message}`;
   }
-  return { week: wanted.week, opponent: wanted.opponent, rules: rules?.ok ? rules.rules : null, profile };
+  const charting = plansSchema.nullish().safeParse(wanted.charting);
+  if (!charting.success) return `charting: ${charting.error.issues[0]!.message}`;
+  return {
+    week: wanted.week,
+    opponent: wanted.opponent,
+    rules: rules?.ok ? rules.rules : null,
+    profile,
+    charting: charting.data ?? null,
+  };
 }
 
 /** What the member's roles do not allow of the files, each by its file. */
@@ -69,6 +78,8 @@ export function roleFaults(
     if (before.week !== after.week || before.opponent !== after.opponent)
       need('week.set', 'program.json', 'opponent');
     if (!sameValue(before.rules ?? null, after.rules ?? null)) need('rules.set', 'program.json', 'rules');
+    if (!sameValue(before.charting ?? null, after.charting ?? null))
+      need('charting.plan', 'program.json', 'charting');
     if (!sameValue(before.profile ?? null, after.profile ?? null))
       need('level.set', 'program.json', 'profile');
   }

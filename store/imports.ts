@@ -136,4 +136,10 @@ export async function importFiles(
   });
 }
 
-const plainSettings = (s: ProgramSettings) => [s.week, s.opponent, s.rules ?? null, s.profile ?? null];
+const plainSettings = (s: ProgramSettings) => [
+  s.week,
+  s.opponent,
+  s.rules ?? null,
+  s.profile ?? null,
+  s.charting ?? null,
+];

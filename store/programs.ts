@@ -5,6 +5,7 @@ import { hash } from '@node-rs/argon2';
 import { randomUUID } from 'node:crypto';
 import { DEFAULT_BOOK } from '../core/book/default-book';
 import { adaptProfile, LEVEL_PROFILES, type LevelKey, type ProfileChanges } from '../core/field/profile';
+import type { ChartPlan } from '../core/charting/plans';
 import { readRules } from '../core/read/read-rules';
 import { permit } from './access';
 import { record } from './audit';
@@ -193,6 +194,17 @@ export async function setRules(actor: Actor, value: unknown, now: Date): Promise
       now,
     );
     return { rules: read?.ok ? read.rules : null };
+  });
+}
+
+/** The charting plan for a team, or for every other (*); null: the default again. */
+export async function setChartingPlan(actor: Actor, team: string, plan: ChartPlan | null): Promise<void> {
+  permit(actor, 'charting.plan');
+  await changeSettings(actor, async (tx, program) => {
+    if (team !== '*' && !(await tx.findOne(Team, { program: actor.programId, key: team })))
+      throw new NotFound('team');
+    const { [team]: _, ...others } = (program.settings.charting ?? {}) as Record<string, ChartPlan>;
+    return { charting: plan === null ? others : { ...others, [team]: plan } };
   });
 }
 

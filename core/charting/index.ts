@@ -1,4 +1,5 @@
 export * from './passes';
+export * from './plans';
 export * from './words';
 export * from './offers';
 export * from './session';

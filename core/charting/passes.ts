@@ -2,28 +2,39 @@
 import type { WalkedSnap } from '../rules';
 import { isTagged, SNAP_FIELDS, type Snap, type SnapFact } from '../snap';
 
-export const PASS_IDS = [
-  'front',
-  'corners',
-  'protection',
-  'runs',
-  'throws',
-  'timing',
-  'kicks',
-  'own',
-] as const;
-export type PassId = (typeof PASS_IDS)[number];
-
 /** Which snaps a pass looks at. */
-export type Over = 'scrimmage' | 'runs' | 'passes' | 'kicks';
+export const OVERS = ['scrimmage', 'runs', 'passes', 'kicks'] as const;
+export type Over = (typeof OVERS)[number];
+export const OVER_LABEL: Readonly<Record<Over, string>> = {
+  scrimmage: 'every scrimmage snap',
+  runs: 'runs and options',
+  passes: 'passes and options',
+  kicks: 'kicks',
+};
 export interface ChartPass {
-  readonly id: PassId;
+  readonly id: string;
   readonly name: string;
   readonly over: Over;
   readonly fields: readonly SnapFact[];
 }
 
 export const CHART_PASSES: readonly ChartPass[] = [
+  {
+    id: 'offense',
+    name: 'Offense',
+    over: 'scrimmage',
+    fields: [
+      'personnel',
+      'formation',
+      'formationSide',
+      'backfield',
+      'motion',
+      'motionBy',
+      'play',
+      'concept',
+      'direction',
+    ],
+  },
   {
     id: 'front',
     name: 'Defense',
@@ -90,7 +101,15 @@ export const CHART_PASSES: readonly ChartPass[] = [
     fields: ['callSent', 'process', 'causes', 'meshGood', 'missedBlock', 'praised', 'coachingPoint'],
   },
 ];
-export const passOf = (id: string): ChartPass | null => CHART_PASSES.find((p) => p.id === id) ?? null;
+/** What one volunteer reaches in an hour: who, where, what, against what. */
+export const HOUR_PASS: ChartPass = {
+  id: 'hour',
+  name: 'One hour',
+  over: 'scrimmage',
+  fields: ['personnel', 'formation', 'play', 'concept', 'front', 'coverage'],
+};
+export const passOf = (id: string, among: readonly ChartPass[] = CHART_PASSES): ChartPass | null =>
+  among.find((p) => p.id === id) ?? null;
 
 const KICKS: ReadonlySet<string> = new Set(['punt', 'field_goal', 'kickoff', 'free_kick']);
 function isOver(over: Over, snap: Snap): boolean {
@@ -105,6 +124,9 @@ function isOver(over: Over, snap: Snap): boolean {
 /** Asked only where something else makes it a question. */
 const ONLY: Readonly<Partial<Record<SnapFact, (snap: Snap) => boolean>>> = {
   motionResponse: (snap) => isTagged(snap.motion),
+  motionBy: (snap) => isTagged(snap.motion),
+  formationSide: (snap) => isTagged(snap.formation),
+  direction: (snap) => isTagged(snap.concept),
   motionToSnap: (snap) => isTagged(snap.motion),
   readRight: (snap) => isTagged(snap.readDecision),
   freeFrom: (snap) => isTagged(snap.freeRusher),

@@ -15,6 +15,7 @@ export const programSchema = z.object({
   week: z.int().min(0).max(60).nullable(),
   opponent: z.string().max(12).nullable(),
   rules: z.unknown().optional(),
+  charting: z.unknown().optional(),
   profile: z.unknown().optional(),
 });
 export type ProgramJson = z.infer<typeof programSchema>;

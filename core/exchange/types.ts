@@ -14,6 +14,9 @@ export interface Actor {
   readonly roles: readonly Role[];
 }
 
+/** What a charter said instead of what was there: counts by field, then "there > said". */
+export type Confused = Readonly<Record<string, Readonly<Record<string, number>>>>;
+
 export const CHARTING_KINDS = ['official', 'blind'] as const;
 
 /** What a merge or split needs to be undone. */
@@ -65,6 +68,8 @@ export interface ProgramSettings {
   readonly profile?: ProfileChanges | null;
   /** Strength, technique numbers, box, success, buckets, zones, as the staff set them. */
   readonly rules?: unknown;
+  /** Charting plans by team; * for every other. */
+  readonly charting?: unknown;
 }
 
 export const FIELD_STATES = ['tagged', 'none', 'not_visible', 'blank'] as const;

@@ -27,6 +27,7 @@ export const PERMISSIONS = {
   'game.remove': to(['coordinator'], 'removing a game'),
   'snap.log': to(FOOTBALL, 'logging a game'),
   'snap.log-closed': to(['coordinator'], 'changing a closed game'),
+  'charting.plan': to(FOOTBALL, 'choosing what is charted'),
   'team.read': to(STAFF, 'reading the teams'),
   'team.create': to(FOOTBALL, 'adding a team'),
   'team.rename': to(['coordinator'], 'renaming a team'),

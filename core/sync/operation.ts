@@ -10,6 +10,8 @@ export type RowKind = (typeof ROW_KINDS)[number];
 /** Rows that are locked, numbered and read together: `game:KEY`, `sheet:KEY`, `book`, `plays`. */
 export type Scope = string;
 export const gameScope = (key: string): Scope => `game:${key}`;
+/** The signed-in member's own blind charting of a game. */
+export const blindScope = (key: string): Scope => `blind:${key}`;
 export const sheetScope = (key: string): Scope => `sheet:${key}`;
 export const BOOK_SCOPE: Scope = 'book';
 export const PLAYS_SCOPE: Scope = 'plays';

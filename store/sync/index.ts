@@ -22,7 +22,7 @@ import { openEm, type Em } from '../orm';
 import { playRows, playWriter, termRows, termWriter } from './book';
 import { openSheet, sheetRows, sheetWriter } from './sheets';
 import { announce, CHANNEL, epochOf, nextRevision } from './scope';
-import { lockGame, pullGame, snapWriter } from './snaps';
+import { lockBlind, lockGame, pullGame, snapWriter } from './snaps';
 import { refusalOf, RefusedOperation, type ScopeWriter, type Writing } from './writing';
 
 const partsOf = (scope: Scope): readonly [kind: string, key: string] => {
@@ -187,8 +187,8 @@ async function open(tx: Em, actor: Actor, scope: Scope, epoch: string, now: Date
       if (op.do === 'put') anchors.set(op.row, op.after);
     },
   });
-  if (kind === 'game') {
-    const game = await lockGame(tx, actor, key, now);
+  if (kind === 'game' || kind === 'blind') {
+    const game = kind === 'game' ? await lockGame(tx, actor, key, now) : await lockBlind(tx, actor, key);
     return finish(
       game.revision,
       (w) => snapWriter(w, game),
@@ -233,8 +233,11 @@ export async function pull(
   const em = await openEm();
   const [kind, key] = partsOf(scope);
   const epoch = await epochOf(em);
-  if (kind === 'game')
-    return { epoch, ...(await pullGame(em, actor, key, knownEpoch === epoch ? since : null)) };
+  if (kind === 'game' || kind === 'blind')
+    return {
+      epoch,
+      ...(await pullGame(em, actor, key, knownEpoch === epoch ? since : null, kind === 'blind')),
+    };
   // The revision is read first: rows that are newer than it are sent again next time, none is missed.
   const revision =
     (await em.findOne(SyncScope, { program: actor.programId, scope }, { disableIdentityMap: true }))

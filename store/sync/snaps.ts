@@ -51,6 +51,24 @@ export function checkedField(field: string, value: unknown): unknown {
   return read.value;
 }
 
+/** The member's own blind charting, locked; handed in, it is closed. */
+export async function lockBlind(tx: Em, actor: Actor, key: string) {
+  permit(actor, 'snap.log');
+  const [locked] = (await tx.execute(
+    "select c.id as charting, c.revision, c.handed_in_at, g.home, g.away from charting c join game g on g.id = c.game_id where g.program_id = ? and g.key = ? and c.kind = 'blind' and c.charter_id = ? for no key update of c",
+    [actor.programId, key, actor.memberId],
+  )) as { charting: string; revision: number; handed_in_at: Date | null; home: string; away: string }[];
+  if (!locked) throw new NotFound('charting of yours');
+  if (locked.handed_in_at !== null)
+    throw new RefusedOperation('closed', 'You handed this charting in; it is not changed any more.');
+  return {
+    charting: locked.charting,
+    revision: locked.revision + 1,
+    closed: false,
+    teams: [locked.home, locked.away] as const,
+  };
+}
+
 export async function lockGame(tx: Em, actor: Actor, key: string, now: Date) {
   permit(actor, 'snap.log');
   // One question under one lock: while it is held, few round trips follow, and others of the game wait that long.
@@ -248,11 +266,16 @@ export function snapRow(row: SnapEntity): SyncRow {
   };
 }
 
-export async function pullGame(em: Em, actor: Actor, key: string, since: number | null) {
+/** Rows of the official charting, or of the member's own blind one. */
+export async function pullGame(em: Em, actor: Actor, key: string, since: number | null, blind = false) {
   permit(actor, 'game.read');
   const game = await em.findOne(Game, { program: actor.programId, key });
   if (!game) throw new NotFound('game');
-  const charting = await em.findOne(Charting, { program: actor.programId, game: game.id, kind: 'official' });
+  const charting = await em.findOne(Charting, {
+    program: actor.programId,
+    game: game.id,
+    ...(blind ? { kind: 'blind', charter: actor.memberId } : { kind: 'official' }),
+  });
   if (!charting) return { revision: 0, whole: true, rows: [] };
   const rows = await plainRows(em, {
     charting: charting.id,

@@ -9,7 +9,6 @@ import type { Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
 import {
   beginPass,
-  CHART_PASSES,
   labelsOf,
   minutesLeft,
   passOf,
@@ -18,11 +17,11 @@ import {
   viewPass,
   type PassEvent,
   type PassGame,
-  type PassId,
+  type ChartPlan,
   type PassWrite,
 } from '@/core/charting';
 import { walkGame } from '@/core/rules';
-import { gameScope, type Pulled } from '@/core/sync';
+import { blindScope, gameScope, type Pulled } from '@/core/sync';
 import { useScope } from '@/client/SyncProvider';
 import { useStaffRules } from '../../StaffRules';
 import { Unsettled } from '../../sync/Unsettled';
@@ -31,6 +30,7 @@ import { Choice } from '../../shared/Choice';
 import { PassSnap } from './PassSnap';
 import { PassProgress } from './PassProgress';
 import { PassStrip } from './PassStrip';
+import { HandIn } from './HandIn';
 import { SharpenCard } from './SharpenCard';
 
 export interface PassScreenProps {
@@ -39,7 +39,10 @@ export interface PassScreenProps {
   readonly book: Book;
   readonly profile: LevelProfile;
   readonly initial: Pulled;
-  readonly first: PassId;
+  readonly first: string | null;
+  readonly plan: ChartPlan;
+  /** The member's own blind charting, and the way to end it. */
+  readonly blind?: { readonly handIn: (game: string) => Promise<string | null> };
 }
 
 export function PassPage({
@@ -53,13 +56,13 @@ export function PassPage({
 /** Longer than this at one snap is a break, not a pace; seconds. */
 const BREAK = 300;
 
-function PassScreen({ game: info, teams, book, profile, initial, first }: PassScreenProps) {
-  const scope = gameScope(info.key);
+function PassScreen({ game: info, teams, book, profile, initial, first, plan, blind }: PassScreenProps) {
+  const scope = blind ? blindScope(info.key) : gameScope(info.key);
   const scoped = useScope(scope, initial);
   const rules = useStaffRules();
   const alive = useAlive();
-  const [passId, setPassId] = useState<PassId>(first);
-  const pass = passOf(passId)!;
+  const [passId, setPassId] = useState(first ?? plan.passes[0]!.id);
+  const pass = passOf(passId, plan.passes) ?? plan.passes[0]!;
   const rows = useMemo(
     () =>
       walkGame(
@@ -107,11 +110,11 @@ function PassScreen({ game: info, teams, book, profile, initial, first }: PassSc
     },
     [write],
   );
-  const change = (id: PassId): void => {
+  const change = (id: string): void => {
     setPassId(id);
     setPaces([]);
     since.current = null;
-    setSession(beginPass({ ...game, pass: passOf(id)! }));
+    setSession(beginPass({ ...game, pass: passOf(id, plan.passes)! }));
   };
   const view = useMemo(() => viewPass(session, game), [session, game]);
   const unsettled = [...scoped.conflicts, ...scoped.refused];
@@ -128,19 +131,30 @@ function PassScreen({ game: info, teams, book, profile, initial, first }: PassSc
     <div className="stack">
       <section className="card passhead" aria-label="Pass">
         <div>
-          <h1>{pass.name} pass</h1>
+          <h1>
+            {pass.name} pass{blind ? ', blind' : ''}
+          </h1>
           <p className="small quiet">
             <Link href={`/log/${encodeURIComponent(info.key)}`}>{gameName(info, nameOf)}</Link>
+            {blind ? ' · your own charting; nobody sees it before you hand it in' : ''}
+            {' · '}
+            <Link href="/log/charting">plan: {plan.name}</Link>
+            {blind ? null : (
+              <>
+                {' · '}
+                <Link href={`/log/${encodeURIComponent(info.key)}/agree`}>two charters</Link>
+              </>
+            )}
           </p>
         </div>
         <Choice
           label="pass"
           value={passId}
-          options={CHART_PASSES.map((p) => {
+          options={plan.passes.map((p) => {
             const { done, of } = progressOf(p, rows);
             return [p.id, `${p.name}, ${done} of ${of}`] as const;
           })}
-          onChange={(id) => change(id as PassId)}
+          onChange={(id) => change(id)}
           width={230}
         />
         <PassProgress pass={pass} rows={rows} at={session.snapId} />
@@ -174,7 +188,11 @@ function PassScreen({ game: info, teams, book, profile, initial, first }: PassSc
       )}
       <div className="passgrid">
         <PassSnap row={view.row} book={book} profile={profile} />
-        <SharpenCard rows={rows} onPass={change} />
+        {blind ? (
+          <HandIn game={info.key} passes={plan.passes} rows={rows} handIn={blind.handIn} />
+        ) : (
+          <SharpenCard passes={plan.passes} rows={rows} onPass={change} />
+        )}
       </div>
       <PassStrip ref={strip} session={session} view={view} send={send} />
     </div>

@@ -1,20 +1,22 @@
 'use client';
 /** Which blank fields would narrow the intervals of the report most, with the arithmetic. */
 import { useMemo } from 'react';
-import { CHART_PASSES, sharpen, type PassId } from '@/core/charting';
+import { sharpen, type ChartPass } from '@/core/charting';
 import type { WalkedSnap } from '@/core/rules';
 
 const SHOWN = 7;
 const OF_A_PASS = 2;
 
 export function SharpenCard({
+  passes,
   rows,
   onPass,
 }: {
+  readonly passes: readonly ChartPass[];
   readonly rows: readonly WalkedSnap[];
-  readonly onPass: (id: PassId) => void;
+  readonly onPass: (id: string) => void;
 }) {
-  const list = useMemo(() => sharpen(CHART_PASSES, rows, OF_A_PASS).slice(0, SHOWN), [rows]);
+  const list = useMemo(() => sharpen(passes, rows, OF_A_PASS).slice(0, SHOWN), [passes, rows]);
   return (
     <section className="card" aria-label="What would sharpen the report most">
       <header>

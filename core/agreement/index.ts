@@ -1,0 +1,2 @@
+export * from './kappa';
+export * from './compare';
