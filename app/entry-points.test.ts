@@ -394,6 +394,18 @@ const ACTIONS_WALKED: readonly Door[] = [
     args: () => [{ game, team: 'AAA', stat: 'points', figure: 21 }],
   },
   {
+    file: 'app/(staff)/log/drill/actions.ts',
+    name: 'answerDrill',
+    action: 'game.read',
+    args: () => [
+      {
+        look: 'trips|R',
+        seconds: 4,
+        marks: [{ field: 'formation', label: 'formation', there: 'trips', said: null, right: false }],
+      },
+    ],
+  },
+  {
     file: 'app/(staff)/log/charting/actions.ts',
     name: 'savePlan',
     action: 'charting.plan',

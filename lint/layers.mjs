@@ -35,6 +35,7 @@ const CORE = {
   stats: ['field', 'snap', 'rules'],
   roster: ['field', 'snap', 'rules'],
   agreement: ['field', 'snap'],
+  drill: ['field', 'snap', 'look', 'book', 'rules'],
   charting: ['field', 'snap', 'look', 'book', 'rules', 'read'],
   exchange: ['field', 'snap', 'rules', 'look', 'book', 'line', 'table', 'read', 'plan', 'staff', 'sync'],
 };

@@ -274,7 +274,7 @@ export const DrillCard = defineEntity({
     member: p.manyToOne(Member).mapToPk().$type<string>().primary(),
     look: p.string().primary(),
     repetitions: p.integer(),
-    ease: p.double(),
+    ease: p.double().$type<number>(),
     days: p.integer(),
     due: p.datetime(),
     asked: p.integer(),

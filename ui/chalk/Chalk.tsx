@@ -18,6 +18,8 @@ export interface ChalkProps {
   readonly caption?: boolean;
   readonly defense?: boolean;
   readonly jobs?: boolean;
+  /** What it is called instead of what it shows: where that is the question. */
+  readonly spoken?: string | null;
 }
 
 export function Chalk({
@@ -30,13 +32,22 @@ export function Chalk({
   caption = true,
   defense = true,
   jobs = false,
+  spoken = null,
 }: ChalkProps) {
   const settings = useStaffRules().look;
   const drawn = useMemo(
     () => drawSnap(book, fields, hash, profile, { arrows, defense, jobs, settings }),
     [book, fields, hash, profile, arrows, defense, jobs, settings],
   );
-  return <Picture drawn={drawn} profile={profile} hash={hash} height={height} caption={caption} />;
+  return (
+    <Picture
+      drawn={spoken === null ? drawn : { ...drawn, words: spoken }}
+      profile={profile}
+      hash={hash}
+      height={height}
+      caption={caption}
+    />
+  );
 }
 
 export function TermChalk({
