@@ -201,6 +201,20 @@ const HANDLERS: readonly Handler[] = [
     call: (h) => h(request('/api/export'), undefined as never),
   },
   {
+    file: 'app/api/export/snaps/route.ts',
+    method: 'GET',
+    action: 'program.export',
+    outside: 'through',
+    call: (h) => h(request('/api/export/snaps?as=jsonl'), undefined as never),
+  },
+  {
+    file: 'app/api/export/trade/route.ts',
+    method: 'GET',
+    action: 'program.export',
+    outside: 'not-found',
+    call: (h) => h(request(`/api/export/trade?game=${game}`), undefined as never),
+  },
+  {
     file: 'app/api/film/route.ts',
     method: 'GET',
     action: 'game.read',
@@ -392,6 +406,12 @@ const ACTIONS_WALKED: readonly Door[] = [
     name: 'keepOfficial',
     action: 'snap.log',
     args: () => [{ game, team: 'AAA', stat: 'points', figure: 21 }],
+  },
+  {
+    file: 'app/(staff)/log/actions.ts',
+    name: 'describeFilm',
+    action: 'snap.log',
+    args: () => [{ game, angle: 'sideline' }],
   },
   {
     file: 'app/(staff)/log/drill/actions.ts',

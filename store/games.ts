@@ -4,6 +4,7 @@ import { LockMode, type InferEntity } from '@mikro-orm/core';
 import { randomUUID } from 'node:crypto';
 import { SAMPLE } from '../core/exchange/names';
 import { profilesFor, type LevelKey, type Profiles } from '../core/field/profile';
+import type { Camera, Purpose } from '../core/table/film';
 import type { Phase } from '../core/table/schema';
 import { permit } from './access';
 import { record } from './audit';
@@ -51,6 +52,8 @@ const gameInfo = (inferEntityFromProperties: GameRow, snaps: number): GameInfo =
   level: inferEntityFromProperties.level,
   phase: inferEntityFromProperties.phase,
   closed: inferEntityFromProperties.closed,
+  angle: inferEntityFromProperties.angle ?? null,
+  purpose: inferEntityFromProperties.purpose ?? null,
   snaps,
   sample: inferEntityFromProperties.source === SAMPLE,
 });
@@ -173,6 +176,18 @@ export async function closeGame(
     );
     await tx.flush();
   });
+}
+
+/** Where the camera stood, and for whom the film is charted; null: not said. */
+export async function describeGame(
+  actor: Actor,
+  key: string,
+  change: { readonly angle: Camera | null } | { readonly purpose: Purpose | null },
+): Promise<void> {
+  permit(actor, 'snap.log');
+  const em = await openEm();
+  const done = await em.nativeUpdate(Game, { program: actor.programId, key }, change);
+  if (done === 0) throw new NotFound('game');
 }
 
 export async function officialOf(actor: Actor, key: string): Promise<OfficialFigures> {

@@ -1,18 +1,23 @@
 /** Data packages in: everything is read first, then written whole or not at all. */
 import 'server-only';
+import { randomUUID } from 'node:crypto';
 import { readBook } from '../core/book/book-json';
 import type { Book } from '../core/book/term';
+import { tradeSchema } from '../core/exchange/schema';
+import { translateTerms, type Translation } from '../core/exchange/trade';
 import { readProgram } from '../core/exchange/program-json';
 import { sameValue } from '../core/snap/fields';
 import { faultSentence, readPackage, type NamedFile, type TableFault } from '../core/table';
 import { may, PERMISSIONS, rolesWords } from '../core/staff';
 import { permit } from './access';
 import { record } from './audit';
-import { loadBook } from './book';
+import { insertTerm, loadBook } from './book';
 import { previewReplace, replaceBook, sameBook } from './book-import';
 import { Game, Player, Program, Team } from './entities';
 import { PlayRow } from './entities-football';
 import { openEm } from './orm';
+import { touchScope } from './sync/scope';
+import { BOOK_SCOPE } from '../core/sync';
 import type { Actor, BookChoice, ImportOutcome, ProgramSettings } from '../core/exchange/types';
 import { clashes, playerFaults, roleFaults, settingsOf } from './import-checks';
 import { insertTables } from './import-rows';
@@ -60,6 +65,23 @@ export async function importFiles(
       if (!readIt.ok) fault('book.json', readIt.remedy.replace(/^book\.json,? ?/, ''));
       else if (!sameBook(await loadBook(actor, tx), readIt.book)) book = readIt.book;
     }
+    let { tables } = read;
+    let translation: Translation | null = null;
+    if (read.tradeText !== null) {
+      const trade = tradeOf(read.tradeText);
+      if (trade === null)
+        fault('trade.json', 'cannot be read; ask the other staff to export the games again');
+      else {
+        const readIt = read.bookText === null ? null : readBook(read.bookText);
+        const theirs = readIt?.ok ? readIt.book : { name: trade.from, letters: [], terms: [] };
+        translation = translateTerms(tables, theirs, await loadBook(actor, tx), trade.from);
+        ({ tables } = translation);
+        // Their words are read as ours; the book is never replaced by a trade.
+        book = null;
+        if (translation.added.length > 0 && !may(actor.roles, 'term.add'))
+          fault('book.json', `holds new terms, and ${PERMISSIONS['term.add'].what} is for others`, 'role');
+      }
+    }
     let settings: ProgramSettings | null = null;
     if (read.programText !== null) {
       const readIt = readProgram(read.programText);
@@ -67,7 +89,7 @@ export async function importFiles(
       if (typeof wanted === 'string') fault('program.json', wanted);
       else if (!sameValue(plainSettings(wanted), plainSettings(program.settings))) settings = wanted;
     }
-    details.push(...roleFaults(actor, read.tables, teams, settings !== null, program.settings, settings));
+    details.push(...roleFaults(actor, tables, teams, settings !== null, program.settings, settings));
     if (book && options.book !== 'leave') {
       if (book.terms.length === 0)
         fault('book.json', 'is empty; an empty book would leave every logged word without a meaning');
@@ -81,7 +103,7 @@ export async function importFiles(
     if (
       settings?.opponent &&
       !known.teams.has(settings.opponent) &&
-      !read.tables.teams.some((t) => t.team === settings.opponent)
+      !tables.teams.some((t) => t.team === settings?.opponent)
     )
       fault(
         'program.json',
@@ -91,11 +113,11 @@ export async function importFiles(
         settings.opponent,
       );
     details.push(
-      ...(await clashes(tx, actor, read.tables)),
-      ...playerFaults(read.tables, new Set((await tx.find(Player, where)).map((p) => p.key))),
+      ...(await clashes(tx, actor, tables)),
+      ...playerFaults(tables, new Set((await tx.find(Player, where)).map((p) => p.key))),
     );
     const counts = Object.fromEntries(
-      Object.entries(read.tables)
+      Object.entries(tables)
         .filter(([, rows]) => rows.length > 0)
         .map(([name, rows]) => [name, rows.length]),
     );
@@ -117,7 +139,15 @@ export async function importFiles(
         book: await previewReplace(actor, book, tx),
       };
     if (options.book === 'leave') book = null;
-    await insertTables(tx, actor, program.level, program.season, read.tables, now, progress);
+    await insertTables(tx, actor, program.level, program.season, tables, now, progress);
+    if (translation && translation.added.length > 0) {
+      const at = (await loadBook(actor, tx)).terms.length;
+      translation.added.forEach((term, i) =>
+        insertTerm(tx, actor, { ...term, id: `${term.kind}-${randomUUID()}`, notes: null }, at + i),
+      );
+      await tx.flush();
+      await touchScope(tx, actor.programId, BOOK_SCOPE);
+    }
     if (book) await replaceBook(tx, actor, book, now);
     if (settings) {
       program.settings = { ...program.settings, ...settings };
@@ -132,8 +162,24 @@ export async function importFiles(
         .join(', ') + (book ? ', the book replaced' : '') || 'book.json',
       now,
     );
-    return { imported: true, faults: [], details: [], counts, book: null };
+    return {
+      imported: true,
+      faults: [],
+      details: [],
+      counts,
+      book: null,
+      ...(translation ? { terms: translation.terms } : {}),
+    };
   });
+}
+
+/** Whose games a package brings; null: that cannot be read. */
+function tradeOf(text: string): { readonly from: string } | null {
+  try {
+    return tradeSchema.parse(JSON.parse(text));
+  } catch {
+    return null;
+  }
 }
 
 const plainSettings = (s: ProgramSettings) => [

@@ -12,6 +12,7 @@ import {
   type Tables,
   type Unpacked,
 } from '../core/table';
+import type { FieldKind } from '../core/snap/fields';
 import { writeText } from '../core/snap/text';
 
 /** A zip that holds a workbook. The name of a part stands in clear in its local header. */
@@ -73,7 +74,14 @@ function* chunks(bytes: Uint8Array): Generator<Buffer> {
   for (let at = 0; at < bytes.length; at += 64 * 1024) yield Buffer.from(bytes.subarray(at, at + 64 * 1024));
 }
 
-/** The tables as one workbook, a sheet each that has rows. Every cell is a text as in the CSV: a number typed by a spreadsheet is none of ours. */
+/** Whole numbers and decimals as numbers, yes and no as such; clocks, days and lists are the texts of the CSV, which no spreadsheet mangles. */
+const typedCell = (kind: FieldKind, text: string): string | number | boolean => {
+  if (kind === 'flag') return text === 'true';
+  // None and not visible stay texts in a column of numbers.
+  return (kind === 'integer' || kind === 'decimal') && /^-?\d+(\.\d+)?$/.test(text) ? Number(text) : text;
+};
+
+/** The tables as one workbook, a sheet each that has rows, its headings frozen. */
 export async function writeWorkbook(tables: Tables): Promise<Uint8Array> {
   const book = new ExcelJS.Workbook();
   book.created = new Date(0);
@@ -87,8 +95,7 @@ export async function writeWorkbook(tables: Tables): Promise<Uint8Array> {
       sheet.addRow(
         columns.map(([cell, spec]) => {
           const text = armCell(spec.kind, writeText(spec, row[cell]));
-          if (text === '') return null;
-          return spec.kind === 'integer' && !spec.tag ? Number(text) : text;
+          return text === '' ? null : typedCell(spec.kind, text);
         }),
       );
   }

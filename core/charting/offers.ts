@@ -27,11 +27,22 @@ export interface Offers {
 /** Snaps that the shares of the wider situation count as. */
 const PRIOR = 4;
 
+/** Backs and tight ends, no more than five together; the usual ones first (common practice). */
+const PERSONNEL: string[] = [
+  ...new Set([
+    ...['11', '12', '10', '21', '20', '22', '13', '23'],
+    ...[0, 1, 2, 3, 4, 5].flatMap((backs) =>
+      [0, 1, 2, 3, 4, 5].filter((ends) => backs + ends <= 5).map((ends) => `${backs}${ends}`),
+    ),
+  ]),
+];
+
 /** Every value a field may take, in the order of the book or the table; null where it is free. */
 export function choicesOf(field: SnapFact, book: Book): (string | boolean)[] | null {
   const { kind, values, terms } = SNAP_FIELDS[field];
   if (values) return [...values];
   if (kind === 'flag') return [true, false];
+  if (field === 'personnel') return PERSONNEL;
   if (!terms) return null;
   const out: string[] = [];
   for (const term of book.terms) if (terms.includes(term.kind)) out.push(storedValue(term));

@@ -20,6 +20,12 @@ export const programSchema = z.object({
 });
 export type ProgramJson = z.infer<typeof programSchema>;
 
+/** `trade.json`: whose games these are, and what of them stayed at home. */
+export const tradeSchema = z.object({
+  from: z.string().trim().min(1).max(120),
+  leftOut: z.array(z.object({ what: z.string().max(120), n: z.int().min(0) })).max(200),
+});
+
 const word = z.string().max(60, 'a word has up to sixty characters');
 const side = z.enum(['L', 'R']).nullable();
 

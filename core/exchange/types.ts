@@ -1,4 +1,5 @@
 /** What passes between the browser, the pages and the store: plain data, known to all three. */
+import type { Translated } from './trade';
 import type { LevelKey, ProfileChanges } from '../field/profile';
 import type { Book, Term } from '../book/term';
 import type { SheetCall } from '../plan/sheet';
@@ -100,6 +101,8 @@ export interface GameInfo {
   readonly level: LevelKey;
   readonly phase: string;
   readonly closed: boolean;
+  readonly angle: string | null;
+  readonly purpose: string | null;
   readonly snaps: number;
   /** Invented, to try things on. */
   readonly sample: boolean;
@@ -129,6 +132,8 @@ export interface ImportOutcome {
   readonly counts: Readonly<Record<string, number>>;
   /** Null, or what replacing the book would do: nothing is imported until somebody chose. */
   readonly book: BookReplacePreview | null;
+  /** Of traded games: how their terms were read. */
+  readonly terms?: readonly Translated[];
 }
 
 /** What an import does with a book.json that differs from the program's own. */

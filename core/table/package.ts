@@ -20,6 +20,8 @@ export interface ReadPackage {
   readonly tables: Tables;
   readonly bookText: string | null;
   readonly programText: string | null;
+  /** Of games traded with another staff: who gave them. */
+  readonly tradeText: string | null;
   readonly faults: readonly TableFault[];
 }
 
@@ -43,12 +45,17 @@ export function readPackage(
   const faults: TableFault[] = [];
   let bookText: string | null = null;
   let programText: string | null = null;
+  let tradeText: string | null = null;
   for (const { name, text } of files) {
     progress(fileName(name));
     const base = fileName(name).toLowerCase();
     if (base === 'datapackage.json') continue;
     if (base === 'book.json') {
       bookText = text;
+      continue;
+    }
+    if (base === 'trade.json') {
+      tradeText = text;
       continue;
     }
     if (base === 'program.json') {
@@ -125,7 +132,7 @@ export function readPackage(
       }
     });
   }
-  return { tables, bookText, programText, faults: withoutKnownBlanks(faults, tables, lines) };
+  return { tables, bookText, programText, tradeText, faults: withoutKnownBlanks(faults, tables, lines) };
 }
 
 /** A blank that the package itself declares (tags.csv) is what stood in the program, not a fault. */

@@ -1,4 +1,5 @@
 /** The resources of an open data package: columns, kinds, keys. Left and right are the offense's. */
+import { CAMERAS, PURPOSES } from './film';
 import { LEVEL_KEYS } from '../field/profile';
 import { columnOf, SNAP_FIELDS, SNAP_FIELD_NAMES, type FieldKind } from '../snap/fields';
 import { SURENESS } from '../snap/snap';
@@ -16,13 +17,6 @@ export const PHASES = [
   'study',
 ] as const;
 export type Phase = (typeof PHASES)[number];
-
-/** Where the camera of a film stood: what can be seen, and so tagged, hangs on it. */
-export const CAMERAS = ['sideline', 'end_zone_offense', 'end_zone_defense', 'broadcast', 'drone'] as const;
-export type Camera = (typeof CAMERAS)[number];
-/** For whom a film is charted. */
-export const PURPOSES = ['opponent', 'own', 'neutral'] as const;
-export type Purpose = (typeof PURPOSES)[number];
 
 export interface ColumnSpec extends TextSpec {
   readonly required?: boolean;

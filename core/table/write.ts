@@ -29,6 +29,23 @@ export function writeCsv(resource: ResourceName, rows: readonly Row[]): string {
   );
 }
 
+/** A row a line as JSON: the open table's columns, blanks left out, numbers and yes or no as such. */
+export const writeJsonLines = (resource: ResourceName, rows: readonly Row[]): string => {
+  const columns = Object.entries(resourceSpec(resource).columns);
+  return rows
+    .map((row) => {
+      const out: Record<string, unknown> = {};
+      for (const [name, spec] of columns) {
+        const value = row[name];
+        if (value === null || value === undefined || (Array.isArray(value) && value.length === 0)) continue;
+        // Clocks and fouls as the table writes them.
+        out[name] = spec.kind === 'clock' || spec.kind === 'penalties' ? writeText(spec, value) : value;
+      }
+      return `${JSON.stringify(out)}\n`;
+    })
+    .join('');
+};
+
 /** A snap as a row of the open table. */
 export function snapToRow(snap: Snap): Row {
   const row: Record<string, unknown> = {};

@@ -15,6 +15,7 @@ import type { ForeignImportProps } from './foreign/ForeignImport';
 import { DropZone } from './DropZone';
 import { sendImport } from './import-request';
 import { BookQuestion, Faults } from './ImportOutcome';
+import { TradedTerms } from './TradedTerms';
 
 const ForeignImport = dynamic(() => import('./foreign/ForeignImport'), { ssr: false });
 
@@ -193,6 +194,7 @@ export function ImportForm({ mayReplace, bookText, children, ...foreign }: Impor
           . <Link href="/">To the week</Link>
         </Alert>
       )}
+      {outcome?.imported && outcome.terms && <TradedTerms terms={outcome.terms} />}
       {outcome?.book && (
         <BookQuestion
           preview={outcome.book}

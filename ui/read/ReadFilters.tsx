@@ -19,6 +19,7 @@ import { Choice } from '../shared/Choice';
 import type { Reading } from './useReading';
 import { wordOf } from './words';
 
+const Download = dynamic(() => import('./Download'), { ssr: false });
 const FilterMenu = dynamic(() => import('./FilterMenu'), { ssr: false });
 
 export type SetAddress = (changes: Readonly<Record<string, string | null>>, push?: boolean) => void;
@@ -128,7 +129,8 @@ function Totals({ reading, setUrl }: Pick<ReadFiltersProps, 'reading' | 'setUrl'
       option is a call of its own ·{' '}
       <a className="door" href={`/api/book/cards?team=${reading.address.team}`}>
         formation sheet
-      </a>
+      </a>{' '}
+      · <Download />
     </span>
   );
 }

@@ -8,13 +8,14 @@ import {
   buildColumns,
   cellWords,
   countGame,
-  filmKind,
+  gamesOf,
+  lastOf,
+  rowsAt,
   FILM_PLAYERS,
   looksOf,
   ownFilm,
   readAddress,
   readFilter,
-  select,
   situationBoard,
   writeFilter,
   type Counted,
@@ -57,14 +58,8 @@ export function useReading(
   const rules = useStaffRules();
   const address = readAddress(params, { team: usualTeam, film: ownFilm(level) });
   const { team, film, last, cell } = address;
-  const theirs = useMemo(
-    () =>
-      games
-        .filter((g) => (g.info.home === team || g.info.away === team) && filmKind(g.info) === film)
-        .sort((a, b) => (a.info.week ?? 0) - (b.info.week ?? 0)),
-    [games, team, film],
-  );
-  const chosen = useMemo(() => (last ? theirs.slice(-last) : theirs), [theirs, last]);
+  const theirs = useMemo(() => gamesOf(games, { team, film }), [games, team, film]);
+  const chosen = useMemo(() => lastOf(theirs, last), [theirs, last]);
   const snaps = useMemo(
     () => chosen.flatMap((g) => countGame(g.snaps.map(fullSnap), profiles[g.info.level], book, rules)),
     [chosen, profiles, book, rules],
@@ -72,7 +67,7 @@ export function useReading(
   const columns = useMemo(() => buildColumns(snaps, rules.success), [snaps, rules]);
   const filter = writeFilter(address.filter);
   const rows = useMemo(
-    () => select(columns, { ...readFilter(filter), offense: [team] }),
+    () => rowsAt(columns, { team, filter: readFilter(filter), cell: null }, []),
     [columns, filter, team],
   );
   const board = useMemo(() => situationBoard(columns, rows), [columns, rows]);
@@ -80,9 +75,9 @@ export function useReading(
   const bucket = cell?.bucket ?? null;
   const cellRows = useMemo(() => {
     if (bucket === null) return rows;
-    const within = zone ? { from: zone.from, to: zone.to } : null;
-    return select(columns, { ...readFilter(filter), offense: [team], bucket: [bucket] }, within);
-  }, [columns, filter, team, bucket, zone, rows]);
+    const at = { team, filter: readFilter(filter), cell: { bucket, zone: zone?.key ?? null } };
+    return rowsAt(columns, at, rules.zones);
+  }, [columns, filter, team, bucket, zone, rows, rules]);
   const looks = useMemo(() => looksOf(columns, cellRows), [columns, cellRows]);
   return {
     address,

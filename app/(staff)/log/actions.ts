@@ -8,9 +8,10 @@ import { clock } from '@/app/lib/session';
 import { walkedGames } from '@/app/lib/week';
 import { LEVEL_KEYS } from '@/core/field';
 import { PHASES } from '@/core/table';
+import { CAMERAS, PURPOSES } from '@/core/table/film';
 import { TEAM_STATS } from '@/core/stats';
 import { Invalid } from '@/store/errors';
-import { closeGame, createGame, removeGame, saveOfficial } from '@/store/games';
+import { closeGame, createGame, describeGame, removeGame, saveOfficial } from '@/store/games';
 
 const side = z.string().min(1, 'Choose both teams.').max(12);
 const name = z.string().trim().max(120, 'A team name has up to 120 characters.').default('');
@@ -89,5 +90,21 @@ const kept = action('snap.log', figure, (actor, { game, ...change }) => saveOffi
 /** Null when it was kept, else why not. */
 export async function keepOfficial(change: unknown): Promise<string | null> {
   const done = await kept(change);
+  return done.ok ? null : done.words;
+}
+
+const gameKey = z.string().min(1).max(200);
+const film = z.union([
+  z.object({ game: gameKey, angle: z.enum(CAMERAS).nullable() }),
+  z.object({ game: gameKey, purpose: z.enum(PURPOSES).nullable() }),
+]);
+const described = action('snap.log', film, async (actor, { game, ...change }) => {
+  await describeGame(actor, game, change);
+  revalidatePath('/log', 'layout');
+});
+
+/** Null when it was kept, else why not. */
+export async function describeFilm(change: unknown): Promise<string | null> {
+  const done = await described(change);
   return done.ok ? null : done.words;
 }

@@ -140,7 +140,10 @@ export function DrillScreen({
                     disabled={phase === 'ready'}
                     onChange={(e) => send({ type: 'typed', text: e.target.value })}
                     onKeyDown={(e) => {
-                      if (e.key === 'Enter') said();
+                      if (e.key !== 'Enter') return;
+                      // Else the same press would go on to the button that takes the focus.
+                      e.preventDefault();
+                      said();
                     }}
                   />
                 </div>

@@ -66,15 +66,16 @@ export function GamePeopleCard({ team, game, roster, people, nobodys, letters, s
           onChange={(letter) => set({ letter })}
           width={90}
         />
-        <label className="choice">
-          number{' '}
+        <span className="choice">
+          <label htmlFor="letter-number">number</label>
           <input
+            id="letter-number"
             size={3}
             inputMode="numeric"
             value={draft.number}
             onChange={(e) => set({ number: e.target.value.trim() })}
           />
-        </label>
+        </span>
         <Button
           disabled={draft.letter === '' || !/^\d{1,2}$/.test(draft.number)}
           onClick={() =>

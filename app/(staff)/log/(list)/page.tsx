@@ -33,8 +33,9 @@ export default pageFor('game.read', async function Log(actor) {
         <header>
           <h1>Film to log</h1>
           <span>
-            <Link href="/log/charting">charting plan</Link> · <Link href="/log/drill">drill</Link> ·{' '}
-            <Link href="/log/rosters">rosters</Link> · <Link href="/log/import">import a file</Link>
+            <Link href="/log/season">season</Link> · <Link href="/log/charting">charting plan</Link> ·{' '}
+            <Link href="/log/drill">drill</Link> · <Link href="/log/rosters">rosters</Link> ·{' '}
+            <Link href="/log/import">import a file</Link>
           </span>
         </header>
         {games.length === 0 ? (

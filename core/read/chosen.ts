@@ -1,0 +1,39 @@
+/** The games and snaps an address of Read means: for the screen and for what is downloaded alike. */
+import { select, type Columns } from './columns';
+import type { ReadAddress } from './address';
+import { filmKind } from './film';
+import type { LevelKey } from '../field/profile';
+import type { Zone } from '../field/situation';
+
+interface Played {
+  readonly home: string;
+  readonly away: string;
+  readonly week: number | null;
+  readonly level: LevelKey;
+  readonly phase: string;
+}
+
+/** Games of the team in its film by week, the earliest first. */
+export const gamesOf = <G extends { readonly info: Played }>(
+  games: readonly G[],
+  { team, film }: Pick<ReadAddress, 'team' | 'film'>,
+): G[] =>
+  games
+    .filter((g) => (g.info.home === team || g.info.away === team) && filmKind(g.info) === film)
+    .sort((a, b) => (a.info.week ?? 0) - (b.info.week ?? 0));
+
+/** The last few of them, or all. */
+export const lastOf = <G>(games: readonly G[], last: number | null): readonly G[] =>
+  last ? games.slice(-last) : games;
+
+/** Rows of the team's offense that fit the filter and, where one is chosen, the cell. */
+export function rowsAt(
+  columns: Columns,
+  { team, filter, cell }: Pick<ReadAddress, 'team' | 'filter' | 'cell'>,
+  zones: readonly Zone[],
+): Uint32Array {
+  if (cell === null) return select(columns, { ...filter, offense: [team] });
+  const zone = zones.find((z) => z.key === cell.zone) ?? null;
+  const within = zone ? { from: zone.from, to: zone.to } : null;
+  return select(columns, { ...filter, offense: [team], bucket: [cell.bucket] }, within);
+}
