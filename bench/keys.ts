@@ -67,6 +67,21 @@ const ending = ({ result, gain, score, incompleteCause }: SnapFields): string =>
     .filter(Boolean)
     .join(' ');
 
+/** Columns an offer says, all of them wanted; null: it says something else. */
+export function columnsSaid(insert: string, wanted: ReadonlyMap<number, string>): number[] | null {
+  let rest = insert;
+  const columns: number[] = [];
+  while (rest !== '') {
+    const found = [...wanted].find(
+      ([c, word]) => !columns.includes(c) && (rest === word || rest.startsWith(`${word} `)),
+    );
+    if (!found) return null;
+    columns.push(found[0]);
+    rest = rest.slice(found[1].length).trimStart();
+  }
+  return columns;
+}
+
 /** Keys to say the words, offers taken where they save any: each has a key of its own; each letter one. */
 function keysOf(words: readonly string[], end: string, row: WalkedSnap, habits: Habits): number {
   const { offense, defense } = row.before;
@@ -93,26 +108,12 @@ function keysOf(words: readonly string[], end: string, row: WalkedSnap, habits: 
     known.set(typed, made);
     return made;
   };
-  /** Columns an offer says, all of them right; null: it says something else. */
-  const right = (insert: string): number[] | null => {
-    let rest = insert;
-    const columns: number[] = [];
-    while (rest !== '') {
-      const found = [...left].find(
-        ([c, word]) => !columns.includes(c) && (rest === word || rest.startsWith(`${word} `)),
-      );
-      if (!found) return null;
-      columns.push(found[0]);
-      rest = rest.slice(found[1].length).trimStart();
-    }
-    return columns;
-  };
   while (left.size > 0) {
     let best: { columns: number[]; keys: number; insert: string; perColumn: number } | null = null;
     const consider = (typed: string, prefix: string): void => {
       offersAt(text + typed).forEach((offer) => {
         const insert = typed === '' ? offer.insert : offer.insert.startsWith(prefix) ? offer.insert : '';
-        const columns = insert === '' ? null : right(insert);
+        const columns = insert === '' ? null : columnsSaid(insert, left);
         if (!columns || columns.length === 0) return;
         const cost = typed.length + 1;
         const letters = columns.reduce((n, c) => n + left.get(c)!.length + 1, 0);

@@ -1,0 +1,81 @@
+/**
+ * A scripted analyst charts the rest of the half-logged game with real keys, in two passes, to closed; what stands
+ * then equals the truth. `VOBRIK_ANALYST=all` charts all of it; here a part.
+ */
+import { columnOf, SNAP_FIELDS, type Snap, type SnapFact } from '../core/snap';
+import { COLLEGE } from '../core/field';
+import { unpack, readCsv } from '../core/table';
+import { effectiveSnap, walkGame } from '../core/rules';
+import { DEMO_SEED, loggedGames, simulateSeason } from '../demo/league';
+import { keySnap, SECOND, typeSnap } from './analyst';
+import { expect, test } from './place';
+import { HALF_GAME, line, saved, SITE, signIn } from './staff';
+
+const PART = 8;
+
+test('the rest of the half game, first and second pass, to closed, equals the truth', async ({ page }) => {
+  const game = loggedGames(simulateSeason(DEMO_SEED, { tells: true })).find((g) => g.key === HALF_GAME)!;
+  const begun = game.logged.length;
+  const many = process.env.VOBRIK_ANALYST === 'all' ? game.snaps.length - begun : PART;
+  if (process.env.VOBRIK_ANALYST === 'all') test.setTimeout(3_600_000);
+  const truth = walkGame(game.snaps.slice(0, begun + many), COLLEGE);
+  const rows = truth.slice(begun);
+  await signIn(page);
+  await page.goto(`${SITE()}/log/${HALF_GAME}`);
+  await expect(line(page)).toBeFocused();
+  await expect(page.locator('[aria-label="The game so far"]:not([aria-busy])')).toBeVisible();
+  let at = Date.now();
+  let keys = 0;
+  for (const row of rows) keys += await typeSnap(page, row);
+  await saved(page);
+  console.log(
+    `first pass: ${rows.length} snaps, ${(keys / rows.length).toFixed(1)} keys and ${((Date.now() - at) / 1000 / rows.length).toFixed(1)} s a snap`,
+  );
+
+  await page.goto(`${SITE()}/log/${HALF_GAME}/pass?pass=front`);
+  const strip = page.getByTestId('pass-strip');
+  await expect(strip).toBeFocused();
+  at = Date.now();
+  keys = 0;
+  const scrimmage = rows.filter(
+    ({ snap, before }) =>
+      before.unit === 'scrimmage' &&
+      snap.result !== 'kneel' &&
+      snap.result !== 'spike' &&
+      (snap.unit === 'scrimmage' || snap.unit === null),
+  );
+  for (const row of scrimmage) {
+    await expect(page.getByRole('heading', { name: new RegExp(`^Snap ${row.number} `) })).toBeVisible();
+    keys += await keySnap(page, row);
+    await page.keyboard.press('Enter');
+    keys++;
+  }
+  await saved(page);
+  console.log(
+    `second pass: ${scrimmage.length} snaps, ${SECOND.size} fields, ${(keys / scrimmage.length).toFixed(1)} keys and ${((Date.now() - at) / 1000 / scrimmage.length).toFixed(1)} s a snap`,
+  );
+
+  const zip = await page.request.get(`${SITE()}/api/export`);
+  const files = unpack('program.zip', new Uint8Array(await zip.body()));
+  if (!files.ok) throw new Error(files.remedy);
+  const read = readCsv('snaps', files.files.find((f) => f.name === 'snaps.csv')!.text, 'snaps.csv');
+  const landed = read.rows.filter((r) => r.game === HALF_GAME);
+  expect(landed).toHaveLength(truth.length);
+  const wrong: string[] = [];
+  rows.forEach((row, i) => {
+    const was: Snap = effectiveSnap(row);
+    const now = landed[begun + i]!;
+    for (const field of Object.keys(SNAP_FIELDS) as SnapFact[]) {
+      if (['snapId', 'game', 'order', 'film', 'filmIn', 'filmOut'].includes(field)) continue;
+      const [a, b] = [was[field] ?? null, now[columnOf(field)] ?? null];
+      if (JSON.stringify(a) !== JSON.stringify(b))
+        wrong.push(`snap ${row.number} ${field}: ${JSON.stringify(b)}, not ${JSON.stringify(a)}`);
+    }
+  });
+  expect(wrong).toEqual([]);
+
+  await page.goto(`${SITE()}/log`);
+  const listed = page.getByRole('row').filter({ hasText: 'Marrow Fen Stags at Hollowquay Wrens' });
+  await listed.getByRole('button', { name: /^close/ }).click();
+  await expect(listed).toContainText('closed');
+});
