@@ -44,7 +44,7 @@ export async function typeSnap(page: Page, row: WalkedSnap): Promise<number> {
   const rest = formatLine(
     Object.fromEntries(Object.entries(first).filter(([f]) => !parts.has(f))) as SnapFields,
     { book: DEFAULT_BOOK, profile: COLLEGE, state: null, previous: null },
-  );
+  ).replace(' play=""', '');
   let keys = 0;
   const press = async (key: string): Promise<void> => {
     await page.keyboard.press(key === '\\' ? 'Backslash' : key);

@@ -153,6 +153,8 @@ const LEAST_TOGETHER = 0.2;
 const MOST_TOGETHER = 6;
 /** Words looked ahead over columns that may stay blank. */
 const LOOK_AHEAD = 3;
+/** Said less often than one time in twenty: it takes no place in the look ahead. */
+const MOSTLY_SILENT = 0.95;
 
 function nextWords(at: Completing, most: number): Completion[] {
   const { caret, habits, situation } = at;
@@ -176,12 +178,15 @@ function nextWords(at: Completing, most: number): Completion[] {
   };
   // The chance that nothing is said of the columns before.
   let silent = 1;
-  for (const c of open.slice(0, LOOK_AHEAD)) {
+  let ahead = 0;
+  for (const c of open) {
+    if (ahead === LOOK_AHEAD) break;
     const { share, counts, of } = rankWords(habits, c, situation, soFar);
     for (let i = 1; i < share.length; i++)
       if (counts[i]! > 0 || share[i]! >= LEAST_NEXT)
         add(habits.words[c]![i]!, c, silent * share[i]!, counts[i]!, of, 1);
     silent *= share[0] ?? 1;
+    if ((share[0] ?? 1) < MOSTLY_SILENT) ahead++;
     if (silent < 0.05) break;
   }
   together(at, open, soFar, add);

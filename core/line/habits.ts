@@ -4,7 +4,7 @@
  */
 import type { Book } from '../book/term';
 import type { WalkedSnap } from '../rules/walk';
-import { fieldsWith, SNAP_FIELDS } from '../snap/fields';
+import { columnOf, fieldsWith, SNAP_FIELDS } from '../snap/fields';
 import { NONE, UNSEEN, type SnapField, type SnapFields } from '../snap/snap';
 import { naturalWords } from './format';
 
@@ -50,8 +50,11 @@ const plain: ReadonlySet<SnapField> = new Set();
 /** The words of a snap by column; '' where nothing is said. */
 export function saidWords(fields: SnapFields, book: Book): string[] {
   return PARTS.map((parts, c) => {
-    const main = fields[SAID[c]!];
-    if (main === NONE || main === UNSEEN) return SAID[c] === 'motion' && main === NONE ? 'no motion' : '';
+    const field = SAID[c]!;
+    const main = fields[field];
+    const name = SNAP_FIELDS[field].typed?.at(-1) ?? columnOf(field);
+    if (main === NONE) return `no ${name}`;
+    if (main === UNSEEN) return `${name} unseen`;
     const some: Record<string, unknown> = {};
     for (const field of parts) if (fields[field] != null) some[field] = fields[field];
     return Object.keys(some).length === 0 ? '' : naturalWords(some as SnapFields, book, plain).join(' ');

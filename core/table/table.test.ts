@@ -39,6 +39,8 @@ const tables: Tables = {
       away: game!.away,
       level: 'college',
       phase: 'regular',
+      angle: null,
+      purpose: null,
       week: 1,
       season: 2026,
       closed: true,

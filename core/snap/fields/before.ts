@@ -89,6 +89,7 @@ export const BEFORE = {
     typed: ['tempo'],
     terms: ['tempo'],
     filter: true,
+    said: 3.5,
   },
   check: {
     label: 'check',

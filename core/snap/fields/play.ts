@@ -66,6 +66,7 @@ export const PLAY = {
     typed: ['prot', 'protection'],
     terms: ['protection'],
     side: 'protectionSide',
+    said: 6.8,
   },
   protectionSide: {
     label: 'protection side',
