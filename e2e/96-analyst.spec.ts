@@ -28,8 +28,8 @@ test('the rest of the half game, first and second pass, to closed, equals the tr
   let keys = 0;
   for (const row of rows) keys += await typeSnap(page, row);
   await saved(page);
-  console.log(
-    `first pass: ${rows.length} snaps, ${(keys / rows.length).toFixed(1)} keys and ${((Date.now() - at) / 1000 / rows.length).toFixed(1)} s a snap`,
+  process.stdout.write(
+    `first pass: ${rows.length} snaps, ${(keys / rows.length).toFixed(1)} keys and ${((Date.now() - at) / 1000 / rows.length).toFixed(1)} s a snap\n`,
   );
 
   await page.goto(`${SITE()}/log/${HALF_GAME}/pass?pass=front`);
@@ -59,8 +59,8 @@ test('the rest of the half game, first and second pass, to closed, equals the tr
     keys++;
   }
   await saved(page);
-  console.log(
-    `second pass: ${scrimmage.length} snaps, ${SECOND.size} fields, ${(keys / scrimmage.length).toFixed(1)} keys and ${((Date.now() - at) / 1000 / scrimmage.length).toFixed(1)} s a snap`,
+  process.stdout.write(
+    `second pass: ${scrimmage.length} snaps, ${SECOND.size} fields, ${(keys / scrimmage.length).toFixed(1)} keys and ${((Date.now() - at) / 1000 / scrimmage.length).toFixed(1)} s a snap\n`,
   );
 
   const zip = await page.request.get(`${SITE()}/api/export`);

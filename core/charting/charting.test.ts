@@ -88,6 +88,29 @@ class Place {
   }
 }
 
+it('counts snaps logged by hand, whose unit is carried', () => {
+  const typed = walkGame(
+    [
+      {
+        ...blankSnap('k', 'g', 1),
+        unit: 'scrimmage',
+        offense: 'HER',
+        defense: 'MIR',
+        down: 1,
+        distance: 10,
+        toGoal: 60,
+        play: 'run',
+        result: 'gain',
+        gain: 3,
+      },
+      { ...blankSnap('l', 'g', 2), play: 'run', result: 'gain', gain: 2 },
+    ],
+    COLLEGE,
+  );
+  expect(rowsOf(FRONT, typed).map((r) => r.number)).toEqual([1, 2]);
+  expect(progressOf(FRONT, typed)).toEqual({ done: 0, of: 2 });
+});
+
 describe('passes', () => {
   it('every field of every pass is in the table, once a pass', () => {
     for (const pass of CHART_PASSES) {

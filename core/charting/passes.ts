@@ -1,5 +1,5 @@
 /** Passes over a film: each looks at one thing on every snap, and asks for a few fields (common practice). */
-import type { WalkedSnap } from '../rules';
+import { effectiveSnap, type WalkedSnap } from '../rules';
 import { isTagged, SNAP_FIELDS, type Snap, type SnapFact } from '../snap';
 
 /** Which snaps a pass looks at. */
@@ -155,7 +155,8 @@ export const isOptional = (field: SnapFact): boolean => {
 };
 
 export const rowsOf = (pass: ChartPass, rows: readonly WalkedSnap[]): WalkedSnap[] =>
-  rows.filter(({ snap }) => isOver(pass.over, snap));
+  // A unit that is not typed is carried.
+  rows.filter((row) => isOver(pass.over, effectiveSnap(row)));
 
 export interface Progress {
   readonly done: number;

@@ -27,13 +27,14 @@ export function parseLine(text: string, context: LineContext): ParsedLine {
 function numbered(
   word: string,
   { book, letters }: LineContext,
+  offense: string,
 ): { readonly word: string; readonly letter: string | null } | null {
   if (!/^[#>\da-z$]*#[a-z$]/.test(word)) return null;
   let missing: string | null = null;
   const written = word.replace(/#([a-z$]{1,3})/g, (whole, said: string) => {
     const letter = said.toUpperCase();
     if (!book.letters.includes(letter)) return whole;
-    const number = letters?.[letter];
+    const number = letters?.[offense]?.[letter];
     if (number === undefined) missing ??= letter;
     return `#${number ?? said}`;
   });
@@ -122,7 +123,7 @@ function resolve(text: string, items: readonly Item[], context: LineContext): Pa
             resolver.piece(item, 'offense', 'situation');
           return;
         }
-        const named = numbered(item.word, context);
+        const named = numbered(item.word, context, resolver.fields.offense ?? context.state?.offense ?? '');
         if (named?.letter) return resolver.problem('no-number', item, { letter: named.letter });
         const worn = named && readShape(named.word);
         if (worn) return shape(resolver, worn, item, false);

@@ -17,8 +17,8 @@ export interface LineContext {
   readonly previous: Snap | null;
   /** The keys of the two teams: a key typed as a word says who has the ball. A term of the book goes before it. */
   readonly teams?: readonly [string, string];
-  /** The number behind each letter of the offense today: "#h" is his. */
-  readonly letters?: Readonly<Record<string, string>>;
+  /** The number behind each letter today, by team: "#h" is his of the offense. */
+  readonly letters?: Readonly<Record<string, Readonly<Record<string, string>>>>;
 }
 
 /** A stretch of the line with what it means, for the echo. */

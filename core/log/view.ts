@@ -148,7 +148,7 @@ export function viewLine(session: Session, game: LoggedGame): LineView {
     state,
     previous: previousLook(game, at, state.offense),
     teams: [game.home, game.away],
-    letters: game.letters[state.offense ?? ''] ?? {},
+    letters: game.letters,
   });
   const assumed = typedIn(state);
   // What is looked for is no snap.

@@ -92,11 +92,12 @@ it('reads a letter in the snap line as the number he wears today', () => {
     profile: COLLEGE,
     state: null,
     previous: null,
-    letters: { H: '11', X: '1' },
+    letters: { HER: { H: '11', X: '1' } },
+    teams: ['HER', 'MIR'] as [string, string],
   };
-  expect(parseLine('sweep r #h +6', context).fields).toMatchObject({ carrier: '11', gain: 6 });
-  expect(parseLine('stick #7>#x +6', context).fields).toMatchObject({ passer: '7', target: '1' });
-  expect(parseLine('sweep r #y +6', context).problems).toMatchObject([
+  expect(parseLine('HER sweep r #h +6', context).fields).toMatchObject({ carrier: '11', gain: 6 });
+  expect(parseLine('HER stick #7>#x +6', context).fields).toMatchObject({ passer: '7', target: '1' });
+  expect(parseLine('HER sweep r #y +6', context).problems).toMatchObject([
     { code: 'no-number', facts: { letter: 'Y' } },
   ]);
 });

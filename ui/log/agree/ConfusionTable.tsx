@@ -22,7 +22,7 @@ export function ConfusionTable({ confusion: { words, counts }, names, label }: C
         </caption>
         <thead>
           <tr>
-            <th />
+            <td />
             {shown.map((word) => (
               <th key={word} className="n">
                 {word}
