@@ -74,8 +74,16 @@ test('the rest of the half game, first and second pass, to closed, equals the tr
     const was: Snap = effectiveSnap(row);
     const now = landed[begun + i]!;
     for (const field of Object.keys(SNAP_FIELDS) as SnapFact[]) {
-      if (['snapId', 'game', 'order', 'film', 'filmIn', 'filmOut'].includes(field)) continue;
-      const [a, b] = [was[field] ?? null, now[columnOf(field)] ?? null];
+      // What is not said follows from what is.
+      if (
+        SNAP_FIELDS[field].unsaid ||
+        ['snapId', 'game', 'order', 'film', 'filmIn', 'filmOut'].includes(field)
+      )
+        continue;
+      // A no, and no second concept, are what nobody says.
+      const silent = (v: unknown): unknown =>
+        v === false || (field === 'conceptWeak' && v === '-') ? null : (v ?? null);
+      const [a, b] = [silent(was[field]), silent(now[columnOf(field)])];
       if (JSON.stringify(a) !== JSON.stringify(b))
         wrong.push(`snap ${row.number} ${field}: ${JSON.stringify(b)}, not ${JSON.stringify(a)}`);
     }
