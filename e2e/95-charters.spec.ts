@@ -67,6 +67,11 @@ test('a plan of the staff’s own is what the passes ask', async ({ page }) => {
     /^One hour/,
     /^Backs/,
   ]);
+  await page.goto(`${SITE()}/log/charting?team=STG`);
+  await page.getByRole('button', { name: 'Reset to default' }).click();
+  await expect(page.getByRole('status', { name: 'Done' })).toContainText('by the general plan again');
+  await page.goto(`${SITE()}/log/${HALF_GAME}/pass`);
+  await expect(page.getByRole('heading', { name: 'Offense pass' })).toBeVisible();
 });
 
 test('a roster is pasted, a number two men wear is told apart, a letter is a number in the snap line', async ({
