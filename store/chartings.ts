@@ -143,7 +143,7 @@ export async function chartingsToCompare(
   return Promise.all(
     wanted.map(async (c) => ({
       id: c.id,
-      name: c.kind === 'official' ? 'official' : c.name,
+      name: c.kind === 'official' ? 'as logged' : c.name,
       kind: c.kind,
       snaps: (await plainRows(em, { charting: c.id, deletedAt: null }))
         .map((r) => rowToSnap(r, key))

@@ -1,5 +1,9 @@
 import 'server-only';
-import { planFor, type ChartPlan } from '@/core/charting';
+import { earlierSnaps, planFor, type ChartPlan, type EarlierSnap } from '@/core/charting';
+import type { Book } from '@/core/book';
+import { bookTextFor } from '@/store/book';
+import { profilesOf } from '@/store/games';
+import { walkedGames } from './week';
 import type { Actor, GameInfo } from '@/core/exchange/types';
 import { programOf } from '@/store/programs';
 
@@ -10,4 +14,20 @@ export async function planOfGame(actor: Actor, { home, away }: GameInfo): Promis
     (a, b) => Number(b === settings.opponent) - Number(a === settings.opponent),
   );
   return planFor(settings.charting, [...playing.filter((t) => t !== team), team, '*']);
+}
+
+/** Snaps of other games that rank the values, the latest. */
+const MOST_EARLIER = 1200;
+
+/** What was charted of these teams in other games, in the fields of the plan. */
+export async function earlierOf(actor: Actor, game: GameInfo, plan: ChartPlan): Promise<EarlierSnap[]> {
+  const teams = [game.home, game.away];
+  const [walked, bookText, profiles] = await Promise.all([
+    walkedGames(actor, (g) => g.key !== game.key && (teams.includes(g.home) || teams.includes(g.away))),
+    bookTextFor(actor),
+    profilesOf(actor),
+  ]);
+  const fields = [...new Set(plan.passes.flatMap((p) => p.fields))];
+  const rows = walked.flatMap((w) => w.rows).slice(-MOST_EARLIER);
+  return earlierSnaps(rows, fields, JSON.parse(bookText) as Book, profiles[game.level]);
 }

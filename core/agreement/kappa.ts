@@ -32,7 +32,10 @@ export function confusionOf(pairs: readonly (readonly [string, string])[]): Conf
 }
 
 const none = (n: number, agree: number): Kappa => ({ n, agree, kappa: null, low: null, high: null });
-const bounded = (n: number, agree: number, kappa: number, error: number): Kappa => ({
+/** Without any spread in the table the error says nothing: no interval, unless they agree on all. */
+const bounded = (n: number, agree: number, kappa: number, error: number): Kappa =>
+  error < 1e-9 && agree < n ? { n, agree, kappa, low: null, high: null } : interval(n, agree, kappa, error);
+const interval = (n: number, agree: number, kappa: number, error: number): Kappa => ({
   n,
   agree,
   kappa,

@@ -11,6 +11,7 @@ import {
   CHART_PASSES,
   isCharted,
   isDone,
+  earlierSnaps,
   labelsOf,
   minutesLeft,
   offersFor,
@@ -49,7 +50,7 @@ class Place {
     this.session = beginPass(this.game());
   }
   game(): PassGame {
-    return { pass: this.pass, rows: walkGame(this.snaps, COLLEGE), book: DEFAULT_BOOK, labels };
+    return { pass: this.pass, rows: walkGame(this.snaps, COLLEGE), book: DEFAULT_BOOK, labels, earlier: [] };
   }
   press(...keys: string[]): this {
     for (const key of keys) {
@@ -87,6 +88,23 @@ class Place {
     return this.press('Enter');
   }
 }
+
+it('offers what other games had where this one has nothing yet', () => {
+  const row = rowsOf(FRONT, walked)[0]!;
+  const blank = walkGame(game!.snaps.map(strip), COLLEGE);
+  const earlier = earlierSnaps(walked.slice(20), FRONT.fields, DEFAULT_BOOK, COLLEGE);
+  const here = offersFor(row, 'coverage', blank, DEFAULT_BOOK, labels);
+  const with_ = offersFor(row, 'coverage', blank, DEFAULT_BOOK, labels, earlier);
+  expect(here.n).toBe(0);
+  expect(with_.n).toBeGreaterThan(0);
+  const counts = new Map<unknown, number>();
+  for (const r of walked.slice(20))
+    if (r.before.defense === row.before.defense && isTagged(r.snap.coverage))
+      counts.set(r.snap.coverage, (counts.get(r.snap.coverage) ?? 0) + 1);
+  expect([...counts.values()].reduce((a, b) => a + b, 0)).toBe(
+    earlier.filter((e) => e.defense === row.before.defense && e.fields.coverage !== undefined).length,
+  );
+});
 
 it('counts snaps logged by hand, whose unit is carried', () => {
   const typed = walkGame(

@@ -7,7 +7,7 @@ import type { LevelProfile } from '../field/profile';
 import { bucketLabel } from '../field/situation';
 import type { WalkedSnap } from '../rules';
 import { valueWords } from './words';
-import { isTagged, SNAP_FIELDS, type Snap, type SnapFact } from '../snap';
+import { isTagged, SNAP_FIELDS, type Snap, type SnapFact, type SnapFields } from '../snap';
 
 export interface Offer {
   readonly value: string | number | boolean;
@@ -55,47 +55,87 @@ export function labelsOf(rows: readonly WalkedSnap[], book: Book, profile: Level
   return new Map(rows.map(({ snap }) => [snap.snapId, lookFacts(book, snap, profile).structureSnap]));
 }
 
+/** A charted snap of another game, as far as it ranks offers. */
+export interface EarlierSnap {
+  readonly offense: string | null;
+  readonly defense: string | null;
+  readonly bucket: string | null;
+  /** Structure at the snap. */
+  readonly label: string | null;
+  readonly fields: SnapFields;
+}
+
+/** Snaps of other games with the fields that are asked; those without any are left out. */
+export function earlierSnaps(
+  rows: readonly WalkedSnap[],
+  fields: readonly SnapFact[],
+  book: Book,
+  profile: LevelProfile,
+): EarlierSnap[] {
+  return rows.flatMap((row): EarlierSnap[] => {
+    const some = Object.fromEntries(
+      fields.flatMap((f) => (isTagged(row.snap[f] as string | null) ? [[f, row.snap[f]]] : [])),
+    ) as SnapFields;
+    if (Object.keys(some).length === 0) return [];
+    const { offense, defense } = row.before;
+    const label = lookFacts(book, row.snap, profile).structureSnap;
+    return [{ offense, defense, bucket: row.bucket, label, fields: some }];
+  });
+}
+
 /** The levels of the back-off for a snap, nearest first. */
 function levels(
-  row: WalkedSnap,
+  { before, bucket }: WalkedSnap,
+  label: string | null,
   field: SnapFact,
-  labels: Labels,
-): { readonly words: string; readonly same: (other: WalkedSnap) => boolean }[] {
-  const { snap, bucket } = row;
+): { readonly words: string; readonly same: (other: Omit<EarlierSnap, 'fields'>) => boolean }[] {
   const team = SNAP_FIELDS[field].about === 'defense' ? 'defense' : 'offense';
-  const mine = (other: WalkedSnap): boolean => other.snap[team] === snap[team];
-  const labelOf = (one: WalkedSnap): string | null => labels.get(one.snap.snapId) ?? null;
-  const label = labelOf(row);
+  const mine = (other: Omit<EarlierSnap, 'fields'>): boolean => other[team] === before[team];
   return [
     ...(label !== null && bucket !== null
       ? [
           {
             words: `${label} on ${bucketLabel(bucket)}`,
-            same: (o: WalkedSnap) => mine(o) && o.bucket === bucket && labelOf(o) === label,
+            same: (o: Omit<EarlierSnap, 'fields'>) => mine(o) && o.bucket === bucket && o.label === label,
           },
         ]
       : []),
-    ...(label !== null ? [{ words: label, same: (o: WalkedSnap) => mine(o) && labelOf(o) === label }] : []),
+    ...(label !== null
+      ? [{ words: label, same: (o: Omit<EarlierSnap, 'fields'>) => mine(o) && o.label === label }]
+      : []),
     { words: 'all snaps', same: mine },
   ];
 }
 
-/** Ranks the values of a field for a snap over the rows that are charted. */
+/** Ranks the values of a field for a snap over the rows that are charted, and the snaps of other games. */
 export function offersFor(
   row: WalkedSnap,
   field: SnapFact,
   rows: readonly WalkedSnap[],
   book: Book,
   labels: Labels,
+  earlier: readonly EarlierSnap[] = [],
 ): Offers {
   const choices = choicesOf(field, book);
-  const steps = levels(row, field, labels).map(({ words, same }) => {
+  const labelOf = (one: WalkedSnap): string | null => labels.get(one.snap.snapId) ?? null;
+  const seen = [
+    ...earlier,
+    ...rows
+      .filter((other) => other.snap.snapId !== row.snap.snapId)
+      .map((other) => ({
+        offense: other.before.offense,
+        defense: other.before.defense,
+        bucket: other.bucket,
+        label: labelOf(other),
+        fields: other.snap as SnapFields,
+      })),
+  ];
+  const steps = levels(row, labelOf(row), field).map(({ words, same }) => {
     const counts = new Map<string | number | boolean, number>();
     let n = 0;
-    for (const other of rows) {
-      if (other.snap.snapId === row.snap.snapId || !same(other)) continue;
-      const value = other.snap[field] as unknown;
-      if (!isTagged(value as string | number | null) || Array.isArray(value)) continue;
+    for (const other of seen) {
+      const value = (other.fields[field] ?? null) as unknown;
+      if (!isTagged(value as string | number | null) || Array.isArray(value) || !same(other)) continue;
       counts.set(value as string, (counts.get(value as string) ?? 0) + 1);
       n++;
     }

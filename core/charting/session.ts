@@ -3,7 +3,15 @@ import type { Book } from '../book';
 import type { WalkedSnap } from '../rules';
 import { NONE, readFieldText, SNAP_FIELDS, UNSEEN, type Snap, type SnapFact, type SnapFields } from '../snap';
 import { asked, isCharted, isDone, rowsOf, type ChartPass } from './passes';
-import { choicesOf, lastOfSeries, offersFor, type Labels, type Offer, type Offers } from './offers';
+import {
+  choicesOf,
+  lastOfSeries,
+  offersFor,
+  type EarlierSnap,
+  type Labels,
+  type Offer,
+  type Offers,
+} from './offers';
 
 export interface PassSession {
   readonly snapId: string | null;
@@ -23,6 +31,7 @@ export interface PassGame {
   readonly rows: readonly WalkedSnap[];
   readonly book: Book;
   readonly labels: Labels;
+  readonly earlier: readonly EarlierSnap[];
 }
 export interface PassWrite {
   readonly snapId: string;
@@ -96,7 +105,7 @@ export function viewPass(session: PassSession, game: PassGame): PassView {
   const field = fields[session.at] ?? null;
   if (!row || field === null) return { row, fields, field, offers: null, shown: [], number: false };
   const number = isNumber(field);
-  const offers = offersFor(row, field, game.rows, game.book, game.labels);
+  const offers = offersFor(row, field, game.rows, game.book, game.labels, game.earlier);
   const free = choicesOf(field, game.book) === null;
   const wanted = session.typed.toLowerCase();
   const list = session.searching

@@ -30,7 +30,8 @@ export interface AgreeScreenProps {
   readonly begin: (game: string) => Promise<string | null>;
 }
 
-const two = (value: number | null): string => (value === null ? '–' : value.toFixed(2));
+const two = (value: number | null): string =>
+  value === null ? '–' : value.toFixed(2).replace(/^-(0\.00)$/, '$1');
 
 export function AgreeScreen({
   game,

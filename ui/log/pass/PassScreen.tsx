@@ -18,6 +18,7 @@ import {
   type PassEvent,
   type PassGame,
   type ChartPlan,
+  type EarlierSnap,
   type PassWrite,
 } from '@/core/charting';
 import { walkGame } from '@/core/rules';
@@ -41,6 +42,8 @@ export interface PassScreenProps {
   readonly initial: Pulled;
   readonly first: string | null;
   readonly plan: ChartPlan;
+  /** Charted snaps of other games of these teams. */
+  readonly earlier: readonly EarlierSnap[];
   /** The member's own blind charting, and the way to end it. */
   readonly blind?: { readonly handIn: (game: string) => Promise<string | null> };
 }
@@ -56,7 +59,17 @@ export function PassPage({
 /** Longer than this at one snap is a break, not a pace; seconds. */
 const BREAK = 300;
 
-function PassScreen({ game: info, teams, book, profile, initial, first, plan, blind }: PassScreenProps) {
+function PassScreen({
+  game: info,
+  teams,
+  book,
+  profile,
+  initial,
+  first,
+  plan,
+  earlier,
+  blind,
+}: PassScreenProps) {
   const scope = blind ? blindScope(info.key) : gameScope(info.key);
   const scoped = useScope(scope, initial);
   const rules = useStaffRules();
@@ -73,7 +86,10 @@ function PassScreen({ game: info, teams, book, profile, initial, first, plan, bl
     [scoped.rows, info.key, profile, rules],
   );
   const labels = useMemo(() => labelsOf(rows, book, profile), [rows, book, profile]);
-  const game: PassGame = useMemo(() => ({ pass, rows, book, labels }), [pass, rows, book, labels]);
+  const game: PassGame = useMemo(
+    () => ({ pass, rows, book, labels, earlier }),
+    [pass, rows, book, labels, earlier],
+  );
   const [session, setSession] = useState(() => beginPass(game));
   const [trouble, setTrouble] = useState('');
   const [paces, setPaces] = useState<readonly number[]>([]);

@@ -41,7 +41,7 @@ export default pageFor('game.read', async function Agree(actor, { params, search
       chartings={chartings}
       names={compared.map((c) => c.name)}
       withOfficial={official}
-      fields={compareChartings(compared, FIELDS)}
+      fields={compareChartings(compared, FIELDS).filter((f) => f.kappa.n > 0)}
       initial={initial}
       begin={beginBlindCharting}
     />

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { gameForPage } from '@/app/lib/game-page';
-import { planOfGame } from '@/app/lib/plan';
+import { earlierOf, planOfGame } from '@/app/lib/plan';
 import { pageFor } from '@/app/lib/refusable';
 import { passOf } from '@/core/charting';
 import { blindScope } from '@/core/sync';
@@ -35,6 +35,7 @@ export default pageFor('snap.log', async function Blind(actor, { params, searchP
       {...page}
       initial={initial}
       plan={plan}
+      earlier={await earlierOf(actor, page.game, plan)}
       first={passOf((await searchParams).pass ?? '', plan.passes)?.id ?? null}
       blind={{ handIn: handInCharting }}
     />

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { gameForPage } from '@/app/lib/game-page';
-import { planOfGame } from '@/app/lib/plan';
+import { earlierOf, planOfGame } from '@/app/lib/plan';
 import { pageFor } from '@/app/lib/refusable';
 import { passOf } from '@/core/charting';
 import { PassPage } from '@/ui/log/pass/PassScreen';
@@ -16,5 +16,6 @@ interface Props {
 export default pageFor('snap.log', async function Pass(actor, { params, searchParams }: Props) {
   const { page, more: plan } = await gameForPage(actor, params, (game) => planOfGame(actor, game));
   const first = passOf((await searchParams).pass ?? '', plan.passes)?.id ?? null;
-  return <PassPage key={page.game.key} {...page} plan={plan} first={first} />;
+  const earlier = await earlierOf(actor, page.game, plan);
+  return <PassPage key={page.game.key} {...page} plan={plan} earlier={earlier} first={first} />;
 });
