@@ -201,6 +201,13 @@ const HANDLERS: readonly Handler[] = [
     call: (h) => h(request('/api/export'), undefined as never),
   },
   {
+    file: 'app/api/presence/route.ts',
+    method: 'POST',
+    action: 'game.read',
+    outside: 'not-found',
+    call: (h) => h(request('/api/presence', json({ game, snap: null })), undefined as never),
+  },
+  {
     file: 'app/api/export/snaps/route.ts',
     method: 'GET',
     action: 'program.export',

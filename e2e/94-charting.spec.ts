@@ -204,6 +204,9 @@ test('a pass while the server is away, and against another member: all of it is 
     await p.goto(`${SITE()}${path_}`);
     await expect(strip(p)).toBeFocused();
   }
+  await page.goto(`${SITE()}${path_}`);
+  await expect(strip(page)).toBeFocused();
+  await expect(page.getByText(/Ivo Sedgewarden is here on snap \d+/)).toBeVisible();
   // The store does not answer: keys go on, nothing is said to be saved.
   await page.route('**/api/sync*', (route) => route.abort());
   await strip(page).getByRole('button', { name: 'snap sign' }).click();

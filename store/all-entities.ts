@@ -20,6 +20,7 @@ import {
   Charting,
   ForeignReading,
   DrillCard,
+  Presence,
 } from './entities';
 import {
   SnapRow,
@@ -51,6 +52,7 @@ export const ENTITIES = [
   Charting,
   ForeignReading,
   DrillCard,
+  Presence,
   SnapRow,
   BookTerm,
   BookChange,

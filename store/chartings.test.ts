@@ -11,6 +11,7 @@ import { Invalid, NotFound } from './errors';
 import * as games from './games';
 import { openEm } from './orm';
 import { exportTables } from './packages';
+import { presentAt } from './presence';
 import * as programs from './programs';
 import { NOW, operation, saveSnaps } from './rows.testing';
 import * as sessions from './sessions';
@@ -202,5 +203,16 @@ describe('blind', () => {
     });
     await expect(beginBlind(ann, empty, NOW)).rejects.toThrow('nobody has logged this game yet');
     await expect(handIn(ann, empty, NOW)).rejects.toThrow(NotFound);
+  });
+});
+
+describe('presence', () => {
+  it('says who else is at a game and on which snap, until he is gone', async () => {
+    const at = (seconds: number) => new Date(NOW.getTime() + seconds * 1000);
+    expect(await presentAt(ann, game, 's1', at(0))).toEqual([]);
+    expect(await presentAt(bo, game, null, at(5))).toEqual([{ name: 'Ann One', snap: 's1' }]);
+    expect(await presentAt(ann, game, 's2', at(10))).toEqual([{ name: 'Bo Two', snap: null }]);
+    expect(await presentAt(bo, game, null, at(50))).toEqual([]);
+    await expect(presentAt({ ...bo, programId: randomUUID() }, game, null, at(0))).rejects.toThrow(NotFound);
   });
 });

@@ -265,6 +265,19 @@ export const BackupRun = defineEntity({
   },
 });
 
+/** Which game a member has open, and on which snap he is: who else is at it. */
+export const Presence = defineEntity({
+  name: 'Presence',
+  tableName: 'presence',
+  properties: {
+    member: p.manyToOne(Member).mapToPk().$type<string>().primary(),
+    program: program(),
+    game: game(),
+    snap: p.string().nullable(),
+    at: p.datetime(),
+  },
+});
+
 /** How well a member knows a look, by the rule of `core/drill`. */
 export const DrillCard = defineEntity({
   name: 'DrillCard',

@@ -8,7 +8,17 @@ import type { Camera, Purpose } from '../core/table/film';
 import type { Phase } from '../core/table/schema';
 import { permit } from './access';
 import { record } from './audit';
-import { Charting, Game, LetterWorn, NumberWorn, Program, RosterEntry, Season, Team } from './entities';
+import {
+  Charting,
+  Game,
+  LetterWorn,
+  NumberWorn,
+  Presence,
+  Program,
+  RosterEntry,
+  Season,
+  Team,
+} from './entities';
 import { CallSheet, SnapRow } from './entities-football';
 import { Invalid, NotFound } from './errors';
 import { openEm, type Em } from './orm';
@@ -249,6 +259,7 @@ export async function removeGame(actor: Actor, key: string, now: Date): Promise<
     await tx.nativeDelete(Charting, { game: game.id });
     await tx.nativeDelete(NumberWorn, { game: game.id });
     await tx.nativeDelete(LetterWorn, { game: game.id });
+    await tx.nativeDelete(Presence, { game: game.id });
     await tx.nativeDelete(Game, { id: game.id });
     if (game.source === SAMPLE)
       for (const team of [game.home, game.away])

@@ -113,6 +113,7 @@ export const passOf = (id: string, among: readonly ChartPass[] = CHART_PASSES): 
 
 const KICKS: ReadonlySet<string> = new Set(['punt', 'field_goal', 'kickoff', 'free_kick']);
 function isOver(over: Over, snap: Snap): boolean {
+  if (snap.notFilmed) return false;
   if (over === 'kicks') return snap.unit !== null && KICKS.has(snap.unit);
   if (snap.unit !== 'scrimmage' || snap.result === 'kneel' || snap.result === 'spike') return false;
   if (over === 'scrimmage') return true;

@@ -134,6 +134,7 @@ export const LOG_COMMANDS: readonly Command[] = [
   { id: 'fix-1', keys: ['F1'], label: 'first way to fix what needs review', event: remedy(0) },
   { id: 'fix-2', keys: ['F2'], label: 'second way', event: remedy(1) },
   { id: 'fix-3', keys: ['F3'], label: 'third way', event: remedy(2) },
+  { id: 'fix-4', keys: ['F8'], label: 'fourth way', event: remedy(3) },
   {
     id: 'next-review',
     keys: ['F4'],

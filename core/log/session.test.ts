@@ -306,6 +306,19 @@ it('a remedy fixes what needs review, and is undone as one', () => {
   expect(t.view.finding).toEqual(finding);
 });
 
+it('a missing snap is marked in its place by one key, and undone', () => {
+  const t = started().line('3&9 doubles mesh +2');
+  const before = t.snaps.map((s) => s.snapId);
+  const at = t.view.finding!.remedies.findIndex((r) => r.code === 'mark-missing');
+  const fix = LOG_COMMANDS.find((c) => c.id === `fix-${at + 1}`)!.event(t.session, t.view, ['HER', 'MIR'])!;
+  t.send({ ...fix, snapId: 'gap' } as Event);
+  expect(t.snaps.map((s) => s.snapId)).toEqual([...before.slice(0, -1), 'gap', before.at(-1)]);
+  expect(t.snaps.find((s) => s.snapId === 'gap')!.notFilmed).toBe(true);
+  expect(t.game.findings.filter((f) => f.level === 'finding')).toEqual([]);
+  t.send({ type: 'undo' });
+  expect(t.snaps.map((s) => s.snapId)).toEqual(before);
+});
+
 it('a refused snap is opened as its line and put in its place', () => {
   const t = started();
   t.refused = [{ id: 'q1', snapId: 'lost', fields: { formation: 'wing', gain: 99 }, after: 's2' }];

@@ -109,7 +109,16 @@ export function step(session: Session, event: Event, game: LoggedGame, view: Lin
     case 'redo':
       return stepBack(session, event.type, game);
     case 'remedy': {
-      const { insertBefore, patches } = event.remedy;
+      const { insertBefore, patches, fields } = event.remedy;
+      if (insertBefore !== null && fields && event.snapId !== undefined) {
+        const at = game.rows.findIndex((r) => r.snap.snapId === insertBefore);
+        const after = game.rows[at - 1]?.snap.snapId ?? null;
+        const { snapId } = event;
+        return write(session, {
+          step: { redo: [{ do: 'put', snapId, fields, after }], undo: [{ do: 'remove', snapId }] },
+          done: 'review-fixed',
+        });
+      }
       if (insertBefore !== null) return opened(session, { kind: 'insert', snapId: insertBefore }, game);
       return patched(session, patches, game, { done: 'review-fixed' });
     }

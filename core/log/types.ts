@@ -109,7 +109,8 @@ export type Event =
   | { readonly type: 'mark-to'; readonly snapId: string }
   | { readonly type: 'remove' }
   | { readonly type: 'undo' | 'redo' }
-  | { readonly type: 'remedy'; readonly remedy: Remedy }
+  /** `snapId`: of the snap that a remedy puts in. */
+  | { readonly type: 'remedy'; readonly remedy: Remedy; readonly snapId?: string }
   | { readonly type: 'next-finding' }
   | { readonly type: 'start'; readonly team: string }
   | { readonly type: 'panel'; readonly panel: Session['panel'] }

@@ -58,6 +58,7 @@ export const countGame = (
  */
 export function isTendency({ snap }: CountedSnap): boolean {
   if (
+    snap.notFilmed === true ||
     snap.result === 'kneel' ||
     snap.result === 'spike' ||
     snap.result === 'no_play' ||

@@ -210,10 +210,26 @@ describe('remedies', () => {
       'this is 2nd & 4',
       'the gain before was 3',
       'a snap is missing before it',
+      'a snap before it is not on the film',
     ]);
     expect(checkGame(apply(snaps, finding!, 0), COLLEGE)).toEqual([]);
     expect(checkGame(apply(snaps, finding!, 1), COLLEGE)).toEqual([]);
     expect(finding!.remedies[2]!.insertBefore).toBe('s2');
+    // Marked as not on the film it holds its place: nothing follows from it, and nothing contradicts it.
+    const { insertBefore, fields } = finding!.remedies[3]!;
+    const at = snaps.findIndex((s) => s.snapId === insertBefore);
+    const marked = snaps.flatMap((s, i) =>
+      i === at ? [{ ...blankSnap('lost', s.game, s.order - 0.5), ...fields }, s] : [s],
+    );
+    expect(checkGame(marked, COLLEGE).filter((f) => f.level === 'finding')).toEqual([]);
+    const walked = walkGame(marked, COLLEGE);
+    expect(walked.map((r) => r.number)).toEqual([1, 2, 3].slice(0, marked.length));
+    expect(walked[at]!.after.state).toMatchObject({
+      down: null,
+      distance: null,
+      toGoal: null,
+      offense: null,
+    });
   });
 
   it('do not offer a gain nobody loses', () => {

@@ -4,7 +4,7 @@ import type { Snap, SnapField, SnapFields } from '../snap/snap';
 import { gainTo, spotAfter } from './arithmetic';
 import { checkInside } from './check-inside';
 import {
-  missingSnap,
+  missingSnaps,
   patchRemedy,
   type Finding,
   type FindingBody,
@@ -81,7 +81,7 @@ function compareState(row: WalkedSnap, previous: WalkedSnap): FindingBody | null
   const facts = { logged: before, follows: expected, previous: previous.before, steps };
   const expectsKick = expected.unit === 'kickoff' || expected.unit === 'try' || expected.unit === 'free_kick';
   if (wrong.includes('unit') && expectsKick && before.unit !== 'try')
-    return { code: 'missing-kick', level: 'cannot_know', facts, remedies: [missingSnap(snap.snapId)] };
+    return { code: 'missing-kick', level: 'cannot_know', facts, remedies: missingSnaps(snap.snapId) };
   const off = (field: 'distance' | 'toGoal'): number =>
     snap[field] === null || expected[field] === null ? 0 : Math.abs(snap[field] - expected[field]);
   const rounding =
@@ -104,7 +104,7 @@ function compareState(row: WalkedSnap, previous: WalkedSnap): FindingBody | null
       }),
     );
   }
-  if (!rounding) remedies.push(missingSnap(snap.snapId));
+  if (!rounding) remedies.push(...missingSnaps(snap.snapId));
   return { code, level: rounding ? 'note' : 'finding', facts: { ...facts, rounding }, remedies };
 }
 
@@ -120,7 +120,7 @@ function checkBetween(row: WalkedSnap, previous: WalkedSnap): FindingBody[] {
       code: 'quarter',
       level: 'finding',
       facts: { logged: snap.quarter, before: was },
-      remedies: [back, missingSnap(snapId)],
+      remedies: [back, ...missingSnaps(snapId)],
     });
   } else if (
     snap.clock !== null &&
@@ -152,7 +152,7 @@ function checkBetween(row: WalkedSnap, previous: WalkedSnap): FindingBody[] {
       code: 'score',
       level: 'finding',
       facts: { team, logged, follows },
-      remedies: [remedy, missingSnap(snapId)],
+      remedies: [remedy, ...missingSnaps(snapId)],
     });
   }
   // A hash an engine can vouch for: the one the ball was logged dead on, with no foul in between.
@@ -201,7 +201,7 @@ function checkFilm(row: WalkedSnap, previous: WalkedSnap | undefined): FindingBo
       code: 'missing-film',
       level: 'cannot_know',
       facts: { steps: previous ? previous.after.steps : null, noDown, noSpot },
-      remedies: previous && !row.anchored ? [missingSnap(snap.snapId)] : [],
+      remedies: previous && !row.anchored ? missingSnaps(snap.snapId) : [],
     },
   ];
 }

@@ -210,6 +210,8 @@ export function remedyLabel(remedy: Remedy): string {
       return 'clear the clock here';
     case 'clear-clock-before':
       return 'clear the clock before';
+    case 'mark-missing':
+      return 'a snap before it is not on the film';
     case 'missing-snap':
       return 'a snap is missing before it';
     case 'next-offense':

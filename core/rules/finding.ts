@@ -124,7 +124,13 @@ export type RemedyCode =
   | { readonly code: 'snap-spot' | 'kick-spot' | 'dead-spot'; readonly facts: { readonly toGoal: number } }
   | {
       readonly code:
-        'touchdown' | 'safety' | 'clear-clock' | 'clear-clock-before' | 'missing-snap' | 'try-failed';
+        | 'touchdown'
+        | 'safety'
+        | 'clear-clock'
+        | 'clear-clock-before'
+        | 'missing-snap'
+        | 'mark-missing'
+        | 'try-failed';
       readonly facts: null;
     }
   | { readonly code: 'next-offense'; readonly facts: { readonly team: string } }
@@ -135,6 +141,8 @@ export type RemedyCode =
 export type Remedy = RemedyCode & {
   readonly patches: readonly { readonly snapId: string; readonly fields: SnapFields }[];
   readonly insertBefore: string | null;
+  /** What stands there then; none: the analyst types it. */
+  readonly fields?: SnapFields;
 };
 
 /** A finding before it is known which snap it belongs to. */
@@ -147,7 +155,18 @@ export const patchRemedy = (what: RemedyCode, snapId: string, fields: SnapFields
   patches: [{ snapId, fields }],
   insertBefore: null,
 });
-export const missingSnap = (snapId: string): Remedy => ({
+/** A snap is missing before this one: logged now, or marked as not on the film. */
+export const missingSnaps = (snapId: string): readonly Remedy[] => [
+  missingSnap(snapId),
+  {
+    code: 'mark-missing',
+    facts: null,
+    patches: [],
+    insertBefore: snapId,
+    fields: { notFilmed: true },
+  },
+];
+const missingSnap = (snapId: string): Remedy => ({
   code: 'missing-snap',
   facts: null,
   patches: [],

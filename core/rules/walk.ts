@@ -157,7 +157,11 @@ export function walkGame(
         series++;
     }
     const situation = { ...before, fresh: newPossession };
-    const after = nextState(situation, snap, profile);
+    const played = nextState(situation, snap, profile);
+    // Whatever happened in a snap nobody saw, the next one says where it begins.
+    const after = snap.notFilmed
+      ? { ...played, state: { ...unknownState(situation.score), quarter: situation.quarter } }
+      : played;
     const pointsFor = before.offense === null ? null : (before.score[before.offense] ?? null);
     const pointsAgainst = before.defense === null ? null : (before.score[before.defense] ?? null);
     const row: WalkedSnap = {

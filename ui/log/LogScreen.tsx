@@ -35,6 +35,7 @@ const ReviewCard = dynamic(() => import('./ReviewCard'), { ssr: false });
 const ToSettle = dynamic(() => import('./ToSettle'), { ssr: false });
 const ManyCard = dynamic(() => import('./ManyCard'), { ssr: false });
 const FoundList = dynamic(() => import('./FoundList'), { ssr: false });
+const Presence = dynamic(() => import('./Presence'), { ssr: false });
 const LogHelp = dynamic(() => import('./LogHelp'), { ssr: false });
 
 const NOT_CHECKED: LoggedGame['findings'] = [];
@@ -171,6 +172,7 @@ export function LogScreen(props: LogScreenProps) {
           free some space and press Enter again.
         </div>
       )}
+      <Presence game={info.key} snap={view.selected} rows={game.rows} />
       <ToSettle game={game} entries={[...scoped.conflicts, ...scoped.refused]} send={send} />
       <div className="loggrid">
         <div className="logside">
@@ -203,7 +205,7 @@ export function LogScreen(props: LogScreenProps) {
           {view.starts && (
             <StartCard starts={view.starts} view={view} game={game} nameOf={nameOf} send={send} />
           )}
-          {checked && <ReviewCard view={view} snaps={game.rows.length} send={send} />}
+          {checked && <ReviewCard view={view} game={game} send={send} />}
         </div>
       </div>
       <SnapLine

@@ -1,17 +1,33 @@
 'use client';
 /** What needs review, with its remedies. */
-import type { Event, LineView } from '@/core/log';
+import { useMemo } from 'react';
+import type { Event, LineView, LoggedGame } from '@/core/log';
 import { findingWords, remedyLabel } from '@/core/rules';
+import { touchedBy, touchedSentence } from '@/core/log/touched';
 
 const LEVEL_WORDS = { finding: ' doesn’t add up', note: ', rounding', cannot_know: ', cannot know' } as const;
 
+const KEYS = ['F1', 'F2', 'F3', 'F8'];
+
 interface ReviewProps {
   readonly view: LineView;
-  readonly snaps: number;
+  readonly game: LoggedGame;
   readonly send: (event: Event) => void;
 }
 
-export default function ReviewCard({ view: { finding, todo }, snaps, send }: ReviewProps) {
+export default function ReviewCard({ view: { finding, todo }, game, send }: ReviewProps) {
+  const snaps = game.rows.length;
+  const { rows, profile, buckets, zones } = game;
+  /** What each remedy changes besides. */
+  const also = useMemo(
+    () =>
+      (finding?.remedies ?? []).map((r) =>
+        r.patches.length === 0
+          ? ''
+          : touchedSentence(touchedBy(rows, r.patches, profile, { buckets, zones })),
+      ),
+    [finding, rows, profile, buckets, zones],
+  );
   if (!finding)
     return snaps === 0 ? null : (
       <section className="card small quiet">
@@ -32,14 +48,15 @@ export default function ReviewCard({ view: { finding, todo }, snaps, send }: Rev
       </button>{' '}
       {findingWords(finding).sentence}
       <span className="remedies">
-        {finding.remedies.slice(0, 3).map((remedy, i) => (
+        {finding.remedies.slice(0, KEYS.length).map((remedy, i) => (
           <button
             key={remedyLabel(remedy)}
             type="button"
             className="plain"
             onClick={() => send({ type: 'remedy', remedy: remedy })}
           >
-            <kbd>F{i + 1}</kbd> {remedyLabel(remedy)}
+            <kbd>{KEYS[i]}</kbd> {remedyLabel(remedy)}
+            {also[i] !== '' && <span className="small quiet"> {also[i]}</span>}
           </button>
         ))}
         {todo.length > 1 && (

@@ -71,7 +71,8 @@ export function useLogSession({ game, scope, state, draftKey, open, input }: Set
   );
 
   const send = useCallback(
-    (event: Event): void => {
+    (given: Event): void => {
+      const event = given.type === 'remedy' ? { ...given, snapId: crypto.randomUUID() } : given;
       const { session: before, game: on } = now.current;
       const { session: after, effects } = step(before, event, on, viewLine(before, on));
       now.current.session = after;

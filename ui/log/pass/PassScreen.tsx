@@ -31,6 +31,7 @@ import { Choice } from '../../shared/Choice';
 import { PassSnap } from './PassSnap';
 import { PassProgress } from './PassProgress';
 import { PassStrip } from './PassStrip';
+import Presence from '../Presence';
 import { HandIn } from './HandIn';
 import { SharpenCard } from './SharpenCard';
 
@@ -184,6 +185,7 @@ function PassScreen({
           </span>
         </div>
       </section>
+      {!blind && <Presence game={info.key} snap={session.snapId} rows={rows} />}
       {trouble && (
         <div className="card flag" role="alert">
           <strong>Not saved.</strong> This browser could not store it ({trouble}). Free some space and press
