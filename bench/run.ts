@@ -190,6 +190,11 @@ export async function bench(args: string[]): Promise<number> {
     `${os.cpus().length} × ${os.cpus()[0]?.model.trim() ?? 'processor'}, ${(os.totalmem() / 2 ** 30).toFixed(0)} GiB, Node ${process.versions.node}\n\n`,
   );
   printRows([...coreRows(), ...(await import('./looks')).lookRows()]);
+  const { countKeys } = await import('./keys');
+  for (const k of countKeys(3, flags.has('long') ? 1 : 4))
+    process.stdout.write(
+      `keys a snap with ${k.fields} fields: ${k.keys.toFixed(1)} of ${k.letters.toFixed(1)} letters, ${k.bits.toFixed(1)} bits open in its words (n ${k.snaps})\n`,
+    );
   if (!flags.has('no-browser')) {
     process.stdout.write('\nin Chromium and the store, against PostgreSQL with fsync on\n');
     const { browserRows } = await import('./browser');
