@@ -1,6 +1,6 @@
 'use client';
 /** The session of core on this page: events go in; what it asks for is done by the outbox, the field and the storage. */
-import { useCallback, useEffect, useMemo, useRef, useState, type RefObject } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import {
   newSession,
   step,
@@ -49,6 +49,13 @@ export function useLogSession({ game, scope, state, draftKey, open, input }: Set
   const now = useRef({ session, game, state });
   now.current.game = game;
   now.current.state = state;
+  // Set with the text it belongs to: a frame later the next key would be typed before it.
+  const caret = useRef<number | null>(null);
+  useLayoutEffect(() => {
+    if (caret.current === null) return;
+    input.current?.setSelectionRange(caret.current, caret.current);
+    caret.current = null;
+  });
   const openedOn = useRef<View | undefined>(undefined);
   const view = useMemo(() => viewLine(session, game), [session, game]);
 
@@ -80,8 +87,7 @@ export function useLogSession({ game, scope, state, draftKey, open, input }: Set
       for (const effect of effects) {
         if (effect.kind === 'opened') openedOn.current = now.current.state.view();
         else if (effect.kind === 'focus') input.current?.focus();
-        else if (effect.kind === 'caret')
-          requestAnimationFrame(() => input.current?.setSelectionRange(effect.at, effect.at));
+        else if (effect.kind === 'caret') caret.current = effect.at;
         else
           void write(effect.write).then(
             () => send({ type: 'written' }),
