@@ -86,8 +86,10 @@ export async function typeSnap(page: Page, row: WalkedSnap): Promise<number> {
       left.delete(c);
     }
   }
-  await page.keyboard.type(rest);
-  keys += rest.length;
+  // A half begins: nothing says the quarter and who kicks off but the line.
+  const ending = row.anchored ? `q${row.before.quarter} ${row.before.offense} ${rest}` : rest;
+  await page.keyboard.type(ending);
+  keys += ending.length;
   await press('Enter');
   await page.waitForFunction(
     () => document.querySelector<HTMLInputElement>('[data-testid=snap-line]')?.value === '',

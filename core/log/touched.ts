@@ -16,7 +16,6 @@ export interface Touched {
 const PARTS = ['offense', 'unit', 'quarter', 'down', 'distance', 'toGoal', 'hash'] as const;
 const differs = (a: GameState, b: GameState): boolean =>
   PARTS.some((p) => a[p] !== b[p]) || JSON.stringify(a.score) !== JSON.stringify(b.score);
-const keyOf = (f: Finding): string => `${f.code} ${f.snapId}`;
 
 /** Walks and checks the game with the change. Cost: linear in the snaps. */
 export function touchedBy(
@@ -34,15 +33,15 @@ export function touchedBy(
   const [before, now] = [checkRows(rows), checkRows(after)].map((list) =>
     list.filter((f) => f.level !== 'note'),
   );
-  const [was, is] = [before!, now!].map((list) => new Set(list.map(keyOf)));
+  const [was, is] = [before!, now!].map((list) => new Set(list.map((f) => f.snapId)));
   return {
     snaps: rows.flatMap((row, i) =>
       !patchOf.has(row.snap.snapId) && differs(row.before, after[i]!.before)
         ? [{ number: row.number, from: row.before, to: after[i]!.before }]
         : [],
     ),
-    gone: before!.filter((f) => !is!.has(keyOf(f))),
-    come: now!.filter((f) => !was!.has(keyOf(f))),
+    gone: before!.filter((f) => !is!.has(f.snapId)),
+    come: now!.filter((f) => !was!.has(f.snapId)),
   };
 }
 
@@ -59,10 +58,13 @@ export function touchedSentence({ snaps, gone, come }: Touched): string {
     const words = runs.map((r) => (r.length > 2 ? `${r[0]} to ${r[r.length - 1]}` : r.join(', ')));
     return `${sorted.length === 1 ? 'snap' : 'snaps'} ${words.slice(0, 4).join(', ')}${words.length > 4 ? ' and more' : ''}`;
   };
+  const several = (found: readonly Finding[]): boolean => new Set(found.map((f) => f.number)).size > 1;
   return [
     snaps.length > 0 ? `also changes ${list(snaps.map((s) => s.number))}` : '',
-    gone.length > 0 ? `then ${list(gone.map((f) => f.number))} adds up` : '',
-    come.length > 0 ? `then ${list(come.map((f) => f.number))} doesn’t add up` : '',
+    gone.length > 0 ? `then ${list(gone.map((f) => f.number))} ${several(gone) ? 'add' : 'adds'} up` : '',
+    come.length > 0
+      ? `then ${list(come.map((f) => f.number))} ${several(come) ? 'don’t' : 'doesn’t'} add up`
+      : '',
   ]
     .filter(Boolean)
     .join('; ');
