@@ -106,6 +106,15 @@ it('offers what other games had where this one has nothing yet', () => {
   );
 });
 
+it('takes a zero at once', () => {
+  const rows = walkGame(game!.snaps.map(strip), COLLEGE);
+  const on: PassGame = { pass: FRONT, rows, book: DEFAULT_BOOK, labels, earlier: [] };
+  let session = beginPass(on);
+  session = stepPass(session, { type: 'field', at: FRONT.fields.indexOf('shell') }, on).session;
+  const { writes } = stepPass(session, { type: 'key', key: '0' }, on);
+  expect(writes[0]!.fields).toEqual({ shell: 0 });
+});
+
 it('counts snaps logged by hand, whose unit is carried', () => {
   const typed = walkGame(
     [

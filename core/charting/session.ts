@@ -127,7 +127,9 @@ export function viewPass(session: PassSession, game: PassGame): PassView {
 /** A number no further digit can be added to within its limits. */
 function isWhole(field: SnapFact, typed: string): boolean {
   const { kind, max } = SNAP_FIELDS[field];
-  return kind === 'integer' && max !== undefined && /^\d+$/.test(typed) && Number(typed) * 10 > max;
+  if (kind !== 'integer' || max === undefined || !/^\d+$/.test(typed)) return false;
+  // A zero is whole at once: no figure begins with one.
+  return typed === '0' || Number(typed) * 10 > max;
 }
 
 export function stepPass(before: PassSession, event: PassEvent, game: PassGame): PassStep {
