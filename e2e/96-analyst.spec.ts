@@ -80,9 +80,10 @@ test('the rest of the half game, first and second pass, to closed, equals the tr
         ['snapId', 'game', 'order', 'film', 'filmIn', 'filmOut'].includes(field)
       )
         continue;
-      // A no, and no second concept, are what nobody says.
-      const silent = (v: unknown): unknown =>
-        v === false || (field === 'conceptWeak' && v === '-') ? null : (v ?? null);
+      // A no, no second concept, and a return of nothing are what nobody says.
+      const unsaid = (v: unknown): boolean =>
+        v === false || (field === 'conceptWeak' && v === '-') || (field === 'returnYards' && v === 0);
+      const silent = (v: unknown): unknown => (unsaid(v) ? null : (v ?? null));
       const [a, b] = [silent(was[field]), silent(now[columnOf(field)])];
       if (JSON.stringify(a) !== JSON.stringify(b))
         wrong.push(`snap ${row.number} ${field}: ${JSON.stringify(b)}, not ${JSON.stringify(a)}`);
