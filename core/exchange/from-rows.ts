@@ -5,8 +5,15 @@ import { fullSnap, type SlimSnap } from '../snap/fields';
 import type { Snap } from '../snap/snap';
 import type { SyncRow } from '../sync';
 
-export const snapOfRow = (row: SyncRow, game: string): Snap =>
-  fullSnap({ ...row.fields, snapId: row.row, game, order: row.order } as SlimSnap);
+/** A row never changes, it is replaced: what is made of it is made once, and stays the same object. */
+const snaps = new WeakMap<SyncRow, Snap>();
+export function snapOfRow(row: SyncRow, game: string): Snap {
+  const before = snaps.get(row);
+  if (before?.game === game) return before;
+  const snap = fullSnap({ ...row.fields, snapId: row.row, game, order: row.order } as SlimSnap);
+  snaps.set(row, snap);
+  return snap;
+}
 
 /** Null when the play is not on the list (any more). */
 export function callOfRow(row: SyncRow, plays: ReadonlyMap<string, PlayCard>): SheetCall | null {

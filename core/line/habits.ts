@@ -61,6 +61,16 @@ export function saidWords(fields: SnapFields, book: Book): string[] {
   });
 }
 
+/** Words of a snap are made once: a snap never changes, it is replaced. */
+const known = new WeakMap<SnapFields, { readonly book: Book; readonly words: readonly string[] }>();
+function wordsOf(snap: SnapFields, book: Book): readonly string[] {
+  const before = known.get(snap);
+  if (before?.book === book) return before.words;
+  const words = saidWords(snap, book);
+  known.set(snap, { book, words });
+  return words;
+}
+
 /** Builds the columns; `more` rows are put behind those that are there. Linear in rows. */
 export function buildHabits(earlier: readonly Earlier[], book: Book, base: Habits = NO_HABITS): Habits {
   const extend = (words: readonly string[], codes: readonly number[], values: readonly string[]) => {
@@ -78,7 +88,7 @@ export function buildHabits(earlier: readonly Earlier[], book: Book, base: Habit
     }
     return { words: list, codes: out };
   };
-  const rows = earlier.map(({ snap }) => saidWords(snap, book));
+  const rows = earlier.map(({ snap }) => wordsOf(snap, book));
   const said = SAID.map((_, c) =>
     extend(
       base.words[c] ?? [],

@@ -1,7 +1,7 @@
 'use client';
 /** Log: the strip, the line, the drawing, the arithmetic. All of it by keyboard. */
 import { gameName } from '@/core/exchange/names';
-import { useMemo, useRef } from 'react';
+import { useDeferredValue, useMemo, useRef } from 'react';
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import type { Book } from '@/core/book';
@@ -75,9 +75,11 @@ function useLoggedGame(
     [snaps, profile, rules],
   );
   const findings = useFindings(walked);
+  // The next line is typed before the last one is counted.
+  const counted = useDeferredValue(walked);
   const habits = useMemo(
-    () => buildHabits(walked.filter((r) => r.before.unit === 'scrimmage').map(habitOf), book, earlier),
-    [walked, book, earlier],
+    () => buildHabits(counted.filter((r) => r.before.unit === 'scrimmage').map(habitOf), book, earlier),
+    [counted, book, earlier],
   );
   const logged = useMemo(
     () => ({
