@@ -272,6 +272,18 @@ test('the box score: totals, an official figure that differs, and the snaps that
   await behind.getByRole('link').first().click();
   await expect(page).toHaveURL(/\?snap=/);
   await expect(line(page)).not.toHaveValue('');
+  // The scorer's table, pasted.
+  await page.goto(`${SITE()}/log/2026-w06-lan-stg/box`);
+  await page
+    .getByLabel('Official figures to take')
+    .fill('Team,STG,LAN\nRushes-Yards,30-99,28-120\nWeather,dry,dry\n');
+  const pasted = page.getByRole('region', { name: 'Official figures' });
+  await expect(pasted).toContainText('4 figures understood');
+  await expect(pasted).toContainText('row 3, “Weather dry dry”');
+  await pasted.getByRole('button', { name: 'Save them' }).click();
+  await expect(official).toHaveValue('99');
+  await page.reload();
+  await expect(official).toHaveValue('99');
   // The professionals' way: sacks off the passing yards.
   await page.goto(`${SITE()}/log/2026-w06-lan-stg/box?sacks=pass`);
   await expect(yards).not.toHaveText(String(logged));

@@ -1,2 +1,3 @@
 export * from './stats';
 export * from './box-score';
+export type { OfficialFigure } from './official';

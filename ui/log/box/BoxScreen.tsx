@@ -1,6 +1,7 @@
 'use client';
 /** The box score of a game: totals from the snaps, official figures beside them, and the snaps behind each. */
 import Link from 'next/link';
+import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { gameName } from '@/core/exchange/names';
@@ -10,11 +11,14 @@ import {
   STAT_LABEL,
   TEAM_STATS,
   type BoxScore,
+  type OfficialFigure,
   type PlayerStat,
   type Stat,
   type TeamStat,
 } from '@/core/stats';
 import { Choice } from '../../shared/Choice';
+
+const OfficialPaste = dynamic(() => import('./OfficialPaste'), { ssr: false });
 
 export interface BoxScreenProps {
   readonly game: GameInfo;
@@ -76,6 +80,17 @@ export function BoxScreen({ game, teams, box, numbers, findings, official, mayTy
       const { [stat]: _, ...others } = all[team] ?? {};
       return { ...all, [team]: figure === null ? others : { ...others, [stat]: figure } };
     });
+  };
+  const keepAll = async (list: readonly OfficialFigure[]): Promise<boolean> => {
+    for (const { team, stat, figure } of list) {
+      const why = await save({ game: game.key, team, stat, figure }).catch(
+        () => 'The server does not answer; the figures after it were not kept.',
+      );
+      setProblem(why);
+      if (why !== null) return false;
+      setFigures((all) => ({ ...all, [team]: { ...all[team], [stat]: figure } }));
+    }
+    return true;
   };
   const door = (words: string, stat: Stat | undefined, text: string) =>
     stat && stat.snaps.length > 0 ? (
@@ -144,6 +159,7 @@ export function BoxScreen({ game, teams, box, numbers, findings, official, mayTy
                       <td key={`${team} official`} className="n">
                         {stat === 'possession_seconds' ? null : mayType ? (
                           <input
+                            key={said ?? ''}
                             className="figure"
                             inputMode="numeric"
                             aria-label={`official ${words}`}
@@ -273,6 +289,7 @@ export function BoxScreen({ game, teams, box, numbers, findings, official, mayTy
               </table>
             </section>
           ))}
+          {mayType && <OfficialPaste teams={sides.map((t) => [t, nameOf(t)] as const)} save={keepAll} />}
         </div>
       </div>
     </div>
