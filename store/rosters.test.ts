@@ -8,9 +8,8 @@ import { Player } from './entities';
 import * as games from './games';
 import { openEm } from './orm';
 import { exportTables } from './packages';
-import * as programs from './programs';
 import * as rosters from './rosters';
-import { openTestDatabase, type TestDatabase } from './testing';
+import { openTestDatabase, testProgram, type TestDatabase } from './testing';
 
 const NOW = new Date('2026-10-01T12:00:00Z');
 let database: TestDatabase;
@@ -18,25 +17,6 @@ let ours: Actor;
 let theirs: Actor;
 let game: string;
 
-async function program(name: string, key: string): Promise<Actor> {
-  const em = await openEm();
-  return em.transactional(async (tx) => {
-    const { programId, memberId } = await programs.insertProgram(
-      tx,
-      {
-        name,
-        level: 'college',
-        season: 2026,
-        team: { key, name: `Team ${key}` },
-        demo: false,
-        settings: { week: null, opponent: null },
-        member: { name: `Head of ${key}`, passwordHash: null, roles: ['coordinator'] },
-      },
-      NOW,
-    );
-    return { programId, memberId, name: `Head of ${key}`, roles: ['coordinator'] };
-  });
-}
 const line = (number: string, name: string | null, more: Partial<RosterLine> = {}): RosterLine => ({
   number,
   name,
@@ -50,8 +30,8 @@ const line = (number: string, name: string | null, more: Partial<RosterLine> = {
 
 beforeAll(async () => {
   database = await openTestDatabase('rosters');
-  ours = await program('Ours', 'AAA');
-  theirs = await program('Theirs', 'AAA');
+  ours = await testProgram('Ours', 'AAA', NOW);
+  theirs = await testProgram('Theirs', 'AAA', NOW);
   game = await games.createGame(ours, {
     home: { key: 'AAA' },
     away: { name: 'Birch' },
@@ -141,7 +121,13 @@ describe('in a game', () => {
     const of = (name: string) => roster.find((r) => r.name === name)!;
     await rosters.mergePlayers(ours, of('Ned Orrin').player, of('Al Bo').player, NOW);
     const after = await rosters.rosterOf(ours, 'AAA');
-    expect(after.map((r) => r.name).sort()).toEqual(['Cy Dahl', 'Ivo Tarn', 'Ned Orrin']);
+    // He wore both numbers: neither becomes nobody's.
+    expect(after.map((r) => `${r.number} ${r.name}`).sort()).toEqual([
+      '11 Cy Dahl',
+      '11 Ned Orrin',
+      '23 Ned Orrin',
+      '7 Ivo Tarn',
+    ]);
     expect((await rosters.peopleOfGame(ours, game, 'AAA')).worn[1]).toMatchObject({
       unit: 'offense',
       player: of('Ned Orrin').player,

@@ -187,9 +187,12 @@ export async function mergePlayers(actor: Actor, keep: string, drop: string, now
     if (kept === dropped) throw new Invalid('choose two players');
     const mine = await tx.find(RosterEntry, { ...where, player: kept.id });
     for (const entry of await tx.find(RosterEntry, { ...where, player: dropped.id })) {
-      const same = mine.find((m) => m.team === entry.team && m.season === entry.season);
+      // Another number stays his too: film shows it.
+      const same = mine.find(
+        (m) => m.team === entry.team && m.season === entry.season && m.number === entry.number,
+      );
       if (same) {
-        // What the kept one leaves blank comes from the other; a second number is another man's number no more.
+        // What the kept one leaves blank comes from the other.
         for (const f of ['letters', 'class', 'height', 'weight', 'depth'] as const)
           if (same[f] === null) (same as unknown as Record<string, unknown>)[f] = entry[f];
         tx.remove(entry);

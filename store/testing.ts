@@ -1,6 +1,8 @@
 /** A throw-away database in a cluster of its own, for tests. */
 import { dropDatabase, ensureDatabase, joinCluster, startCluster, type Cluster } from '../cli/cluster';
-import { closeOrm, getOrm, migrate } from './orm';
+import type { Actor } from '../core/exchange/types';
+import { closeOrm, getOrm, migrate, openEm } from './orm';
+import { insertProgram } from './programs';
 
 export interface TestDatabase {
   readonly cluster: Cluster;
@@ -26,6 +28,30 @@ export async function openTestDatabase(name: string): Promise<TestDatabase> {
       leave();
     },
   };
+}
+
+/** A program with one team and one member who may do everything with football. */
+export async function testProgram(name: string, key: string, now: Date): Promise<Actor> {
+  const roles = ['coordinator', 'admin'] as const;
+  const member = `Head of ${key}`;
+  const ids = await (
+    await openEm()
+  ).transactional((tx) =>
+    insertProgram(
+      tx,
+      {
+        name,
+        level: 'college',
+        season: 2026,
+        team: { key, name: `Team ${key}` },
+        demo: false,
+        settings: { week: null, opponent: null },
+        member: { name: member, passwordHash: null, roles },
+      },
+      now,
+    ),
+  );
+  return { ...ids, name: member, roles };
 }
 
 export { getOrm };

@@ -13,12 +13,11 @@ import { BookTerm } from './entities-football';
 import * as games from './games';
 import { importFiles } from './imports';
 import { openEm } from './orm';
-import * as programs from './programs';
 import { NOW, saveSnaps } from './rows.testing';
 import { loadGames } from './snaps';
 import { snapFile } from './snap-files';
 import { pull } from './sync';
-import { openTestDatabase, type TestDatabase } from './testing';
+import { openTestDatabase, testProgram, type TestDatabase } from './testing';
 import { tradePackage } from './trades';
 
 let database: TestDatabase;
@@ -27,30 +26,10 @@ let theirs: Actor;
 let game: string;
 let logged: Snap[];
 
-async function program(name: string, key: string): Promise<Actor> {
-  const em = await openEm();
-  return em.transactional(async (tx) => {
-    const made = await programs.insertProgram(
-      tx,
-      {
-        name,
-        level: 'college',
-        season: 2026,
-        team: { key, name: `Team ${key}` },
-        demo: false,
-        settings: { week: null, opponent: null },
-        member: { name: `Head of ${key}`, passwordHash: null, roles: ['coordinator', 'admin'] },
-      },
-      NOW,
-    );
-    return { ...made, name: `Head of ${key}`, roles: ['coordinator', 'admin'] };
-  });
-}
-
 beforeAll(async () => {
   database = await openTestDatabase('trades');
-  ours = await program('Ours', 'AAA');
-  theirs = await program('Theirs', 'ZZZ');
+  ours = await testProgram('Ours', 'AAA', NOW);
+  theirs = await testProgram('Theirs', 'ZZZ', NOW);
   game = await games.createGame(ours, {
     home: { key: 'AAA' },
     away: { name: 'Birch' },
@@ -156,7 +135,7 @@ describe('snaps as a file', () => {
     expect(book.getWorksheet('games')!.rowCount).toBe(2);
   });
   it('a package is read by another program', async () => {
-    const third = await program('Third', 'YYY');
+    const third = await testProgram('Third', 'YYY', NOW);
     const read = unpack('snaps.zip', (await snapFile(ours, 'zip', logged)).bytes);
     if (!read.ok) throw new Error(read.remedy);
     expect(await importFiles(third, read.files, NOW, { book: 'leave' })).toMatchObject({

@@ -20,8 +20,6 @@ export const SHIPPED_PLANS: readonly ChartPlan[] = [
   of('own', 'Own film', ['own', 'offense', 'runs', 'throws', 'protection', 'front']),
   { id: 'hour', name: 'One hour', passes: [HOUR_PASS] },
 ];
-export const shippedPlan = (id: string): ChartPlan =>
-  SHIPPED_PLANS.find((p) => p.id === id) ?? SHIPPED_PLANS[0]!;
 
 /** Plans by team, as they are stored. */
 export type StoredPlans = Readonly<Record<string, ChartPlan>>;

@@ -1,7 +1,7 @@
 /** One change to many snaps: what is typed is set, "clear coverage" clears, "copy front" takes it from the first marked. */
 import { parseLine } from '../line/resolve';
 import type { Problem } from '../line/problem';
-import { emptyValue, knownAt, SNAP_FIELDS, sameValue } from '../snap/fields';
+import { emptyValue, SNAP_FIELDS, sameValue } from '../snap/fields';
 import type { SnapFact, SnapField, SnapFields } from '../snap/snap';
 import { fieldNamed } from './find';
 import type { LoggedGame } from './game';
@@ -120,10 +120,7 @@ export const bulkPatches = ({ changes }: BulkPlan): { snapId: string; fields: Sn
 /** "set coverage on 12 snaps; 3 have it already, 2 values are written over". */
 export function bulkSentence({ verb, fields, changes, same, over }: BulkPlan): string {
   if (verb === null) return '';
-  const what = fields
-    .filter((f) => knownAt(f) !== 'set' || f !== 'unit')
-    .map((f) => SNAP_FIELDS[f].label)
-    .join(', ');
+  const what = fields.map((f) => SNAP_FIELDS[f].label).join(', ');
   const snaps = (n: number): string => `${n} ${n === 1 ? 'snap' : 'snaps'}`;
   return [
     `${verb} ${what} on ${snaps(changes.length)}`,

@@ -34,7 +34,6 @@ export const PERMISSIONS = {
   'roster.read': to(FOOTBALL, 'reading a roster'),
   'roster.change': to(FOOTBALL, 'changing a roster'),
   'player.merge': to(['coordinator'], 'merging players'),
-  'player.remove': to(['coordinator'], 'removing a player'),
   'book.read': to(FOOTBALL, 'reading the book'),
   'term.add': to(FOOTBALL, 'adding a term'),
   'term.change': to(FOOTBALL, 'changing a term'),

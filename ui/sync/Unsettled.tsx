@@ -23,7 +23,7 @@ export function Unsettled({
   if (!outbox) return null;
   const where = onFix ? null : (
     <Link href={scopeHref(entry.scope)} onClick={onLeave}>
-      {entry.scope.replace(/^(game|sheet):/, '')}
+      {entry.scope.replace(/^(game|blind|sheet):/, '')}
     </Link>
   );
   if (entry.state === 'conflict') {
@@ -65,5 +65,28 @@ export function Unsettled({
         <Button onClick={() => void outbox.discard(entry)}>discard</Button>
       </span>
     </li>
+  );
+}
+
+interface UnsettledListProps {
+  readonly entries: readonly Queued[];
+  readonly place: (row: string) => string;
+  readonly onFix: (row: string) => void;
+}
+
+/** All that is to be settled on a page, each with its place; nothing where there is nothing. */
+export function UnsettledList({ entries, place, onFix }: UnsettledListProps) {
+  if (entries.length === 0) return null;
+  return (
+    <ul className="card plainlist" role="alert" aria-label="Changes to settle">
+      {entries.map((entry) => (
+        <Unsettled
+          key={entry.op.id}
+          entry={entry}
+          place={place(entry.op.row)}
+          onFix={() => onFix(entry.op.row)}
+        />
+      ))}
+    </ul>
   );
 }

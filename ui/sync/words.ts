@@ -39,6 +39,7 @@ export function scopeHref(scope: string): string {
   const at = scope.indexOf(':');
   const [kind, key] = at < 0 ? [scope, ''] : [scope.slice(0, at), scope.slice(at + 1)];
   if (kind === 'game') return `/log/${encodeURIComponent(key)}`;
+  if (kind === 'blind') return `/log/${encodeURIComponent(key)}/blind`;
   if (kind === 'sheet') return `/plan/${encodeURIComponent(key)}`;
   return '/book';
 }

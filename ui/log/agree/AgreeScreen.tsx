@@ -9,6 +9,7 @@ import { gameName } from '@/core/exchange/names';
 import type { GameInfo, TeamInfo } from '@/core/exchange/types';
 import { gameScope, type Pulled } from '@/core/sync';
 import { useScope } from '@/client/SyncProvider';
+import { UnsettledList } from '../../sync/Unsettled';
 import { ConfusionTable } from './ConfusionTable';
 import { Disputes } from './Disputes';
 
@@ -94,6 +95,11 @@ export function AgreeScreen({
           {problem}
         </div>
       )}
+      <UnsettledList
+        entries={[...scoped.conflicts, ...scoped.refused]}
+        place={(row) => `on snap ${scoped.rows.findIndex((r) => r.row === row) + 1}`}
+        onFix={(row) => router.push(`${home}?snap=${encodeURIComponent(row)}`)}
+      />
       {fields.length === 0 ? (
         <section className="card">
           {mine && !mine.handedIn ? (

@@ -25,7 +25,7 @@ import { walkGame } from '@/core/rules';
 import { blindScope, gameScope, type Pulled } from '@/core/sync';
 import { useScope } from '@/client/SyncProvider';
 import { useStaffRules } from '../../StaffRules';
-import { Unsettled } from '../../sync/Unsettled';
+import { UnsettledList } from '../../sync/Unsettled';
 import { useAlive } from '../../useAlive';
 import { Choice } from '../../shared/Choice';
 import { PassSnap } from './PassSnap';
@@ -192,18 +192,11 @@ function PassScreen({
           the key again.
         </div>
       )}
-      {unsettled.length > 0 && (
-        <ul className="card plainlist" role="alert" aria-label="Changes to settle">
-          {unsettled.map((entry) => (
-            <Unsettled
-              key={entry.op.id}
-              entry={entry}
-              place={`on snap ${rows.find((r) => r.snap.snapId === entry.op.row)?.number ?? '?'}`}
-              onFix={() => send({ type: 'snap', snapId: entry.op.row })}
-            />
-          ))}
-        </ul>
-      )}
+      <UnsettledList
+        entries={unsettled}
+        place={(row) => `on snap ${rows.find((r) => r.snap.snapId === row)?.number ?? '?'}`}
+        onFix={(row) => send({ type: 'snap', snapId: row })}
+      />
       <div className="passgrid">
         <PassSnap row={view.row} book={book} profile={profile} />
         {blind ? (
