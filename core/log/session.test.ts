@@ -173,7 +173,29 @@ describe('Enter', () => {
     expect(t.session.pending).not.toBeNull();
     t.arrive();
     expect(t.snaps.map((s) => s.formation).slice(1)).toEqual(['trips', 'trips', 'doubles', 'wing']);
-    expect(t.session.text).toBe('');
+    expect([t.snaps.at(-1)!.concept, t.session.text]).toEqual([null, ' power l +1']);
+  });
+
+  it('three snaps typed before the disk answers once are three snaps', () => {
+    const t = started();
+    t.slow = true;
+    const lines = ['doubles mesh +5', 'wing power l +1', 'trips curl-flat inc'];
+    lines.forEach((_, i) => t.type(lines.slice(0, i + 1).join('')).enter());
+    t.send({ type: 'walk', by: -1 });
+    for (let i = 0; i < 3; i++) t.arrive();
+    expect(t.snaps.map((s) => s.concept).slice(3)).toEqual(['mesh', 'power', 'curl-flat']);
+    // The arrow was pressed last and is done last: it opens the last of them.
+    expect(t.session.mode).toEqual({ kind: 'edit', snapId: t.snaps.at(-1)!.snapId });
+    expect(t.session.draft).toBe('');
+  });
+
+  it('a key pressed after two undos is done after both', () => {
+    const t = started().line('doubles mesh +5').line('wing power l +1');
+    t.slow = true;
+    t.send({ type: 'undo' }).send({ type: 'undo' }).send({ type: 'walk', by: -1 });
+    t.arrive().arrive();
+    expect(t.snaps).toHaveLength(3);
+    expect(t.session.mode).toEqual({ kind: 'edit', snapId: t.snaps[2]!.snapId });
   });
 
   it('asks once before it saves words it does not understand; they go into the note', () => {

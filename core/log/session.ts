@@ -33,11 +33,31 @@ export const newSession = (): Session => ({
 });
 
 const WRITES = new Set<Event['type']>(['enter', 'remove', 'undo', 'redo', 'remedy']);
+/** What opens another line: it keeps its turn behind what waits, or a snap pressed earlier would go into that line. */
+const OPENS = new Set<Event['type']>(['walk', 'edit', 'insert-before', 'fix', 'leave', 'find', 'next-finding']);
+
+/** Does an event wait for the disk to answer? Then with the line it was pressed on. */
+function waits({ pending, waiting }: Session, { type }: Event): boolean {
+  return (pending !== null && WRITES.has(type)) || (waiting.length > 0 && OPENS.has(type));
+}
+
+/** The first of those that waited. What was typed behind a line that waited to be entered stays behind it. */
+function resumed(session: Session, game: LoggedGame): Stepped {
+  const [first, ...waiting] = session.waiting;
+  if (!first || session.pending) return to(session);
+  const line = first.type === 'enter' ? first.line : undefined;
+  const whole = { ...session, waiting: [] };
+  const then = { ...whole, text: line !== undefined && session.text.startsWith(line) ? line : session.text };
+  const { session: next, effects } = step(then, first, game, viewLine(then, game));
+  return { session: { ...next, text: next.text === then.text ? session.text : next.text, waiting }, effects };
+}
 
 /** One event in the game as it stands; `view` is `viewLine` of the same session and game. */
 export function step(session: Session, event: Event, game: LoggedGame, view: LineView): Stepped {
-  if (session.pending && WRITES.has(event.type))
-    return to({ ...session, waiting: [...session.waiting, event] });
+  if (waits(session, event)) {
+    const kept = event.type === 'enter' ? { ...event, line: session.text } : event;
+    return to({ ...session, waiting: [...session.waiting, kept] });
+  }
   switch (event.type) {
     case 'begin': {
       if (session.begun) return to(session);
@@ -141,10 +161,8 @@ export function step(session: Session, event: Event, game: LoggedGame, view: Lin
       return written(session);
     case 'not-written':
       return to({ ...session, pending: null, waiting: [], trouble: event.why });
-    case 'resume': {
-      const [first, ...rest] = session.waiting;
-      return first && !session.pending ? step({ ...session, waiting: rest }, first, game, view) : to(session);
-    }
+    case 'resume':
+      return resumed(session, game);
   }
 }
 

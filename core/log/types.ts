@@ -96,7 +96,8 @@ export type Event =
   | { readonly type: 'take'; readonly index: number }
   | { readonly type: 'take-candidate'; readonly problem: number; readonly candidate: number }
   | { readonly type: 'choose-next' }
-  | { readonly type: 'enter'; readonly snapId: string }
+  /** `line`: what stood there when it was pressed, if it has to wait; what is typed behind it is another snap's. */
+  | { readonly type: 'enter'; readonly snapId: string; readonly line?: string }
   | { readonly type: 'walk'; readonly by: number }
   | { readonly type: 'edit' | 'insert-before'; readonly snapId: string }
   | { readonly type: 'fix'; readonly id: string }

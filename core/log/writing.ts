@@ -64,7 +64,11 @@ function cleared(session: Session, line: string, mode: Mode, status: Status | nu
     const draft = mode.kind === 'next' ? rest(session.draft) : session.draft;
     return to({ ...session, status, asked: null, draft });
   }
-  const draft = (mode.kind === 'next' ? '' : session.draft) + rest(session.text);
+  const kept = mode.kind === 'next' ? '' : session.draft;
+  const draft = kept + rest(session.text);
+  const waiting = session.waiting.map((event) =>
+    event.type === 'enter' && event.line !== undefined ? { ...event, line: kept + rest(event.line) } : event,
+  );
   const next: Session = {
     ...session,
     mode: { kind: 'next' },
@@ -73,6 +77,7 @@ function cleared(session: Session, line: string, mode: Mode, status: Status | nu
     chosen: 0,
     draft,
     shown: '',
+    waiting,
   };
   return { session: { ...next, text: draft, caret: draft.length }, effects: [{ kind: 'focus' }] };
 }
