@@ -52,8 +52,11 @@ async function firstViewRows(
   return rows;
 }
 
+/** A book of this many words, besides the demo's season of earlier snaps. */
+const WORDS = 1000;
+
 export const browserRows = (): Promise<Row[]> =>
-  withStage({ cluster: 'e2e', members: 0 }, async ({ base }) => {
+  withStage({ cluster: 'e2e', members: 0, words: WORDS }, async ({ base }) => {
     const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM });
     try {
       const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
@@ -122,7 +125,7 @@ export const browserRows = (): Promise<Row[]> =>
         row(
           'key to echo (handler to DOM, painting excluded)',
           m.echo,
-          `${keys} keys typed, ${m.longFrames} frames over 50 ms`,
+          `${keys} keys typed, a book of ${WORDS} words, ${m.longFrames} frames over 50 ms`,
         ),
         row('Enter to the caret in an empty line', m.next),
         row('Enter to acknowledged by PostgreSQL', m.stored),

@@ -33,10 +33,28 @@ interface StageOptions {
   readonly cluster: 'e2e' | 'kills';
   /** Sessions to open: the members of the demo in turn, guests left out. */
   readonly members: number;
+  /** A book of so many words: copies of its own under invented names. */
+  readonly words?: number;
+}
+
+async function fillBook(url: string, words: number): Promise<void> {
+  const client = new (await import('pg')).Client({ connectionString: url });
+  await client.connect();
+  await client.query(
+    `insert into book_term (id, program_id, key, kind, word, aliases, value, spots, notes, position, definition, provenance)
+     select gen_random_uuid(), program_id, key || '-' || i, kind, chr(97 + i) || 'or' || replace(word, ' ', ''), '{}',
+       value, spots, notes, position + 1000 * (i + 1), definition, provenance
+     from book_term, generate_series(0, 20) as i where value is null order by i, position
+     limit greatest(0, $1 - (select count(*) from book_term))`,
+    [words],
+  );
+  const { rows } = await client.query<{ n: number }>('select count(*)::int as n from book_term');
+  await client.end();
+  if (rows[0]!.n < words) throw new Error(`the book has ${rows[0]!.n} words, not ${words}`);
 }
 
 export async function withStage<T>(
-  { cluster: name, members: wanted }: StageOptions,
+  { cluster: name, members: wanted, words = 0 }: StageOptions,
   work: (stage: Stage) => Promise<T>,
 ): Promise<T> {
   ensureBuild();
@@ -48,6 +66,7 @@ export async function withStage<T>(
   process.env.DATABASE_URL = cluster.url(database);
   await migrate(cluster.url(database));
   await loadDemo(new Date());
+  await fillBook(cluster.url(database), words);
   const people = (await demoMembers())
     .filter((m) => !m.roles.includes('guest'))
     .sort((a, b) => Number(b.roles.includes('coordinator')) - Number(a.roles.includes('coordinator')));

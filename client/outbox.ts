@@ -84,6 +84,9 @@ export class Outbox {
   private readonly closed = new AbortController();
   private wake: () => void = () => undefined;
   private awake = false;
+  /** Readings of the queue: begun, and the last that answered. */
+  private asked = 0;
+  private read = 0;
   private hurry = new AbortController();
   private most = MOST_OPERATIONS;
   private failures = 0;
@@ -129,7 +132,14 @@ export class Outbox {
 
   private async reload(): Promise<void> {
     if (this.closed.signal.aborted) return;
-    this.queue = (await this.storage.queue()).sort(bySeq);
+    const turn = ++this.asked;
+    const queue = (await this.storage.queue()).sort(bySeq);
+    // One that was asked later has answered already.
+    if (turn < this.read) return;
+    this.read = turn;
+    this.queue = queue;
+    // It is on its way before the screen draws it.
+    this.rouse();
     this.changed();
   }
 
@@ -137,7 +147,6 @@ export class Outbox {
     if (this.closed.signal.aborted) return;
     if (message.kind === 'queue') {
       await this.reload();
-      this.rouse();
     } else if (message.kind === 'status') {
       this.state = message.state;
       this.live = message.live;
@@ -298,7 +307,6 @@ export class Outbox {
   private async queueChanged(): Promise<void> {
     await this.reload();
     this.tell({ kind: 'queue' });
-    this.rouse();
   }
 
   // -- what the server has
@@ -406,9 +414,10 @@ export class Outbox {
       },
     );
     try {
+      await this.reload();
       while (!signal.aborted) {
+        // Whoever changes the queue reads it again and wakes this loop.
         this.awake = false;
-        await this.reload();
         const next = nextBatch(this.queue, this.most, MOST_REQUEST / 2);
         if (!next) {
           this.setState('saved', '');

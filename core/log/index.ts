@@ -4,5 +4,6 @@ export * from './bulk';
 export * from './game';
 export * from './view';
 export * from './session';
+export { linesOf } from './writing';
 export * from './commands';
 export * from './messages';

@@ -6,7 +6,7 @@ import { DEFAULT_BUCKETS, DEFAULT_ZONES } from '../field/situation';
 import { NO_HABITS } from '../line/habits';
 import { checkRows, walkGame } from '../rules';
 import { blankSnap, type Snap } from '../snap';
-import { enterHint, LOG_COMMANDS, newSession, statusSentence, step, viewLine } from './index';
+import { enterHint, linesOf, LOG_COMMANDS, newSession, statusSentence, step, viewLine } from './index';
 import type { Change, Event, LoggedGame, RefusedSnap, Session } from './index';
 
 /** A session over a game that takes what is written, or refuses to, like a browser's disk. */
@@ -165,9 +165,11 @@ describe('Enter', () => {
   it('saves and clears; what was typed meanwhile is the next line, and a second Enter waits its turn', () => {
     const t = started();
     t.slow = true;
-    t.line('doubles mesh +5').type('doubles mesh +5 wing').enter();
+    t.line('doubles mesh +5');
+    expect([t.session.text, linesOf(t.session)]).toEqual(['', 'doubles mesh +5']);
+    t.type('wing').enter();
     expect([t.snaps.length, t.session.waiting.length]).toEqual([3, 1]);
-    t.type('doubles mesh +5 wing power l +1');
+    t.type('wing power l +1');
     t.arrive();
     expect(t.snaps.map((s) => s.formation).slice(1)).toEqual(['trips', 'trips', 'doubles']);
     expect(t.session.pending).not.toBeNull();
@@ -179,8 +181,8 @@ describe('Enter', () => {
   it('three snaps typed before the disk answers once are three snaps', () => {
     const t = started();
     t.slow = true;
-    const lines = ['doubles mesh +5', 'wing power l +1', 'trips curl-flat inc'];
-    lines.forEach((_, i) => t.type(lines.slice(0, i + 1).join('')).enter());
+    // The first is cleared at once; what follows stands in one box until its turn.
+    t.line('doubles mesh +5').line('wing power l +1').line('wing power l +1trips curl-flat inc');
     t.send({ type: 'walk', by: -1 });
     for (let i = 0; i < 3; i++) t.arrive();
     expect(t.snaps.map((s) => s.concept).slice(3)).toEqual(['mesh', 'power', 'curl-flat']);
@@ -213,6 +215,25 @@ describe('Enter', () => {
     t.full = false;
     expect(t.enter().snaps).toHaveLength(4);
     expect(t.session.trouble).toBe('');
+  });
+
+  it('puts the line back when the disk refuses late, with what was typed since', () => {
+    const t = started();
+    t.slow = true;
+    t.line('doubles mesh +5').type('wing').send({ type: 'not-written', why: 'full' });
+    expect([t.session.text, t.session.draft]).toEqual(['doubles mesh +5 wing', 'doubles mesh +5 wing']);
+    const edited = started().send({ type: 'walk', by: -1 });
+    edited.slow = true;
+    const changed = `${edited.session.text} "seen twice"`;
+    edited.line(changed).type('wing').send({ type: 'not-written', why: 'full' });
+    expect([edited.session.mode.kind, edited.session.text, edited.session.draft]).toEqual([
+      'edit',
+      changed,
+      'wing',
+    ]);
+    edited.slow = false;
+    expect(edited.enter().snaps.at(-1)).toMatchObject({ note: 'seen twice' });
+    expect(edited.session.text).toBe('wing');
   });
 
   it('on an empty line saves nothing', () => {

@@ -10,7 +10,7 @@ import { goTo, marked } from './marking';
 import type { Change, Event, Session } from './types';
 import { viewLine, type LineView } from './view';
 import { type Stepped, opened, refreshed, to } from './opening';
-import { patched, stepBack, write, written } from './writing';
+import { patched, refusedByDisk, stepBack, write, written } from './writing';
 
 export const newSession = (): Session => ({
   begun: false,
@@ -34,7 +34,15 @@ export const newSession = (): Session => ({
 
 const WRITES = new Set<Event['type']>(['enter', 'remove', 'undo', 'redo', 'remedy']);
 /** What opens another line: it keeps its turn behind what waits, or a snap pressed earlier would go into that line. */
-const OPENS = new Set<Event['type']>(['walk', 'edit', 'insert-before', 'fix', 'leave', 'find', 'next-finding']);
+const OPENS = new Set<Event['type']>([
+  'walk',
+  'edit',
+  'insert-before',
+  'fix',
+  'leave',
+  'find',
+  'next-finding',
+]);
 
 /** Does an event wait for the disk to answer? Then with the line it was pressed on. */
 function waits({ pending, waiting }: Session, { type }: Event): boolean {
@@ -46,10 +54,13 @@ function resumed(session: Session, game: LoggedGame): Stepped {
   const [first, ...waiting] = session.waiting;
   if (!first || session.pending) return to(session);
   const line = first.type === 'enter' ? first.line : undefined;
-  const whole = { ...session, waiting: [] };
-  const then = { ...whole, text: line !== undefined && session.text.startsWith(line) ? line : session.text };
+  const cut = line !== undefined && session.text.startsWith(line) ? line.length : session.text.length;
+  const then = { ...session, waiting: [], text: session.text.slice(0, cut) };
+  const behind = session.text.slice(cut);
   const { session: next, effects } = step(then, first, game, viewLine(then, game));
-  return { session: { ...next, text: next.text === then.text ? session.text : next.text, waiting }, effects };
+  const text = next.text + behind;
+  const draft = next.mode.kind === 'next' ? text : next.draft;
+  return { session: { ...next, text, draft, caret: text.length, waiting }, effects };
 }
 
 /** One event in the game as it stands; `view` is `viewLine` of the same session and game. */
@@ -160,7 +171,7 @@ export function step(session: Session, event: Event, game: LoggedGame, view: Lin
     case 'written':
       return written(session);
     case 'not-written':
-      return to({ ...session, pending: null, waiting: [], trouble: event.why });
+      return refusedByDisk(session, event.why);
     case 'resume':
       return resumed(session, game);
   }

@@ -35,10 +35,11 @@ export interface Pending {
   readonly replaces: string | null;
   /** Written over what the edit was opened on, not over what stands now. */
   readonly asOpened: boolean;
-  /** The line that is cleared when it is there; null: the line stays. */
+  /** The line it was typed as, cleared already and put back if the disk refuses; null: the line stays. */
   readonly line: string | null;
-  /** What the line was opened as. */
+  /** What the line was opened as, and how it read then. */
   readonly mode: Mode;
+  readonly shown: string;
   readonly step: Step | null;
   readonly moved: 'undo' | 'redo' | null;
   readonly done: Status;

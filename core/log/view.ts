@@ -113,6 +113,9 @@ function stateFor(
   };
 }
 
+/** What needs review, notes left out. */
+export const toReview = (game: LoggedGame): Finding[] => game.findings.filter((f) => f.level !== 'note');
+
 function findingFor(selected: string | null, game: LoggedGame, todo: readonly Finding[]): Finding | null {
   return (
     (selected ? game.findings.find((f) => f.snapId === selected) : undefined) ??
@@ -164,7 +167,7 @@ export function viewLine(session: Session, game: LoggedGame): LineView {
   const follows = stateAfter(parsed, context);
   const offers = mode.kind === 'find' ? [] : offersFor(session, game, context.state!, parsed, follows.before);
   const selected = mode.kind === 'edit' || mode.kind === 'insert' ? mode.snapId : null;
-  const todo = game.findings.filter((f) => f.level !== 'note');
+  const todo = toReview(game);
   const problems =
     mode.kind === 'bulk'
       ? []

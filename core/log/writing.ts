@@ -3,7 +3,7 @@ import { sameValue } from '../snap/fields';
 import type { Snap, SnapField, SnapFields } from '../snap/snap';
 import type { Remedy } from '../rules/finding';
 import type { LoggedGame } from './game';
-import type { Change, Effect, Mode, Pending, Session, Status, Step } from './types';
+import type { Change, Effect, Pending, Session, Status, Step } from './types';
 import { type Stepped, opened, to } from './opening';
 
 interface Writing {
@@ -21,13 +21,15 @@ export function write(session: Session, writing: Writing, effects: readonly Effe
     asOpened: writing.asOpened ?? false,
     line: writing.line ?? null,
     mode: session.mode,
+    shown: session.shown,
     step: writing.replaces === undefined ? writing.step : null,
     moved: null,
     done: writing.done,
   };
+  const left = pending.line === null ? to(session) : cleared(session);
   return {
-    session: { ...session, pending, asked: null, trouble: '' },
-    effects: [...effects, { kind: 'write', write: pending }],
+    session: { ...left.session, pending, asked: null, trouble: '' },
+    effects: [...effects, ...left.effects, { kind: 'write', write: pending }],
   };
 }
 
@@ -52,34 +54,35 @@ export function patched(
     undo.push({ do: 'patch', snapId, fields: pick(now) });
   }
   if (redo.length > 0) return write(session, { ...how, step: { redo, undo } });
-  return how.line === undefined ? to(session) : cleared(session, how.line, session.mode, session.status);
+  return how.line === undefined ? to(session) : cleared(session);
 }
 
-const sameMode = (a: Mode, b: Mode): boolean => JSON.stringify(a) === JSON.stringify(b);
-
-/** The line is on the disk: what was typed after it is the next one, and what was opened meanwhile stays open. */
-function cleared(session: Session, line: string, mode: Mode, status: Status | null): Stepped {
-  const rest = (text: string): string => (text.startsWith(line) ? text.slice(line.length) : '');
-  if (!sameMode(session.mode, mode)) {
-    const draft = mode.kind === 'next' ? rest(session.draft) : session.draft;
-    return to({ ...session, status, asked: null, draft });
-  }
-  const kept = mode.kind === 'next' ? '' : session.draft;
-  const draft = kept + rest(session.text);
-  const waiting = session.waiting.map((event) =>
-    event.type === 'enter' && event.line !== undefined ? { ...event, line: kept + rest(event.line) } : event,
-  );
-  const next: Session = {
-    ...session,
-    mode: { kind: 'next' },
-    status,
-    asked: null,
-    chosen: 0,
-    draft,
-    shown: '',
-    waiting,
-  };
+/** The next line, with what was begun of it; it does not wait for the disk. */
+function cleared(session: Session): Stepped {
+  const draft = session.mode.kind === 'next' ? '' : session.draft;
+  const next: Session = { ...session, mode: { kind: 'next' }, asked: null, chosen: 0, draft, shown: '' };
   return { session: { ...next, text: draft, caret: draft.length }, effects: [{ kind: 'focus' }] };
+}
+
+/** The disk refused: the line stands again as it was entered, with what was typed since behind it. */
+export function refusedByDisk(session: Session, why: string): Stepped {
+  const { pending, mode } = session;
+  const told: Session = { ...session, pending: null, waiting: [], trouble: why };
+  if (!pending || pending.line === null) return to(told);
+  const since = mode.kind === 'next' ? session.text : session.draft;
+  if (pending.mode.kind !== 'next') {
+    const { line: text, mode, shown } = pending;
+    return to({ ...told, mode, shown, text, caret: text.length, draft: since });
+  }
+  const draft = linesOf(session);
+  return to(mode.kind === 'next' ? { ...told, text: draft, caret: draft.length, draft } : { ...told, draft });
+}
+
+/** What of the next line is not on the disk: the one on its way there and what was typed since. */
+export function linesOf({ pending, mode, text, draft }: Session): string {
+  const entered = pending?.mode.kind === 'next' ? pending.line : null;
+  const since = mode.kind === 'next' ? text : draft;
+  return [entered, since].filter((l) => l !== null && l.trim() !== '').join(' ');
 }
 
 export function written(session: Session): Stepped {
@@ -103,7 +106,7 @@ export function written(session: Session): Stepped {
     status: pending.done,
     start: made ? null : session.start,
   };
-  return pending.line !== null ? cleared(next, pending.line, pending.mode, pending.done) : to(next);
+  return to(next);
 }
 
 export function stepBack(session: Session, which: 'undo' | 'redo', game: LoggedGame): Stepped {
@@ -119,6 +122,7 @@ export function stepBack(session: Session, which: 'undo' | 'redo', game: LoggedG
     asOpened: false,
     line: null,
     mode: session.mode,
+    shown: session.shown,
     step: null,
     moved: which,
     done: which === 'undo' ? 'undone' : 'redone',

@@ -1,6 +1,6 @@
 'use client';
 /** The game laid out on a hundred yards, a possession a row: what is logged and what is missing. */
-import { useEffect, useId, useRef } from 'react';
+import { memo, useEffect, useId, useMemo, useRef } from 'react';
 import { stripRows, type WalkedSnap } from '@/core/rules';
 
 export interface FieldStripProps {
@@ -22,9 +22,18 @@ const WIDTH = 700;
 const FIELD = WIDTH - LEFT - 44;
 const x = (yards: number): number => LEFT + (yards / 100) * FIELD;
 
-export function FieldStrip({ rows, rightward, leftward, selected, marked, many, onSelect }: FieldStripProps) {
+/** Drawn anew when the game or what is marked in it changes, not with every key of the line. */
+export const FieldStrip = memo(function FieldStrip({
+  rows,
+  rightward,
+  leftward,
+  selected,
+  marked,
+  many,
+  onSelect,
+}: FieldStripProps) {
   const id = useId().replace(/[^a-zA-Z0-9]/g, '');
-  const strip = stripRows(rows);
+  const strip = useMemo(() => stripRows(rows), [rows]);
   const box = useRef<HTMLDivElement>(null);
   const height = Math.max(3, strip.length) * ROW + 6;
   useEffect(() => {
@@ -200,4 +209,4 @@ export function FieldStrip({ rows, rightward, leftward, selected, marked, many, 
       </div>
     </section>
   );
-}
+});

@@ -1,6 +1,6 @@
 'use client';
 /** The line as a drawing, with what is worth a word of it. Comes after the line itself can be typed in. */
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { lookOf } from '@/core/book';
 import type { Hash } from '@/core/field';
 import type { LoggedGame } from '@/core/log';
@@ -38,7 +38,7 @@ interface LineDrawingProps {
   readonly hash: Hash | null;
 }
 
-export default function LineDrawing({ game, fields, hash }: LineDrawingProps) {
+export default memo(function LineDrawing({ game, fields, hash }: LineDrawingProps) {
   const says = useLookWords(game, fields, hash);
   return (
     <>
@@ -50,4 +50,4 @@ export default function LineDrawing({ game, fields, hash }: LineDrawingProps) {
       )}
     </>
   );
-}
+});

@@ -1,13 +1,13 @@
 'use client';
 /** Log: the strip, the line, the drawing, the arithmetic. All of it by keyboard. */
 import { gameName } from '@/core/exchange/names';
-import { useDeferredValue, useMemo, useRef } from 'react';
+import { useCallback, useDeferredValue, useMemo, useRef } from 'react';
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import type { Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
 import { buildHabits, habitOf, type Habits } from '@/core/line';
-import { enterHint, lineLabel, LOG_COMMANDS, statusSentence, type LoggedGame } from '@/core/log';
+import { enterHint, lineLabel, LOG_COMMANDS, statusSentence, toReview, type LoggedGame } from '@/core/log';
 import { walkGame } from '@/core/rules';
 import type { SnapFields } from '@/core/snap';
 import { gameScope, type Pulled } from '@/core/sync';
@@ -124,7 +124,13 @@ export function LogScreen(props: LogScreenProps) {
   const router = useRouter();
   const { hash } = view.follows.before;
   const nameOf = (key: string): string => teams.find((t) => t.key === key)?.name ?? key;
-  const marked = useMemo(() => new Set(view.todo.map((f) => f.snapId)), [view.todo]);
+  const marked = useMemo(() => new Set(toReview(game).map((f) => f.snapId)), [game]);
+  // A key is echoed first; the picture of it comes right after.
+  const drawn = useDeferredValue(view.drawn);
+  const select = useCallback(
+    (snapId: string, range: boolean) => send({ type: range ? 'mark-to' : 'edit', snapId }),
+    [send],
+  );
 
   const many = useMemo(
     () => new Set(session.mode.kind === 'bulk' ? session.mode.snapIds : []),
@@ -186,7 +192,7 @@ export function LogScreen(props: LogScreenProps) {
               selected={view.selected}
               marked={marked}
               many={many}
-              onSelect={(snapId, range) => send({ type: range ? 'mark-to' : 'edit', snapId })}
+              onSelect={select}
             />
           ) : (
             <section className="card stripwait" aria-label="The game so far" aria-busy="true" />
@@ -194,11 +200,7 @@ export function LogScreen(props: LogScreenProps) {
         </div>
         <div className="logside">
           <section className="card" aria-label="Chalk drawing">
-            {alive ? (
-              <LineDrawing game={game} fields={view.drawn} hash={hash} />
-            ) : (
-              <div className="drawingwait" />
-            )}
+            {alive ? <LineDrawing game={game} fields={drawn} hash={hash} /> : <div className="drawingwait" />}
           </section>
           {(view.bulk || (view.row && session.text !== session.shown)) && (
             <ManyCard session={session} view={view} game={game} />
@@ -207,7 +209,7 @@ export function LogScreen(props: LogScreenProps) {
           {view.starts && (
             <StartCard starts={view.starts} view={view} game={game} nameOf={nameOf} send={send} />
           )}
-          {checked && <ReviewCard view={view} game={game} send={send} />}
+          {checked && <ReviewCard finding={view.finding} open={view.todo.length} game={game} send={send} />}
         </div>
       </div>
       <SnapLine

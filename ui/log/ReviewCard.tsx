@@ -1,8 +1,8 @@
 'use client';
 /** What needs review, with its remedies. */
-import { useMemo } from 'react';
-import type { Event, LineView, LoggedGame } from '@/core/log';
-import { findingWords, remedyLabel } from '@/core/rules';
+import { memo, useMemo } from 'react';
+import type { Event, LoggedGame } from '@/core/log';
+import { findingWords, remedyLabel, type Finding } from '@/core/rules';
 import { touchedBy, touchedSentence } from '@/core/log/touched';
 
 const LEVEL_WORDS = { finding: ' doesn’t add up', note: ', rounding', cannot_know: ', cannot know' } as const;
@@ -10,12 +10,14 @@ const LEVEL_WORDS = { finding: ' doesn’t add up', note: ', rounding', cannot_k
 const KEYS = ['F1', 'F2', 'F3', 'F8'];
 
 interface ReviewProps {
-  readonly view: LineView;
+  readonly finding: Finding | null;
+  /** Snaps that need review. */
+  readonly open: number;
   readonly game: LoggedGame;
   readonly send: (event: Event) => void;
 }
 
-export default function ReviewCard({ view: { finding, todo }, game, send }: ReviewProps) {
+export default memo(function ReviewCard({ finding, open, game, send }: ReviewProps) {
   const snaps = game.rows.length;
   const { rows, profile, buckets, zones } = game;
   /** What each remedy changes besides. */
@@ -59,12 +61,12 @@ export default function ReviewCard({ view: { finding, todo }, game, send }: Revi
             {also[i] !== '' && <span className="small quiet"> {also[i]}</span>}
           </button>
         ))}
-        {todo.length > 1 && (
+        {open > 1 && (
           <span className="quiet small">
-            <kbd>F4</kbd> next of {todo.length}
+            <kbd>F4</kbd> next of {open}
           </span>
         )}
       </span>
     </section>
   );
-}
+});

@@ -2,6 +2,7 @@
 /** The session of core on this page: events go in; what it asks for is done by the outbox, the field and the storage. */
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import {
+  linesOf,
   newSession,
   step,
   viewLine,
@@ -58,14 +59,19 @@ export function useLogSession({ game, scope, state, draftKey, open, input }: Set
   });
   const openedOn = useRef<View | undefined>(undefined);
   const view = useMemo(() => viewLine(session, game), [session, game]);
+  // A key is answered in what is shown; it is not worked out twice.
+  const shown = useRef({ session, game, view });
+  useLayoutEffect(() => {
+    shown.current = { session, game, view };
+  });
 
   const write = useCallback(
     async (pending: Pending): Promise<void> => {
       const { push, refused } = now.current.state;
+      // As it was opened, whatever is opened before the browser's disk is.
+      const readAt = pending.asOpened ? openedOn.current : undefined;
       const make = (outbox: Outbox): Operation[] =>
-        pending.changes.map((c) =>
-          operationOf(outbox, scope, c, pending.asOpened ? openedOn.current : undefined),
-        );
+        pending.changes.map((c) => operationOf(outbox, scope, c, readAt));
       if (pending.replaces === null) {
         await push(make);
         return;
@@ -81,7 +87,9 @@ export function useLogSession({ game, scope, state, draftKey, open, input }: Set
     (given: Event): void => {
       const event = given.type === 'remedy' ? { ...given, snapId: crypto.randomUUID() } : given;
       const { session: before, game: on } = now.current;
-      const { session: after, effects } = step(before, event, on, viewLine(before, on));
+      const { current: seen } = shown;
+      const as = seen.session === before && seen.game === on ? seen.view : viewLine(before, on);
+      const { session: after, effects } = step(before, event, on, as);
       now.current.session = after;
       setSession(after);
       for (const effect of effects) {
@@ -107,7 +115,8 @@ export function useLogSession({ game, scope, state, draftKey, open, input }: Set
   useEffect(() => {
     if (session.pending === null && session.waiting.length > 0) send({ type: 'resume' });
   }, [send, session.pending, session.waiting]);
-  useEffect(() => keepDraft(draftKey, session.draft), [draftKey, session.draft]);
+  const unsaved = linesOf(session);
+  useEffect(() => keepDraft(draftKey, unsaved), [draftKey, unsaved]);
 
   return { session, view, send };
 }
