@@ -7,10 +7,11 @@ import { SNAP_FACTS, SNAP_FIELDS } from '../core/snap/fields';
 import type { BookChangeDetail, Provenance, RowProvenance } from '../core/exchange/types';
 import type { PlayLink } from '../core/plan/sheet';
 import { Charting, Member, member, program } from './entities';
+import { isDoubtField } from '../core/snap/sureness';
 
 /** One typed column for each fact of a snap, from the field table. */
 const factColumns = Object.fromEntries(
-  SNAP_FACTS.filter((f) => f !== 'notSure').map((field) => {
+  SNAP_FACTS.filter((f) => !isDoubtField(f)).map((field) => {
     const { kind } = SNAP_FIELDS[field];
     if (kind === 'integer' || kind === 'clock') return [field, p.integer().nullable()];
     if (kind === 'decimal') return [field, p.double().nullable()];

@@ -7,6 +7,7 @@ import type { Term } from '../core/book/term';
 import type { PlayCard } from '../core/plan/sheet';
 import type { FieldProvenance, FieldState, Provenance } from '../core/exchange/types';
 import type { BookTerm, PlayRow } from './entities-football';
+import { isDoubtField, sureOf } from '../core/snap/sureness';
 
 /** A snap row: its own columns and one for each fact, named as the field. */
 export interface SnapEntity {
@@ -39,16 +40,17 @@ export function columnValue(field: SnapFact, value: unknown): unknown {
 export function rowToSnap(row: SnapEntity, gameKey: string): Snap {
   const snap: Record<string, unknown> = { snapId: row.snapKey, game: gameKey, order: row.order };
   const provenance = row.provenance;
-  const notSure: string[] = [];
   for (const field of SNAP_FACTS) {
     const from = provenance[field];
-    if (from && from.sure !== 'sure') notSure.push(field);
-    if (field === 'notSure') continue;
+    if (isDoubtField(field)) continue;
     const value = row[field];
     snap[field] =
       from?.state === 'none' ? NONE : from?.state === 'not_visible' ? UNSEEN : (value ?? emptyValue(field));
   }
-  snap.notSure = notSure.sort();
+  const doubted = (all: (sure: FieldProvenance['sure']) => boolean): string[] =>
+    SNAP_FACTS.filter((f) => !isDoubtField(f) && provenance[f] && all(provenance[f].sure)).sort();
+  snap.notSure = doubted((sure) => sure !== 'sure');
+  snap.guessed = doubted((sure) => sure === 'guess');
   return snap as unknown as Snap;
 }
 
@@ -79,14 +81,14 @@ export function newColumns(
 ): { columns: Record<string, unknown>; provenance: Provenance } {
   const columns: Record<string, unknown> = {};
   const provenance: Record<string, FieldProvenance> = {};
-  const notSure = new Set(snap.notSure ?? []);
   for (const field of SNAP_FACTS) {
-    if (field === 'notSure') continue;
+    if (isDoubtField(field)) continue;
     const value = snap[field] === undefined ? emptyValue(field) : snap[field];
     columns[field] = columnValue(field, value);
     const state = stateOf(value);
-    if (state === 'none' || state === 'not_visible' || notSure.has(field))
-      provenance[field] = provenanceOf(value, writer, 1, notSure.has(field) ? 'think_so' : 'sure');
+    const sure = sureOf(snap, field);
+    if (state === 'none' || state === 'not_visible' || sure !== 'sure')
+      provenance[field] = provenanceOf(value, writer, 1, sure);
   }
   return { columns, provenance };
 }

@@ -282,11 +282,22 @@ describe('two at one game', () => {
         motion: '-',
         front: '4-1',
         box: '?',
-        notSure: ['front'],
+        notSure: ['coverage', 'front'],
+        guessed: ['front'],
         penalties: [{ side: 'o', name: 'holding', yards: 10, from: 'prev', outcome: 'accepted', extra: '' }],
         tacklers: ['5'],
       }),
     ]);
+    const doubts = async () => {
+      const { notSure, guessed } = (await rows.loadSnaps(ours, key)).snaps[0]!.snap;
+      return [notSure, guessed];
+    };
+    expect(await doubts()).toEqual([['coverage', 'front'], ['front']]);
+    // A guess that is taken back is not sure yet; a new one is a doubt too.
+    await rows.saveSnaps(ours, key, [
+      { op: 'patch', snapId: 's1', fields: { guessed: { value: ['box'], version: 1 } } },
+    ]);
+    expect(await doubts()).toEqual([['box', 'coverage', 'front'], ['box']]);
     await rows.saveSnaps(ours, key, [{ op: 'delete', snapId: 's1' }]);
     expect((await rows.loadSnaps(ours, key)).snaps).toEqual([]);
     expect((await rows.loadSnaps(ours, key, 1)).snaps[0]).toMatchObject({ deleted: true });
@@ -304,6 +315,7 @@ describe('two at one game', () => {
       front: '4-1',
       box: '?',
       notSure: ['coverage'],
+      guessed: [],
       tacklers: ['5'],
       pressure: null,
       penalties: [{ name: 'holding' }],

@@ -517,6 +517,7 @@ describe('what goes out comes back', () => {
             play: fc.constantFrom('run', 'pass'),
             result: fc.constantFrom('gain', 'complete', 'no_play'),
             notSure: fc.constantFrom([], ['formation'], ['gain', 'note']),
+            guessed: fc.constantFrom([], ['formation']),
             kept: fc.boolean(),
           },
           { requiredKeys: [] },

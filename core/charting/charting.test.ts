@@ -25,6 +25,7 @@ import {
   type PassGame,
   type PassSession,
 } from './index';
+import { sureOf } from '../snap/sureness';
 
 const [game] = simulateSeason(DEMO_SEED, { tells: true, weeks: 1 });
 const walked = walkGame(game!.snaps, COLLEGE);
@@ -218,6 +219,12 @@ describe('the strip by keys', () => {
     expect(place.snap.shell).toBe('?');
     place.press('Backspace', '2', '?');
     expect([place.snap.shell, place.snap.notSure]).toEqual([2, expect.arrayContaining(['shell'])]);
+    expect(sureOf(place.snap, 'shell')).toBe('think_so');
+    place.press('?');
+    expect(sureOf(place.snap, 'shell')).toBe('guess');
+    place.press('?');
+    expect([sureOf(place.snap, 'shell'), place.snap.guessed]).toEqual(['sure', []]);
+    place.press('Control+Z', 'Control+Z');
     place.press('Control+Z', 'Control+Z', 'Control+Z', 'Control+Z', 'Control+Z');
     expect(place.snap).toEqual(strip(place.snap));
     place.press('Control+Z');

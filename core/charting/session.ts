@@ -12,6 +12,8 @@ import {
   type Offer,
   type Offers,
 } from './offers';
+import { sureOf, withSureness } from '../snap/sureness';
+import type { Sureness } from '../snap/snap';
 
 export interface PassSession {
   readonly snapId: string | null;
@@ -151,13 +153,10 @@ export function stepPass(before: PassSession, event: PassEvent, game: PassGame):
     return stay({ at: Math.max(0, Math.min(fields.length, event.at)), typed: '', searching: false });
 
   /** Writes a value; the next field that is asked afterwards follows. */
-  const put = (more: SnapFields, set: SnapFact, notSure?: boolean): PassStep => {
+  const put = (more: SnapFields, set: SnapFact, sure?: Sureness): PassStep => {
     const snap = row!.snap;
     const fieldsToWrite: Record<string, unknown> = { ...more };
-    if (notSure !== undefined)
-      fieldsToWrite.notSure = notSure
-        ? [...new Set([...snap.notSure, set])].sort()
-        : snap.notSure.filter((f) => f !== set);
+    if (sure !== undefined) Object.assign(fieldsToWrite, withSureness(snap, set, sure));
     const old = Object.fromEntries(Object.keys(fieldsToWrite).map((f) => [f, snap[f as SnapFact]]));
     const next = asked(game.pass, { ...snap, ...more } as Snap);
     const at = next.indexOf(set) + 1;
@@ -239,7 +238,8 @@ export function stepPass(before: PassSession, event: PassEvent, game: PassGame):
         ? fields[session.at - 1]!
         : field;
     if (!set || !isCharted(row.snap, set)) return stay();
-    const step = put({}, set, !row.snap.notSure.includes(set));
+    const next = { sure: 'think_so', think_so: 'guess', guess: 'sure' } as const;
+    const step = put({}, set, next[sureOf(row.snap, set)]);
     return { ...step, session: { ...step.session, at: session.at } };
   }
   if (key === '.') {

@@ -2,6 +2,7 @@
 import { SNAP_FIELDS } from '../snap/fields';
 import { isTagged, NONE, UNSEEN, type SnapField, type SnapFields } from '../snap/snap';
 import { writeFieldText } from '../snap/text';
+import { sureOf, SURENESS_WORDS } from '../snap/sureness';
 
 export interface Echo {
   readonly field: SnapField;
@@ -30,10 +31,11 @@ export function echoOf(fields: SnapFields): Echo[] {
     const { label, echo } = SNAP_FIELDS[field];
     if (echo || value === null || value === undefined || (Array.isArray(value) && value.length === 0))
       continue;
-    const unsure = fields.notSure?.includes(field) ?? false;
+    const sure = sureOf(fields, field);
+    const unsure = sure !== 'sure';
     out.push({
       field,
-      label: unsure ? `${label}, not sure` : label,
+      label: unsure ? `${label}, ${SURENESS_WORDS[sure]}` : label,
       value: valueText(field, value, fields),
       unsure,
     });

@@ -8,6 +8,7 @@ import { SNAP_FIELDS } from '../snap/fields';
 import { readFieldText, writeFieldText } from '../snap/text';
 import type { Penalty, SnapField } from '../snap/snap';
 import type { Piece, Resolver } from './resolver';
+import { DOUBT_FIELDS } from '../snap/sureness';
 
 /** What follows from the words together. */
 export function finish(resolver: Resolver): void {
@@ -24,7 +25,7 @@ export function finish(resolver: Resolver): void {
   });
   Object.assign(draft, fields);
   for (const clash of clashes) clashProblem(resolver, clash);
-  if (resolver.notSure.size > 0) draft.notSure = [...resolver.notSure].sort();
+  for (const list of DOUBT_FIELDS) if (resolver[list].size > 0) draft[list] = [...resolver[list]].sort();
 }
 
 /** Fouls whose spot of enforcement nobody said, from where the play gives it. */

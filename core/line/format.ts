@@ -12,6 +12,7 @@ import { isTagged, type Penalty, type SnapField, type SnapFields } from '../snap
 import { RESULT_WORDS } from './grammar';
 import { parseLine } from './resolve';
 import type { LineContext } from './resolver';
+import { sureOf, SURENESS_MARK } from '../snap/sureness';
 
 const quote = (text: string): string => (/[\s]/.test(text) || text === '' ? `"${text}"` : text);
 
@@ -44,7 +45,7 @@ function penaltyWords(penalty: Penalty): string {
 /** `plain`: fields whose book word would read as something else beside its neighbors. */
 export function naturalWords(partial: SnapFields, book: Book, plain: ReadonlySet<SnapField>): string[] {
   const out: string[] = [];
-  const sure = (field: SnapField): string => (partial.notSure?.includes(field) ? '?' : '');
+  const sure = (field: SnapField): string => SURENESS_MARK[sureOf(partial, field)];
   const sided = (field: SnapField, kinds: readonly TermKind[], sideField: SnapField | null, lead = '') => {
     const value = partial[field];
     if (typeof value !== 'string' || !isTagged(value) || plain.has(field)) return;

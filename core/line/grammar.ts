@@ -141,6 +141,6 @@ export const HELP: readonly (readonly [written: string, means: string])[] = [
   ],
   ['#22  #7>#81  by#54#9', 'carrier or target; passer > target; tacklers'],
   ['#h  #q>#x', 'the same by letters, where the game’s roster names them'],
-  ['quarters?  cov=??  mo=-', 'not sure; not visible on this film; none'],
+  ['quarters?  quarters??  cov=??  mo=-', 'think so; a guess; not visible on this film; none'],
   ['..  !  "corner 12 off"', 'same personnel and look as the last snap; save the clip; a note'],
 ];

@@ -5,9 +5,10 @@ import type { Penalty, Play, Snap, SnapField } from '../snap/snap';
 import { readFieldText } from '../snap/text';
 import { FIELD_WORDS, WORDS } from './grammar';
 import type { Piece, Resolver } from './resolver';
-import type { Range } from './tokenize';
+import type { Range, Unsure } from './tokenize';
 import type { Shape } from './shapes';
 import type { Item } from './tree';
+import { isDoubtField } from '../snap/sureness';
 
 export function attachSide(
   resolver: Resolver,
@@ -120,9 +121,9 @@ export function namedField(resolver: Resolver, item: Extract<Item, { kind: 'fiel
     resolver.tags.push(...(read.value as string[]).filter((t) => !resolver.tags.includes(t)));
     return resolver.piece(item, 'tags', 'term');
   }
-  if (field === 'notSure') {
-    for (const f of read.value as string[]) resolver.notSure.add(f);
-    return resolver.piece(item, 'notSure', 'sign');
+  if (isDoubtField(field)) {
+    for (const f of read.value as string[]) resolver[field].add(f);
+    return resolver.piece(item, field, 'sign');
   }
   if (!resolver.set(field as SnapField, read.value as never, item)) return;
   if (field === 'play') resolver.explicitPlay = true;
@@ -138,7 +139,7 @@ export function namedField(resolver: Resolver, item: Extract<Item, { kind: 'fiel
   resolver.piece(item, field as SnapField, 'term', item.unsure);
 }
 
-export function shape(resolver: Resolver, value: Shape, range: Range, unsure: boolean): void {
+export function shape(resolver: Resolver, value: Shape, range: Range, unsure: Unsure): void {
   const one = <K extends SnapField>(field: K, nonNullable: Snap[K], kind: Piece['kind']) => {
     if (resolver.set(field, nonNullable, range)) resolver.piece(range, field, kind, unsure);
   };

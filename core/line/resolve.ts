@@ -126,7 +126,7 @@ function resolve(text: string, items: readonly Item[], context: LineContext): Pa
         const named = numbered(item.word, context, resolver.fields.offense ?? context.state?.offense ?? '');
         if (named?.letter) return resolver.problem('no-number', item, { letter: named.letter });
         const worn = named && readShape(named.word);
-        if (worn) return shape(resolver, worn, item, false);
+        if (worn) return shape(resolver, worn, item, '');
         return resolver.problem('unknown-word', item, {}, nearestWords(item.word, context));
       }
       case 'result': {

@@ -6,7 +6,7 @@ import { sameValue, SNAP_FIELDS } from '../snap/fields';
 import type { Penalty, Snap, SnapField, SnapFields } from '../snap/snap';
 import type { Candidate, Problem, ProblemCode } from './problem';
 import type { RelativeSide } from './grammar';
-import type { Range } from './tokenize';
+import type { Range, Unsure } from './tokenize';
 
 export interface LineContext {
   readonly book: Book;
@@ -25,7 +25,7 @@ export interface LineContext {
 export interface Piece extends Range {
   readonly field: SnapField | null;
   readonly kind: 'term' | 'situation' | 'result' | 'who' | 'note' | 'sign' | 'problem';
-  readonly unsure: boolean;
+  readonly unsure: Unsure;
 }
 
 export interface ParsedLine {
@@ -44,6 +44,7 @@ export class Resolver {
   /** Fields the analyst typed himself; only these can be given twice. */
   readonly typed = new Map<SnapField, string>();
   readonly notSure = new Set<string>();
+  readonly guessed = new Set<string>();
   readonly penalties: Penalty[] = [];
   /** Penalties without a word for where they are walked off from. */
   readonly unplaced = new Set<number>();
@@ -75,7 +76,7 @@ export class Resolver {
       facts,
       candidates,
     });
-    this.pieces.push({ start: range.start, end: range.end, field: null, kind: 'problem', unsure: false });
+    this.pieces.push({ start: range.start, end: range.end, field: null, kind: 'problem', unsure: '' });
   }
 
   /** Sets a typed field; the same field twice is a problem at the second, unless equal. */
@@ -90,8 +91,9 @@ export class Resolver {
     return true;
   }
 
-  piece(range: Range, field: SnapField | null, kind: Piece['kind'], unsure = false): void {
+  piece(range: Range, field: SnapField | null, kind: Piece['kind'], unsure: Unsure = ''): void {
     this.pieces.push({ start: range.start, end: range.end, field, kind, unsure });
-    if (unsure && field) this.notSure.add(field);
+    if (unsure !== '' && field) this.notSure.add(field);
+    if (unsure === '??' && field) this.guessed.add(field);
   }
 }

@@ -5,13 +5,16 @@ export interface Range {
   readonly end: number;
 }
 
+export type Unsure = '' | '?' | '??';
+
 export interface Token extends Range {
   readonly kind: 'word' | 'note' | 'slash' | 'tilde';
   /** As typed. */
   readonly text: string;
   /** Lower case, without the closing question mark of an unsure word. */
   readonly word: string;
-  readonly unsure: boolean;
+  /** The question marks that closed it: one, think so; two, a guess. */
+  readonly unsure: Unsure;
   /** A note whose closing quote is missing. */
   readonly open: boolean;
 }
@@ -25,7 +28,7 @@ const token = (kind: Token['kind'], text: string, start: number, more: Partial<T
   start,
   end: start + text.length,
   word: text.toLowerCase(),
-  unsure: false,
+  unsure: '',
   open: false,
   ...more,
 });
@@ -59,6 +62,11 @@ function splitWord(text: string, start: number): Token[] {
 }
 
 function unsure(text: string, start: number): Token {
-  const marked = text.length > 1 && text.endsWith('?') && !text.endsWith('??');
-  return token('word', text, start, marked ? { unsure: true, word: text.slice(0, -1).toLowerCase() } : {});
+  // "cov=??" is a value: not visible.
+  const mark = /[^=?](\?\??)$/.exec(text)?.[1] ?? (/^[^?]+\?$/.test(text) ? '?' : '');
+  if (mark === '') return token('word', text, start);
+  return token('word', text, start, {
+    unsure: mark as Unsure,
+    word: text.slice(0, -mark.length).toLowerCase(),
+  });
 }

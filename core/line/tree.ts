@@ -18,18 +18,18 @@ import {
 } from './grammar';
 import { bestTerm, longestTerm, relativeSide } from './phrases';
 import { readShape, type Shape } from './shapes';
-import type { Range, Token } from './tokenize';
+import type { Range, Token, Unsure } from './tokenize';
 
 export type Item = Range &
   (
     | { readonly kind: 'head'; readonly head: Head; readonly operands: readonly Token[] }
-    | { readonly kind: 'term'; readonly terms: readonly Term[]; readonly unsure: boolean }
-    | { readonly kind: 'shape'; readonly value: Shape; readonly unsure: boolean }
-    | { readonly kind: 'result'; readonly word: string; readonly unsure: boolean }
+    | { readonly kind: 'term'; readonly terms: readonly Term[]; readonly unsure: Unsure }
+    | { readonly kind: 'shape'; readonly value: Shape; readonly unsure: Unsure }
+    | { readonly kind: 'result'; readonly word: string; readonly unsure: Unsure }
     | { readonly kind: 'side'; readonly side: 'L' | 'R' }
     | { readonly kind: 'relative'; readonly to: RelativeSide }
     | { readonly kind: 'letter'; readonly letter: string }
-    | { readonly kind: 'field'; readonly name: string; readonly value: string; readonly unsure: boolean }
+    | { readonly kind: 'field'; readonly name: string; readonly value: string; readonly unsure: Unsure }
     | { readonly kind: 'carry' | 'keep' | 'slash' | 'tilde' }
     | { readonly kind: 'note'; readonly note: string; readonly open: boolean }
     | { readonly kind: 'unknown'; readonly word: string }
@@ -135,7 +135,7 @@ export function buildTree(tokens: readonly Token[], book: Book, profile: LevelPr
     }
     const equals = token.word.indexOf('=');
     if (equals > 0) {
-      const raw = (token.unsure ? token.text.slice(0, -1) : token.text).slice(equals + 1);
+      const raw = token.text.slice(equals + 1, token.text.length - token.unsure.length);
       items.push({
         ...range,
         kind: 'field',
@@ -204,7 +204,7 @@ export function buildTree(tokens: readonly Token[], book: Book, profile: LevelPr
         kind: 'field',
         name: none ? next.word : token.word,
         value: none ? WORDS.none : WORDS.unseen,
-        unsure: false,
+        unsure: '',
       });
       at += 2;
       continue;

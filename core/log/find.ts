@@ -44,6 +44,7 @@ const SITUATIONS: readonly (readonly [string, Test])[] = [
   ['score', (row) => row.snap.score !== null],
   ['kept', (row) => row.snap.kept === true],
   ['not sure', (row) => row.snap.notSure.length > 0],
+  ['guessed', (row) => row.snap.guessed.length > 0],
   ['review', (row, game) => game.findings.some((f) => f.snapId === row.snap.snapId && f.level !== 'note')],
 ];
 

@@ -12,6 +12,7 @@ import { planBulk, type BulkPlan } from './bulk';
 import { findSnaps, type Found } from './find';
 import { opponentOf, placeAfter, type LoggedGame, type RefusedSnap } from './game';
 import type { Mode, Session } from './types';
+import { DOUBT_FIELDS } from '../snap/sureness';
 
 const MOST_OFFERS = 5;
 
@@ -68,7 +69,14 @@ const quarterIn = (text: string): number | null => {
   return typed ? Number(typed[1]) : null;
 };
 
-const ABOUT: ReadonlySet<string> = new Set(['offense', 'defense', 'quarter', 'clock', 'note', 'notSure']);
+const ABOUT: ReadonlySet<string> = new Set([
+  'offense',
+  'defense',
+  'quarter',
+  'clock',
+  'note',
+  ...DOUBT_FIELDS,
+]);
 /** The line says more than when and who. */
 const tellsOfPlay = (line: ParsedLine): boolean => Object.keys(line.fields).some((f) => !ABOUT.has(f));
 

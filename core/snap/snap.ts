@@ -226,6 +226,8 @@ export interface Snap extends ChartedFacts {
   readonly tags: readonly string[];
   /** Field names the charter is not sure of. */
   readonly notSure: readonly string[];
+  /** Those of them that are only a guess. */
+  readonly guessed: readonly string[];
   /** Played, but not on this film: it holds its place, and nothing follows from it. */
   readonly notFilmed: boolean | null;
   readonly kept: boolean | null;

@@ -23,6 +23,7 @@ import {
   type ScopeWriter,
   type Writing,
 } from './writing';
+import { isDoubtField, type DOUBT_FIELDS } from '../../core/snap/sureness';
 
 /** Rows to read only: not hydrated into the unit of work, about four times as fast for a season. */
 export const plainRows = async (em: Em, where: object): Promise<SnapEntity[]> =>
@@ -213,13 +214,13 @@ export function snapWriter(
         { values: current as unknown as Record<string, unknown>, provenance: row.provenance },
         checkedField,
         (field, value, version) => {
-          if (field === 'notSure') markSure(provenance, current, value as string[], writer);
+          if (isDoubtField(field)) markSure(provenance, current, field, value as string[], writer);
           else change[field] = columnValue(field as SnapFact, value);
           provenance[field] = provenanceOf(
             value,
             writer,
             version,
-            field === 'notSure' ? 'sure' : (provenance[field]?.sure ?? 'sure'),
+            isDoubtField(field) ? 'sure' : (provenance[field]?.sure ?? 'sure'),
           );
         },
       );
@@ -234,18 +235,32 @@ export function snapWriter(
   };
 }
 
-/** `notSure` lists fields; the doubt itself is kept with each field. Versions of the fields do not move. */
+/** Both lists name fields; the doubt itself is kept with each field. Versions of the fields do not move. */
 function markSure(
   provenance: Record<string, FieldProvenance>,
   current: Snap,
+  which: (typeof DOUBT_FIELDS)[number],
   list: readonly string[],
   writer: Writer,
 ): void {
   const doubted = new Set(list);
   for (const field of new Set([...Object.keys(provenance), ...list])) {
-    if (field === 'notSure' || !Object.hasOwn(SNAP_FIELDS, field)) continue;
-    const sure = doubted.has(field) ? 'think_so' : 'sure';
+    if (isDoubtField(field) || !Object.hasOwn(SNAP_FIELDS, field)) continue;
     const before = provenance[field];
+    const was = before?.sure ?? 'sure';
+    // Leaving the list of guesses is no claim to be sure; whoever is, says so in the other.
+    const sure =
+      which === 'notSure'
+        ? !doubted.has(field)
+          ? 'sure'
+          : was === 'guess'
+            ? 'guess'
+            : 'think_so'
+        : doubted.has(field)
+          ? 'guess'
+          : was === 'guess'
+            ? 'think_so'
+            : was;
     if (before?.sure === sure || (!before && sure === 'sure')) continue;
     provenance[field] = { ...(before ?? provenanceOf(current[field as SnapField], writer, 1, sure)), sure };
   }

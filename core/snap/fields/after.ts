@@ -107,6 +107,7 @@ export const AFTER = {
   penalties: { label: 'penalties', group: 'what_came_of_it', kind: 'penalties' },
   tags: { label: 'tags', group: 'remarks', kind: 'list', terms: ['tag'] },
   notSure: { label: 'not sure', group: 'remarks', kind: 'list', echo: 'never' },
+  guessed: { label: 'guessed', group: 'remarks', kind: 'list', echo: 'never' },
   notFilmed: { label: 'not on film', group: 'remarks', kind: 'flag', typed: ['notfilmed'] },
   kept: { label: 'kept', group: 'remarks', kind: 'flag', echo: 'never' },
   note: { label: 'note', group: 'remarks', kind: 'text' },

@@ -3,6 +3,7 @@
 import { OVER_LABEL, OVERS, type ChartPass, type Over } from '@/core/charting';
 import { SNAP_FACTS, SNAP_FIELDS, type SnapFact } from '@/core/snap';
 import { Choice } from '../../shared/Choice';
+import { isDoubtField } from '@/core/snap/sureness';
 
 interface PassFieldsProps {
   readonly pass: ChartPass;
@@ -12,7 +13,7 @@ interface PassFieldsProps {
 }
 
 const ASKABLE: readonly SnapFact[] = SNAP_FACTS.filter(
-  (f) => SNAP_FIELDS[f].group !== 'identity' && SNAP_FIELDS[f].kind !== 'penalties' && f !== 'notSure',
+  (f) => SNAP_FIELDS[f].group !== 'identity' && SNAP_FIELDS[f].kind !== 'penalties' && !isDoubtField(f),
 ).sort((a, b) => SNAP_FIELDS[a].label.localeCompare(SNAP_FIELDS[b].label));
 
 export function PassFields({ pass, onChange, onUp, onRemove }: PassFieldsProps) {

@@ -3,6 +3,7 @@
 import { type KeyboardEvent, type Ref } from 'react';
 import { valueWords, type PassEvent, type PassSession, type PassView } from '@/core/charting';
 import { SNAP_FIELDS, writeFieldText, type SnapFact } from '@/core/snap';
+import { sureOf, SURENESS_MARK } from '@/core/snap/sureness';
 
 interface PassStripProps {
   readonly ref: Ref<HTMLDivElement>;
@@ -44,7 +45,7 @@ const KEYS: readonly {
   { key: 'a', words: 'any term', of: 'words' },
   { key: 'x', words: 'not visible', of: 'tag' },
   { key: '-', words: 'none', of: 'tag' },
-  { key: '?', words: 'not sure', of: 'always' },
+  { key: '?', words: 'think so, a guess', of: 'always' },
 ];
 
 export function PassStrip({ ref, session, view, send }: PassStripProps) {
@@ -81,7 +82,7 @@ export function PassStrip({ ref, session, view, send }: PassStripProps) {
             <div
               key={name}
               data-now={i === session.at}
-              className={row?.snap.notSure.includes(name) ? 'unsure' : ''}
+              className={row && sureOf(row.snap, name) !== 'sure' ? 'unsure' : ''}
             >
               <dt>
                 <button
@@ -97,7 +98,7 @@ export function PassStrip({ ref, session, view, send }: PassStripProps) {
                 {i === session.at && (session.typed !== '' || session.searching)
                   ? `${session.typed}…`
                   : (value ?? (i === session.at ? '…' : 'next'))}
-                {row?.snap.notSure.includes(name) ? ' ?' : ''}
+                {row && ` ${SURENESS_MARK[sureOf(row.snap, name)]}`}
               </dd>
             </div>
           );
