@@ -20,6 +20,13 @@ export interface ReadTable {
   readonly faults: readonly TableFault[];
 }
 
+/** What parts the headings: no name of a column holds any of these, while lists in cells hold semicolons. */
+const delimiterOf = (text: string): string => {
+  const header = text.slice(0, text.search(/[\r\n]|$/));
+  const parts = (delimiter: string): number => header.split(delimiter).length;
+  return [',', ';', '\t'].reduce((best, d) => (parts(d) > parts(best) ? d : best));
+};
+
 /** Reads one CSV of a resource. Columns that begin with `derived_` are ignored. */
 export function readCsv(resource: ResourceName, text: string, file: string): ReadTable {
   const spec = resourceSpec(resource);
@@ -33,7 +40,8 @@ export function readCsv(resource: ResourceName, text: string, file: string): Rea
   ) => {
     if (faults.length < MOST_FAULTS) faults.push({ file, row, column, value, code, remedy });
   };
-  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false });
+  const plain = text.replace(/^\uFEFF/, '');
+  const parsed = Papa.parse<string[]>(plain, { skipEmptyLines: false, delimiter: delimiterOf(plain) });
   const [header, ...body] = parsed.data;
   if (!header || header.every((h) => h.trim() === '')) {
     fault('no-rows', null, null, '', 'has no header row; the first row must name the columns');

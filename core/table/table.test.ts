@@ -14,6 +14,7 @@ import {
   emptyTables,
   faultSentence,
   pack,
+  readCsv,
   readPackage,
   rowToSnap,
   snapToRow,
@@ -80,6 +81,17 @@ describe('the play list as a table', () => {
 });
 
 describe('the open package', () => {
+  it('is parted by what parts its headings, however many semicolons its lists hold', () => {
+    // Found by random histories: more semicolons in the cells than commas made one column of the header.
+    const lists = 'gain;note;down;play';
+    for (const mark of [',', ';', '\t']) {
+      const cell = mark === ';' ? `"${lists}"` : lists;
+      const lines = [['snap_id', 'game', 'order', 'offense', 'defense', 'not_sure'].join(mark)];
+      for (let i = 1; i <= 4; i++) lines.push([`s${i}`, game!.key, i, game!.home, game!.away, cell].join(mark));
+      const { rows, faults } = readCsv('snaps', lines.join('\n'), 'snaps.csv');
+      expect([faults, rows.length, rows[0]!.not_sure]).toEqual([[], 4, lists.split(';')]);
+    }
+  });
   it('writes a descriptor that fits the profile of the Tabular Data Package standard', () => {
     // Frictionless Data, tabular-data-package profile, as the registry package "datapackage" ships it.
     const file = path.join(
