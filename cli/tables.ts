@@ -23,7 +23,10 @@ import {
   select,
   isFilterField,
   FILTER_FIELDS,
-  wilson,
+  kish,
+  rateOf,
+  weightsOf,
+  type Weighed,
   type FilmKind,
   type FilterField,
 } from '../core/read';
@@ -93,6 +96,8 @@ interface ReadGames {
   readonly games: ReadonlyMap<string, Snap[]>;
   readonly levelOf: (game: string) => LevelKey | null;
   readonly phaseOf: (game: string) => string;
+  /** Games the file says something of, by week and date, the earliest first. */
+  readonly weighed: readonly Weighed[];
   readonly book: Book;
 }
 
@@ -115,6 +120,12 @@ function readGames(file: string | undefined): ReadGames {
   }
   const levels = new Map(read.tables.games.map((g) => [String(g.game), g.level as LevelKey | null]));
   const phases = new Map(read.tables.games.map((g) => [String(g.game), String(g.phase ?? 'regular')]));
+  const said = new Map(read.tables.games.map((g) => [String(g.game), g]));
+  const when = (key: string): string =>
+    `${String(said.get(key)?.week ?? 0).padStart(3, '0')} ${String(said.get(key)?.date ?? '')} ${key}`;
+  const weighed = [...games.keys()]
+    .sort((a, b) => (when(a) < when(b) ? -1 : 1))
+    .map((key): Weighed => ({ key, weight: (said.get(key)?.weight as number | null | undefined) ?? null }));
   let book: Book = DEFAULT_BOOK;
   if (read.bookText !== null) {
     const own = readBook(read.bookText);
@@ -125,6 +136,7 @@ function readGames(file: string | undefined): ReadGames {
     games,
     levelOf: (game) => levels.get(game) ?? null,
     phaseOf: (game) => phases.get(game) ?? 'regular',
+    weighed,
     book,
   };
 }
@@ -153,9 +165,9 @@ export async function check(args: string[]): Promise<number> {
 }
 
 export async function read(args: string[]): Promise<number> {
-  const { values, rest } = readOptions(args, ['by', 'where', 'level', 'film']);
+  const { values, rest } = readOptions(args, ['by', 'where', 'level', 'film', 'half-life']);
   const fallback = levelOption(values.level);
-  const { games, levelOf, phaseOf, book } = readGames(rest[0]);
+  const { games, levelOf, phaseOf, weighed, book } = readGames(rest[0]);
   const film = (values.film ?? 'eleven') as FilmKind;
   if (!FILM_KINDS.includes(film)) throw new Plain(`--film ${film} is none of ${FILM_KINDS.join(', ')}`);
   const field = (column: string): FilterField => {
@@ -175,37 +187,57 @@ export async function read(args: string[]): Promise<number> {
       throw new Plain(`--where ${part} is not column=value; write --where "offense=HER,quarter=1|2"`);
     where[field(column)] = words.split('|');
   }
+  const halfLife = values['half-life'] === undefined ? null : Number(values['half-life']);
+  if (halfLife !== null && !(halfLife > 0))
+    throw new Plain(`--half-life ${values['half-life']} is not a number of games above 0`);
   // Seven-on-seven and flag are never counted with eleven-man film.
-  const counted = [...games]
-    .filter(([game]) => filmKind({ level: levelOf(game) ?? fallback.key, phase: phaseOf(game) }) === film)
-    .flatMap(([game, snaps]) =>
-      countGame(snaps, levelOf(game) ? LEVEL_PROFILES[levelOf(game)!] : fallback, book),
-    );
-  const columns = buildColumns(counted);
+  const chosen = [...games].filter(
+    ([game]) =>
+      filmKind({
+        level: levelOf(game) ?? fallback.key,
+        phase: phaseOf(game),
+        weight: weighed.find((g) => g.key === game)?.weight ?? null,
+      }) === film,
+  );
+  const inTime = weighed.filter((g) => chosen.some(([key]) => key === g.key));
+  const counted = chosen.flatMap(([game, snaps]) =>
+    countGame(snaps, levelOf(game) ? LEVEL_PROFILES[levelOf(game)!] : fallback, book),
+  );
+  const columns = buildColumns(counted, undefined, weightsOf(inTime, halfLife));
   const rows = select(columns, where);
   const groups = groupBy(columns, rows, by).map((group) => {
-    let [runs, called, wins, judged, yards, gains] = [0, 0, 0, 0, 0, 0];
-    for (const i of group.rows) {
-      const play = counted[i]!.snap.play;
-      if (play === 'run' || play === 'pass' || play === 'rpo') called++;
-      if (play === 'run') runs++;
-      if (columns.success[i] !== 2) judged++;
-      if (columns.success[i] === 1) wins++;
-      if (columns.gain[i] !== -999) {
-        gains++;
-        yards += columns.gain[i]!;
-      }
-    }
-    const rate = (k: number, n: number) => {
-      const rate = wilson(k, n);
-      return { k, n, low: rate.low, high: rate.high };
+    const rows = [...group.rows];
+    const weight = (i: number): number => columns.weight?.[i] ?? 1;
+    const rate = (hit: (i: number) => boolean, judged: (i: number) => boolean) => {
+      const of = rows.filter(judged);
+      const { k, n, low, high } = rateOf(
+        columns.weight,
+        of.filter(hit),
+        of.filter((i) => !hit(i)),
+      );
+      return { k, n, low, high };
     };
+    const gained = rows.filter((i) => columns.gain[i] !== -999);
+    const heavy = gained.reduce((sum, i) => sum + weight(i), 0);
     return {
       ...Object.fromEntries(by.map((f, i) => [columnOf(f), group.words[i]])),
-      n: group.rows.length,
-      run: rate(runs, called),
-      success: rate(wins, judged),
-      yards: { mean: gains === 0 ? null : yards / gains, n: gains },
+      n: rows.length,
+      n_eff: kish(
+        rows.reduce((sum, i) => sum + weight(i), 0),
+        rows.reduce((sum, i) => sum + weight(i) ** 2, 0),
+      ),
+      run: rate(
+        (i) => counted[i]!.snap.play === 'run',
+        (i) => ['run', 'pass', 'rpo'].includes(counted[i]!.snap.play ?? ''),
+      ),
+      success: rate(
+        (i) => columns.success[i] === 1,
+        (i) => columns.success[i] !== 2,
+      ),
+      yards: {
+        mean: heavy === 0 ? null : gained.reduce((sum, i) => sum + weight(i) * columns.gain[i]!, 0) / heavy,
+        n: gained.length,
+      },
     };
   });
   print({ by: by.map(columnOf), n: rows.length, grouped: groups.reduce((n, g) => n + g.n, 0), rows: groups });

@@ -203,4 +203,35 @@ test('the season: how far each game is charted, who lines up like us, a game for
     .textContent();
   expect(`${lines.length} snaps`).toBe(shown);
   expect(lines.every((l) => (JSON.parse(l) as { personnel: string }).personnel === '12')).toBe(true);
+  // A game counts what the staff says, here and in every report.
+  const whole = Number(/^\d+/.exec(shown!)![0]);
+  const counts = async (words: string): Promise<void> => {
+    await page.goto(`${SITE()}/log/season`);
+    await games
+      .getByLabel('what Marrow Fen Stags at Hollowquay Wrens counts in reports')
+      .selectOption({ label: words });
+    await page.reload();
+    await expect(
+      games.getByLabel('what Marrow Fen Stags at Hollowquay Wrens counts in reports').locator(':checked'),
+    ).toHaveText(words);
+    await page.goto(`${SITE()}/read?team=STG&filter=personnel:12`);
+  };
+  await counts('half');
+  const worth = page.getByRole('button', { name: new RegExp(`^${whole} snaps, as [\\d.]+$`) });
+  await expect(worth).toBeVisible();
+  expect(Number(/as ([\d.]+)/.exec((await worth.textContent())!)![1])).toBeLessThan(whole);
+  await expect(page.getByRole('link', { name: 'games: 1 counting less' })).toBeVisible();
+  await counts('left out');
+  await expect(page.getByRole('link', { name: 'games: 1 left out' })).toBeVisible();
+  const fewer = await page
+    .getByRole('button', { name: /^\d+ snaps$/ })
+    .first()
+    .textContent();
+  expect(Number(/^\d+/.exec(fewer!)![0])).toBeLessThan(whole);
+  // Old film fades.
+  await page.getByLabel('fading').click();
+  await page.getByRole('option', { name: 'half in 2 games' }).click();
+  await expect(page).toHaveURL(/halflife=2/);
+  await expect(page.getByRole('button', { name: /^\d+ snaps, as [\d.]+$/ })).toBeVisible();
+  await axe(page);
 });

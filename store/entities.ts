@@ -155,6 +155,7 @@ export const Game = defineEntity({
     /** Where the camera stood, and for whom the film is charted. */
     angle: p.string().nullable(),
     purpose: p.string().nullable(),
+    weight: p.double().$type<number>().nullable(),
     /** Figures of the official scorer, by team and stat. */
     official: p.json<OfficialFigures>().nullable(),
   },

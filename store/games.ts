@@ -64,6 +64,7 @@ const gameInfo = (inferEntityFromProperties: GameRow, snaps: number): GameInfo =
   closed: inferEntityFromProperties.closed,
   angle: inferEntityFromProperties.angle ?? null,
   purpose: inferEntityFromProperties.purpose ?? null,
+  weight: inferEntityFromProperties.weight ?? null,
   snaps,
   sample: inferEntityFromProperties.source === SAMPLE,
 });
@@ -132,6 +133,7 @@ export async function createGame(actor: Actor, input: NewGame): Promise<string> 
       closed: false,
       angle: null,
       purpose: null,
+      weight: null,
       official: null,
     });
     await tx.flush();
@@ -188,11 +190,14 @@ export async function closeGame(
   });
 }
 
-/** Where the camera stood, and for whom the film is charted; null: not said. */
+/** Where the camera stood, for whom the film is charted, what the game counts in reports; null: not said. */
 export async function describeGame(
   actor: Actor,
   key: string,
-  change: { readonly angle: Camera | null } | { readonly purpose: Purpose | null },
+  change:
+    | { readonly angle: Camera | null }
+    | { readonly purpose: Purpose | null }
+    | { readonly weight: number | null },
 ): Promise<void> {
   permit(actor, 'snap.log');
   const em = await openEm();

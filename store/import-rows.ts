@@ -116,6 +116,7 @@ export async function insertTables(
         closed: row.closed === true,
         angle: text(row.angle),
         purpose: text(row.purpose),
+        weight: (row.weight as number | null) ?? null,
       }),
     );
   }

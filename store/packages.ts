@@ -65,6 +65,7 @@ export async function exportTables(actor: Actor): Promise<Exported> {
     closed: row.closed,
     angle: row.angle ?? null,
     purpose: row.purpose ?? null,
+    weight: row.weight ?? null,
     surface: row.surface,
     weather: row.weather,
     wind: row.wind,

@@ -66,7 +66,7 @@ export function tradeGames(all: Tables, book: Book, games: readonly string[]): T
     tables: {
       ...emptyTables(),
       teams: all.teams.filter((t) => playing.has(t.team)),
-      games: chosen.map((g): Row => ({ ...g, source: null, purpose: null, closed: null })),
+      games: chosen.map((g): Row => ({ ...g, source: null, purpose: null, weight: null, closed: null })),
       snaps: bare,
     },
     book: { ...book, terms: terms.map(({ notes: _, ...term }) => term) },

@@ -103,6 +103,8 @@ export interface GameInfo {
   readonly closed: boolean;
   readonly angle: string | null;
   readonly purpose: string | null;
+  /** What it counts in reports, 0 to 1; null: whole. */
+  readonly weight: number | null;
   readonly snaps: number;
   /** Invented, to try things on. */
   readonly sample: boolean;

@@ -13,6 +13,8 @@ export interface ReadAddress {
   readonly film: FilmKind;
   /** The last games only; null: all. */
   readonly last: number | null;
+  /** Games after which one counts half; null: none fades. */
+  readonly halfLife: number | null;
   readonly filter: Filter;
   readonly cell: Cell | null;
   readonly reel: string | null;
@@ -47,11 +49,15 @@ export function readAddress(
   usual: { readonly team: string; readonly film: FilmKind },
 ): ReadAddress {
   const film = FILM_KINDS.find((k) => k === params.get('film'));
-  const last = Number(params.get('last'));
+  const whole = (name: string): number | null => {
+    const n = Number(params.get(name));
+    return Number.isInteger(n) && n > 0 ? n : null;
+  };
   return {
     team: params.get('team') ?? usual.team,
     film: film ?? usual.film,
-    last: Number.isInteger(last) && last > 0 ? last : null,
+    last: whole('last'),
+    halfLife: whole('halflife'),
     filter: readFilter(params.get('filter')),
     cell: readCell(params.get('cell')),
     reel: params.get('reel'),

@@ -1,6 +1,6 @@
 /** What a defense answered with: fronts and coverages among some snaps. */
 import { FIRST_VALUE, groupBy, type Columns } from './columns';
-import { wilson, type Rate } from './rates';
+import { rateOf, type Rate } from './rates';
 
 export interface Answered {
   readonly front: string | null;
@@ -20,7 +20,13 @@ export function answersIn(columns: Columns, rows: Uint32Array, most = 4): Answer
         group.words[1] === '' || group.words[1] === '-' || group.words[1] === '?'
           ? null
           : (group.words[1] ?? null),
-      rate: wilson(group.rows.length, tagged.length),
+      rate: rateOf(columns.weight, group.rows, without(tagged, group.rows)),
       rows: group.rows,
     }));
+}
+
+/** Rows of one ascending list that are not in the other. */
+function without(rows: Uint32Array, taken: Uint32Array): Uint32Array {
+  const gone = new Set(taken);
+  return rows.filter((i) => !gone.has(i));
 }

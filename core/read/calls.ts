@@ -3,7 +3,7 @@
  * nor pass; a snap whose call is blank, none or not visible is not called. The parts sum to the snaps.
  */
 import type { Columns } from './columns';
-import { wilson, type Rate } from './rates';
+import { rateOf, type Rate } from './rates';
 
 export const CALL_KINDS = ['run', 'pass', 'rpo'] as const;
 export type CallKind = (typeof CALL_KINDS)[number];
@@ -53,7 +53,7 @@ export function splitCalls(columns: Columns, rows: ArrayLike<number>): Calls {
     rows: Uint32Array.from(rows),
     byKind: { run, pass, rpo },
     untagged: Uint32Array.from(untagged),
-    run: wilson(run.length, run.length + pass.length + rpo.length),
+    run: rateOf(columns.weight, run, [...pass, ...rpo]),
     bySide: CALL_KINDS.flatMap((kind, k) =>
       SIDES.map((side, s) => ({ kind, side, rows: Uint32Array.from(parts[k]![s]!) })),
     ).filter((part) => part.rows.length > 0),

@@ -11,6 +11,7 @@ interface Played {
   readonly week: number | null;
   readonly level: LevelKey;
   readonly phase: string;
+  readonly weight: number | null;
 }
 
 /** Games of the team in its film by week, the earliest first. */

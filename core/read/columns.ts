@@ -31,10 +31,17 @@ export interface Columns {
   readonly counts: Uint8Array;
   /** 0 no, 1 yes, 2 cannot know. */
   readonly success: Uint8Array;
+  /** What each snap counts, 0 to 1; null: all of them whole. */
+  readonly weight: Float64Array | null;
 }
 
 /** Builds the columns. Linear in snaps; throws when a field has more than 65 000 different words. */
-export function buildColumns(snaps: readonly CountedSnap[], rule: SuccessRule = SUCCESS_40_60_100): Columns {
+export function buildColumns(
+  snaps: readonly CountedSnap[],
+  rule: SuccessRule = SUCCESS_40_60_100,
+  /** By game; null: all count whole. */
+  weights: ReadonlyMap<string, number> | null = null,
+): Columns {
   const n = snaps.length;
   const text = {} as Record<FilterField, Column>;
   for (const field of FILTER_FIELDS) {
@@ -71,7 +78,8 @@ export function buildColumns(snaps: readonly CountedSnap[], rule: SuccessRule = 
     const good = isSuccess({ ...snap, ownScore: snap.scoredBy === snap.offense }, rule);
     success[i] = good === null ? 2 : good ? 1 : 0;
   }
-  return { n, ids: snaps.map((s) => s.snap.snapId), text, toGoal, gain, counts, success };
+  const weight = weights && Float64Array.from(snaps, (s) => weights.get(s.snap.game) ?? 1);
+  return { n, ids: snaps.map((s) => s.snap.snapId), text, toGoal, gain, counts, success, weight };
 }
 
 /** Field → wanted words. Words of one field are alternatives, fields must all hold. */

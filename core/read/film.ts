@@ -12,9 +12,13 @@ export const FILM_LABEL: Readonly<Record<FilmKind, string>> = {
 /** Practice and borrowed film is logged, but is no evidence of what a team does in a game. */
 const NOT_COUNTED: ReadonlySet<string> = new Set(['practice_11', 'practice_no_line', 'study']);
 
-/** The kind a game counts with; null: it does not count. */
-export function filmKind(game: { readonly level: LevelKey; readonly phase: string }): FilmKind | null {
-  if (NOT_COUNTED.has(game.phase)) return null;
+/** The kind a game counts with; null: it does not count, by its phase or because the staff left it out. */
+export function filmKind(game: {
+  readonly level: LevelKey;
+  readonly phase: string;
+  readonly weight?: number | null;
+}): FilmKind | null {
+  if (NOT_COUNTED.has(game.phase) || game.weight === 0) return null;
   const { players } = LEVEL_PROFILES[game.level];
   if (game.phase === 'seven_on_seven' || players === 7) return 'seven';
   if (game.phase === 'flag' || players === 5) return 'five';

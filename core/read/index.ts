@@ -1,4 +1,5 @@
 export * from './rates';
+export * from './weights';
 export * from './success';
 export * from './counted';
 export * from './filters';

@@ -1,8 +1,13 @@
 /** Rates with their doubt. */
+import { kish } from './weights';
 
 export interface Rate {
   readonly k: number;
   readonly n: number;
+  /** Weighted; k / n where every snap counts whole. Null when n is 0. */
+  readonly share: number | null;
+  /** Snaps that n is worth: n itself, or Kish's effective size under weights. */
+  readonly worth: number;
   /** 95 % Wilson bounds in 0…1; null when n is 0: no data is not a rate of zero. */
   readonly low: number | null;
   readonly high: number | null;
@@ -19,12 +24,48 @@ const Z95 = 1.959963984540054;
 export function wilson(k: number, n: number): Rate {
   if (!Number.isInteger(k) || !Number.isInteger(n) || k < 0 || k > n)
     throw new RangeError(`rate ${k} of ${n} is not 0 ≤ k ≤ n in whole numbers`);
-  if (n === 0) return { k, n, low: null, high: null };
+  return n === 0
+    ? { k, n, share: null, worth: 0, low: null, high: null }
+    : { k, n, share: k / n, worth: n, ...score(k, n) };
+}
+
+/** The bounds, for whole numbers and for effective ones. */
+function score(k: number, n: number): { readonly low: number; readonly high: number } {
   const z2 = Z95 * Z95;
   const spread = Z95 * Math.sqrt(z2 + (4 * k * (n - k)) / n);
-  const low = k === 0 ? 0 : (2 * k + z2 - spread) / (2 * (n + z2));
-  const high = k === n ? 1 : (2 * k + z2 + spread) / (2 * (n + z2));
-  return { k, n, low, high };
+  return {
+    low: k === 0 ? 0 : (2 * k + z2 - spread) / (2 * (n + z2)),
+    high: k === n ? 1 : (2 * k + z2 + spread) / (2 * (n + z2)),
+  };
+}
+
+/**
+ * A rate among weighted rows: `weights` by row, null where all count whole. The count stays a count; share and
+ * interval follow the weights, with Kish's effective n in place of n (numbers handbook, section 1).
+ */
+export function rateOf(
+  weights: Float64Array | null,
+  hits: ArrayLike<number>,
+  others: ArrayLike<number>,
+): Rate {
+  const k = hits.length;
+  const n = k + others.length;
+  if (weights === null || n === 0) return wilson(k, n);
+  let [sum, squares, hit] = [0, 0, 0];
+  for (const [rows, counts] of [
+    [hits, 1],
+    [others, 0],
+  ] as const)
+    for (let i = 0; i < rows.length; i++) {
+      const w = weights[rows[i]!]!;
+      sum += w;
+      squares += w * w;
+      hit += w * counts;
+    }
+  const worth = kish(sum, squares);
+  if (worth === 0) return wilson(0, 0);
+  const share = k === n ? 1 : hit / sum;
+  return { k, n, share, worth, ...score(k === n ? worth : share * worth, worth) };
 }
 
 /** Below this many snaps no point percentage is shown; below FEW_COUNT only "2 of 3". */
@@ -37,7 +78,7 @@ export const countText = (r: Rate): string => `${r.k} of ${r.n}`;
 /** "41–74 %", "few" under four, "no snaps" without any. */
 export function intervalText(rate: Rate): string {
   if (rate.low === null || rate.high === null) return 'no snaps';
-  if (rate.n < FEW_COUNT) return 'few';
+  if (rate.worth < FEW_COUNT) return 'few';
   return `${Math.round(rate.low * 100)}–${Math.round(rate.high * 100)} %`;
 }
 

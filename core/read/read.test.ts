@@ -57,7 +57,7 @@ describe('Wilson interval', () => {
     );
   });
   it('has no bounds without data, says few under four, refuses nonsense', () => {
-    expect(wilson(0, 0)).toEqual({ k: 0, n: 0, low: null, high: null });
+    expect(wilson(0, 0)).toEqual({ k: 0, n: 0, share: null, worth: 0, low: null, high: null });
     expect([intervalText(wilson(0, 0)), intervalText(wilson(2, 3)), intervalText(wilson(17, 29))]).toEqual([
       'no snaps',
       'few',

@@ -88,6 +88,7 @@ export const RESOURCES = {
       closed: col('flag'),
       angle: col('enum', { values: CAMERAS }),
       purpose: col('enum', { values: PURPOSES }),
+      weight: col('decimal', { min: 0, max: 1 }),
       surface: col('text'),
       weather: col('text'),
       wind: col('text'),

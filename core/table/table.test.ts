@@ -42,6 +42,7 @@ const tables: Tables = {
       phase: 'regular',
       angle: null,
       purpose: null,
+      weight: 0.5,
       week: 1,
       season: 2026,
       closed: true,
@@ -87,7 +88,8 @@ describe('the open package', () => {
     for (const mark of [',', ';', '\t']) {
       const cell = mark === ';' ? `"${lists}"` : lists;
       const lines = [['snap_id', 'game', 'order', 'offense', 'defense', 'not_sure'].join(mark)];
-      for (let i = 1; i <= 4; i++) lines.push([`s${i}`, game!.key, i, game!.home, game!.away, cell].join(mark));
+      for (let i = 1; i <= 4; i++)
+        lines.push([`s${i}`, game!.key, i, game!.home, game!.away, cell].join(mark));
       const { rows, faults } = readCsv('snaps', lines.join('\n'), 'snaps.csv');
       expect([faults, rows.length, rows[0]!.not_sure]).toEqual([[], 4, lists.split(';')]);
     }

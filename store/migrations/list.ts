@@ -8,6 +8,7 @@ import { Migration20261126000007 } from './0007-charted';
 import { Migration20261126000008 } from './0008-readings';
 import { Migration20261126000009 } from './0009-official';
 import { Migration20261127000010 } from './0010-people';
+import { Migration20261127000011 } from './0011-weights';
 
 /** Forward only, in order. A landed migration never changes. */
 export const MIGRATIONS = [
@@ -21,4 +22,5 @@ export const MIGRATIONS = [
   { name: '0008-readings', class: Migration20261126000008 },
   { name: '0009-official', class: Migration20261126000009 },
   { name: '0010-people', class: Migration20261127000010 },
+  { name: '0011-weights', class: Migration20261127000011 },
 ];

@@ -15,7 +15,9 @@ export function RateBar({
   label: string;
   onOpen?: (() => void) | undefined;
 }) {
-  const words = `${label} ${countText(rate)}`;
+  // Under weights the count stays the count; what it is worth stands beside it.
+  const weighted = rate.worth !== rate.n && rate.share !== null;
+  const words = `${label} ${countText(rate)}${weighted ? `, as ${rate.worth.toFixed(1)}` : ''}`;
   return (
     <span
       style={{
@@ -43,7 +45,7 @@ export function RateBar({
       )}
       <svg width={WIDTH} height="10" aria-hidden="true">
         <line x1={scale(0)} x2={scale(1)} y1="5" y2="5" stroke="var(--faint)" strokeWidth="3" />
-        {rate.low !== null && rate.high !== null && (
+        {rate.low !== null && rate.high !== null && rate.share !== null && (
           <>
             <line
               x1={scale(rate.low)}
@@ -52,14 +54,14 @@ export function RateBar({
               y2="5"
               stroke="var(--ink)"
               strokeWidth="1.6"
-              opacity={rate.n < FEW ? 0.45 : 1}
+              opacity={rate.worth < FEW ? 0.45 : 1}
             />
             <circle
-              cx={scale(rate.k / rate.n)}
+              cx={scale(rate.share)}
               cy="5"
-              r={rate.n < FEW ? 2.4 : 4}
+              r={rate.worth < FEW ? 2.4 : 4}
               fill="var(--run)"
-              opacity={rate.n < FEW ? 0.5 : 1}
+              opacity={rate.worth < FEW ? 0.5 : 1}
             />
           </>
         )}

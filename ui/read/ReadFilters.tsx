@@ -11,6 +11,7 @@ import {
   filmKind,
   filterLabel,
   ownFilm,
+  rateOf,
   writeFilter,
   type Filter,
   type FilterField,
@@ -24,6 +25,9 @@ const FilterMenu = dynamic(() => import('./FilterMenu'), { ssr: false });
 
 export type SetAddress = (changes: Readonly<Record<string, string | null>>, push?: boolean) => void;
 
+/** Games in which a snap’s weight halves. */
+const FADING = [1, 2, 3, 5];
+
 interface ReadFiltersProps {
   readonly reading: Reading;
   readonly games: readonly { readonly info: GameInfo }[];
@@ -33,7 +37,7 @@ interface ReadFiltersProps {
 }
 
 export function ReadFilters({ reading, games, teams, level, setUrl }: ReadFiltersProps) {
-  const { team, film, last, filter } = reading.address;
+  const { team, film, last, halfLife, filter } = reading.address;
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const setFilter = (next: Filter): void => setUrl({ filter: writeFilter(next), reel: null });
   const own = ownFilm(level);
@@ -58,6 +62,19 @@ export function ReadFilters({ reading, games, teams, level, setUrl }: ReadFilter
             .map((n): [string, string] => [String(n), `last ${n}`]),
         ]}
         onChange={(to) => setUrl({ last: to === 'all' ? null : to, reel: null })}
+      />
+      <Choice
+        label="fading"
+        value={halfLife === null ? 'none' : String(halfLife)}
+        width={150}
+        options={[
+          ['none', 'old as new'],
+          ...FADING.map((n): [string, string] => [
+            String(n),
+            n === 1 ? 'half each game' : `half in ${n} games`,
+          ]),
+        ]}
+        onChange={(to) => setUrl({ halflife: to === 'none' ? null : to, reel: null })}
       />
       {otherFilm && (
         <Choice
@@ -91,7 +108,7 @@ export function ReadFilters({ reading, games, teams, level, setUrl }: ReadFilter
       >
         add a filter
       </button>
-      <Totals reading={reading} setUrl={setUrl} />
+      <Totals reading={reading} games={games} setUrl={setUrl} />
       {anchor && (
         <FilterMenu
           anchor={anchor}
@@ -107,8 +124,14 @@ export function ReadFilters({ reading, games, teams, level, setUrl }: ReadFilter
 }
 
 /** How many snaps, and on how many the call and the formation are tagged. */
-function Totals({ reading, setUrl }: Pick<ReadFiltersProps, 'reading' | 'setUrl'>) {
+function Totals({ reading, games, setUrl }: Pick<ReadFiltersProps, 'reading' | 'games' | 'setUrl'>) {
   const { columns, rows } = reading.counted;
+  const { worth } = rateOf(columns.weight, rows, []);
+  const { team } = reading.address;
+  const theirs = games.filter(({ info }) => info.home === team || info.away === team);
+  const out = theirs.filter(({ info }) => info.weight === 0).length;
+  const less = theirs.filter(({ info }) => (info.weight ?? 1) < 1).length - out;
+  const weighed = [less > 0 ? `${less} counting less` : '', out > 0 ? `${out} left out` : ''].filter(Boolean);
   const door = (reel: string, words: string, label?: string) => (
     <button type="button" className="plain" onClick={() => setUrl({ reel }, true)} aria-label={label}>
       {words}
@@ -124,9 +147,17 @@ function Totals({ reading, setUrl }: Pick<ReadFiltersProps, 'reading' | 'setUrl'
   };
   return (
     <span className="small quiet totals">
-      {door('all', `${rows.length} snaps`)} · {blank('play', 'call', 'call tagged on')} ·{' '}
-      {blank('formation', 'formation', 'formation on')} · kneels, spikes and no-plays left out; a run-pass
-      option is a call of its own ·{' '}
+      {door('all', `${rows.length} snaps${columns.weight ? `, as ${worth.toFixed(1)}` : ''}`)} ·{' '}
+      {weighed.length > 0 && (
+        <>
+          <a className="door" href="/log/season">
+            games: {weighed.join(', ')}
+          </a>{' '}
+          ·{' '}
+        </>
+      )}{' '}
+      {blank('play', 'call', 'call tagged on')} · {blank('formation', 'formation', 'formation on')} · kneels,
+      spikes and no-plays left out; a run-pass option is a call of its own ·{' '}
       <a className="door" href={`/api/book/cards?team=${reading.address.team}`}>
         formation sheet
       </a>{' '}

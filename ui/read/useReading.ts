@@ -17,6 +17,7 @@ import {
   readAddress,
   readFilter,
   situationBoard,
+  weightsOf,
   writeFilter,
   type Counted,
   type CountedSnap,
@@ -57,14 +58,22 @@ export function useReading(
 ): Reading {
   const rules = useStaffRules();
   const address = readAddress(params, { team: usualTeam, film: ownFilm(level) });
-  const { team, film, last, cell } = address;
+  const { team, film, last, halfLife, cell } = address;
   const theirs = useMemo(() => gamesOf(games, { team, film }), [games, team, film]);
   const chosen = useMemo(() => lastOf(theirs, last), [theirs, last]);
   const snaps = useMemo(
     () => chosen.flatMap((g) => countGame(g.snaps.map(fullSnap), profiles[g.info.level], book, rules)),
     [chosen, profiles, book, rules],
   );
-  const columns = useMemo(() => buildColumns(snaps, rules.success), [snaps, rules]);
+  const weights = useMemo(
+    () =>
+      weightsOf(
+        chosen.map((g) => g.info),
+        halfLife,
+      ),
+    [chosen, halfLife],
+  );
+  const columns = useMemo(() => buildColumns(snaps, rules.success, weights), [snaps, rules, weights]);
   const filter = writeFilter(address.filter);
   const rows = useMemo(
     () => rowsAt(columns, { team, filter: readFilter(filter), cell: null }, []),

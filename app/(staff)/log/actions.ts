@@ -97,6 +97,7 @@ const gameKey = z.string().min(1).max(200);
 const film = z.union([
   z.object({ game: gameKey, angle: z.enum(CAMERAS).nullable() }),
   z.object({ game: gameKey, purpose: z.enum(PURPOSES).nullable() }),
+  z.object({ game: gameKey, weight: z.number().min(0).max(1).nullable() }),
 ]);
 const described = action('snap.log', film, async (actor, { game, ...change }) => {
   await describeGame(actor, game, change);

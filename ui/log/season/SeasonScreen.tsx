@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { gameName } from '@/core/exchange/names';
 import type { GameInfo, TeamInfo } from '@/core/exchange/types';
+import { GAME_WEIGHTS } from '@/core/read/weights';
 import { CAMERAS, PURPOSES } from '@/core/table/film';
 import { Choice } from '../../shared/Choice';
 
@@ -33,6 +34,14 @@ const CAMERA_WORDS = {
 } as const;
 const PURPOSE_WORDS = { opponent: 'opponent', own: 'our own', neutral: 'study' } as const;
 const MOST_TRADED = 20;
+
+/** Whole, half, left out; and what a file said, if that is none of them. */
+function weightChoices(weight: number | null): readonly (readonly [string, string])[] {
+  const words = (w: number): string =>
+    w === 1 ? 'whole' : w === 0.5 ? 'half' : w === 0 ? 'left out' : `${w}`;
+  const all = [...new Set([...GAME_WEIGHTS, weight ?? 1])].sort((a, b) => b - a);
+  return all.map((w) => [String(w), words(w)]);
+}
 
 export function SeasonScreen({
   team,
@@ -97,6 +106,7 @@ export function SeasonScreen({
                 <th>game</th>
                 <th>camera</th>
                 <th>charted for</th>
+                <th>counts</th>
                 <th className="n">snaps</th>
                 <th>passes charted</th>
               </tr>
@@ -150,6 +160,24 @@ export function SeasonScreen({
                         {PURPOSES.map((c) => (
                           <option key={c} value={c}>
                             {PURPOSE_WORDS[c]}
+                          </option>
+                        ))}
+                      </select>
+                    </td>
+                    <td>
+                      <select
+                        aria-label={`what ${name} counts in reports`}
+                        value={String(game.weight ?? 1)}
+                        onChange={(e) =>
+                          void say({
+                            game: game.key,
+                            weight: e.target.value === '1' ? null : Number(e.target.value),
+                          })
+                        }
+                      >
+                        {weightChoices(game.weight).map(([value, words]) => (
+                          <option key={value} value={value}>
+                            {words}
                           </option>
                         ))}
                       </select>

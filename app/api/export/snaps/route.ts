@@ -35,6 +35,7 @@ export async function GET(request: Request): Promise<Response> {
         ),
       )
     ).flat();
+    // What a snap counts changes no choice of snaps; a game that counts nothing is not chosen.
     const rows = rowsAt(buildColumns(counted, rules.success), address, rules.zones);
     const snaps = [...rows].map((i) => counted[i]!.snap);
     const file = await snapFile(actor, as, snaps);
