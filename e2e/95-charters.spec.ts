@@ -169,11 +169,17 @@ test('the season: how far each game is charted, who lines up like us, a game for
   await page.goto(`${SITE()}/log/season`);
   const games = page.getByRole('region', { name: 'Games of the season' });
   await games.getByLabel('camera of Marrow Fen Stags at Hollowquay Wrens').selectOption('broadcast');
+  await expect(page.getByRole('status').getByText('saved', { exact: true })).toBeVisible();
   await page.reload();
   await expect(games.getByLabel('camera of Marrow Fen Stags at Hollowquay Wrens')).toHaveValue('broadcast');
   await expect(
     page.getByRole('region', { name: 'Who lines up like us' }).getByRole('row').nth(1),
   ).toContainText('0.');
+  await page.getByLabel('team').selectOption({ label: 'Marrow Fen Stags' });
+  const blanks = page.getByRole('region', { name: 'What would sharpen the report most' });
+  await expect(blanks.getByRole('columnheader', { name: 'when they defend' })).toBeVisible();
+  const where = await blanks.getByRole('link').first().getAttribute('href');
+  expect((await page.request.get(`${SITE()}${where}`)).status()).toBe(200);
   await games.getByLabel('trade Marrow Fen Stags at Hollowquay Wrens').check();
   await axe(page);
   const [download] = await Promise.all([
@@ -210,6 +216,7 @@ test('the season: how far each game is charted, who lines up like us, a game for
     await games
       .getByLabel('what Marrow Fen Stags at Hollowquay Wrens counts in reports')
       .selectOption({ label: words });
+    await expect(page.getByRole('status').getByText('saved', { exact: true })).toBeVisible();
     await page.reload();
     await expect(
       games.getByLabel('what Marrow Fen Stags at Hollowquay Wrens counts in reports').locator(':checked'),
@@ -229,8 +236,7 @@ test('the season: how far each game is charted, who lines up like us, a game for
     .textContent();
   expect(Number(/^\d+/.exec(fewer!)![0])).toBeLessThan(whole);
   // Old film fades.
-  await page.getByLabel('fading').click();
-  await page.getByRole('option', { name: 'half in 2 games' }).click();
+  await page.getByLabel('fading').selectOption({ label: 'half in 2 games' });
   await expect(page).toHaveURL(/halflife=2/);
   await expect(page.getByRole('button', { name: /^\d+ snaps, as [\d.]+$/ })).toBeVisible();
   await axe(page);

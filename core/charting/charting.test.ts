@@ -19,6 +19,7 @@ import {
   progressOf,
   rowsOf,
   sharpen,
+  sharpenFilm,
   stepPass,
   viewPass,
   type Offers,
@@ -345,5 +346,19 @@ describe('what would sharpen the report most', () => {
       list.map((o) => o.perTen),
     );
     expect(isDone(FRONT, blankSnap('s', 'g', 1))).toBe(false);
+  });
+
+  it('over several games: as if they were one film, and the games sum to the blanks', () => {
+    const rows = walked.map((r, i) => (i % 3 === 0 ? { ...r, snap: strip(r.snap) } : r));
+    const games = [0, 1, 2].map((g) => ({ key: `g${g}`, rows: rows.filter((_, i) => i % 5 === g) }));
+    const film = sharpenFilm([FRONT], games);
+    expect(film.map(({ where: _, ...one }) => one)).toEqual(
+      sharpen(
+        [FRONT],
+        games.flatMap((g) => g.rows),
+      ),
+    );
+    for (const { where, blank } of film) expect(where.reduce((n, w) => n + w.blank, 0)).toBe(blank);
+    expect(film[0]!.where.length).toBeGreaterThan(1);
   });
 });

@@ -37,7 +37,6 @@ export function sharpen(
 ): Sharpened[] {
   const out = new Map<SnapFact, Sharpened>();
   for (const pass of passes) {
-    const over = rowsOf(pass, rows);
     for (const field of pass.fields) {
       const { kind, label } = SNAP_FIELDS[field];
       if (
@@ -48,8 +47,8 @@ export function sharpen(
         kind === 'numbers'
       )
         continue;
-      const asking = over.filter(({ snap }) => asked(pass, snap).includes(field));
-      const blank = asking.filter(({ snap }) => !isCharted(snap, field)).length;
+      const { asking, blank: left } = askedOf(pass, field, rows);
+      const blank = left.length;
       if (blank === 0) continue;
       const counts = new Map<unknown, number>();
       let n = 0;
@@ -86,4 +85,35 @@ export function sharpen(
       shown.set(pass, n);
       return n <= mostOf;
     });
+}
+
+export interface SharpenedFilm extends Sharpened {
+  /** Where it is blank: games with how many of their snaps, the most first. */
+  readonly where: readonly { readonly game: string; readonly blank: number }[];
+}
+
+/** The same over several games together; the parts by game sum to the blanks. */
+export function sharpenFilm(
+  passes: readonly ChartPass[],
+  games: readonly { readonly key: string; readonly rows: readonly WalkedSnap[] }[],
+  mostOf = Infinity,
+): SharpenedFilm[] {
+  const all = sharpen(
+    passes,
+    games.flatMap((g) => g.rows),
+    mostOf,
+  );
+  return all.map((one) => ({
+    ...one,
+    where: games
+      .map(({ key, rows }) => ({ game: key, blank: askedOf(one.pass, one.field, rows).blank.length }))
+      .filter(({ blank }) => blank > 0)
+      .sort((a, b) => b.blank - a.blank || a.game.localeCompare(b.game)),
+  }));
+}
+
+/** Snaps a pass asks a field on, and those of them where nothing stands. */
+function askedOf(pass: ChartPass, field: SnapFact, rows: readonly WalkedSnap[]) {
+  const asking = rowsOf(pass, rows).filter(({ snap }) => asked(pass, snap).includes(field));
+  return { asking, blank: asking.filter(({ snap }) => !isCharted(snap, field)) };
 }

@@ -2,12 +2,13 @@
 /** The season's film: which games there are, how far each is charted, who lines up like us, and games to trade. */
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useOptimistic, useState, useTransition } from 'react';
 import { gameName } from '@/core/exchange/names';
 import type { GameInfo, TeamInfo } from '@/core/exchange/types';
 import { GAME_WEIGHTS } from '@/core/read/weights';
 import { CAMERAS, PURPOSES } from '@/core/table/film';
 import { Choice } from '../../shared/Choice';
+import { SharpestCard, type Sharpest } from './SharpestCard';
 
 interface ChartedGame {
   readonly game: GameInfo;
@@ -16,6 +17,9 @@ interface ChartedGame {
 }
 interface SeasonScreenProps {
   readonly team: string;
+  /** The team whose film is shown; none: all. */
+  readonly wanted: string;
+  readonly sharpest: Sharpest | null;
   readonly teams: readonly TeamInfo[];
   readonly games: readonly ChartedGame[];
   /** Offenses by how far their structures are from ours, bits. */
@@ -23,8 +27,9 @@ interface SeasonScreenProps {
   readonly n: number;
   readonly privateFields: readonly string[];
   readonly mayTrade: boolean;
-  readonly describe: (change: unknown) => Promise<string | null>;
+  readonly describe: (change: FilmChange) => Promise<string | null>;
 }
+type FilmChange = { readonly game: string } & Partial<Pick<GameInfo, 'angle' | 'purpose' | 'weight'>>;
 const CAMERA_WORDS = {
   sideline: 'sideline',
   end_zone_offense: 'end zone, behind the offense',
@@ -45,8 +50,10 @@ function weightChoices(weight: number | null): readonly (readonly [string, strin
 
 export function SeasonScreen({
   team,
+  wanted,
+  sharpest,
   teams,
-  games,
+  games: known,
   like,
   n,
   privateFields,
@@ -54,16 +61,24 @@ export function SeasonScreen({
   describe,
 }: SeasonScreenProps) {
   const router = useRouter();
-  const [wanted, setWanted] = useState('');
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [problem, setProblem] = useState<string | null>(null);
+  const [saved, setSaved] = useState(false);
+  const [saving, start] = useTransition();
+  // What is chosen stands at once; what the server says stands after.
+  const [games, expect] = useOptimistic(known, (list, { game: key, ...change }: FilmChange) =>
+    list.map((g) => (g.game.key === key ? { ...g, game: { ...g.game, ...change } } : g)),
+  );
   const nameOf = (key: string): string => teams.find((t) => t.key === key)?.name ?? key;
   const shown = games.filter(({ game }) => wanted === '' || game.home === wanted || game.away === wanted);
-  const say = async (change: unknown): Promise<void> => {
-    const why = await describe(change).catch(() => 'The server does not answer; nothing was changed.');
-    setProblem(why);
-    if (why === null) router.refresh();
-  };
+  const say = (change: FilmChange): void =>
+    start(async () => {
+      expect(change);
+      const why = await describe(change).catch(() => 'The server does not answer; nothing was changed.');
+      setProblem(why);
+      setSaved(why === null);
+      if (why === null) router.refresh();
+    });
   const toggle = (key: string): void => {
     const next = new Set(chosen);
     if (!next.delete(key)) next.add(key);
@@ -78,10 +93,13 @@ export function SeasonScreen({
           label="team"
           value={wanted}
           options={[['', 'all teams'] as const, ...teams.map((t) => [t.key, t.name] as const)]}
-          onChange={setWanted}
+          onChange={(to) => router.push(`/log/season${to === '' ? '' : `?team=${encodeURIComponent(to)}`}`)}
           width={200}
         />
         <span className="grow" />
+        <span className="small quiet" role="status">
+          {saving ? 'saving…' : saved ? 'saved' : ''}
+        </span>
         <span className="small quiet">
           {shown.length} {shown.length === 1 ? 'game' : 'games'}
         </span>
@@ -140,7 +158,7 @@ export function SeasonScreen({
                       <select
                         aria-label={`camera of ${name}`}
                         value={game.angle ?? ''}
-                        onChange={(e) => void say({ game: game.key, angle: e.target.value || null })}
+                        onChange={(e) => say({ game: game.key, angle: e.target.value || null })}
                       >
                         <option value="">not said</option>
                         {CAMERAS.map((c) => (
@@ -154,7 +172,7 @@ export function SeasonScreen({
                       <select
                         aria-label={`purpose of ${name}`}
                         value={game.purpose ?? ''}
-                        onChange={(e) => void say({ game: game.key, purpose: e.target.value || null })}
+                        onChange={(e) => say({ game: game.key, purpose: e.target.value || null })}
                       >
                         <option value="">not said</option>
                         {PURPOSES.map((c) => (
@@ -169,7 +187,7 @@ export function SeasonScreen({
                         aria-label={`what ${name} counts in reports`}
                         value={String(game.weight ?? 1)}
                         onChange={(e) =>
-                          void say({
+                          say({
                             game: game.key,
                             weight: e.target.value === '1' ? null : Number(e.target.value),
                           })
@@ -198,6 +216,9 @@ export function SeasonScreen({
           </table>
         </section>
         <div className="stack">
+          {sharpest && (
+            <SharpestCard team={nameOf(wanted)} sharpest={sharpest} nameOf={nameOf} games={known} />
+          )}
           <section className="card" aria-label="Who lines up like us">
             <h2>Who lines up like us</h2>
             {like.length === 0 ? (

@@ -2,9 +2,9 @@ import type { Metadata } from 'next';
 import { pageFor } from '@/app/lib/refusable';
 import { walkedGames } from '@/app/lib/week';
 import { lookFacts, type Book } from '@/core/book';
-import { planFor, progressOf } from '@/core/charting';
+import { planFor, progressOf, sharpenFilm } from '@/core/charting';
 import { PRIVATE } from '@/core/exchange/trade';
-import { countStructures, divergence, type Structures } from '@/core/read';
+import { countStructures, divergence, filmKind, ownFilm, type Structures } from '@/core/read';
 import { SNAP_FIELDS } from '@/core/snap';
 import { may } from '@/core/staff';
 import { bookTextFor } from '@/store/book';
@@ -16,7 +16,15 @@ import { describeFilm } from '../actions';
 export const metadata: Metadata = { title: 'Season' };
 export const dynamic = 'force-dynamic';
 
-export default pageFor('game.read', async function Season(actor) {
+/** Fields listed for a side, and of one pass. */
+const SHOWN = 6;
+const OF_A_PASS = 2;
+
+interface Props {
+  searchParams: Promise<{ team?: string | string[] }>;
+}
+
+export default pageFor('game.read', async function Season(actor, { searchParams }: Props) {
   const [walked, teams, program, bookText, profiles] = await Promise.all([
     walkedGames(actor),
     listTeams(actor),
@@ -36,9 +44,27 @@ export default pageFor('game.read', async function Season(actor) {
   const structures = new Map<string, Structures>([...labels].map(([t, list]) => [t, countStructures(list)]));
   const ours = structures.get(program.team) ?? countStructures([]);
   const stored = program.settings.charting;
+  const asked = (await searchParams).team;
+  const team = teams.find((t) => t.key === asked)?.key ?? null;
+  // What is counted in reports on this team: its film, games left out aside.
+  const film = walked.filter(
+    ({ game }) => (game.home === team || game.away === team) && filmKind(game) === ownFilm(program.level),
+  );
+  const { passes } = planFor(stored, [team ?? '*', '*']);
+  const sharpest = (side: 'offense' | 'defense') =>
+    sharpenFilm(
+      passes,
+      film.map(({ game, rows }) => ({
+        key: game.key,
+        rows: rows.filter(({ before }) => before[side] === team),
+      })),
+      OF_A_PASS,
+    ).slice(0, SHOWN);
   return (
     <SeasonScreen
       team={program.team}
+      wanted={team ?? ''}
+      sharpest={team === null ? null : { offense: sharpest('offense'), defense: sharpest('defense') }}
       teams={teams}
       games={walked.map(({ game, rows, findings }) => ({
         game,
