@@ -224,9 +224,9 @@ test('the season: how far each game is charted, who lines up like us, a game for
     await page.goto(`${SITE()}/read?team=STG&filter=personnel:12`);
   };
   await counts('half');
-  const worth = page.getByRole('button', { name: new RegExp(`^${whole} snaps, as [\\d.]+$`) });
+  const worth = page.getByRole('button', { name: new RegExp(`^${whole} snaps, worth [\\d.]+$`) });
   await expect(worth).toBeVisible();
-  expect(Number(/as ([\d.]+)/.exec((await worth.textContent())!)![1])).toBeLessThan(whole);
+  expect(Number(/worth ([\d.]+)/.exec((await worth.textContent())!)![1])).toBeLessThan(whole);
   await expect(page.getByRole('link', { name: 'games: 1 counting less' })).toBeVisible();
   await counts('left out');
   await expect(page.getByRole('link', { name: 'games: 1 left out' })).toBeVisible();
@@ -238,6 +238,6 @@ test('the season: how far each game is charted, who lines up like us, a game for
   // Old film fades.
   await page.getByLabel('fading').selectOption({ label: 'half in 2 games' });
   await expect(page).toHaveURL(/halflife=2/);
-  await expect(page.getByRole('button', { name: /^\d+ snaps, as [\d.]+$/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^\d+ snaps, worth [\d.]+$/ })).toBeVisible();
   await axe(page);
 });

@@ -1,6 +1,7 @@
 /** Two charters of one game: at once on one snap, and blind, each alone. */
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { seededRandom } from '../demo/random';
 import { compareChartings } from '../core/agreement';
 import type { Actor } from '../core/exchange/types';
 import { snapOfRow } from '../core/exchange/from-rows';
@@ -175,6 +176,46 @@ describe('blind', () => {
     expect((await exportTables(ann)).tables.snaps).toHaveLength(IDS.length);
     expect((await games.listGames(ann))[0]!.snaps).toBe(IDS.length);
   });
+  it('answers that are lost, repeated and late change nothing; what was answered stands', async () => {
+    const random = seededRandom(91);
+    const scope = blindScope(game);
+    const stands = new Map<string, string>();
+    const sent: { op: Awaited<ReturnType<typeof operation>>; first: unknown }[] = [];
+    let repeats = 0;
+    for (let i = 0; i < 60; i++) {
+      const row = random.pick(IDS);
+      const { rows } = await pull(ann, scope, null, null);
+      const over = rows.find((r) => r.row === row)!.versions.pressure ?? 1;
+      const op = await operation('snap', row, {
+        do: 'patch',
+        fields: { pressure: { value: `way ${i}`, over } },
+      });
+      const { answers } = await synchronize(ann, scope, [op], NOW);
+      expect(answers[0]).toMatchObject({ status: 'done' });
+      stands.set(row, `way ${i}`);
+      sent.push({ op, first: answers[0] });
+      // The answer was lost: sent again alone, behind an older one, or twice in one request.
+      while (random.chance(0.5)) {
+        const late = [random.pick(sent), sent.at(-1)!, sent.at(-1)!];
+        const again = await synchronize(
+          ann,
+          scope,
+          late.map((l) => l.op),
+          NOW,
+        );
+        expect(again.answers).toEqual(late.map((l) => l.first));
+        repeats++;
+      }
+      // Another member cannot ask for it in his own, nor is it written there.
+      if (i % 20 === 0)
+        expect(
+          (await pull(bo, scope, null, null)).rows.every((r) => (r.fields.pressure ?? null) === null),
+        ).toBe(true);
+    }
+    expect(repeats).toBeGreaterThan(30);
+    const { rows } = await pull(ann, scope, null, null);
+    for (const row of IDS) expect(rows.find((r) => r.row === row)!.fields.pressure).toBe(stands.get(row));
+  });
   it('is compared when it is handed in, and then not changed any more', async () => {
     await expect(chartingsToCompare(ann, game, false)).rejects.toThrow(Invalid);
     await handIn(bo, game, NOW);
@@ -191,6 +232,42 @@ describe('blind', () => {
       'blind',
       'blind',
     ]);
+  });
+  it('handed in while a tag is on its way: it lands before or is refused, and is never half there', async () => {
+    const other = await games.createGame(ann, {
+      home: { key: 'AAA' },
+      away: { name: 'Elder' },
+      date: null,
+      week: 3,
+      level: null,
+      phase: 'regular',
+    });
+    await saveSnaps(
+      ann,
+      other,
+      Array.from({ length: 12 }, (_, i) => ({
+        op: 'put' as const,
+        snapId: `t${i}`,
+        fields: { unit: 'scrimmage' as const, offense: 'AAA', down: 1, distance: 10, toGoal: 60 },
+        after: i === 0 ? null : `t${i - 1}`,
+      })),
+    );
+    await beginBlind(bo, other, NOW);
+    const ops = await Promise.all(
+      Array.from({ length: 12 }, (_, i) =>
+        operation('snap', `t${i}`, { do: 'patch', fields: { coverage: { value: 'quarters', over: 1 } } }),
+      ),
+    );
+    const [answers] = await Promise.all([
+      Promise.all(ops.map(async (op) => (await synchronize(bo, blindScope(other), [op], NOW)).answers[0]!)),
+      handIn(bo, other, NOW),
+    ]);
+    const { rows } = await pull(bo, blindScope(other), null, null);
+    for (const [i, answer] of answers.entries()) {
+      const stands = rows.find((r) => r.row === `t${i}`)!.fields.coverage ?? null;
+      if (answer.status === 'refused') expect([answer.code, stands]).toEqual(['closed', null]);
+      else expect([answer.status, stands]).toEqual(['done', 'quarters']);
+    }
   });
   it('cannot be begun of a game nobody logged, nor handed in by who has none', async () => {
     const empty = await games.createGame(ann, {

@@ -17,7 +17,7 @@ export function RateBar({
 }) {
   // Under weights the count stays the count; what it is worth stands beside it.
   const weighted = rate.worth !== rate.n && rate.share !== null;
-  const words = `${label} ${countText(rate)}${weighted ? `, as ${rate.worth.toFixed(1)}` : ''}`;
+  const words = `${label} ${countText(rate)}${weighted ? `, worth ${rate.worth.toFixed(1)}` : ''}`;
   return (
     <span
       style={{

@@ -147,7 +147,7 @@ function Totals({ reading, games, setUrl }: Pick<ReadFiltersProps, 'reading' | '
   };
   return (
     <span className="small quiet totals">
-      {door('all', `${rows.length} snaps${columns.weight ? `, as ${worth.toFixed(1)}` : ''}`)} ·{' '}
+      {door('all', `${rows.length} snaps${columns.weight ? `, worth ${worth.toFixed(1)}` : ''}`)} ·{' '}
       {weighed.length > 0 && (
         <>
           <a className="door" href="/log/season">

@@ -43,10 +43,10 @@ export function SharpestCard({ team, sharpest, games, nameOf }: SharpestCardProp
             {sharpest[side].map(({ field, label, pass, blank, of, now, then, where }) => (
               <tr key={field}>
                 <td>{label}</td>
-                <td className="n">
+                <td className="n keep">
                   {blank} of {of}
                 </td>
-                <td className="n">
+                <td className="n keep">
                   ±{Math.round(now)} → ±{Math.round(then)}
                 </td>
                 <td>
