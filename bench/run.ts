@@ -3,6 +3,7 @@
  * within one run; a row that has a plain counterpart checks that both give the same answer first.
  */
 import os from 'node:os';
+import path from 'node:path';
 import Papa from 'papaparse';
 import { readOptions } from '../cli/options';
 import { DEFAULT_BOOK } from '../core/book/default-book';
@@ -214,6 +215,15 @@ export async function bench(args: string[]): Promise<number> {
         await pagesUnderKills({ schedules: 50, least: 300, seed: 20261126 }),
       );
       const { logAtOnce } = await import('./rounds');
+      const { follow } = await import('../cli/system');
+      const { ROOT } = await import('../cli/paths');
+      process.stdout.write('the analyst charts the rest of the half game whole\n');
+      const charted = await follow(
+        path.join(ROOT, 'node_modules/.bin/playwright'),
+        ['test', '96-analyst', '--reporter=list'],
+        { cwd: ROOT, env: { ...process.env, VOBRIK_ANALYST: 'all' } },
+      );
+      if (charted !== 0) throw new Error('the analyst did not get to the end');
       said('two members at once', await logAtOnce({ rounds: 500, seed: 20261126 }));
       const { uploadsAtLimits } = await import('./uploads');
       said('uploads at the limits', await uploadsAtLimits());

@@ -183,7 +183,8 @@ export function snapWriter(
           charting: game.charting,
           snapKey: op.row,
           order,
-          ...columns,
+          // What is blank is null without being said: most of 150 columns are.
+          ...Object.fromEntries(Object.entries(columns).filter(([, value]) => value !== null)),
           provenance,
           createdBy: writer.id,
           createdAt: writer.at,
