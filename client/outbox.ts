@@ -133,11 +133,14 @@ export class Outbox {
   private async reload(): Promise<void> {
     if (this.closed.signal.aborted) return;
     const turn = ++this.asked;
-    const queue = (await this.storage.queue()).sort(bySeq);
+    this.show(await this.storage.queue(), turn);
+  }
+
+  private show(queue: Queued[], turn: number): void {
     // One that was asked later has answered already.
-    if (turn < this.read) return;
+    if (turn < this.read || this.closed.signal.aborted) return;
     this.read = turn;
-    this.queue = queue;
+    this.queue = queue.sort(bySeq);
     // It is on its way before the screen draws it.
     this.rouse();
     this.changed();
@@ -226,17 +229,15 @@ export class Outbox {
 
   /** Resolves when the operations are on this browser's disk. Rejects when they are not; nothing was taken then. */
   async push(scope: Scope, ops: readonly Operation[]): Promise<void> {
-    await this.storage.add(ops.map((op) => ({ scope, op, state: 'waiting' as const })));
-    await this.queueChanged();
+    await this.add(ops.map((op) => ({ scope, op, state: 'waiting' as const })));
   }
 
   /** Puts operations in the place of a refused one. */
   async replace(refused: Queued, ops: readonly Operation[]): Promise<void> {
-    await this.storage.add(
+    await this.add(
       ops.map((op) => ({ scope: refused.scope, op, state: 'waiting' as const })),
       [refused.seq],
     );
-    await this.queueChanged();
   }
 
   /** The refused operation once more, as a new one: what stood in its way may be gone. */
@@ -244,8 +245,7 @@ export class Outbox {
     this.replace(refused, [{ ...refused.op, id: this.world.id() } as Operation]);
 
   async discard(entry: Queued): Promise<void> {
-    await this.storage.add([], [entry.seq]);
-    await this.queueChanged();
+    await this.add([], [entry.seq]);
   }
 
   /** Settles one field of a conflict: theirs stands already; mine is written over the version it was shown at. */
@@ -302,6 +302,12 @@ export class Outbox {
           resolve(null);
         });
     });
+  }
+
+  private async add(entries: readonly Omit<Queued, 'seq'>[], gone: readonly number[] = []): Promise<void> {
+    const turn = ++this.asked;
+    this.show(await this.storage.add(entries, gone), turn);
+    this.tell({ kind: 'queue' });
   }
 
   private async queueChanged(): Promise<void> {

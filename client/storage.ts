@@ -32,11 +32,16 @@ export class Storage {
     return new Storage(db, name);
   }
 
-  /** Resolves when the operations are on the disk (strict durability); rejects, and adds none, when they are not. */
-  async add(entries: readonly Omit<Queued, 'seq'>[], gone: readonly number[] = []): Promise<void> {
+  /**
+   * Resolves, with the queue as it then is, when the operations are on the disk (strict durability); rejects, and
+   * adds none, when they are not.
+   */
+  async add(entries: readonly Omit<Queued, 'seq'>[], gone: readonly number[] = []): Promise<Queued[]> {
     const tx = this.db.transaction('ops', 'readwrite', { durability: 'strict' });
     const writes = [...entries.map((e) => tx.store.add(e)), ...gone.map((seq) => tx.store.delete(seq))];
-    await Promise.all([...writes, tx.done]);
+    const queue = tx.store.getAll() as Promise<Queued[]>;
+    await Promise.all([...writes, queue, tx.done]);
+    return queue;
   }
 
   async queue(): Promise<Queued[]> {
