@@ -1,5 +1,5 @@
 /** Passes over a film: each looks at one thing on every snap, and asks for a few fields (common practice). */
-import { effectiveSnap, type WalkedSnap } from '../rules';
+import type { WalkedSnap } from '../rules';
 import { isTagged, SNAP_FIELDS, type Snap, type SnapFact } from '../snap';
 
 /** Which snaps a pass looks at. */
@@ -112,10 +112,12 @@ export const passOf = (id: string, among: readonly ChartPass[] = CHART_PASSES): 
   among.find((p) => p.id === id) ?? null;
 
 const KICKS: ReadonlySet<string> = new Set(['punt', 'field_goal', 'kickoff', 'free_kick']);
-function isOver(over: Over, snap: Snap): boolean {
+function isOver(over: Over, { snap, before }: WalkedSnap): boolean {
   if (snap.notFilmed) return false;
-  if (over === 'kicks') return snap.unit !== null && KICKS.has(snap.unit);
-  if (snap.unit !== 'scrimmage' || snap.result === 'kneel' || snap.result === 'spike') return false;
+  // A unit that is not typed is carried.
+  const unit = snap.unit ?? before.unit;
+  if (over === 'kicks') return unit !== null && KICKS.has(unit);
+  if (unit !== 'scrimmage' || snap.result === 'kneel' || snap.result === 'spike') return false;
   if (over === 'scrimmage') return true;
   return over === 'runs'
     ? snap.play === 'run' || snap.play === 'rpo'
@@ -156,8 +158,7 @@ export const isOptional = (field: SnapFact): boolean => {
 };
 
 export const rowsOf = (pass: ChartPass, rows: readonly WalkedSnap[]): WalkedSnap[] =>
-  // A unit that is not typed is carried.
-  rows.filter((row) => isOver(pass.over, effectiveSnap(row)));
+  rows.filter((row) => isOver(pass.over, row));
 
 export interface Progress {
   readonly done: number;

@@ -37,6 +37,7 @@ export function sharpen(
 ): Sharpened[] {
   const out = new Map<SnapFact, Sharpened>();
   for (const pass of passes) {
+    const over = askedOf(pass, rows);
     for (const field of pass.fields) {
       const { kind, label } = SNAP_FIELDS[field];
       if (
@@ -47,8 +48,8 @@ export function sharpen(
         kind === 'numbers'
       )
         continue;
-      const { asking, blank: left } = askedOf(pass, field, rows);
-      const blank = left.length;
+      const asking = over.filter(({ fields }) => fields.has(field));
+      const blank = asking.filter(({ snap }) => !isCharted(snap, field)).length;
       if (blank === 0) continue;
       const counts = new Map<unknown, number>();
       let n = 0;
@@ -103,17 +104,26 @@ export function sharpenFilm(
     games.flatMap((g) => g.rows),
     mostOf,
   );
+  const over = new Map(
+    [...new Set(all.map((one) => one.pass))].map((pass) => [
+      pass,
+      games.map(({ key, rows }) => ({ key, asking: askedOf(pass, rows) })),
+    ]),
+  );
   return all.map((one) => ({
     ...one,
-    where: games
-      .map(({ key, rows }) => ({ game: key, blank: askedOf(one.pass, one.field, rows).blank.length }))
+    where: over
+      .get(one.pass)!
+      .map(({ key, asking }) => ({
+        game: key,
+        blank: asking.filter(({ snap, fields }) => fields.has(one.field) && !isCharted(snap, one.field))
+          .length,
+      }))
       .filter(({ blank }) => blank > 0)
       .sort((a, b) => b.blank - a.blank || a.game.localeCompare(b.game)),
   }));
 }
 
-/** Snaps a pass asks a field on, and those of them where nothing stands. */
-function askedOf(pass: ChartPass, field: SnapFact, rows: readonly WalkedSnap[]) {
-  const asking = rowsOf(pass, rows).filter(({ snap }) => asked(pass, snap).includes(field));
-  return { asking, blank: asking.filter(({ snap }) => !isCharted(snap, field)) };
-}
+/** Snaps a pass looks at, with the fields it asks of each. */
+const askedOf = (pass: ChartPass, rows: readonly WalkedSnap[]) =>
+  rowsOf(pass, rows).map(({ snap }) => ({ snap, fields: new Set(asked(pass, snap)) }));

@@ -3,11 +3,10 @@ import { pageFor } from '@/app/lib/refusable';
 import { walkedGames } from '@/app/lib/week';
 import { nobodys, numbersOnFilm } from '@/core/roster';
 import { may } from '@/core/staff';
-import { bookTextFor } from '@/store/book';
+import { bookFor } from '@/store/book';
 import { listGames, listTeams } from '@/store/games';
 import { programOf } from '@/store/programs';
 import { peopleOfGame, rosterOf } from '@/store/rosters';
-import type { Book } from '@/core/book';
 import { RosterScreen } from '@/ui/log/roster/RosterScreen';
 import { changeRoster } from './actions';
 
@@ -20,11 +19,11 @@ interface Props {
 
 export default pageFor('roster.read', async function Rosters(actor, { searchParams }: Props) {
   const wanted = await searchParams;
-  const [teams, program, games, bookText] = await Promise.all([
+  const [teams, program, games, book] = await Promise.all([
     listTeams(actor),
     programOf(actor),
     listGames(actor),
-    bookTextFor(actor),
+    bookFor(actor),
   ]);
   const team =
     [wanted.team, program.settings.opponent, program.team].find((k) => teams.some((t) => t.key === k)) ?? '';
@@ -48,7 +47,7 @@ export default pageFor('roster.read', async function Rosters(actor, { searchPara
       people={people}
       worn={worn}
       nobodys={nobodys(worn, known)}
-      letters={(JSON.parse(bookText) as Book).letters}
+      letters={book.letters}
       mayMerge={may(actor.roles, 'player.merge')}
       change={changeRoster}
     />

@@ -1,13 +1,13 @@
 import type { Metadata } from 'next';
 import { pageFor } from '@/app/lib/refusable';
 import { walkedGames } from '@/app/lib/week';
-import { lookFacts, type Book } from '@/core/book';
+import { lookFacts } from '@/core/book';
 import { planFor, progressOf, sharpenFilm } from '@/core/charting';
 import { PRIVATE } from '@/core/exchange/trade';
 import { countStructures, divergence, filmKind, ownFilm, type Structures } from '@/core/read';
 import { SNAP_FIELDS } from '@/core/snap';
 import { may } from '@/core/staff';
-import { bookTextFor } from '@/store/book';
+import { bookFor } from '@/store/book';
 import { listTeams, profilesOf } from '@/store/games';
 import { programOf } from '@/store/programs';
 import { SeasonScreen } from '@/ui/log/season/SeasonScreen';
@@ -25,14 +25,13 @@ interface Props {
 }
 
 export default pageFor('game.read', async function Season(actor, { searchParams }: Props) {
-  const [walked, teams, program, bookText, profiles] = await Promise.all([
+  const [walked, teams, program, book, profiles] = await Promise.all([
     walkedGames(actor),
     listTeams(actor),
     programOf(actor),
-    bookTextFor(actor),
+    bookFor(actor),
     profilesOf(actor),
   ]);
-  const book = JSON.parse(bookText) as Book;
   const labels = new Map<string, (string | null)[]>();
   for (const { game, rows } of walked)
     for (const { snap, before } of rows) {

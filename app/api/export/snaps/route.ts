@@ -3,8 +3,7 @@ import { handle } from '@/app/lib/respond';
 import { profilesFor } from '@/core/field';
 import { buildColumns, countGame, gamesOf, lastOf, ownFilm, readAddress, rowsAt } from '@/core/read';
 import { rulesOf } from '@/core/read/read-rules';
-import type { Book } from '@/core/book';
-import { bookTextFor } from '@/store/book';
+import { bookFor } from '@/store/book';
 import { snapsOf, stampedGames } from '@/store/film';
 import { programOf } from '@/store/programs';
 import { SNAP_FORMS, snapFile } from '@/store/snap-files';
@@ -16,17 +15,12 @@ export async function GET(request: Request): Promise<Response> {
   return handle(request, 'program.export', async (actor) => {
     const params = new URL(request.url).searchParams;
     const { as } = query.parse({ as: params.get('as') ?? undefined });
-    const [program, games, bookText] = await Promise.all([
-      programOf(actor),
-      stampedGames(actor),
-      bookTextFor(actor),
-    ]);
+    const [program, games, book] = await Promise.all([programOf(actor), stampedGames(actor), bookFor(actor)]);
     const { level, season, settings, team } = program;
     const usual = { team: settings.opponent ?? team, film: ownFilm(level) };
     const address = readAddress(params, usual);
     const rules = rulesOf(settings.rules);
     const profiles = profilesFor(level, season, settings.profile ?? null);
-    const book = JSON.parse(bookText) as Book;
     const chosen = lastOf(gamesOf(games, address), address.last);
     const counted = (
       await Promise.all(
