@@ -1,7 +1,6 @@
 import 'server-only';
 import { earlierSnaps, planFor, type ChartPlan, type EarlierSnap } from '@/core/charting';
-import type { Book } from '@/core/book';
-import { bookTextFor } from '@/store/book';
+import { bookFor } from '@/store/book';
 import { profilesOf } from '@/store/games';
 import { walkedGames } from './week';
 import type { Actor, GameInfo } from '@/core/exchange/types';
@@ -22,12 +21,12 @@ const MOST_EARLIER = 1200;
 /** What was charted of these teams in other games, in the fields of the plan. */
 export async function earlierOf(actor: Actor, game: GameInfo, plan: ChartPlan): Promise<EarlierSnap[]> {
   const teams = [game.home, game.away];
-  const [walked, bookText, profiles] = await Promise.all([
+  const [walked, book, profiles] = await Promise.all([
     walkedGames(actor, (g) => g.key !== game.key && (teams.includes(g.home) || teams.includes(g.away))),
-    bookTextFor(actor),
+    bookFor(actor),
     profilesOf(actor),
   ]);
   const fields = [...new Set(plan.passes.flatMap((p) => p.fields))];
   const rows = walked.flatMap((w) => w.rows).slice(-MOST_EARLIER);
-  return earlierSnaps(rows, fields, JSON.parse(bookText) as Book, profiles[game.level]);
+  return earlierSnaps(rows, fields, book, profiles[game.level]);
 }

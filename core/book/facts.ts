@@ -39,7 +39,9 @@ const NOTHING: LookFacts = Object.fromEntries(LOOK_FACT_NAMES.map((f) => [f, nul
   LookFact,
   null
 >;
-const cache = new WeakMap<Book, WeakMap<LookSettings, Map<string, LookFacts>>>();
+const cache = new WeakMap<Book, Map<string, Map<string, LookFacts>>>();
+/** Settings that say the same measure the same, whoever read them. */
+const said = new WeakMap<LookSettings, string>();
 
 /** The facts of a snap; null where a word is not tagged or the book does not draw it. Each different look is measured once. */
 export function lookFacts(
@@ -49,9 +51,11 @@ export function lookFacts(
   settings: LookSettings = DEFAULT_LOOK_SETTINGS,
 ): LookFacts {
   let bySettings = cache.get(book);
-  if (!bySettings) cache.set(book, (bySettings = new WeakMap()));
-  let known = bySettings.get(settings);
-  if (!known) bySettings.set(settings, (known = new Map()));
+  if (!bySettings) cache.set(book, (bySettings = new Map()));
+  let words = said.get(settings);
+  if (words === undefined) said.set(settings, (words = JSON.stringify(settings)));
+  let known = bySettings.get(words);
+  if (!known) bySettings.set(words, (known = new Map()));
   const key = [profile.key, profile.hashToSideline, ...LOOKED.map((f) => snap[f])].join('|');
   let found = known.get(key);
   if (!found) known.set(key, (found = measure(book, snap, profile, settings)));
