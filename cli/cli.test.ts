@@ -268,6 +268,55 @@ it('read groups with n, rates and intervals that add up', () => {
   expect(vobrik('read', file('clean.csv'), '--by', 'wind').err).toContain('column wind cannot be grouped by');
 });
 
+it('read takes a side of a team, ranges of figures, and prints the measures that are asked for', () => {
+  const run = (...args: string[]) => {
+    const { code, out, err } = vobrik('read', file('clean.csv'), ...args);
+    if (code !== 0) throw new Error(err);
+    return JSON.parse(out) as {
+      n: number;
+      rows: Record<string, unknown>[];
+    };
+  };
+  const scrimmage = game!.snaps.filter(
+    (s) => s.unit === 'scrimmage' && !['no_play', 'kneel', 'spike', 'kick'].includes(s.result ?? ''),
+  );
+  const third = scrimmage.filter((s) => s.defense === game!.home && s.down === 3 && s.distance! >= 7);
+  const read = run(
+    ...['--by', 'down', '--team', game!.home, '--side', 'defense', '--where', 'down=3..3,distance=7..99'],
+  );
+  expect(read.n).toBe(third.length);
+  const [row] = read.rows;
+  const yards = third.flatMap((s) =>
+    s.result === 'incomplete' || s.turnover === 'interception' ? [0] : s.gain === null ? [] : [s.gain],
+  );
+  expect(row).toMatchObject({ down: '3', n: third.length, n_eff: third.length });
+  expect((row!.yards as { mean: number }).mean).toBeCloseTo(
+    yards.reduce((a, b) => a + b, 0) / yards.length,
+    9,
+  );
+  expect(Object.keys(row!)).toEqual([
+    'down',
+    'n',
+    'n_eff',
+    'run',
+    'success',
+    'explosive',
+    'yards',
+    'top_concepts',
+  ]);
+  expect(Object.keys(run('--by', 'down', '--measure', 'yards').rows[0]!)).toEqual([
+    'down',
+    'n',
+    'n_eff',
+    'yards',
+  ]);
+  const wrong = (...args: string[]) => vobrik('read', file('clean.csv'), '--by', 'down', ...args).err;
+  expect(wrong('--where', 'distance=9..2')).toContain('begins above its end');
+  expect(wrong('--where', 'distance=long')).toContain('takes a figure or a range');
+  expect(wrong('--measure', 'luck')).toContain('--measure luck is none of');
+  expect(wrong('--side', 'defense')).toContain('needs a team');
+});
+
 describe('the database from the command line', () => {
   it('exports, backs up, restores and refuses what is twice', () => {
     const seed = spawnSync(

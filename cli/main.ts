@@ -16,7 +16,8 @@ const HELP = `usage: ./vobrik COMMAND
                              where all twenty-two stand and what each does, as JSON
   check [--level LEVEL] snaps.csv
                              each contradiction in the arithmetic; exit 1 if any
-  read snaps.csv --by down,play [--where "offense=HER,quarter=1|2"] [--level LEVEL] [--half-life GAMES]
+  read snaps.csv --by down,play [--team KEY] [--side offense|defense] [--where "quarter=1|2,distance=7..10"]
+       [--measure run,yards] [--level LEVEL] [--half-life GAMES]
                              the grouped table with n, rates and intervals, as JSON
   understand [--team KEY] [--opponent KEY] [--sheet NAME] [--map map.json] [--book book.json] [--out FOLDER] FILE
                              somebody else's table (.csv, .tsv, .xlsx) as it is read, as JSON; nothing is written

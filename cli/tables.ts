@@ -21,17 +21,15 @@ import {
   filmKind,
   groupBy,
   select,
-  isFilterField,
-  FILTER_FIELDS,
-  kish,
-  rateOf,
+  measure,
   weightsOf,
   type Weighed,
   type FilmKind,
-  type FilterField,
+  type Rate,
 } from '../core/read';
-import { fieldOfColumn, columnOf, type Snap } from '../core/snap';
+import { columnOf, type Snap } from '../core/snap';
 import { faultSentence, readPackage, rowToSnap, unpack } from '../core/table';
+import { filterColumn, readWhere, spelledOut } from './where';
 import { bookOption, levelOption, print, readFileOrSay, readOptions } from './options';
 import { Plain } from './paths';
 
@@ -164,29 +162,35 @@ export async function check(args: string[]): Promise<number> {
   return findings.some((f) => f.level === 'finding') ? 1 : 0;
 }
 
+/** What each group is measured by. */
+const MEASURES = ['run', 'success', 'explosive', 'yards', 'top_concepts'] as const;
+
 export async function read(args: string[]): Promise<number> {
-  const { values, rest } = readOptions(args, ['by', 'where', 'level', 'film', 'half-life']);
+  const { values, rest } = readOptions(args, [
+    'by',
+    'where',
+    'level',
+    'film',
+    'half-life',
+    'team',
+    'side',
+    'measure',
+  ]);
   const fallback = levelOption(values.level);
   const { games, levelOf, phaseOf, weighed, book } = readGames(rest[0]);
   const film = (values.film ?? 'eleven') as FilmKind;
   if (!FILM_KINDS.includes(film)) throw new Plain(`--film ${film} is none of ${FILM_KINDS.join(', ')}`);
-  const field = (column: string): FilterField => {
-    const name = fieldOfColumn(column.trim());
-    if (!isFilterField(name))
-      throw new Plain(
-        `column ${column} cannot be grouped by; it is none of ${FILTER_FIELDS.map(columnOf).join(', ')}`,
-      );
-    return name;
-  };
   if (!values.by) throw new Plain('name the columns to group by: --by down,play');
-  const by = values.by.split(',').map(field);
-  const where: Partial<Record<FilterField, string[]>> = {};
-  for (const part of values.where?.split(',') ?? []) {
-    const [column, words] = part.split('=');
-    if (!column || words === undefined)
-      throw new Plain(`--where ${part} is not column=value; write --where "offense=HER,quarter=1|2"`);
-    where[field(column)] = words.split('|');
-  }
+  const by = values.by.split(',').map(filterColumn);
+  const where = readWhere(values.where);
+  const side = values.side ?? 'offense';
+  if (side !== 'offense' && side !== 'defense')
+    throw new Plain(`--side ${side} is neither offense nor defense`);
+  if (values.side !== undefined && values.team === undefined)
+    throw new Plain('--side needs a team: --team KEY --side defense');
+  const measures: readonly string[] = values.measure?.split(',') ?? MEASURES;
+  const unknown = measures.find((m) => !(MEASURES as readonly string[]).includes(m));
+  if (unknown !== undefined) throw new Plain(`--measure ${unknown} is none of ${MEASURES.join(', ')}`);
   const halfLife = values['half-life'] === undefined ? null : Number(values['half-life']);
   if (halfLife !== null && !(halfLife > 0))
     throw new Plain(`--half-life ${values['half-life']} is not a number of games above 0`);
@@ -204,40 +208,23 @@ export async function read(args: string[]): Promise<number> {
     countGame(snaps, levelOf(game) ? LEVEL_PROFILES[levelOf(game)!] : fallback, book),
   );
   const columns = buildColumns(counted, undefined, weightsOf(inTime, halfLife));
-  const rows = select(columns, where);
+  const filter = { ...spelledOut(where, columns), ...(values.team ? { [side]: [values.team] } : {}) };
+  const rows = select(columns, filter, where.ranges);
+  const rate = ({ k, n, low, high }: Rate) => ({ k, n, low, high });
   const groups = groupBy(columns, rows, by).map((group) => {
-    const rows = [...group.rows];
-    const weight = (i: number): number => columns.weight?.[i] ?? 1;
-    const rate = (hit: (i: number) => boolean, judged: (i: number) => boolean) => {
-      const of = rows.filter(judged);
-      const { k, n, low, high } = rateOf(
-        columns.weight,
-        of.filter(hit),
-        of.filter((i) => !hit(i)),
-      );
-      return { k, n, low, high };
+    const m = measure(columns, group.rows);
+    const all = {
+      run: rate(m.run),
+      success: rate(m.success),
+      explosive: rate(m.explosive),
+      yards: m.yards,
+      top_concepts: m.topConcepts,
     };
-    const gained = rows.filter((i) => columns.gain[i] !== -999);
-    const heavy = gained.reduce((sum, i) => sum + weight(i), 0);
     return {
       ...Object.fromEntries(by.map((f, i) => [columnOf(f), group.words[i]])),
-      n: rows.length,
-      n_eff: kish(
-        rows.reduce((sum, i) => sum + weight(i), 0),
-        rows.reduce((sum, i) => sum + weight(i) ** 2, 0),
-      ),
-      run: rate(
-        (i) => counted[i]!.snap.play === 'run',
-        (i) => ['run', 'pass', 'rpo'].includes(counted[i]!.snap.play ?? ''),
-      ),
-      success: rate(
-        (i) => columns.success[i] === 1,
-        (i) => columns.success[i] !== 2,
-      ),
-      yards: {
-        mean: heavy === 0 ? null : gained.reduce((sum, i) => sum + weight(i) * columns.gain[i]!, 0) / heavy,
-        n: gained.length,
-      },
+      n: m.n,
+      n_eff: m.worth,
+      ...Object.fromEntries(Object.entries(all).filter(([name]) => measures.includes(name))),
     };
   });
   print({ by: by.map(columnOf), n: rows.length, grouped: groups.reduce((n, g) => n + g.n, 0), rows: groups });

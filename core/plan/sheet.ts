@@ -123,7 +123,7 @@ export function sectionRows(columns: Columns, section: SectionSpec, slice: Filte
   return select(
     columns,
     section.buckets.length > 0 ? { ...slice, bucket: section.buckets } : slice,
-    section.yards,
+    section.yards ? { toGoal: section.yards } : {},
   );
 }
 

@@ -35,6 +35,6 @@ export function rowsAt(
 ): Uint32Array {
   if (cell === null) return select(columns, { ...filter, offense: [team] });
   const zone = zones.find((z) => z.key === cell.zone) ?? null;
-  const within = zone ? { from: zone.from, to: zone.to } : null;
+  const within = zone ? { toGoal: { from: zone.from, to: zone.to } } : {};
   return select(columns, { ...filter, offense: [team], bucket: [cell.bucket] }, within);
 }

@@ -5,12 +5,24 @@
 import { NONE, UNSEEN } from '../snap/snap';
 import { isTendency, type CountedSnap } from './counted';
 import { FILTER_FIELDS, filterValue, type FilterField } from './filters';
-import { isSuccess, SUCCESS_40_60_100, type SuccessRule } from './success';
+import { isExplosive } from '../rules/walk';
+import { isSuccess, SUCCESS_40_60_100, yardsOf, type SuccessRule } from './success';
 
 export const BLANK = 0;
 export const CODE_NONE = 1;
 export const CODE_UNSEEN = 2;
 export const FIRST_VALUE = 3;
+/** No figure. */
+export const UNKNOWN = -999;
+
+/** Figures that a range may be asked of. */
+export const RANGE_FIELDS = ['toGoal', 'distance', 'clock', 'margin'] as const;
+export type RangeField = (typeof RANGE_FIELDS)[number];
+export interface Range {
+  readonly from: number;
+  readonly to: number;
+}
+export type Ranges = Readonly<Partial<Record<RangeField, Range>>>;
 
 export interface Column {
   readonly codes: Uint16Array;
@@ -23,10 +35,15 @@ export interface Columns {
   readonly n: number;
   readonly ids: readonly string[];
   readonly text: Readonly<Record<FilterField, Column>>;
-  /** −1: unknown. */
+  /** UNKNOWN where nothing says it: yards to the goal line, yards to gain, seconds left, the offense's lead. */
   readonly toGoal: Int16Array;
-  /** −999: unknown. */
-  readonly gain: Int16Array;
+  readonly distance: Int16Array;
+  readonly clock: Int16Array;
+  readonly margin: Int16Array;
+  /** Of the attempt; UNKNOWN: not known. */
+  readonly yards: Int16Array;
+  /** 1: yards enough to be explosive. */
+  readonly explosive: Uint8Array;
   /** 1 counts in tendencies. */
   readonly counts: Uint8Array;
   /** 0 no, 1 yes, 2 cannot know. */
@@ -66,31 +83,51 @@ export function buildColumns(
     text[field] = { codes, words, codeOf };
   }
   const toGoal = new Int16Array(n);
-  const gain = new Int16Array(n);
+  const [distance, clock, margin, yards] = [0, 1, 2, 3].map(() => new Int16Array(n).fill(UNKNOWN)) as [
+    Int16Array,
+    Int16Array,
+    Int16Array,
+    Int16Array,
+  ];
+  const explosive = new Uint8Array(n);
   const counts = new Uint8Array(n);
   const success = new Uint8Array(n);
   for (let i = 0; i < n; i++) {
     const counted = snaps[i]!;
     const { snap } = counted;
-    toGoal[i] = snap.toGoal ?? -1;
-    gain[i] = snap.gain ?? -999;
+    toGoal[i] = snap.toGoal ?? UNKNOWN;
+    distance[i] = snap.distance ?? UNKNOWN;
+    clock[i] = snap.clock ?? UNKNOWN;
+    if (snap.pointsFor !== null && snap.pointsAgainst !== null)
+      margin[i] = snap.pointsFor - snap.pointsAgainst;
+    yards[i] = yardsOf(snap) ?? UNKNOWN;
+    explosive[i] = isExplosive({ gain: yardsOf(snap), result: snap.result }) ? 1 : 0;
     counts[i] = isTendency(counted) ? 1 : 0;
     const good = isSuccess({ ...snap, ownScore: snap.scoredBy === snap.offense }, rule);
     success[i] = good === null ? 2 : good ? 1 : 0;
   }
   const weight = weights && Float64Array.from(snaps, (s) => weights.get(s.snap.game) ?? 1);
-  return { n, ids: snaps.map((s) => s.snap.snapId), text, toGoal, gain, counts, success, weight };
+  return {
+    n,
+    ids: snaps.map((s) => s.snap.snapId),
+    text,
+    toGoal,
+    distance,
+    clock,
+    margin,
+    yards,
+    explosive,
+    counts,
+    success,
+    weight,
+  };
 }
 
 /** Field → wanted words. Words of one field are alternatives, fields must all hold. */
 export type Filter = Readonly<Partial<Record<FilterField, readonly string[]>>>;
 
 /** Row numbers that fit a slice and count in tendencies, ascending. */
-export function select(
-  columns: Columns,
-  slice: Filter,
-  yards: { readonly from: number; readonly to: number } | null = null,
-): Uint32Array {
+export function select(columns: Columns, slice: Filter, ranges: Ranges = {}): Uint32Array {
   const tests = Object.entries(slice)
     .filter(([, words]) => words && words.length > 0)
     .map(([field, words]) => {
@@ -102,11 +139,19 @@ export function select(
       }
       return { codes, wanted };
     });
+  const within = RANGE_FIELDS.flatMap((f) => {
+    const range = ranges[f];
+    return range ? [{ figures: columns[f], ...range }] : [];
+  });
   const out = new Uint32Array(columns.n);
   let kept = 0;
   rows: for (let i = 0; i < columns.n; i++) {
     if (columns.counts[i] === 0) continue;
-    if (yards && (columns.toGoal[i]! < yards.from || columns.toGoal[i]! > yards.to)) continue;
+    for (let r = 0; r < within.length; r++) {
+      const { figures, from, to } = within[r]!;
+      // No figure lies in no range, however far down it reaches.
+      if (figures[i]! < from || figures[i]! > to || figures[i] === UNKNOWN) continue rows;
+    }
     for (let term = 0; term < tests.length; term++) {
       const test = tests[term]!;
       if (test.wanted[test.codes[i]!] === 0) continue rows;

@@ -9,6 +9,7 @@ export * from './address';
 export * from './chosen';
 export * from './reels';
 export * from './calls';
+export * from './measure';
 export * from './board';
 export * from './film';
 export * from './staff-rules';

@@ -62,10 +62,16 @@ export function rateOf(
       squares += w * w;
       hit += w * counts;
     }
-  const worth = kish(sum, squares);
+  return rateOfSums([k, n, hit, sum, squares]);
+}
+
+/** The same of sums counted elsewhere: hits, all, weight of hits, of all, squares of all. */
+export function rateOfSums([k, n, hit, sum, squares]: ArrayLike<number> & Iterable<number>): Rate {
+  const worth = kish(sum!, squares!);
   if (worth === 0) return wilson(0, 0);
-  const share = k === n ? 1 : hit / sum;
-  return { k, n, share, worth, ...score(k === n ? worth : share * worth, worth) };
+  if (worth === n && hit === k) return wilson(k!, n!);
+  const share = k === n ? 1 : hit! / sum!;
+  return { k: k!, n: n!, share, worth, ...score(k === n ? worth : share * worth, worth) };
 }
 
 /** Below this many snaps no point percentage is shown; below FEW_COUNT only "2 of 3". */

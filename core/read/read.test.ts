@@ -177,7 +177,7 @@ describe('columns against a plain loop', () => {
             ...select(
               columns,
               { offense: [offense], personnel: [personnel], bucket },
-              { from, to: from + 30 },
+              { toGoal: { from, to: from + 30 } },
             ),
           ];
           const plain = counted.flatMap((c, i) =>

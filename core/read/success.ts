@@ -10,6 +10,17 @@ export const SUCCESS_40_60_100: SuccessRule = { name: '40/60/100', percent: [40,
 /** Common practice. */
 export const SUCCESS_50_70_100: SuccessRule = { name: '50/70/100', percent: [50, 70, 100] };
 
+/** Yards of an attempt: an incompletion and an interception are 0, a sack its loss; null: not known (numbers handbook, section 2). */
+export const yardsOf = ({
+  gain,
+  result,
+  turnover,
+}: {
+  readonly gain: number | null;
+  readonly result: string | null;
+  readonly turnover: string | null;
+}): number | null => (result === 'incomplete' || turnover === 'interception' ? 0 : gain);
+
 /** True, false, or null when down, distance or gain is unknown. In whole percent, so that 4 of 10 is 40. */
 export function isSuccess(
   snap: {

@@ -90,13 +90,18 @@ function situationOf(snap: Snap, expected: GameState): GameState {
 export const isOpeningKickoff = (before: GameState): boolean =>
   before.unit === 'kickoff' && before.quarter === 1;
 
+/** Whether a gain is explosive; false where none is known. */
+export function isExplosive({ gain, result }: Pick<Snap, 'gain' | 'result'>): boolean {
+  const limit = result === 'complete' || result === 'scramble' ? EXPLOSIVE.pass : EXPLOSIVE.run;
+  return gain !== null && gain >= limit;
+}
+
 function eventOf(row: WalkedSnap, quarterChanged: boolean): AfterEvent {
   const { snap } = row;
   if (snap.turnover === 'interception' || (snap.turnover === 'fumble' && snap.fumble !== 'kept'))
     return 'turnover';
   if (snap.penalties.some((p) => p.outcome !== 'declined')) return 'penalty';
-  const limit = snap.result === 'complete' || snap.result === 'scramble' ? EXPLOSIVE.pass : EXPLOSIVE.run;
-  if (snap.gain !== null && snap.gain >= limit) return 'explosive';
+  if (isExplosive(snap)) return 'explosive';
   if (snap.result === 'sack' || (snap.gain !== null && snap.gain < 0)) return 'loss';
   return quarterChanged ? 'quarter' : 'nothing';
 }
