@@ -151,6 +151,50 @@ test('from the half-logged game to a printed call sheet', async ({ page }) => {
   });
 });
 
+test('their defense: a structure, a situation of it, what was shown, who comes; every number opens its snaps', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto(`${SITE()}/read?team=STG`);
+  await page.getByLabel('side').selectOption('defense');
+  await expect(page).toHaveURL(/side=defense/);
+  const board = page.getByRole('region', { name: 'What they play against each structure' });
+  const row = board.getByRole('row').nth(1);
+  const door = row.getByRole('button', { name: /open the reel$/ });
+  const [, k, n] = /(\d+) of (\d+)/.exec((await door.textContent())!)!;
+  expect(Number(k)).toBeLessThanOrEqual(Number(n));
+  await door.click();
+  const reel = page.getByRole('dialog');
+  const snaps = reel.getByRole('list', { name: 'Snaps of the reel' }).getByRole('listitem');
+  await expect(snaps).toHaveCount(Number(k));
+  await page.keyboard.press('Escape');
+  await expect(reel).toBeHidden();
+  // A cell by keys: its snaps and what they answered with.
+  const cell = row.getByRole('button', { name: /, 1st down: / });
+  const marks = (await cell.getAttribute('aria-label'))!.match(
+    /: (\d+) closed zone, (\d+) open zone, (\d+) man/,
+  )!;
+  await cell.focus();
+  await page.keyboard.press('Enter');
+  await expect(cell).toHaveAttribute('aria-pressed', 'true');
+  const answers = page.getByRole('region', { name: 'What they answer with' });
+  const sum = marks.slice(1).reduce((s, m) => s + Number(m), 0);
+  await expect(answers.getByRole('button', { name: `${sum} snaps` })).toBeVisible();
+  await expect(page).toHaveURL(/at=/);
+  await page.reload();
+  await expect(answers.getByRole('button', { name: `${sum} snaps` })).toBeVisible();
+  const pressure = page.getByRole('region', { name: 'When five or more come' });
+  const all = pressure.getByRole('button', { name: /^all \d+ of \d+/ });
+  const came = /all (\d+)/.exec((await all.textContent())!)![1];
+  await all.click();
+  await expect(
+    page
+      .getByRole('dialog')
+      .getByText(new RegExp(`of ${came}\\b`))
+      .first(),
+  ).toBeVisible();
+});
+
 test('edit, insert, remove and undo, all by keyboard', async ({ page }) => {
   await signIn(page);
   await page.goto(`${SITE()}/log/${HALF_GAME}`);

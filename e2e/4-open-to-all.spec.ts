@@ -57,6 +57,7 @@ for (const scheme of ['light', 'dark'] as const) {
       `/log/${HALF_GAME}`,
       '/log/2026-w06-lan-stg?snap=2026-w06-lan-stg-095',
       '/read?team=STG',
+      '/read?team=STG&side=defense',
       '/read?team=STG&reel=row.2-long.runs',
       '/book',
       '/book?kind=pass&term=pass-flood',

@@ -20,6 +20,7 @@ export const LOOK_FACTS = {
   strength: { label: 'passing strength' },
   runStrength: { label: 'run strength' },
   boundary: { label: 'strength to', menu: 60 },
+  boundarySnap: { label: 'strength at the snap to' },
   strongSide: { label: 'strong side', menu: 50 },
   backTo: { label: 'back', menu: 80 },
   backfieldSet: { label: 'backfield set', menu: 90 },
@@ -27,6 +28,7 @@ export const LOOK_FACTS = {
   boxCount: { label: 'men in the box', menu: 170 },
   boxVerdict: { label: 'box', menu: 180 },
   middle: { label: 'middle of the field', menu: 200 },
+  style: { label: 'man or zone', menu: 205 },
   rushKind: { label: 'rush', menu: 220 },
 } as const satisfies Readonly<Record<string, { readonly label: string; readonly menu?: number }>>;
 export type LookFact = keyof typeof LOOK_FACTS;
@@ -89,6 +91,12 @@ function measure(book: Book, snap: Snap, profile: LevelProfile, settings: LookSe
     out.strength = set.passing;
     out.runStrength = set.running;
     out.boundary = set.intoBoundary === null ? null : set.intoBoundary ? 'the boundary' : 'the field';
+    out.boundarySnap =
+      out.structureSnap === null || at.intoBoundary === null
+        ? null
+        : at.intoBoundary
+          ? 'the boundary'
+          : 'the field';
     const strong = sideStructure(set, set.passing);
     out.strongSide = strong.names.filter((n) => n !== 'slot').join(' ') || `${strong.count} wide`;
     out.backTo = set.empty
@@ -113,7 +121,10 @@ function measure(book: Book, snap: Snap, profile: LevelProfile, settings: LookSe
   // A typed box is what the film shows; without it the box follows from the places.
   const box = count(snap.box);
   out.boxCount = box !== null ? String(box) : defense?.front ? String(defense.front.box.length) : null;
-  if (defense?.coverage) out.middle = defense.coverage.middle;
+  if (defense?.coverage) {
+    out.middle = defense.coverage.middle;
+    out.style = defense.coverage.style;
+  }
   if (defense && input.pressure !== undefined && input.front) out.rushKind = defense.rush.kind;
   return out;
 }

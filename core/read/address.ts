@@ -10,6 +10,8 @@ export interface Cell {
 
 export interface ReadAddress {
   readonly team: string;
+  /** Which side of the ball of the team is read. */
+  readonly side: 'offense' | 'defense';
   readonly film: FilmKind;
   /** The last games only; null: all. */
   readonly last: number | null;
@@ -18,6 +20,8 @@ export interface ReadAddress {
   readonly filter: Filter;
   readonly cell: Cell | null;
   readonly reel: string | null;
+  /** A structure of the defense’s board, and a situation of it: "3x1.boundary.third". */
+  readonly at: string | null;
 }
 
 /** "personnel:11,12;hash:L" */
@@ -55,11 +59,13 @@ export function readAddress(
   };
   return {
     team: params.get('team') ?? usual.team,
+    side: params.get('side') === 'defense' ? 'defense' : 'offense',
     film: film ?? usual.film,
     last: whole('last'),
     halfLife: whole('halflife'),
     filter: readFilter(params.get('filter')),
     cell: readCell(params.get('cell')),
     reel: params.get('reel'),
+    at: params.get('at'),
   };
 }

@@ -27,14 +27,14 @@ export const gamesOf = <G extends { readonly info: Played }>(
 export const lastOf = <G>(games: readonly G[], last: number | null): readonly G[] =>
   last ? games.slice(-last) : games;
 
-/** Rows of the team's offense that fit the filter and, where one is chosen, the cell. */
+/** Rows of the team's side of the ball that fit the filter and, where one is chosen, the cell. */
 export function rowsAt(
   columns: Columns,
-  { team, filter, cell }: Pick<ReadAddress, 'team' | 'filter' | 'cell'>,
+  { team, side, filter, cell }: Pick<ReadAddress, 'team' | 'side' | 'filter' | 'cell'>,
   zones: readonly Zone[],
 ): Uint32Array {
-  if (cell === null) return select(columns, { ...filter, offense: [team] });
+  if (cell === null) return select(columns, { ...filter, [side]: [team] });
   const zone = zones.find((z) => z.key === cell.zone) ?? null;
   const within = zone ? { toGoal: { from: zone.from, to: zone.to } } : {};
-  return select(columns, { ...filter, offense: [team], bucket: [cell.bucket] }, within);
+  return select(columns, { ...filter, [side]: [team], bucket: [cell.bucket] }, within);
 }

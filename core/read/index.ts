@@ -11,6 +11,7 @@ export * from './reels';
 export * from './calls';
 export * from './measure';
 export * from './board';
+export * from './defense';
 export * from './film';
 export * from './staff-rules';
 export * from './similar';

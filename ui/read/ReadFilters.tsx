@@ -37,7 +37,7 @@ interface ReadFiltersProps {
 }
 
 export function ReadFilters({ reading, games, teams, level, setUrl }: ReadFiltersProps) {
-  const { team, film, last, halfLife, filter } = reading.address;
+  const { team, side, film, last, halfLife, filter } = reading.address;
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const setFilter = (next: Filter): void => setUrl({ filter: writeFilter(next), reel: null });
   const own = ownFilm(level);
@@ -45,11 +45,23 @@ export function ReadFilters({ reading, games, teams, level, setUrl }: ReadFilter
   return (
     <div className="toolbar" role="toolbar" aria-label="Filters">
       <Choice
-        label="whose offense"
+        label={`whose ${side}`}
         value={team}
         width={190}
         options={teams.map((t) => [t.key, t.name])}
-        onChange={(to) => setUrl({ team: to, cell: null, reel: null, filter: null })}
+        onChange={(to) => setUrl({ team: to, cell: null, at: null, reel: null, filter: null })}
+      />
+      <Choice
+        label="side"
+        value={side}
+        width={100}
+        options={[
+          ['offense', 'offense'],
+          ['defense', 'defense'],
+        ]}
+        onChange={(to) =>
+          setUrl({ side: to === 'offense' ? null : to, cell: null, at: null, reel: null, filter: null })
+        }
       />
       <Choice
         label="games"

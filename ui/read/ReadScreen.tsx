@@ -21,6 +21,11 @@ const LooksCard = dynamic(() => import('./LooksCard'), {
   loading: () => <section className="card looks" aria-label="Formations" aria-busy="true" />,
 });
 
+const DefenseRead = dynamic(() => import('./DefenseRead'), {
+  ssr: false,
+  loading: () => <section className="card" aria-label="Defense" aria-busy="true" />,
+});
+
 export interface ReadScreenProps extends ReadFilm {
   readonly teams: readonly TeamInfo[];
   readonly opponent: string | null;
@@ -42,12 +47,16 @@ export function ReadScreen(props: ReadScreenProps) {
   const [url, setUrl] = useUrlState();
   const { zones } = useStaffRules();
   const nameOf = (key: string): string => teams.find((t) => t.key === key)?.name ?? key;
+  const nameOfGame = gameNames(
+    games.map((g) => g.info),
+    nameOf,
+  );
   const reading = useReading(props, url, opponent ?? teams[0]?.key ?? '', nameOf);
   const { address, counted, profile, snaps } = reading;
   const { cell, reel } = address;
   const [card, setCard] = useState<number | null>(null);
   const carded = card === null ? undefined : counted.looks[card];
-  const named = reel === null ? null : reelOf(reel, counted);
+  const named = reel === null || reel.startsWith('d/') ? null : reelOf(reel, counted);
   useScreenCommands('Read', {
     reel: () => setUrl({ reel: 'all' }, true),
     whole: cell ? () => setUrl({ cell: null, reel: null }) : undefined,
@@ -66,6 +75,16 @@ export function ReadScreen(props: ReadScreenProps) {
               : 'Take a filter away, or choose another team.'}
           </p>
         </section>
+      ) : address.side === 'defense' ? (
+        <DefenseRead
+          counted={counted}
+          address={address}
+          snaps={snaps}
+          book={book}
+          profile={profile}
+          gameName={nameOfGame}
+          setUrl={setUrl}
+        />
       ) : (
         <div className="readgrid">
           <section className="card" aria-label="Situation board">
@@ -115,10 +134,7 @@ export function ReadScreen(props: ReadScreenProps) {
           snaps={[...named.rows].map((i) => snaps[i]!)}
           book={book}
           profile={profile}
-          gameName={gameNames(
-            games.map((g) => g.info),
-            nameOf,
-          )}
+          gameName={nameOfGame}
           onClose={() => setUrl({ reel: null })}
         />
       )}

@@ -58,7 +58,7 @@ export function useReading(
 ): Reading {
   const rules = useStaffRules();
   const address = readAddress(params, { team: usualTeam, film: ownFilm(level) });
-  const { team, film, last, halfLife, cell } = address;
+  const { team, side, film, last, halfLife, cell } = address;
   const theirs = useMemo(() => gamesOf(games, { team, film }), [games, team, film]);
   const chosen = useMemo(() => lastOf(theirs, last), [theirs, last]);
   const snaps = useMemo(
@@ -76,17 +76,17 @@ export function useReading(
   const columns = useMemo(() => buildColumns(snaps, rules.success, weights), [snaps, rules, weights]);
   const filter = writeFilter(address.filter);
   const rows = useMemo(
-    () => rowsAt(columns, { team, filter: readFilter(filter), cell: null }, []),
-    [columns, filter, team],
+    () => rowsAt(columns, { team, side, filter: readFilter(filter), cell: null }, []),
+    [columns, filter, team, side],
   );
   const board = useMemo(() => situationBoard(columns, rows), [columns, rows]);
   const zone = rules.zones.find((z) => z.key === cell?.zone) ?? null;
   const bucket = cell?.bucket ?? null;
   const cellRows = useMemo(() => {
     if (bucket === null) return rows;
-    const at = { team, filter: readFilter(filter), cell: { bucket, zone: zone?.key ?? null } };
+    const at = { team, side, filter: readFilter(filter), cell: { bucket, zone: zone?.key ?? null } };
     return rowsAt(columns, at, rules.zones);
-  }, [columns, filter, team, bucket, zone, rows, rules]);
+  }, [columns, filter, team, side, bucket, zone, rows, rules]);
   const looks = useMemo(() => looksOf(columns, cellRows), [columns, cellRows]);
   return {
     address,
@@ -99,7 +99,7 @@ export function useReading(
       cellRows,
       board,
       looks,
-      title: `${title(team)} offense`,
+      title: `${title(team)} ${side}`,
       cellTitle: cellWords(cell, zone?.label ?? null),
     },
   };

@@ -240,6 +240,7 @@ export const BEFORE = {
     max: 4,
     typed: ['shell'],
     look: true,
+    filter: true,
     about: 'defense',
   },
   cornerLeftDepth: {

@@ -107,6 +107,7 @@ export const PLAY = {
     min: 0,
     max: 11,
     typed: ['rush'],
+    filter: true,
     about: 'defense',
   },
   coverage: {

@@ -1,0 +1,190 @@
+'use client';
+/** A row a structure: every snap a mark by the family played, a flag above it where five or more came. */
+import { useId } from 'react';
+import type { Book } from '@/core/book';
+import type { LevelProfile } from '@/core/field/profile';
+import {
+  FAMILY_WORDS,
+  looksOf,
+  SITUATION_CLASSES,
+  structureWords,
+  type Columns,
+  type DefenseBoard as Board,
+  type DefenseMark,
+  type StructureRow,
+} from '@/core/read';
+import { Chalk } from '../chalk/Chalk';
+import { RateBar } from '../charts/RateBar';
+
+const A_LINE = 9;
+const MARK = 9;
+const STEP = 11;
+const ROW_TALL = 16;
+
+interface DefenseBoardProps {
+  readonly board: Board;
+  readonly columns: Columns;
+  readonly book: Book;
+  readonly profile: LevelProfile;
+  readonly at: string | null;
+  readonly onAt: (at: string | null) => void;
+  readonly onReel: (reel: string) => void;
+}
+
+export function DefenseBoard({ board, columns, book, profile, at, onAt, onReel }: DefenseBoardProps) {
+  return (
+    <section className="card" aria-label="What they play against each structure">
+      <header>
+        <h2>What they play against each structure</h2>
+        <span className="small" aria-hidden="true">
+          solid closed zone · hatched open zone · open man · ▲ five or more came
+        </span>
+      </header>
+      <table className="rows board">
+        <thead>
+          <tr>
+            <th>structure at the snap</th>
+            {SITUATION_CLASSES.map((c) => (
+              <th key={c.key}>{c.label}</th>
+            ))}
+            <th>played most</th>
+          </tr>
+        </thead>
+        <tbody>
+          {board.structures.map((row) => (
+            <tr key={row.key}>
+              <td>
+                <button
+                  type="button"
+                  className="plain"
+                  aria-pressed={at === row.key}
+                  onClick={() => onAt(at === row.key ? null : row.key)}
+                >
+                  {structureWords(row)}
+                </button>
+                <Sketch row={row} columns={columns} book={book} profile={profile} />
+                {row.unmarked.length > 0 && (
+                  <button
+                    type="button"
+                    className="plain small quiet"
+                    onClick={() => onReel(`d/s/${row.key}/unmarked`)}
+                  >
+                    {row.unmarked.length} without coverage or down
+                  </button>
+                )}
+              </td>
+              {SITUATION_CLASSES.map(({ key, label }) => (
+                <td key={key}>
+                  <Cell
+                    marks={row.cells[key]}
+                    label={`${structureWords(row)}, ${label}`}
+                    chosen={at === `${row.key}.${key}`}
+                    onChoose={() => onAt(at === `${row.key}.${key}` ? null : `${row.key}.${key}`)}
+                  />
+                </td>
+              ))}
+              <td>
+                {row.leading === null ? (
+                  <span className="quiet small">not tagged</span>
+                ) : (
+                  <RateBar
+                    rate={row.leading.rate}
+                    label={FAMILY_WORDS[row.leading.family]}
+                    onOpen={() => onReel(`d/s/${row.key}/all/${row.leading!.family}`)}
+                  />
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {board.unplaced.length > 0 && (
+        <p className="small quiet">
+          <button type="button" className="plain" onClick={() => onReel('d/unplaced')}>
+            {board.unplaced.length} snaps
+          </button>{' '}
+          without a structure: the formation is not tagged, or its motion not drawn in the book.
+        </p>
+      )}
+    </section>
+  );
+}
+
+function Sketch({
+  row,
+  columns,
+  book,
+  profile,
+}: Pick<DefenseBoardProps, 'columns' | 'book' | 'profile'> & { readonly row: StructureRow }) {
+  const look = looksOf(columns, row.rows)[0];
+  if (!look) return null;
+  return (
+    <div className="sketch" aria-hidden="true">
+      <Chalk
+        book={book}
+        profile={profile}
+        fields={{ formation: look.formation, formationSide: look.side, backfield: look.backfield }}
+        hash={null}
+        height={44}
+        caption={false}
+        defense={false}
+      />
+    </div>
+  );
+}
+
+interface CellProps {
+  readonly marks: readonly DefenseMark[];
+  readonly label: string;
+  readonly chosen: boolean;
+  readonly onChoose: () => void;
+}
+
+function Cell({ marks, label, chosen, onChoose }: CellProps) {
+  const id = useId().replace(/[^a-zA-Z0-9]/g, '');
+  if (marks.length === 0) return null;
+  const count = (family: DefenseMark['family']): number => marks.filter((m) => m.family === family).length;
+  const five = marks.filter((m) => m.five === true).length;
+  const height = Math.ceil(marks.length / A_LINE) * ROW_TALL;
+  return (
+    <button
+      type="button"
+      className="plain markcell"
+      aria-pressed={chosen}
+      aria-label={`${label}: ${count('closed')} closed zone, ${count('open')} open zone, ${count('man')} man, ${five} with five or more`}
+      onClick={onChoose}
+    >
+      <svg
+        width={Math.min(A_LINE, marks.length) * STEP + 2}
+        height={height}
+        viewBox={`0 0 ${Math.min(A_LINE, marks.length) * STEP + 2} ${height}`}
+        aria-hidden="true"
+      >
+        <defs>
+          <pattern id={id} width="4" height="4" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <rect width="4" height="4" fill="var(--card)" />
+            <rect width="2" height="4" fill="var(--pass)" />
+          </pattern>
+        </defs>
+        {marks.map(({ row, family, five: came }, i) => {
+          const x = (i % A_LINE) * STEP + 1;
+          const y = height - (Math.floor(i / A_LINE) + 1) * ROW_TALL + 5;
+          return (
+            <g key={row}>
+              <rect
+                x={x}
+                y={y}
+                width={MARK}
+                height={MARK}
+                fill={family === 'closed' ? 'var(--ink)' : family === 'open' ? `url(#${id})` : 'var(--card)'}
+                stroke={family === 'open' ? 'var(--pass)' : 'var(--ink)'}
+                strokeWidth={family === 'man' ? 1.6 : 0.8}
+              />
+              {came && <path d={`M${x + 1} ${y - 1.2}h7l-3.5 -4z`} fill="var(--finding)" />}
+            </g>
+          );
+        })}
+      </svg>
+    </button>
+  );
+}
