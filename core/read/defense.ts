@@ -239,8 +239,11 @@ function namedPressures(columns: Columns, selection: Uint32Array): DefenseBoard[
 }
 
 /** "3x1 into the boundary". */
-export const structureWords = ({ structure, into }: Pick<StructureRow, 'structure' | 'into'>): string =>
-  into === null ? structure : `${structure} ${into === 'boundary' ? 'into the boundary' : 'to the field'}`;
+export function structureWords({ structure, into }: Pick<StructureRow, 'structure' | 'into'>): string {
+  if (into !== null) return `${structure} ${into === 'boundary' ? 'into the boundary' : 'to the field'}`;
+  const [left, right] = structure.split('x');
+  return left === right ? structure : `${structure}, ball in the middle`;
+}
 
 export const shellWords = (shell: string): string =>
   shell === '0'

@@ -59,7 +59,7 @@ export function reelOf(name: string, counted: Counted): NamedRows {
     case 'answer':
       return answerReel(counted, counted.looks[Number(which)], Number(part));
     case 'blank':
-      return blankReel(counted, which === 'play' ? 'play' : 'formation');
+      return blankReel(counted, BLANK_FIELDS.find((f) => f === which) ?? 'formation');
     case 'cell':
       return { title: counted.cellTitle, rows: counted.cellRows };
     default:
@@ -90,10 +90,17 @@ function answerReel({ columns }: Counted, look: LookRow | undefined, n: number):
     : { title: '', rows: NONE };
 }
 
-function blankReel({ columns, rows }: Counted, field: 'play' | 'formation'): NamedRows {
+/** Fields whose blanks have a door of their own, for each side of the ball. */
+const BLANK_FIELDS = ['play', 'formation', 'front', 'coverage'] as const;
+export type BlankField = (typeof BLANK_FIELDS)[number];
+export const blanksOf = (side: 'offense' | 'defense'): readonly [BlankField, BlankField] =>
+  side === 'offense' ? ['play', 'formation'] : ['front', 'coverage'];
+export const blankLabel = (field: BlankField): string => (field === 'play' ? 'call' : field);
+
+function blankReel({ columns, rows }: Counted, field: BlankField): NamedRows {
   const { codes } = columns.text[field];
   return {
-    title: `${field === 'play' ? 'Call' : 'Formation'} not tagged`,
+    title: `${blankLabel(field)} not tagged`,
     rows: rows.filter((i) => codes[i]! < FIRST_VALUE),
   };
 }

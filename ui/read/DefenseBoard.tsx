@@ -1,7 +1,7 @@
 'use client';
 /** A row a structure: every snap a mark by the family played, a flag above it where five or more came. */
-import { useId } from 'react';
-import type { Book } from '@/core/book';
+import { useId, useMemo } from 'react';
+import { drawSnap, type Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
 import {
   FAMILY_WORDS,
@@ -13,10 +13,10 @@ import {
   type DefenseMark,
   type StructureRow,
 } from '@/core/read';
-import { Chalk } from '../chalk/Chalk';
 import { RateBar } from '../charts/RateBar';
+import { useStaffRules } from '../StaffRules';
 
-const A_LINE = 9;
+const A_LINE = 8;
 const MARK = 9;
 const STEP = 11;
 const ROW_TALL = 16;
@@ -41,6 +41,9 @@ export function DefenseBoard({ board, columns, book, profile, at, onAt, onReel }
         </span>
       </header>
       <table className="rows board">
+        <colgroup>
+          <col style={{ width: 150 }} />
+        </colgroup>
         <thead>
           <tr>
             <th>structure at the snap</th>
@@ -110,26 +113,36 @@ export function DefenseBoard({ board, columns, book, profile, at, onAt, onReel }
   );
 }
 
+/** The formation seen most, as men on a line. */
 function Sketch({
   row,
   columns,
   book,
   profile,
 }: Pick<DefenseBoardProps, 'columns' | 'book' | 'profile'> & { readonly row: StructureRow }) {
-  const look = looksOf(columns, row.rows)[0];
-  if (!look) return null;
+  const settings = useStaffRules().look;
+  const men = useMemo(() => {
+    const seen = looksOf(columns, row.rows)[0];
+    if (!seen) return null;
+    const fields = { formation: seen.formation, formationSide: seen.side, backfield: seen.backfield };
+    return drawSnap(book, fields, null, profile, { settings, defense: false }).look?.offense.men ?? null;
+  }, [book, columns, profile, row, settings]);
+  if (!men) return null;
   return (
-    <div className="sketch" aria-hidden="true">
-      <Chalk
-        book={book}
-        profile={profile}
-        fields={{ formation: look.formation, formationSide: look.side, backfield: look.backfield }}
-        hash={null}
-        height={44}
-        caption={false}
-        defense={false}
-      />
-    </div>
+    <svg className="sketch" viewBox="-26 -1.4 52 9.4" width="128" height="23" aria-hidden="true">
+      <line x1="-26" x2="26" y1="-0.7" y2="-0.7" stroke="var(--rule)" strokeWidth="0.4" />
+      {men.map((m) => (
+        <circle
+          key={m.letter}
+          cx={m.x}
+          cy={m.depth}
+          r="0.8"
+          fill={m.role === 'line' ? 'var(--ink2)' : 'var(--card)'}
+          stroke="var(--ink)"
+          strokeWidth="0.35"
+        />
+      ))}
+    </svg>
   );
 }
 
@@ -163,7 +176,7 @@ function Cell({ marks, label, chosen, onChoose }: CellProps) {
         <defs>
           <pattern id={id} width="4" height="4" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
             <rect width="4" height="4" fill="var(--card)" />
-            <rect width="2" height="4" fill="var(--pass)" />
+            <rect width="1.4" height="4" fill="var(--ink)" />
           </pattern>
         </defs>
         {marks.map(({ row, family, five: came }, i) => {
@@ -177,7 +190,7 @@ function Cell({ marks, label, chosen, onChoose }: CellProps) {
                 width={MARK}
                 height={MARK}
                 fill={family === 'closed' ? 'var(--ink)' : family === 'open' ? `url(#${id})` : 'var(--card)'}
-                stroke={family === 'open' ? 'var(--pass)' : 'var(--ink)'}
+                stroke="var(--ink)"
                 strokeWidth={family === 'man' ? 1.6 : 0.8}
               />
               {came && <path d={`M${x + 1} ${y - 1.2}h7l-3.5 -4z`} fill="var(--finding)" />}

@@ -5,6 +5,8 @@ import { useState } from 'react';
 import type { LevelKey } from '@/core/field/profile';
 import type { GameInfo, TeamInfo } from '@/core/exchange/types';
 import {
+  blankLabel,
+  blanksOf,
   coverageOf,
   FILM_KINDS,
   FILM_LABEL,
@@ -13,6 +15,7 @@ import {
   ownFilm,
   rateOf,
   writeFilter,
+  type BlankField,
   type Filter,
   type FilterField,
 } from '@/core/read';
@@ -139,7 +142,7 @@ export function ReadFilters({ reading, games, teams, level, setUrl }: ReadFilter
 function Totals({ reading, games, setUrl }: Pick<ReadFiltersProps, 'reading' | 'games' | 'setUrl'>) {
   const { columns, rows } = reading.counted;
   const { worth } = rateOf(columns.weight, rows, []);
-  const { team } = reading.address;
+  const { team, side } = reading.address;
   const theirs = games.filter(({ info }) => info.home === team || info.away === team);
   const out = theirs.filter(({ info }) => info.weight === 0).length;
   const less = theirs.filter(({ info }) => (info.weight ?? 1) < 1).length - out;
@@ -149,14 +152,16 @@ function Totals({ reading, games, setUrl }: Pick<ReadFiltersProps, 'reading' | '
       {words}
     </button>
   );
-  const blank = (field: 'play' | 'formation', name: string, short: string) => {
+  const blank = (field: BlankField, words: string) => {
     const { tagged, of } = coverageOf(columns, rows, field);
+    const name = blankLabel(field);
     return door(
       `blank.${field}`,
-      `${short} ${tagged} of ${of}`,
+      `${name} ${words} ${tagged} of ${of}`,
       `${name} tagged on ${tagged} of ${of}, open those without`,
     );
   };
+  const [one, other] = blanksOf(side);
   return (
     <span className="small quiet totals">
       {door('all', `${rows.length} snaps${columns.weight ? `, worth ${worth.toFixed(1)}` : ''}`)} ·{' '}
@@ -168,8 +173,8 @@ function Totals({ reading, games, setUrl }: Pick<ReadFiltersProps, 'reading' | '
           ·{' '}
         </>
       )}{' '}
-      {blank('play', 'call', 'call tagged on')} · {blank('formation', 'formation', 'formation on')} · kneels,
-      spikes and no-plays left out; a run-pass option is a call of its own ·{' '}
+      {blank(one, 'tagged on')} · {blank(other, 'on')} · kneels, spikes and no-plays left out; a run-pass
+      option is a call of its own ·{' '}
       <a className="door" href={`/api/book/cards?team=${reading.address.team}`}>
         formation sheet
       </a>{' '}
