@@ -72,7 +72,7 @@ describe('a defense’s board', () => {
       const here = mine.filter(
         ({ look }) =>
           look?.structureSnap === s.structure &&
-          (s.into === null || look.boundarySnap === (s.into === 'boundary' ? 'the boundary' : 'the field')),
+          (s.into === null || look.boundarySnap === (s.into === 'middle' ? null : `the ${s.into}`)),
       );
       if (s.into !== null || s.structure === '2x2') expect(s.rows.length).toBe(here.length);
       if (s.leading && (s.into !== null || s.structure === '2x2')) {

@@ -49,12 +49,21 @@ export interface DefenseMark {
   readonly five: boolean | null;
 }
 
+const INTO = ['boundary', 'field', 'middle'] as const;
+/** To the short side, the wide side, or neither: the ball in the middle. */
+export type Into = (typeof INTO)[number];
+const INTO_WORDS: Readonly<Record<Into, string>> = {
+  boundary: ' into the boundary',
+  field: ' to the field',
+  middle: ', ball in the middle',
+};
+
 export interface StructureRow {
   /** "3x1.boundary": what stands in the address. */
   readonly key: string;
   readonly structure: string;
   /** Which way its longer side stands at the snap; null: its sides are even, or nobody can say. */
-  readonly into: 'boundary' | 'field' | null;
+  readonly into: Into | null;
   readonly rows: Uint32Array;
   readonly cells: Readonly<Record<SituationClass, readonly DefenseMark[]>>;
   /** Snaps whose family is known, with or without a down. */
@@ -122,7 +131,8 @@ export function defenseBoard(columns: Columns, selection: Uint32Array): DefenseB
     }
     const [left, right] = structure.split('x');
     const to = left === right ? null : wordOf(columns.text.boundarySnap, row);
-    const key = `${structure}.${to === 'the boundary' ? 'boundary' : to === 'the field' ? 'field' : ''}`;
+    const middle = left !== right && wordOf(columns.text.hash, row) === 'M';
+    const key = `${structure}.${to === null ? (middle ? 'middle' : '') : to.replace('the ', '')}`;
     const list = places.get(key);
     if (list) list.push(row);
     else places.set(key, [row]);
@@ -158,7 +168,7 @@ function structureRow(columns: Columns, key: string, rows: readonly number[]): S
   return {
     key,
     structure,
-    into: to === 'boundary' || to === 'field' ? to : null,
+    into: INTO.find((i) => i === to) ?? null,
     rows: listOf(rows),
     cells,
     unmarked: listOf(unmarked),
@@ -239,11 +249,8 @@ function namedPressures(columns: Columns, selection: Uint32Array): DefenseBoard[
 }
 
 /** "3x1 into the boundary". */
-export function structureWords({ structure, into }: Pick<StructureRow, 'structure' | 'into'>): string {
-  if (into !== null) return `${structure} ${into === 'boundary' ? 'into the boundary' : 'to the field'}`;
-  const [left, right] = structure.split('x');
-  return left === right ? structure : `${structure}, ball in the middle`;
-}
+export const structureWords = ({ structure, into }: Pick<StructureRow, 'structure' | 'into'>): string =>
+  `${structure}${into === null ? '' : INTO_WORDS[into]}`;
 
 export const shellWords = (shell: string): string =>
   shell === '0'

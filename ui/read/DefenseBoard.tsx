@@ -17,8 +17,8 @@ import { RateBar } from '../charts/RateBar';
 import { useStaffRules } from '../StaffRules';
 
 const A_LINE = 8;
-const MARK = 9;
-const STEP = 11;
+const MARK = 8.5;
+const STEP = 10.2;
 const ROW_TALL = 16;
 
 interface DefenseBoardProps {
@@ -193,7 +193,7 @@ function Cell({ marks, label, chosen, onChoose }: CellProps) {
                 stroke="var(--ink)"
                 strokeWidth={family === 'man' ? 1.6 : 0.8}
               />
-              {came && <path d={`M${x + 1} ${y - 1.2}h7l-3.5 -4z`} fill="var(--finding)" />}
+              {came && <path d={`M${x + 0.7} ${y - 1.2}h7l-3.5 -4z`} fill="var(--finding)" />}
             </g>
           );
         })}

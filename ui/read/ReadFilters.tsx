@@ -175,10 +175,15 @@ function Totals({ reading, games, setUrl }: Pick<ReadFiltersProps, 'reading' | '
       )}{' '}
       {blank(one, 'tagged on')} · {blank(other, 'on')} · kneels, spikes and no-plays left out; a run-pass
       option is a call of its own ·{' '}
-      <a className="door" href={`/api/book/cards?team=${reading.address.team}`}>
-        formation sheet
-      </a>{' '}
-      · <Download />
+      {side === 'offense' && (
+        <>
+          <a className="door" href={`/api/book/cards?team=${team}`}>
+            formation sheet
+          </a>{' '}
+          ·{' '}
+        </>
+      )}
+      <Download />
     </span>
   );
 }
