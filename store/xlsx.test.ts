@@ -25,6 +25,7 @@ const tables: Tables = {
       season: 2026,
       closed: true,
       angle: 'sideline',
+      weight: 0.5,
       purpose: 'own',
       surface: null,
       weather: null,
