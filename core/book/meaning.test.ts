@@ -594,6 +594,7 @@ describe('facts a count may slice by', () => {
       strength: 'R',
       runStrength: 'R',
       boundary: 'the field',
+      boundarySnap: 'the field',
       strongSide: 'trips',
       backTo: 'away from strength',
       backfieldSet: 'gun, sidecar',
@@ -601,6 +602,7 @@ describe('facts a count may slice by', () => {
       boxCount: '6',
       boxVerdict: 'even',
       middle: 'open',
+      style: 'zone',
       rushKind: 'four-man',
     });
   });

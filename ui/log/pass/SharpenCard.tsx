@@ -3,6 +3,7 @@
 import { useMemo } from 'react';
 import { sharpen, type ChartPass } from '@/core/charting';
 import type { WalkedSnap } from '@/core/rules';
+import { SharpenNote } from './SharpenNote';
 
 const SHOWN = 7;
 const OF_A_PASS = 2;
@@ -54,10 +55,7 @@ export function SharpenCard({
           </tbody>
         </table>
       )}
-      <p className="small quiet">
-        Half the width of the 95 % interval of the most usual value in points, now and with every blank
-        charted at the same share; ranked by what ten snaps gain, two of a pass at most.
-      </p>
+      <SharpenNote />
     </section>
   );
 }

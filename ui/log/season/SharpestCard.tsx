@@ -4,6 +4,7 @@ import Link from 'next/link';
 import type { SharpenedFilm } from '@/core/charting';
 import { gameName } from '@/core/exchange/names';
 import type { GameInfo } from '@/core/exchange/types';
+import { SharpenNote } from '../pass/SharpenNote';
 
 export type Sharpest = Readonly<Record<'offense' | 'defense', readonly SharpenedFilm[]>>;
 
@@ -66,10 +67,7 @@ export function SharpestCard({ team, sharpest, games, nameOf }: SharpestCardProp
           </tbody>
         </table>
       ))}
-      <p className="small quiet">
-        Half the width of the 95 % interval of the most usual value in points, now and with every blank
-        charted at the same share; ranked by what ten snaps gain, two of a pass at most.
-      </p>
+      <SharpenNote />
     </section>
   );
 }
