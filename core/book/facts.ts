@@ -20,7 +20,7 @@ export const LOOK_FACTS = {
   strength: { label: 'passing strength' },
   runStrength: { label: 'run strength' },
   boundary: { label: 'strength to', menu: 60 },
-  boundarySnap: { label: 'strength at the snap to' },
+  boundarySnap: { label: 'longer side at the snap to' },
   strongSide: { label: 'strong side', menu: 50 },
   backTo: { label: 'back', menu: 80 },
   backfieldSet: { label: 'backfield set', menu: 90 },
@@ -91,12 +91,8 @@ function measure(book: Book, snap: Snap, profile: LevelProfile, settings: LookSe
     out.strength = set.passing;
     out.runStrength = set.running;
     out.boundary = set.intoBoundary === null ? null : set.intoBoundary ? 'the boundary' : 'the field';
-    out.boundarySnap =
-      out.structureSnap === null || at.intoBoundary === null
-        ? null
-        : at.intoBoundary
-          ? 'the boundary'
-          : 'the field';
+    if (out.structureSnap !== null && at.side !== null && at.fieldSide !== null)
+      out.boundarySnap = at.side === at.fieldSide ? 'the field' : 'the boundary';
     const strong = sideStructure(set, set.passing);
     out.strongSide = strong.names.filter((n) => n !== 'slot').join(' ') || `${strong.count} wide`;
     out.backTo = set.empty

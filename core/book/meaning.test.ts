@@ -594,7 +594,8 @@ describe('facts a count may slice by', () => {
       strength: 'R',
       runStrength: 'R',
       boundary: 'the field',
-      boundarySnap: 'the field',
+      // Two by two at the snap: neither side is longer.
+      boundarySnap: null,
       strongSide: 'trips',
       backTo: 'away from strength',
       backfieldSet: 'gun, sidecar',
@@ -605,6 +606,19 @@ describe('facts a count may slice by', () => {
       style: 'zone',
       rushKind: 'four-man',
     });
+  });
+  it('the longer side at the snap, by the hash, whatever turns the coverage', () => {
+    const at = (more: Partial<Snap>): string | null =>
+      lookFacts(DEFAULT_BOOK, snap({ formation: 'trips', formationSide: 'R', ...more }), COLLEGE, {
+        ...DEFAULT_LOOK_SETTINGS,
+        strength: ['tight_end', 'receivers'],
+      }).boundarySnap;
+    expect([at({ hash: 'L' }), at({ hash: 'R' }), at({ hash: 'M' }), at({ hash: null })]).toEqual([
+      'the field',
+      'the boundary',
+      null,
+      null,
+    ]);
   });
   it('blank, none and not visible give nothing, never a guess', () => {
     for (const formation of [null, '-', '?', 'no such word'])
