@@ -11,8 +11,6 @@ export function proxy(request: NextRequest): NextResponse {
       'This server is not known under that name; the operator can allow it with VOBRIK_HOSTS.\n',
       { status: 421, headers: { 'Cache-Control': 'no-store' } },
     );
-  // Handlers answer data, not pages, and take bodies larger than this step would copy.
-  if (request.nextUrl.pathname.startsWith('/api/')) return NextResponse.next();
   const nonce = Buffer.from(crypto.randomUUID()).toString('base64');
   const policy = [
     "default-src 'self'",
@@ -37,11 +35,11 @@ export function proxy(request: NextRequest): NextResponse {
   return response;
 }
 
-// The import alone is left out: the proxy would hold its whole body in memory and cut it. Its handler checks the host itself.
+// Handlers answer data, not pages, and check the host themselves; this step would hold their bodies in memory and cut them.
 export const config = {
   matcher: [
     {
-      source: '/((?!_next/static|_next/image|favicon.ico|api/import).*)',
+      source: '/((?!_next/static|_next/image|favicon.ico|api/).*)',
       missing: [{ type: 'header', key: 'next-router-prefetch' }],
     },
   ],

@@ -84,9 +84,10 @@ export class Outbox {
   private readonly closed = new AbortController();
   private wake: () => void = () => undefined;
   private awake = false;
-  /** Readings of the queue: begun, and the last that answered. */
+  /** Readings of the queue: begun, the last that answered, and how many are under way. */
   private asked = 0;
   private read = 0;
+  private reading = 0;
   private hurry = new AbortController();
   private most = MOST_OPERATIONS;
   private failures = 0;
@@ -133,7 +134,12 @@ export class Outbox {
   private async reload(): Promise<void> {
     if (this.closed.signal.aborted) return;
     const turn = ++this.asked;
-    this.show(await this.storage.queue(), turn);
+    this.reading++;
+    try {
+      this.show(await this.storage.queue(), turn);
+    } finally {
+      this.reading--;
+    }
   }
 
   private show(queue: Queued[], turn: number): void {
@@ -306,7 +312,10 @@ export class Outbox {
 
   private async add(entries: readonly Omit<Queued, 'seq'>[], gone: readonly number[] = []): Promise<void> {
     const turn = ++this.asked;
-    this.show(await this.storage.add(entries, gone), turn);
+    const added = await this.storage.add(entries, gone);
+    // What a reading that is under way brings would be taken for older than this.
+    if (this.reading > 0) await this.reload();
+    else this.show([...this.queue.filter((q) => !gone.includes(q.seq)), ...added], turn);
     this.tell({ kind: 'queue' });
   }
 
@@ -516,6 +525,7 @@ export class Outbox {
 
   async erase(): Promise<void> {
     await this.storage.erase();
+    await this.reload();
     this.tell({ kind: 'erased' });
   }
 

@@ -33,15 +33,15 @@ export class Storage {
   }
 
   /**
-   * Resolves, with the queue as it then is, when the operations are on the disk (strict durability); rejects, and
-   * adds none, when they are not.
+   * Resolves with the operations as they stand in the queue when they are on the disk (strict durability); rejects,
+   * and adds none, when they are not.
    */
   async add(entries: readonly Omit<Queued, 'seq'>[], gone: readonly number[] = []): Promise<Queued[]> {
     const tx = this.db.transaction('ops', 'readwrite', { durability: 'strict' });
-    const writes = [...entries.map((e) => tx.store.add(e)), ...gone.map((seq) => tx.store.delete(seq))];
-    const queue = tx.store.getAll() as Promise<Queued[]>;
-    await Promise.all([...writes, queue, tx.done]);
-    return queue;
+    const adding = entries.map((e) => tx.store.add(e));
+    await Promise.all([...adding, ...gone.map((seq) => tx.store.delete(seq)), tx.done]);
+    const seqs = await Promise.all(adding);
+    return entries.map((e, i) => ({ ...e, seq: seqs[i]! }));
   }
 
   async queue(): Promise<Queued[]> {

@@ -172,12 +172,17 @@ export async function demoMembers(): Promise<{ id: string; name: string; roles: 
 export async function actorOf(token: string | undefined, now: Date): Promise<Actor | null> {
   if (!token) return null;
   const em = await openEm();
-  const session = await em.findOne(Session, { tokenHash: tokenHash(token), expiresAt: { $gt: now } });
-  const member = session && (await em.findOne(Member, { id: session.member, removedAt: null }));
-  if (!member) return null;
-  if (!session.seenAt || Math.abs(now.getTime() - session.seenAt.getTime()) > SEEN_EVERY_MS)
-    await em.nativeUpdate(Session, { tokenHash: session.tokenHash }, { seenAt: now });
-  return { memberId: member.id, programId: member.program, name: member.name, roles: member.roles as Role[] };
+  const [found] = (await em.execute(
+    `select m.id, m.program_id as program, m.name, m.roles, s.seen_at as seen from session s
+     join member m on m.id = s.member_id and m.removed_at is null
+     where s.token_hash = ? and s.expires_at > ?`,
+    [tokenHash(token), now],
+  )) as { id: string; program: string; name: string; roles: Role[]; seen: Date | string | null }[];
+  if (!found) return null;
+  const { id, program, name, roles, seen } = found;
+  if (seen === null || Math.abs(now.getTime() - new Date(seen).getTime()) > SEEN_EVERY_MS)
+    await em.nativeUpdate(Session, { tokenHash: tokenHash(token) }, { seenAt: now });
+  return { memberId: id, programId: program, name, roles };
 }
 
 export async function signOut(token: string): Promise<void> {

@@ -196,6 +196,19 @@ describe('each operation by itself', () => {
     });
   });
 
+  it('what an answer quotes is kept as it was typed, and an answer asked for again is the same', async () => {
+    const game = await newGame();
+    const odd = `a 'quote', a "second", a \\ slash \\n, a ? mark, $1, {x}, a % and “é”\nand a line`;
+    await saveSnaps(ours, game, [{ op: 'put', snapId: 'a', fields: { note: odd } }]);
+    const stale = await operation('snap', 'a', {
+      do: 'patch',
+      fields: { note: { value: 'mine', over: 7 } },
+    });
+    const { answers } = await synchronize(ours, gameScope(game), [stale], NOW);
+    expect(answers[0]).toMatchObject({ status: 'conflict', conflicts: [{ theirs: odd, yours: 'mine' }] });
+    expect((await synchronize(ours, gameScope(game), [stale], NOW)).answers).toEqual(answers);
+  });
+
   it('a patch written before a restore conflicts instead of overwriting what it never saw; a row that is gone is no acknowledgment', async () => {
     const game = await newGame();
     await saveSnaps(ours, game, [{ op: 'put', snapId: 'a', fields: { gain: 1 } }]);

@@ -15,6 +15,21 @@ export function snapOfRow(row: SyncRow, game: string): Snap {
   return snap;
 }
 
+/** The snaps of a game in order; the same list where rows moved but say what they said: an answer to a save is no new snap. */
+export function snapsOfRows(
+  rows: readonly SyncRow[],
+  game: string,
+  before: readonly Snap[] = [],
+): readonly Snap[] {
+  const known = new Map(before.map((s) => [s.snapId, s]));
+  const now = rows.map((row) => {
+    const snap = snapOfRow(row, game);
+    const old = known.get(snap.snapId);
+    return old && (old === snap || JSON.stringify(old) === JSON.stringify(snap)) ? old : snap;
+  });
+  return now.length === before.length && now.every((s, i) => s === before[i]) ? before : now;
+}
+
 /** Null when the play is not on the list (any more). */
 export function callOfRow(row: SyncRow, plays: ReadonlyMap<string, PlayCard>): SheetCall | null {
   const play = plays.get(String(row.fields.play));

@@ -76,7 +76,7 @@ export function buildHabits(earlier: readonly Earlier[], book: Book, base: Habit
   const extend = (words: readonly string[], codes: readonly number[], values: readonly string[]) => {
     const list = words.length > 0 ? [...words] : [''];
     const codeOf = new Map(list.map((w, i) => [w, i]));
-    const out = [...codes];
+    const added: number[] = [];
     for (const value of values) {
       let code = codeOf.get(value);
       if (code === undefined) {
@@ -84,9 +84,9 @@ export function buildHabits(earlier: readonly Earlier[], book: Book, base: Habit
         list.push(value);
         codeOf.set(value, code);
       }
-      out.push(code);
+      added.push(code);
     }
-    return { words: list, codes: out };
+    return { words: list, codes: codes.concat(added) };
   };
   const rows = earlier.map(({ snap }) => wordsOf(snap, book));
   const said = SAID.map((_, c) =>
@@ -103,13 +103,15 @@ export function buildHabits(earlier: readonly Earlier[], book: Book, base: Habit
       earlier.map((e) => e[key] ?? ''),
     ),
   );
-  return {
+  const built: Habits = {
     n: base.n + earlier.length,
     words: said.map((s) => s.words),
     codes: said.map((s) => s.codes),
     about: about.map((a) => a.words) as unknown as Habits['about'],
     aboutCodes: about.map((a) => a.codes) as unknown as Habits['aboutCodes'],
   };
+  if (base.n > 0) indexes.set(built, indexRows(built, indexOf(base)));
+  return built;
 }
 export const NO_HABITS: Habits = {
   n: 0,
@@ -130,29 +132,55 @@ interface Indexed {
   readonly holding: readonly Map<string, readonly number[]>[];
 }
 const indexes = new WeakMap<Habits, Indexed>();
+const NOTHING: Indexed = {
+  codes: SAID.map(() => new Uint16Array()),
+  buckets: new Uint16Array(),
+  rowsOf: [[], []],
+  totals: SAID.map(() => new Uint32Array()),
+  holding: [],
+};
+
 function indexOf(habits: Habits): Indexed {
   const known = indexes.get(habits);
   if (known) return known;
-  const codes = SAID.map((_, c) => Uint16Array.from(habits.codes[c] ?? []));
+  const made = indexRows(habits, NOTHING);
+  indexes.set(habits, made);
+  return made;
+}
+
+/** Counts the rows behind those that `before` holds: a season is not counted anew for each snap logged. */
+function indexRows(habits: Habits, before: Indexed): Indexed {
+  const from = before.buckets.length;
+  const behind = (old: Uint16Array, all: readonly number[]): Uint16Array => {
+    const out = new Uint16Array(all.length);
+    out.set(old);
+    for (let i = old.length; i < all.length; i++) out[i] = all[i]!;
+    return out;
+  };
+  const codes = SAID.map((_, c) => behind(before.codes[c]!, habits.codes[c] ?? []));
   const rowsOf = ([0, 1] as const).map((side) => {
-    const lists: number[][] = habits.about[side].map(() => []);
-    habits.aboutCodes[side].forEach((team, i) => lists[team]!.push(i));
-    return lists.map((list) => Uint32Array.from(list));
+    const added: number[][] = habits.about[side].map(() => []);
+    const teams = habits.aboutCodes[side];
+    for (let i = from; i < teams.length; i++) added[teams[i]!]!.push(i);
+    return added.map((list, team) => {
+      const old = before.rowsOf[side][team] ?? new Uint32Array();
+      return list.length === 0 ? old : Uint32Array.from([...old, ...list]);
+    });
   });
   const totals = SAID.map((_, c) => {
     const counts = new Uint32Array(habits.words[c]?.length ?? 0);
-    for (const code of codes[c]!) counts[code]!++;
+    counts.set(before.totals[c]!);
+    const mine = codes[c]!;
+    for (let i = before.codes[c]!.length; i < mine.length; i++) counts[mine[i]!]!++;
     return counts;
   });
-  const made: Indexed = {
+  return {
     codes,
-    buckets: Uint16Array.from(habits.aboutCodes[2]),
+    buckets: behind(before.buckets, habits.aboutCodes[2]),
     rowsOf: rowsOf as unknown as Indexed['rowsOf'],
     totals,
     holding: SAID.map(() => new Map()),
   };
-  indexes.set(habits, made);
-  return made;
 }
 
 /** Codes of the words of a column that hold a term: "trips l" and "trips r" hold "trips". */

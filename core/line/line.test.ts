@@ -478,6 +478,26 @@ describe('completion', () => {
     ).toBe(5);
     expect(habits.words[SAID.indexOf('formation')]).not.toContain('empty');
   });
+  it('ranks rows put behind a season as it ranks all of them counted at once', () => {
+    const words = ['trips', 'trey', 'empty', 'doubles'];
+    const some = (n: number) =>
+      Array.from({ length: n }, (_, i) => ({
+        snap: { ...blankSnap(`r${i}`, 'g', i), formation: words[(i * 7 + n) % 4]!, personnel: `1${i % 3}` },
+        offense: i % 3 === 0 ? 'STG' : i % 5 === 0 ? 'NEW' : 'HER',
+        defense: 'WRE',
+        bucket: i % 2 === 0 ? '1-10' : '2-long',
+      }));
+    const behind = buildHabits(some(11), DEFAULT_BOOK, buildHabits(some(40), DEFAULT_BOOK));
+    // A copy has no counts kept with it.
+    const fresh = structuredClone(behind);
+    for (const offense of ['HER', 'STG', 'NEW', 'XXX'])
+      for (const bucket of ['1-10', '2-long', null])
+        for (const said of [[], ['11']])
+          for (const field of ['formation', 'personnel'] as const)
+            expect(rankWords(behind, SAID.indexOf(field), { offense, defense: 'WRE', bucket }, said)).toEqual(
+              rankWords(fresh, SAID.indexOf(field), { offense, defense: 'WRE', bucket }, said),
+            );
+  });
   it('gives the same shares as a second, plain count', () => {
     const column = SAID.indexOf('formation');
     const { share } = rankWords(habits, column, { offense: 'HER', defense: 'STG', bucket: '2-long' }, ['11']);

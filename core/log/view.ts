@@ -206,13 +206,15 @@ export function viewLine(session: Session, game: LoggedGame): LineView {
 }
 
 function offersFor(
-  { text, caret }: Session,
+  { text, caret, pending }: Session,
   game: LoggedGame,
   state: GameState,
   parsed: ParsedLine,
   before: GameState,
 ): readonly Completion[] {
-  if (state.unit !== null && state.unit !== 'scrimmage' && text.trim() === '') return [];
+  // A snap on its way to the disk moves the situation: an empty line is ranked when it is there.
+  if (text.trim() === '' && (pending !== null || (state.unit !== null && state.unit !== 'scrimmage')))
+    return [];
   const { down, distance, toGoal } = before;
   const bucket = bucketOf({ unit: state.unit, down, distance, toGoal, fresh: state.fresh }, game.buckets);
   const situation = { offense: state.offense, defense: state.defense, bucket };

@@ -21,7 +21,7 @@ import { Invalid } from '../errors';
 import { openEm, type Em } from '../orm';
 import { playRows, playWriter, termRows, termWriter } from './book';
 import { openSheet, sheetRows, sheetWriter } from './sheets';
-import { announce, CHANNEL, epochOf, nextRevision } from './scope';
+import { CHANNEL, epochOf, nextRevision } from './scope';
 import { lockBlind, lockGame, pullGame, snapWriter } from './snaps';
 import { refusalOf, RefusedOperation, type ScopeWriter, type Writing } from './writing';
 
@@ -53,18 +53,8 @@ export async function synchronize(
   };
   try {
     return await em.transactional(async (tx) => {
-      const epoch = await epochOf(tx);
-      const opened = await open(tx, actor, scope, epoch, now);
-      const known = new Map(
-        (
-          await tx.find(
-            SyncOperation,
-            { program: actor.programId, id: { $in: raw.map(idOf) } },
-            { disableIdentityMap: true },
-          )
-        ).map((o) => [o.id, o.answer as Answer]),
-      );
-      let wrote = false;
+      const { opened, epoch, known } = await open(tx, actor, scope, raw.map(idOf), now);
+      const made: Answer[] = [];
       for (const candidate of raw) {
         const before = known.get(idOf(candidate));
         if (before) {
@@ -97,12 +87,11 @@ export async function synchronize(
             conflicts.length > 0
               ? { id: op.id, status: 'conflict', revision: opened.revision, order, versions, conflicts }
               : { id: op.id, status: 'done', revision: opened.revision, order, versions };
-          await tx.insert(SyncOperation, { program: actor.programId, id: op.id, at: now, answer } as never);
           if (raw.length > 1) await tx.execute('release savepoint operation');
           answers.push(answer);
           opened.answered(answer);
           known.set(op.id, answer);
-          wrote = true;
+          made.push(answer);
         } catch (error) {
           const refused = refusalOf(error);
           if (!refused) throw error;
@@ -112,7 +101,7 @@ export async function synchronize(
           refuse(op.id, refused);
         }
       }
-      if (wrote) await opened.close();
+      if (made.length > 0) await opened.close(made);
       return { epoch, answers };
     });
   } catch (error) {
@@ -136,18 +125,69 @@ interface Opened {
   readonly writer: ScopeWriter;
   answered(answer: Answer): void;
   refused(op: Operation): void;
-  close(): Promise<void>;
+  /** Keeps the answers and tells the readers of the scope, in one statement. */
+  close(made: readonly Answer[]): Promise<void>;
 }
 
-async function open(tx: Em, actor: Actor, scope: Scope, epoch: string, now: Date): Promise<Opened> {
+/** A scope under its lock: the revision this request makes, the charting it is of, and who writes it. */
+interface Locked {
+  readonly revision: number;
+  readonly charting: string | null;
+  readonly writer: (w: Writing) => ScopeWriter;
+}
+
+async function lock(tx: Em, actor: Actor, scope: Scope, now: Date): Promise<Locked> {
   const [kind, key] = partsOf(scope);
+  if (kind === 'game' || kind === 'blind') {
+    const game = kind === 'game' ? await lockGame(tx, actor, key, now) : await lockBlind(tx, actor, key);
+    return { revision: game.revision, charting: game.charting, writer: (w) => snapWriter(w, game) };
+  }
+  const writers: Readonly<Record<string, () => Promise<(w: Writing) => ScopeWriter>>> = {
+    sheet: async () => {
+      const sheet = await openSheet(tx, actor, key);
+      return (w) => sheetWriter(w, key, sheet);
+    },
+    [BOOK_SCOPE]: async () => termWriter,
+    [PLAYS_SCOPE]: async () => playWriter,
+  };
+  const make = Object.hasOwn(writers, kind) ? writers[kind] : undefined;
+  if (!make) throw new Invalid('there is no such place to save to');
+  return {
+    revision: await nextRevision(tx, actor.programId, scope),
+    charting: null,
+    writer: await make(),
+  };
+}
+
+/** What must be read after the lock, in one question: a game closed while this request waited is closed for it too. */
+async function standing(tx: Em, actor: Actor, scope: Scope, ids: readonly string[]) {
+  const [kind, key] = partsOf(scope);
+  const [row] = (await tx.execute(
+    `select (select epoch from installation where id = 1) as epoch,
+       (select closed from game where program_id = ? and key = ?) as closed,
+       (select jsonb_object_agg(id, answer) from sync_operation
+         where program_id = ? and id = any(array(select jsonb_array_elements_text(?::jsonb)))) as known`,
+    [actor.programId, kind === 'game' ? key : null, actor.programId, JSON.stringify(ids)],
+  )) as { epoch: string; closed: boolean | null; known: Record<string, Answer> | null }[];
+  return {
+    epoch: row!.epoch,
+    closed: row!.closed ?? false,
+    known: new Map(Object.entries(row!.known ?? {})),
+  };
+}
+
+async function open(tx: Em, actor: Actor, scope: Scope, ids: readonly string[], now: Date) {
+  const { revision, charting, writer } = await lock(tx, actor, scope, now);
+  const { epoch, closed, known } = await standing(tx, actor, scope, ids);
   const seen = new Map<string, Answer>();
   const anchors = new Map<string, string | null>();
-  const base = {
+  const writing: Writing = {
     tx,
     actor,
     now,
     epoch,
+    closed,
+    revision,
     async versionRead(op: Operation, field: string, over: Over): Promise<number | null> {
       if (op.epoch !== epoch) return null;
       if (typeof over === 'number') return over;
@@ -174,53 +214,25 @@ async function open(tx: Em, actor: Actor, scope: Scope, epoch: string, now: Date
       return at;
     },
   };
-  const finish = (
-    revision: number,
-    writer: (w: Writing) => ScopeWriter,
-    close: () => Promise<void>,
-  ): Opened => ({
+  const news = JSON.stringify({ program: actor.programId, scope, revision });
+  const opened: Opened = {
     revision,
-    writer: writer({ ...base, revision }),
-    close,
+    writer: writer(writing),
+    async close(made) {
+      await tx.execute(
+        `with kept as (insert into sync_operation (program_id, id, at, answer)
+           select ?::uuid, a->>'id', ?::timestamptz, a from jsonb_array_elements(?::jsonb) a),
+         moved as (update charting set revision = ? where id = ?::uuid)
+         select pg_notify(?, ?)`,
+        [actor.programId, now.toISOString(), JSON.stringify(made), revision, charting, CHANNEL, news],
+      );
+    },
     answered: (answer) => void seen.set(answer.id, answer),
     refused: (op) => {
       if (op.do === 'put') anchors.set(op.row, op.after);
     },
-  });
-  if (kind === 'game' || kind === 'blind') {
-    const game = kind === 'game' ? await lockGame(tx, actor, key, now) : await lockBlind(tx, actor, key);
-    return finish(
-      game.revision,
-      (w) => snapWriter(w, game),
-      async () => {
-        await tx.execute(
-          'with moved as (update charting set revision = ? where id = ? returning 1) select pg_notify(?, ?) from moved',
-          [
-            game.revision,
-            game.charting,
-            CHANNEL,
-            JSON.stringify({ program: actor.programId, scope, revision: game.revision }),
-          ],
-        );
-      },
-    );
-  }
-  const writers: Readonly<Record<string, () => Promise<(w: Writing) => ScopeWriter>>> = {
-    sheet: async () => {
-      const sheet = await openSheet(tx, actor, key);
-      return (w) => sheetWriter(w, key, sheet);
-    },
-    [BOOK_SCOPE]: async () => termWriter,
-    [PLAYS_SCOPE]: async () => playWriter,
   };
-  const make = Object.hasOwn(writers, kind) ? writers[kind] : undefined;
-  if (!make) throw new Invalid('there is no such place to save to');
-  const revision = await nextRevision(tx, actor.programId, scope);
-  return finish(
-    revision,
-    await make(),
-    async () => void (await announce(tx, { program: actor.programId, scope, revision })),
-  );
+  return { opened, epoch, known };
 }
 
 /** The rows of a scope; of a game those that changed after `since`, unless the epoch is another. */

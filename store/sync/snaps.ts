@@ -65,7 +65,6 @@ export async function lockBlind(tx: Em, actor: Actor, key: string) {
   return {
     charting: locked.charting,
     revision: locked.revision + 1,
-    closed: false,
     teams: [locked.home, locked.away] as const,
   };
 }
@@ -76,9 +75,9 @@ export async function lockGame(tx: Em, actor: Actor, key: string, now: Date) {
   const lock = async () =>
     (
       (await tx.execute(
-        "select c.id as charting, c.revision, g.closed, g.home, g.away from charting c join game g on g.id = c.game_id where g.program_id = ? and g.key = ? and c.kind = 'official' for no key update of c",
+        "select c.id as charting, c.revision, g.home, g.away from charting c join game g on g.id = c.game_id where g.program_id = ? and g.key = ? and c.kind = 'official' for no key update of c",
         [actor.programId, key],
-      )) as { charting: string; revision: number; closed: boolean; home: string; away: string }[]
+      )) as { charting: string; revision: number; home: string; away: string }[]
     )[0];
   let locked = await lock();
   if (!locked) {
@@ -87,17 +86,9 @@ export async function lockGame(tx: Em, actor: Actor, key: string, now: Date) {
     await officialCharting(tx, actor, game.id, now);
     locked = (await lock())!;
   }
-  // A game closed while this request waited for the lock is closed for it too.
-  const [{ closed }] = locked.closed
-    ? [locked]
-    : ((await tx.execute('select closed from game where program_id = ? and key = ?', [
-        actor.programId,
-        key,
-      ])) as [{ closed: boolean }]);
   return {
     charting: locked.charting,
     revision: locked.revision + 1,
-    closed,
     teams: [locked.home, locked.away] as const,
   };
 }
@@ -118,9 +109,9 @@ function checkTeams(fields: Readonly<Record<string, unknown>>, teams: readonly s
 
 export function snapWriter(
   writing: Writing,
-  game: { readonly charting: string; readonly closed: boolean; readonly teams: readonly string[] },
+  game: { readonly charting: string; readonly teams: readonly string[] },
 ): ScopeWriter {
-  const { tx, actor } = writing;
+  const { tx, actor, closed } = writing;
   const writer: Writer = { id: actor.memberId, name: actor.name, at: writing.now };
   const find = async (row: string): Promise<SnapEntity | null> =>
     (await plainRows(tx, { charting: game.charting, snapKey: row }))[0] ?? null;
@@ -136,10 +127,10 @@ export function snapWriter(
       const ends =
         after === null
           ? 'select min(order_key) as next, null::float8 as before from snap where charting_id = ?'
-          : 'with a as (select coalesce((select order_key from snap where charting_id = ? and snap_key = ?), (select max(order_key) from snap where charting_id = ?)) as o) select a.o as before, (select min(order_key) from snap where charting_id = ? and order_key > a.o) as next from a';
+          : 'select b.o as before, (select min(order_key) from snap where charting_id = ? and order_key > b.o) as next from (select coalesce((select order_key from snap where charting_id = ? and snap_key = ?), (select max(order_key) from snap where charting_id = ?)) as o) b';
       const [{ next, before }] = (await tx.execute(
         ends,
-        after === null ? [game.charting] : [game.charting, after, game.charting, game.charting],
+        after === null ? [game.charting] : [game.charting, game.charting, after, game.charting],
       )) as [{ next: number | null; before: number | null }];
       const list = [
         ...(before === null ? [] : [{ key: 'a', order: before }]),
@@ -164,13 +155,16 @@ export function snapWriter(
   return {
     async apply(op: Operation): Promise<Outcome> {
       if (op.kind !== 'snap') throw new RefusedOperation('shape', 'A game holds snaps only.');
-      if (game.closed && !may(actor.roles, 'snap.log-closed'))
+      if (closed && !may(actor.roles, 'snap.log-closed'))
         throw new RefusedOperation('closed', 'The game was closed; a coordinator can reopen it.');
-      const row = await find(op.row);
       if (op.do === 'put') {
         const fields = Object.fromEntries(
           Object.entries(op.fields).map(([f, v]) => [f, checkedField(f, v)]),
         ) as Partial<Snap>;
+        const [row] = (await tx.execute(
+          'select order_key as "order", provenance from snap where charting_id = ? and snap_key = ?',
+          [game.charting, op.row],
+        )) as Pick<SnapEntity, 'order' | 'provenance'>[];
         if (row) return outcome(row);
         if (!/^[A-Za-z0-9._-]{1,80}$/.test(op.row))
           throw new RefusedOperation('shape', 'A snap id is up to 80 letters, digits, dots and dashes.');
@@ -193,6 +187,7 @@ export function snapWriter(
         } as never);
         return outcome({ order, provenance });
       }
+      const row = await find(op.row);
       if (!row) throw new RefusedOperation('gone', 'The snap is not in the database.');
       if (op.do === 'move') {
         const order = await place(writing.anchor(op.after));

@@ -55,6 +55,8 @@ export interface Writing {
   readonly actor: Actor;
   readonly now: Date;
   readonly epoch: string;
+  /** The game of the scope was closed before its lock was ours. */
+  readonly closed: boolean;
   /** The revision this request makes. */
   readonly revision: number;
   /** The version a patch was typed over; null when what it was typed over never came to be, or is of another epoch. */

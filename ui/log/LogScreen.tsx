@@ -9,9 +9,9 @@ import type { LevelProfile } from '@/core/field/profile';
 import { buildHabits, habitOf, type Habits } from '@/core/line';
 import { enterHint, lineLabel, LOG_COMMANDS, statusSentence, toReview, type LoggedGame } from '@/core/log';
 import { walkGame } from '@/core/rules';
-import type { SnapFields } from '@/core/snap';
+import type { Snap, SnapFields } from '@/core/snap';
 import { gameScope, type Pulled } from '@/core/sync';
-import { snapOfRow } from '@/core/exchange/from-rows';
+import { snapsOfRows } from '@/core/exchange/from-rows';
 import type { GameInfo, TeamInfo } from '@/core/exchange/types';
 import { useScope, useSync } from '@/client/SyncProvider';
 import { LookCard } from '../look/LookCard';
@@ -69,7 +69,8 @@ function useLoggedGame(
   { rows, refused }: Scoped,
 ): { readonly game: LoggedGame; readonly checked: boolean } {
   const rules = useStaffRules();
-  const snaps = useMemo(() => rows.map((r) => snapOfRow(r, game.key)), [rows, game.key]);
+  const kept = useRef<readonly Snap[]>([]);
+  const snaps = useMemo(() => (kept.current = snapsOfRows(rows, game.key, kept.current)), [rows, game.key]);
   const walked = useMemo(
     () => walkGame(snaps, profile, { buckets: rules.buckets, zones: rules.zones }),
     [snaps, profile, rules],

@@ -1,6 +1,6 @@
 'use client';
 /** What needs review, with its remedies. */
-import { memo, useMemo } from 'react';
+import { memo, useDeferredValue, useMemo } from 'react';
 import type { Event, LoggedGame } from '@/core/log';
 import { findingWords, remedyLabel, type Finding } from '@/core/rules';
 import { touchedBy, touchedSentence } from '@/core/log/touched';
@@ -19,7 +19,9 @@ interface ReviewProps {
 
 export default memo(function ReviewCard({ finding, open, game, send }: ReviewProps) {
   const snaps = game.rows.length;
-  const { rows, profile, buckets, zones } = game;
+  const { profile, buckets, zones } = game;
+  // A snap is sent and shown before what its remedies would change is walked.
+  const rows = useDeferredValue(game.rows);
   /** What each remedy changes besides. */
   const also = useMemo(
     () =>
