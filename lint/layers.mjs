@@ -34,7 +34,7 @@ const CORE = {
   plan: ['field', 'snap', 'rules', 'look', 'book', 'line', 'table', 'read'],
   stats: ['field', 'snap', 'rules'],
   roster: ['field', 'snap', 'rules'],
-  agreement: ['field', 'snap'],
+  agreement: ['field', 'snap', 'read'],
   drill: ['field', 'snap', 'look', 'book', 'rules'],
   charting: ['field', 'snap', 'look', 'book', 'rules', 'read'],
   exchange: ['field', 'snap', 'rules', 'look', 'book', 'line', 'table', 'read', 'plan', 'staff', 'sync'],

@@ -51,6 +51,17 @@ describe('kappa', () => {
         [0, 5],
       ]).kappa,
     ).toBe(1);
+    // All of two and all of two hundred are not the same knowledge: (n / (n + z²) − 1/2) / (1/2).
+    for (const n of [1, 5, 100]) {
+      const all = cohen([
+        [n, 0],
+        [0, n],
+      ]);
+      expect(all.high).toBe(1);
+      expect(all.low).toBeCloseTo(2 * ((2 * n) / (2 * n + 1.959963984540054 ** 2)) - 1, 12);
+      const items = Array.from({ length: 2 * n }, (_, i) => (i < n ? [2, 0] : [0, 2]));
+      if (n > 1) expect(fleiss(items).low).toBeCloseTo(all.low!, 12);
+    }
     expect(
       cohen([
         [25, 25],

@@ -1,4 +1,5 @@
 /** Agreement of charters beyond chance. */
+import { wilson } from '../read/rates';
 
 /** Two-sided 95 % quantile of the standard normal. */
 const Z95 = 1.959963984540054;
@@ -32,9 +33,15 @@ export function confusionOf(pairs: readonly (readonly [string, string])[]): Conf
 }
 
 const none = (n: number, agree: number): Kappa => ({ n, agree, kappa: null, low: null, high: null });
-/** Without any spread in the table the error says nothing: no interval, unless they agree on all. */
-const bounded = (n: number, agree: number, kappa: number, error: number): Kappa =>
-  error < 1e-9 && agree < n ? { n, agree, kappa, low: null, high: null } : interval(n, agree, kappa, error);
+/**
+ * Without any spread in the table the large-sample error says nothing. Where all agree, what agreement may still be
+ * (Wilson's lower bound of n of n) is set against the same chance; else there is no interval.
+ */
+function bounded(n: number, agree: number, kappa: number, error: number, chance: number): Kappa {
+  if (error >= 1e-9) return interval(n, agree, kappa, error);
+  if (agree < n) return { n, agree, kappa, low: null, high: null };
+  return { n, agree, kappa, low: (wilson(n, n).low! - chance) / (1 - chance), high: 1 };
+}
 const interval = (n: number, agree: number, kappa: number, error: number): Kappa => ({
   n,
   agree,
@@ -64,15 +71,20 @@ export function cohen(counts: readonly (readonly number[])[]): Kappa {
         i === j
           ? p[i]![i]! * (1 - (rows[i]! + columns[i]!) * (1 - kappa)) ** 2
           : (1 - kappa) ** 2 * p[i]![j]! * (columns[i]! + rows[j]!) ** 2;
-  return bounded(n, agree, kappa, Math.sqrt(Math.max(0, variance)) / (Math.sqrt(n) * (1 - chance)));
+  return bounded(n, agree, kappa, Math.sqrt(Math.max(0, variance)) / (Math.sqrt(n) * (1 - chance)), chance);
+}
+
+/** Agreement by chance: the sum of the squared shares of the words. */
+function fleissChance(items: readonly (readonly number[])[], raters: number): number {
+  const total = items.length * raters;
+  const shares = items[0]!.map((_, c) => items.reduce((sum, item) => sum + item[c]!, 0) / total);
+  return shares.reduce((sum, s) => sum + s * s, 0);
 }
 
 function fleissValue(items: readonly (readonly number[])[]): number | null {
   const raters = items[0]?.reduce((a, b) => a + b, 0) ?? 0;
   if (items.length === 0 || raters < 2) return null;
-  const total = items.length * raters;
-  const shares = items[0]!.map((_, c) => items.reduce((sum, item) => sum + item[c]!, 0) / total);
-  const chance = shares.reduce((sum, s) => sum + s * s, 0);
+  const chance = fleissChance(items, raters);
   if (chance >= 1) return null;
   const observed =
     items.reduce(
@@ -100,5 +112,5 @@ export function fleiss(items: readonly (readonly number[])[]): Kappa {
   const mean = without.reduce((a, b) => a + b, 0) / without.length;
   const variance =
     ((without.length - 1) / without.length) * without.reduce((sum, k) => sum + (k - mean) ** 2, 0);
-  return bounded(items.length, agree, kappa, Math.sqrt(variance));
+  return bounded(items.length, agree, kappa, Math.sqrt(variance), fleissChance(items, raters));
 }

@@ -159,8 +159,9 @@ export function AgreeScreen({
               {names.length > 2
                 ? 'Fleiss’ kappa (1971), interval by leaving out each snap once.'
                 : 'Cohen’s kappa (1960), interval by the large-sample error of Fleiss, Cohen and Everitt (1969).'}{' '}
-              1 is always agreed, 0 no more than chance; – where nothing else was ever said. Blank in one of
-              them is left out; none and not visible count as answers.
+              Where all agree, the interval is Wilson’s bound of that agreement against the same chance. 1 is
+              always agreed, 0 no more than chance; – where nothing else was ever said. Blank in one of them
+              is left out; none and not visible count as answers.
             </p>
           </section>
           {open && (
