@@ -22,6 +22,8 @@ export interface ReadAddress {
   readonly reel: string | null;
   /** A structure of the defense’s board, and a situation of it: "3x1.boundary.third". */
   readonly at: string | null;
+  /** The board shown as a table; null: the usual one. */
+  readonly board: string | null;
 }
 
 /** "personnel:11,12;hash:L" */
@@ -67,5 +69,6 @@ export function readAddress(
     cell: readCell(params.get('cell')),
     reel: params.get('reel'),
     at: params.get('at'),
+    board: params.get('board'),
   };
 }

@@ -126,8 +126,13 @@ export function buildColumns(
 /** Field → wanted words. Words of one field are alternatives, fields must all hold. */
 export type Filter = Readonly<Partial<Record<FilterField, readonly string[]>>>;
 
-/** Row numbers that fit a slice and count in tendencies, ascending. */
-export function select(columns: Columns, slice: Filter, ranges: Ranges = {}): Uint32Array {
+/** Row numbers that fit a slice and count in tendencies, ascending; of all snaps, or of some. */
+export function select(
+  columns: Columns,
+  slice: Filter,
+  ranges: Ranges = {},
+  among: Uint32Array | null = null,
+): Uint32Array {
   const tests = Object.entries(slice)
     .filter(([, words]) => words && words.length > 0)
     .map(([field, words]) => {
@@ -143,9 +148,11 @@ export function select(columns: Columns, slice: Filter, ranges: Ranges = {}): Ui
     const range = ranges[f];
     return range ? [{ figures: columns[f], ...range }] : [];
   });
-  const out = new Uint32Array(columns.n);
+  const n = among === null ? columns.n : among.length;
+  const out = new Uint32Array(n);
   let kept = 0;
-  rows: for (let i = 0; i < columns.n; i++) {
+  rows: for (let at = 0; at < n; at++) {
+    const i = among === null ? at : among[at]!;
     if (columns.counts[i] === 0) continue;
     for (let r = 0; r < within.length; r++) {
       const { figures, from, to } = within[r]!;

@@ -3,10 +3,11 @@ import { lookFacts, type LookFacts } from '../book/facts';
 import type { Book } from '../book/term';
 import type { LevelProfile } from '../field/profile';
 import { effectiveSnap, walkGame, type WalkedSnap } from '../rules/walk';
+import { deriveGame, type Derived } from './derived';
 import type { Snap } from '../snap/snap';
 import { DEFAULT_RULES, type StaffRules } from './staff-rules';
 
-export interface CountedSnap {
+export interface CountedSnap extends Derived {
   readonly snap: Snap;
   readonly number: number;
   readonly bucket: string | null;
@@ -22,12 +23,14 @@ export interface CountedSnap {
 
 function toCounted(
   row: WalkedSnap,
+  snap: Snap,
+  derived: Derived,
   profile: LevelProfile,
   book: Book | null,
   rules: StaffRules,
 ): CountedSnap {
-  const snap = effectiveSnap(row);
   return {
+    ...derived,
     snap,
     look: book ? lookFacts(book, snap, profile, rules.look) : null,
     number: row.number,
@@ -42,21 +45,23 @@ function toCounted(
 }
 
 /** A game walked and ready to count: with the book, also by what follows from each look. */
-export const countGame = (
+export function countGame(
   snaps: readonly Snap[],
   profile: LevelProfile,
   book: Book | null = null,
   rules: StaffRules = DEFAULT_RULES,
-): CountedSnap[] =>
-  walkGame(snaps, profile, { buckets: rules.buckets, zones: rules.zones }).map((row) =>
-    toCounted(row, profile, book, rules),
-  );
+): CountedSnap[] {
+  const rows = walkGame(snaps, profile, { buckets: rules.buckets, zones: rules.zones });
+  const effective = rows.map(effectiveSnap);
+  const derived = deriveGame(rows, effective, (i) => isTendency({ snap: effective[i]! }));
+  return rows.map((row, i) => toCounted(row, effective[i]!, derived[i]!, profile, book, rules));
+}
 
 /**
  * A snap that counts in tendencies: from scrimmage (or a two-point try), not a kneel, a spike, a
  * kick or a play that was wiped out.
  */
-export function isTendency({ snap }: CountedSnap): boolean {
+export function isTendency({ snap }: Pick<CountedSnap, 'snap'>): boolean {
   if (
     snap.notFilmed === true ||
     snap.result === 'kneel' ||

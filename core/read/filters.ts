@@ -14,6 +14,13 @@ const WALKED = {
   zone: { label: 'zone' },
   clockMode: { label: 'clock', menu: 130 },
   afterEvent: { label: 'just after', menu: 140 },
+  lead: { label: 'score', menu: 142 },
+  half: { label: 'half', menu: 12 },
+  opening: { label: 'opening plays', menu: 144 },
+  depthBand: { label: 'depth of the throw' },
+  driveStart: { label: 'drive began' },
+  driveEnd: { label: 'drive ended' },
+  drivePlay: { label: 'play of the drive' },
 } as const satisfies Readonly<Record<string, FilterSpec>>;
 type Walked = keyof typeof WALKED;
 

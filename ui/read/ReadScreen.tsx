@@ -26,6 +26,12 @@ const DefenseRead = dynamic(() => import('./DefenseRead'), {
   loading: () => <section className="card" aria-label="Defense" aria-busy="true" />,
 });
 
+const BoardsCard = dynamic(() => import('./BoardsCard'), {
+  ssr: false,
+  loading: () => <section className="card" aria-label="Boards" aria-busy="true" />,
+});
+const BoardReel = dynamic(() => import('./BoardReel'), { ssr: false });
+
 export interface ReadScreenProps extends ReadFilm {
   readonly teams: readonly TeamInfo[];
   readonly opponent: string | null;
@@ -56,7 +62,7 @@ export function ReadScreen(props: ReadScreenProps) {
   const { cell, reel } = address;
   const [card, setCard] = useState<number | null>(null);
   const carded = card === null ? undefined : counted.looks[card];
-  const named = reel === null || reel.startsWith('d/') ? null : reelOf(reel, counted);
+  const named = reel === null || /^[bd]\//.test(reel) ? null : reelOf(reel, counted);
   useScreenCommands('Read', {
     reel: () => setUrl({ reel: 'all' }, true),
     whole: cell ? () => setUrl({ cell: null, reel: null }) : undefined,
@@ -114,6 +120,29 @@ export function ReadScreen(props: ReadScreenProps) {
             onCard={setCard}
           />
         </div>
+      )}
+      {counted.rows.length > 0 && (
+        <BoardsCard
+          columns={counted.columns}
+          rows={counted.cellRows}
+          title={counted.cellTitle}
+          side={address.side}
+          board={address.board}
+          zones={zones}
+          setUrl={setUrl}
+        />
+      )}
+      {reel?.startsWith('b/') && (
+        <BoardReel
+          name={reel}
+          counted={counted}
+          zones={zones}
+          snaps={snaps}
+          book={book}
+          profile={profile}
+          gameName={nameOfGame}
+          onClose={() => setUrl({ reel: null })}
+        />
       )}
       {carded && (
         <LookCard

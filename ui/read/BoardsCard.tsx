@@ -1,0 +1,165 @@
+'use client';
+/** Any board as a table: the count first, its interval below, every number a door; copied as it stands into a spreadsheet. */
+import { useMemo, useState } from 'react';
+import type { Zone } from '@/core/field/situation';
+import {
+  boardGrid,
+  boardTable,
+  boardsOf,
+  countText,
+  FEW,
+  intervalText,
+  type BoardCell,
+  type BoardColumn,
+  type BoardSide,
+  type BoardTableRow,
+  type Columns,
+} from '@/core/read';
+import { Choice } from '../shared/Choice';
+import type { SetAddress } from './ReadFilters';
+
+interface BoardsCardProps {
+  readonly columns: Columns;
+  readonly rows: Uint32Array;
+  /** What the rows are. */
+  readonly title: string;
+  readonly side: BoardSide;
+  /** The chosen board's id; null: the first. */
+  readonly board: string | null;
+  readonly zones: readonly Zone[];
+  readonly setUrl: SetAddress;
+}
+
+export default function BoardsCard({ columns, rows, title, side, board, zones, setUrl }: BoardsCardProps) {
+  const specs = boardsOf(side);
+  const spec = specs.find((b) => b.id === board) ?? specs.find((b) => b.by.includes('personnel'))!;
+  const table = useMemo(() => boardTable(columns, rows, spec, zones), [columns, rows, spec, zones]);
+  const [copied, setCopied] = useState<string | null>(null);
+  const copy = async (): Promise<void> => {
+    const text = boardGrid(table)
+      .map((line) => line.map((cell) => String(cell ?? '')).join('\t'))
+      .join('\n');
+    setCopied(
+      await navigator.clipboard.writeText(text).then(
+        () => 'copied',
+        () => 'this browser does not let it be copied',
+      ),
+    );
+  };
+  const open = (row: BoardTableRow, column: string): void =>
+    setUrl({ reel: `b/${spec.id}/${row.key}/${column}` }, true);
+  const untagged = table.all.rows.length - table.tagged;
+  return (
+    <section className="card boards" aria-label="Boards">
+      <header>
+        <Choice
+          label="board"
+          value={spec.id}
+          width={330}
+          options={specs.map((b) => [b.id, b.title])}
+          onChange={(to) => {
+            setCopied(null);
+            setUrl({ board: to, reel: null });
+          }}
+        />
+        <span className="small quiet">
+          {title} · tagged on {table.tagged} of {table.all.rows.length}
+          {untagged > 0 ? '; the rest stands in rows of its own' : ''}
+        </span>
+        <button type="button" className="plain small" onClick={() => void copy()}>
+          {copied ?? 'copy the table'}
+        </button>
+      </header>
+      {table.all.rows.length === 0 ? (
+        <p className="quiet">No snap here is one of these.</p>
+      ) : (
+        <div className="scrollx" tabIndex={0} role="group" aria-label={table.title}>
+          <table className="rows">
+            <thead>
+              <tr>
+                {table.columns.map((c) => (
+                  <th key={c.key} className={c.kind === 'word' ? undefined : 'n'} scope="col">
+                    {c.label}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {[...table.rows, table.all].map((row) => (
+                <tr key={row.key} className={row === table.all ? 'sum' : undefined}>
+                  {row.words.map((word, i) => (
+                    <th key={table.columns[i]!.key} scope="row" className="word">
+                      {word}
+                    </th>
+                  ))}
+                  <td className="n">
+                    <button type="button" className="plain num" onClick={() => open(row, 'n')}>
+                      {row.rows.length}
+                    </button>
+                  </td>
+                  {table.columns.slice(row.words.length + 1).map((column) => (
+                    <td key={column.key} className="n">
+                      <CellOf
+                        column={column}
+                        cell={row.cells[column.key] ?? null}
+                        label={`${row.words.filter(Boolean).join(', ')}, ${column.label}`}
+                        onOpen={() => open(row, column.key)}
+                      />
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+    </section>
+  );
+}
+
+interface CellOfProps {
+  readonly column: BoardColumn;
+  readonly cell: BoardCell;
+  readonly label: string;
+  readonly onOpen: () => void;
+}
+
+function CellOf({ column, cell, label, onOpen }: CellOfProps) {
+  if (cell === null) return <span className="quiet">–</span>;
+  if ('low' in cell) {
+    if (cell.n === 0) return <span className="quiet">–</span>;
+    return (
+      <>
+        <button
+          type="button"
+          className="plain num"
+          style={cell.worth < FEW ? { color: 'var(--ink2)' } : undefined}
+          onClick={onOpen}
+          aria-label={`${label} ${countText(cell)}, open the reel`}
+        >
+          {countText(cell)}
+        </button>
+        <div className="small quiet">{intervalText(cell)}</div>
+      </>
+    );
+  }
+  if ('word' in cell)
+    return (
+      <button
+        type="button"
+        className="plain"
+        onClick={onOpen}
+        aria-label={`${label} ${cell.word}, open the reel`}
+      >
+        {cell.word} <span className="num">{cell.k}</span>
+      </button>
+    );
+  return cell.mean === null ? (
+    <span className="quiet">–</span>
+  ) : (
+    <>
+      <span className="num">{cell.mean.toFixed(1)}</span>
+      <div className="small quiet">{column.kind === 'mean' ? `of ${cell.n}` : ''}</div>
+    </>
+  );
+}
