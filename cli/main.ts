@@ -19,6 +19,9 @@ const HELP = `usage: ./vobrik COMMAND
   read snaps.csv --by down,play [--team KEY] [--side offense|defense] [--where "quarter=1|2,distance=7..10"]
        [--measure run,yards] [--level LEVEL] [--half-life GAMES]
                              the grouped table with n, rates and intervals, as JSON
+  report FILE --team KEY --out FOLDER [--side offense|defense] [--sections situation,third] [--paper letter|a4]
+       [--breaks] [--level LEVEL] [--film eleven|seven|five] [--half-life GAMES]
+                             the scouting report: report.pdf, players.pdf, report.xlsx, a CSV a table, report.json
   understand [--team KEY] [--opponent KEY] [--sheet NAME] [--map map.json] [--book book.json] [--out FOLDER] FILE
                              somebody else's table (.csv, .tsv, .xlsx) as it is read, as JSON; nothing is written
   import [--demo] [--replace-book|--leave-book] FILE...
@@ -43,6 +46,7 @@ const COMMANDS: Readonly<Record<string, () => Promise<Command>>> = {
   look: async () => (await import('./look')).look,
   check: async () => (await import('./tables')).check,
   read: async () => (await import('./tables')).read,
+  report: async () => (await import('./report')).report,
   understand: async () => (await import('./understand')).understandFile,
   import: async () => (await import('./data')).importData,
   export: async () => (await import('./data')).exportData,

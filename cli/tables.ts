@@ -99,7 +99,8 @@ interface ReadGames {
   readonly book: Book;
 }
 
-function readGames(file: string | undefined): ReadGames {
+/** The games of a table or a package, with what it says of each. */
+export function readGames(file: string | undefined): ReadGames {
   const bytes = readFileOrSay(file, 'a snap table');
   const unpacked = unpack(file!, bytes);
   if (!unpacked.ok) throw new Plain(unpacked.remedy);

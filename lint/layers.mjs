@@ -14,7 +14,7 @@ const HOUSE = {
   workers: ['workers', 'core'],
   demo: ['demo', 'core', 'store'],
   app: ['app', 'ui', 'client', 'render', 'store', 'workers', 'core', 'demo'],
-  cli: ['cli', 'core', 'store', 'demo', 'bench'],
+  cli: ['cli', 'core', 'store', 'render', 'demo', 'bench'],
   bench: ['bench', 'core', 'store', 'demo', 'cli'],
   e2e: ['e2e', 'bench', 'cli', 'client', 'store', 'demo', 'core'],
 };

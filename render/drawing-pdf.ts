@@ -152,7 +152,7 @@ export function cardsPdf(
 }
 
 /** A line cut where it would leave its column. */
-function fit(doc: Pdf, text: string, width: number): string {
+export function fit(doc: Pdf, text: string, width: number): string {
   if (doc.widthOfString(text) <= width) return text;
   let cut = text;
   while (cut.length > 4 && doc.widthOfString(`${cut} …`) > width) cut = cut.slice(0, -1);

@@ -12,12 +12,15 @@ const font = (weight: 400 | 700): string => path.join(FONTS, `archivo-narrow-lat
 export function openPdf(
   paper: Paper,
   title: string,
+  /** Pages are kept until the end: their numbers are written when all are there. */
+  numbered = false,
 ): { readonly doc: Pdf; readonly done: Promise<Uint8Array> } {
   const { width, height } = PAPERS[paper];
   const doc = new PDFDocument({
     size: [width, height],
     margin: 0,
     autoFirstPage: false,
+    bufferPages: numbered,
     info: { Title: title, Creator: 'Vobrik' },
   });
   const chunks: Buffer[] = [];

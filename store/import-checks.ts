@@ -3,6 +3,7 @@ import 'server-only';
 import type { ProgramJson } from '../core/exchange/schema';
 import { adaptProfile, LEVEL_PROFILES, type LevelKey, type ProfileChanges } from '../core/field/profile';
 import { plansSchema } from '../core/charting/schema';
+import { templatesSchema } from '../core/read/schema';
 import { readRules } from '../core/read/read-rules';
 import { sameValue } from '../core/snap/fields';
 import type { TableFault, Tables } from '../core/table';
@@ -24,12 +25,15 @@ export function settingsOf(wanted: ProgramJson, level: LevelKey, season: number)
   }
   const charting = plansSchema.nullish().safeParse(wanted.charting);
   if (!charting.success) return `charting: ${charting.error.issues[0]!.message}`;
+  const reports = templatesSchema.nullish().safeParse(wanted.reports);
+  if (!reports.success) return `reports: ${reports.error.issues[0]!.message}`;
   return {
     week: wanted.week,
     opponent: wanted.opponent,
     rules: rules?.ok ? rules.rules : null,
     profile,
     charting: charting.data ?? null,
+    reports: reports.data ?? null,
   };
 }
 
@@ -80,6 +84,8 @@ export function roleFaults(
     if (!sameValue(before.rules ?? null, after.rules ?? null)) need('rules.set', 'program.json', 'rules');
     if (!sameValue(before.charting ?? null, after.charting ?? null))
       need('charting.plan', 'program.json', 'charting');
+    if (!sameValue(before.reports ?? null, after.reports ?? null))
+      need('report.template', 'program.json', 'reports');
     if (!sameValue(before.profile ?? null, after.profile ?? null))
       need('level.set', 'program.json', 'profile');
   }

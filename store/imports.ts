@@ -188,4 +188,5 @@ const plainSettings = (s: ProgramSettings) => [
   s.rules ?? null,
   s.profile ?? null,
   s.charting ?? null,
+  s.reports ?? null,
 ];

@@ -5,6 +5,7 @@ import { hash } from '@node-rs/argon2';
 import { randomUUID } from 'node:crypto';
 import { DEFAULT_BOOK } from '../core/book/default-book';
 import { adaptProfile, LEVEL_PROFILES, type LevelKey, type ProfileChanges } from '../core/field/profile';
+import type { BoardSide } from '../core/read/board-specs';
 import type { ChartPlan } from '../core/charting/plans';
 import { readRules } from '../core/read/read-rules';
 import { permit } from './access';
@@ -205,6 +206,19 @@ export async function setChartingPlan(actor: Actor, team: string, plan: ChartPla
       throw new NotFound('team');
     const { [team]: _, ...others } = (program.settings.charting ?? {}) as Record<string, ChartPlan>;
     return { charting: plan === null ? others : { ...others, [team]: plan } };
+  });
+}
+
+/** The sections of a report on one side of the ball; null: the usual ones again. */
+export async function setTemplate(
+  actor: Actor,
+  side: BoardSide,
+  sections: readonly string[] | null,
+): Promise<void> {
+  permit(actor, 'report.template');
+  await changeSettings(actor, async (_tx, program) => {
+    const { [side]: _, ...others } = (program.settings.reports ?? {}) as Record<string, readonly string[]>;
+    return { reports: sections === null ? others : { ...others, [side]: sections } };
   });
 }
 

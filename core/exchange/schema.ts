@@ -16,6 +16,7 @@ export const programSchema = z.object({
   opponent: z.string().max(12).nullable(),
   rules: z.unknown().optional(),
   charting: z.unknown().optional(),
+  reports: z.unknown().optional(),
   profile: z.unknown().optional(),
 });
 export type ProgramJson = z.infer<typeof programSchema>;

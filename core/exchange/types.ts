@@ -71,6 +71,8 @@ export interface ProgramSettings {
   readonly rules?: unknown;
   /** Charting plans by team; * for every other. */
   readonly charting?: unknown;
+  /** Sections of the scouting report by side, in the order they print. */
+  readonly reports?: unknown;
 }
 
 export const FIELD_STATES = ['tagged', 'none', 'not_visible', 'blank'] as const;

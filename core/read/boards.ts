@@ -85,7 +85,9 @@ export function fieldWord(field: FilterField, word: string, zones: readonly Zone
   if (field === 'shell') return `${word} high`;
   if (['carrier', 'target', 'passer'].includes(field)) return `#${word}`;
   if (word === 'L' || word === 'R' || (word === 'M' && field === 'hash'))
-    return word === 'L' ? 'left' : word === 'R' ? 'right' : 'middle';
+    return (
+      (field === 'direction' ? 'to the ' : '') + (word === 'L' ? 'left' : word === 'R' ? 'right' : 'middle')
+    );
   return word.replace(/_/g, ' ');
 }
 
@@ -223,11 +225,7 @@ export function boardTable(
     ),
   });
   const groups = groupBy(columns, rows, spec.by, true);
-  const order = ORDERS[spec.by[0]!];
-  if (order) {
-    const rank = (word: string): number => (order.includes(word) ? order.indexOf(word) : order.length);
-    groups.sort((a, b) => rank(a.words[0]!) - rank(b.words[0]!));
-  }
+  sortRows(groups, spec.by[0]!, zones);
   const keyOf = (words: readonly string[]): string => words.map((w) => encodeURIComponent(w)).join('~');
   const shown = groups.length > MOST_ROWS ? largest(groups, MOST_ROWS - 1) : groups;
   const rest = groups.filter((g) => !shown.includes(g)).flatMap((g) => [...g.rows]);
@@ -260,6 +258,25 @@ export function boardTable(
       .filter((g) => g.words.every((w) => w !== '' && w !== NONE && w !== UNSEEN))
       .reduce((n, g) => n + g.rows.length, 0),
   };
+}
+
+/** By the first word, in its own order or the most used first; then by snaps. */
+function sortRows(
+  groups: { readonly words: readonly string[]; readonly rows: Uint32Array }[],
+  first: FilterField,
+  zones: readonly Zone[],
+): void {
+  const order = first === 'zone' ? zones.map((z) => z.key) : (ORDERS[first] ?? []);
+  const total = new Map<string, number>();
+  for (const { words, rows } of groups) total.set(words[0]!, (total.get(words[0]!) ?? 0) + rows.length);
+  const rank = (word: string): number => (order.includes(word) ? order.indexOf(word) : order.length);
+  groups.sort(
+    ({ words: [a], rows: x }, { words: [b], rows: y }) =>
+      rank(a!) - rank(b!) ||
+      total.get(b!)! - total.get(a!)! ||
+      (a === b ? 0 : a! < b! ? -1 : 1) ||
+      y.length - x.length,
+  );
 }
 
 /** The groups with most snaps, in the order they stand in. */

@@ -14,6 +14,7 @@ export * from './derived';
 export * from './board-specs';
 export * from './boards';
 export * from './grid';
+export * from './report';
 export * from './board';
 export * from './defense';
 export * from './film';

@@ -74,6 +74,19 @@ export function rateOfSums([k, n, hit, sum, squares]: ArrayLike<number> & Iterab
   return { k: k!, n: n!, share, worth, ...score(k === n ? worth : share * worth, worth) };
 }
 
+/**
+ * 95 % interval of the difference of two rates a − b, Newcombe's hybrid score (his method 10); null where either has
+ * no snaps. Source: Newcombe 1998, Statistics in Medicine 17:873.
+ */
+export function differenceOf(a: Rate, b: Rate): { readonly low: number; readonly high: number } | null {
+  if (a.share === null || b.share === null) return null;
+  const d = a.share - b.share;
+  return {
+    low: d - Math.hypot(a.share - a.low!, b.high! - b.share),
+    high: d + Math.hypot(a.high! - a.share, b.share - b.low!),
+  };
+}
+
 /** Below this many snaps no point percentage is shown; below FEW_COUNT only "2 of 3". */
 export const FEW = 8;
 export const FEW_COUNT = 4;

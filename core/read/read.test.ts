@@ -15,6 +15,7 @@ import {
 import {
   buildColumns,
   coverageOf,
+  differenceOf,
   groupBy,
   intervalText,
   isSuccess,
@@ -43,6 +44,15 @@ describe('Wilson interval', () => {
     const r = wilson(k, n);
     expect(r.low).toBeCloseTo(low, 4);
     expect(r.high).toBeCloseTo(high, 4);
+  });
+  it('differences of rates have Newcombe’s interval', () => {
+    // Newcombe 1998, Statistics in Medicine 17:873, table II, method 10, contrast (a) 56/70 − 48/80.
+    const { low, high } = differenceOf(wilson(56, 70), wilson(48, 80))!;
+    expect(low).toBeCloseTo(0.0524, 4);
+    expect(high).toBeCloseTo(0.3339, 4);
+    expect(differenceOf(wilson(0, 0), wilson(1, 2))).toBeNull();
+    const turned = differenceOf(wilson(48, 80), wilson(56, 70))!;
+    expect([turned.low, turned.high].map((v) => -v).reverse()).toEqual([low, high]);
   });
   it('is bounded, ordered and mirrored: k of n and n − k of n add up to one', () => {
     fc.assert(

@@ -1,5 +1,6 @@
 /** Counting rules as a staff typed them or as they were stored. */
 import { z } from 'zod';
+import { BOARDS } from './board-specs';
 import { EVEN_AFTER_MOTION, STRENGTH_RULES, TIGHT_END_SCHOOLS } from '../look';
 
 const yard = z.int().min(1).max(99);
@@ -33,4 +34,12 @@ export const rulesSchema = z.object({
     )
     .min(1)
     .max(20),
+});
+
+const ids = BOARDS.map((b) => b.id) as [string, ...string[]];
+export const sectionsSchema = z.array(z.enum(ids)).min(1, 'a report has a section at least').max(ids.length);
+/** The staff's sections of a report, by side. */
+export const templatesSchema = z.object({
+  offense: sectionsSchema.optional(),
+  defense: sectionsSchema.optional(),
 });

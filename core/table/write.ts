@@ -14,6 +14,13 @@ import {
 } from './schema';
 import type { NamedFile } from './package';
 
+/** Any cells as CSV: figures as they are, a text that begins like a formula made harmless. */
+export const gridCsv = (rows: readonly (readonly (string | number | null)[])[]): string =>
+  `${Papa.unparse(
+    rows.map((r) => [...r]),
+    { newline: '\r\n', escapeFormulae: true },
+  )}\r\n`;
+
 export function writeCsv(resource: ResourceName, rows: readonly Row[]): string {
   const columns = Object.entries(resourceSpec(resource).columns);
   return (

@@ -23,6 +23,7 @@ import { Choice } from '../shared/Choice';
 import type { Reading } from './useReading';
 import { wordOf } from './words';
 
+const ReportLink = dynamic(() => import('./ReportLink'), { ssr: false });
 const Download = dynamic(() => import('./Download'), { ssr: false });
 const FilterMenu = dynamic(() => import('./FilterMenu'), { ssr: false });
 
@@ -183,7 +184,7 @@ function Totals({ reading, games, setUrl }: Pick<ReadFiltersProps, 'reading' | '
           ·{' '}
         </>
       )}
-      <Download />
+      <ReportLink /> · <Download />
     </span>
   );
 }

@@ -1,0 +1,103 @@
+import 'server-only';
+import { gameNames } from '@/core/exchange/names';
+import type { Actor } from '@/core/exchange/types';
+import { profilesFor } from '@/core/field';
+import {
+  buildColumns,
+  buildReport,
+  countGame,
+  FILM_LABEL,
+  gamesOf,
+  lastOf,
+  ownFilm,
+  readAddress,
+  rowsAt,
+  weightsOf,
+  writeFilter,
+  type Columns,
+  type ReadAddress,
+  type Report,
+} from '@/core/read';
+import { rulesOf } from '@/core/read/read-rules';
+import { sectionsSchema, templatesSchema } from '@/core/read/schema';
+import { lookCards } from '@/render/report-print';
+import type { ReportToPrint } from '@/render/report-pdf';
+import { bookFor } from '@/store/book';
+import { snapsOf, stampedGames } from '@/store/film';
+import { listTeams } from '@/store/games';
+import { programOf } from '@/store/programs';
+
+export interface MadeReport {
+  readonly address: ReadAddress;
+  readonly report: Report;
+  /** Sections that were asked for: by the address, by the staff, or the usual ones (null). */
+  readonly sections: readonly string[] | null;
+  readonly template: readonly string[] | null;
+  readonly columns: Columns;
+  readonly games: readonly string[];
+  /** Cards are drawn only for paper. */
+  print(now: Date): ReportToPrint;
+}
+
+/** The report of an address of Read: the same film, filters and cell as on the screen. */
+export async function makeReport(actor: Actor, params: URLSearchParams): Promise<MadeReport> {
+  const [program, games, book, teams] = await Promise.all([
+    programOf(actor),
+    stampedGames(actor),
+    bookFor(actor),
+    listTeams(actor),
+  ]);
+  const { level, season, settings, team, name } = program;
+  const address = readAddress(params, { team: settings.opponent ?? team, film: ownFilm(level) });
+  const { side } = address;
+  const rules = rulesOf(settings.rules);
+  const profiles = profilesFor(level, season, settings.profile ?? null);
+  const chosen = lastOf(gamesOf(games, address), address.last);
+  const counted = (
+    await Promise.all(
+      chosen.map(async (game) =>
+        countGame(await snapsOf(actor, game), profiles[game.info.level], book, rules),
+      ),
+    )
+  ).flat();
+  const weights = weightsOf(
+    chosen.map((g) => g.info),
+    address.halfLife,
+  );
+  const columns = buildColumns(counted, rules.success, weights);
+  const rows = rowsAt(columns, address, rules.zones);
+  const template = templatesSchema.nullish().safeParse(settings.reports).data?.[side] ?? null;
+  const asked = sectionsSchema.safeParse(params.get('sections')?.split(',')).data ?? null;
+  const sections = asked ?? template;
+  const nameOf = (key: string): string => teams.find((t) => t.key === key)?.name ?? key;
+  const report = buildReport(columns, rows, { team: address.team, side, sections }, rules.zones);
+  const called = gameNames(
+    games.map((g) => g.info),
+    nameOf,
+  );
+  const keys = chosen.map((g) => g.info.key);
+  const filtered = [writeFilter(address.filter), address.cell?.bucket].filter(Boolean);
+  return {
+    address,
+    report,
+    sections,
+    template,
+    columns,
+    games: keys,
+    print: (now) => ({
+      title: `${nameOf(address.team)} ${side}`,
+      of: `${name}${settings.week === null ? '' : ` · week ${settings.week}`}`,
+      rests: [
+        `Film: ${keys.map(called).join(', ') || 'none'} (${FILM_LABEL[address.film]})`,
+        filtered.length > 0 ? `only ${filtered.join('; ')}` : '',
+        weights === null ? '' : 'games weighed, what n is worth in the rates',
+        `success ${rules.success.name}; kneels, spikes and no-plays left out`,
+      ]
+        .filter(Boolean)
+        .join('. '),
+      printed: `${name} · printed ${now.toISOString().slice(0, 16).replace('T', ' ')} UTC`,
+      report,
+      looks: lookCards(columns, rows, side, book, profiles[level], rules.look),
+    }),
+  };
+}

@@ -1,0 +1,108 @@
+/** `report FILE --team KEY --out DIR`: the scouting report of a file's film as PDF, XLSX, CSV and report.json. */
+import { mkdirSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { LEVEL_PROFILES } from '../core/field/profile';
+import {
+  boardCsv,
+  boardsOf,
+  buildColumns,
+  buildReport,
+  countGame,
+  DEFAULT_RULES,
+  filmKind,
+  reportJson,
+  rowsAt,
+  sectionsOf,
+  weightsOf,
+  FILM_KINDS,
+  type BoardSide,
+  type FilmKind,
+} from '../core/read';
+import { PAPERS, type Paper } from '../core/plan';
+import { lookCards } from '../render/report-print';
+import { playersPdf, reportPdf } from '../render/report-pdf';
+import { reportWorkbook } from '../store/report-xlsx';
+import { levelOption, print, readOptions } from './options';
+import { Plain } from './paths';
+import { readGames } from './tables';
+
+const SIDES: readonly BoardSide[] = ['offense', 'defense'];
+
+export async function report(args: string[]): Promise<number> {
+  const { values, flags, rest } = readOptions(
+    args,
+    ['team', 'side', 'out', 'level', 'film', 'half-life', 'paper', 'sections'],
+    ['breaks'],
+  );
+  const fallback = levelOption(values.level);
+  if (!values.team) throw new Plain('name the team that is reported on: --team KEY');
+  if (!values.out) throw new Plain('name a folder to write to: --out FOLDER');
+  const side = SIDES.find((s) => s === (values.side ?? 'offense'));
+  if (!side) throw new Plain(`--side ${values.side} is none of ${SIDES.join(', ')}`);
+  const paper = (values.paper ?? 'letter') as Paper;
+  if (!Object.hasOwn(PAPERS, paper))
+    throw new Plain(`--paper ${values.paper} is none of ${Object.keys(PAPERS).join(', ')}`);
+  const film = (values.film ?? 'eleven') as FilmKind;
+  if (!FILM_KINDS.includes(film)) throw new Plain(`--film ${film} is none of ${FILM_KINDS.join(', ')}`);
+  const sections = values.sections?.split(',') ?? null;
+  const strange = sections?.find((id) => sectionsOf(side, [id]).length === 0);
+  if (strange !== undefined)
+    throw new Plain(
+      `--sections ${strange} is none of ${boardsOf(side)
+        .map((b) => b.id)
+        .join(', ')}`,
+    );
+  const halfLife = values['half-life'] === undefined ? null : Number(values['half-life']);
+  if (halfLife !== null && !(halfLife > 0))
+    throw new Plain(`--half-life ${values['half-life']} is not a number of games above 0`);
+  const { games, levelOf, phaseOf, weighed, book } = readGames(rest[0]);
+  const weightOf = (key: string): number | null => weighed.find((g) => g.key === key)?.weight ?? null;
+  // Film that a staff left out, and seven-on-seven, do not count here.
+  const chosen = [...games].filter(
+    ([key]) =>
+      filmKind({ level: levelOf(key) ?? fallback.key, phase: phaseOf(key), weight: weightOf(key) }) === film,
+  );
+  const theirs = chosen.filter(([, snaps]) =>
+    snaps.some((s) => s.offense === values.team || s.defense === values.team),
+  );
+  if (theirs.length === 0) throw new Plain(`${values.team} plays in no game of ${rest[0]} that counts`);
+  const keys = new Set(theirs.map(([key]) => key));
+  const inTime = weighed.filter((g) => keys.has(g.key));
+  const counted = theirs.flatMap(([key, snaps]) =>
+    countGame(snaps, levelOf(key) ? LEVEL_PROFILES[levelOf(key)!] : fallback, book),
+  );
+  const columns = buildColumns(counted, undefined, weightsOf(inTime, halfLife));
+  const rows = rowsAt(columns, { team: values.team, side, filter: {}, cell: null }, DEFAULT_RULES.zones);
+  const about = { team: values.team, side, sections };
+  const made = buildReport(columns, rows, about, DEFAULT_RULES.zones);
+  const names = inTime.map((g) => g.key);
+  const given = {
+    title: `${values.team} ${side}`,
+    of: `scouting report of ${names.length} ${names.length === 1 ? 'game' : 'games'}`,
+    rests: `Film: ${names.join(', ')}. Rules of ${fallback.name}. Kneels, spikes and no-plays left out.`,
+    printed: new Date().toISOString().slice(0, 10),
+    report: made,
+    looks: lookCards(columns, rows, side, book, fallback, DEFAULT_RULES.look),
+  };
+  const files: [string, Uint8Array | string][] = [
+    ['report.json', `${JSON.stringify(reportJson(made, names), null, 2)}\n`],
+    ['report.pdf', await reportPdf(given, { paper, breaks: flags.has('breaks') })],
+    ['players.pdf', await playersPdf(given, paper)],
+    [
+      'report.xlsx',
+      await reportWorkbook(made, [given.title, given.of, given.rests], columns.weight !== null),
+    ],
+    ...made.tables.map((t): [string, string] => [`${t.id}.csv`, boardCsv(t)]),
+  ];
+  mkdirSync(values.out, { recursive: true });
+  for (const [name, bytes] of files) writeFileSync(path.join(values.out, name), bytes);
+  print({
+    team: made.team,
+    side,
+    games: names,
+    snaps: made.snaps,
+    tables: made.tables.length,
+    files: files.map(([name]) => name),
+  });
+  return 0;
+}

@@ -1,0 +1,242 @@
+/** The scouting report: sections of boards and drawings, a first page of sentences chosen by rule, and what film it rests on. */
+import type { Zone } from '../field/situation';
+import { columnOf } from '../snap/fields';
+import { boardsOf, type BoardSide, type BoardSpec, RATE_KEYS } from './board-specs';
+import { boardTable, REST, type BoardCell, type BoardTable, type BoardTableRow } from './boards';
+import type { Columns } from './columns';
+import { isFilterField } from './filters';
+import { countText, differenceOf, FEW, intervalText, rateOf, type Rate } from './rates';
+
+/** What a staff prints, in order, where it said nothing else. */
+export const USUAL_SECTIONS: Readonly<Record<BoardSide, readonly string[]>> = {
+  offense: [
+    'situation',
+    'personnel',
+    'formation',
+    'structure',
+    'back',
+    'motion',
+    'third',
+    'fourth',
+    'red',
+    'goal',
+    'backed',
+    'clock',
+    'opening',
+    'protection',
+    'targets',
+    'target-map',
+    'carriers',
+    'drives',
+  ],
+  defense: [
+    'd-situation',
+    'd-front',
+    'd-structure',
+    'd-coverage',
+    'd-shell',
+    'd-middle',
+    'd-motion',
+    'd-pressure',
+    'd-rush-back',
+    'd-third',
+    'd-red',
+    'd-corners',
+  ],
+};
+
+/** The boards of these ids that are of the side, in their order; what is none is passed over. */
+export function sectionsOf(side: BoardSide, ids: readonly string[] | null): readonly BoardSpec[] {
+  const all = boardsOf(side);
+  return (ids ?? USUAL_SECTIONS[side]).flatMap((id) => all.find((b) => b.id === id) ?? []);
+}
+
+export interface Sentence {
+  /** "Return motion by H: run 23 of 28". */
+  readonly lead: string;
+  /** "64–92 %"; and the count of all the other snaps of the board. */
+  readonly interval: string;
+  readonly otherwise: string;
+  /** The board it is of, and the name of its snaps there. */
+  readonly board: string;
+  readonly reel: string;
+  readonly rate: Rate;
+  readonly rest: Rate;
+}
+
+export interface Report {
+  readonly team: string;
+  readonly side: BoardSide;
+  readonly snaps: number;
+  readonly sentences: readonly Sentence[];
+  /** How many rates the sentences were chosen from. */
+  readonly looked: number;
+  /** Boards with snaps, in the order asked for. */
+  readonly tables: readonly BoardTable[];
+  /** Sections asked for that no snap is of. */
+  readonly empty: readonly string[];
+}
+
+/** Sentences of a first page. */
+const MOST_SENTENCES = 10;
+const EACH_BOARD = 2;
+
+interface Candidate extends Sentence {
+  readonly worth: number;
+  readonly rows: Uint32Array;
+}
+
+const SITUATIONS: ReadonlySet<string> = new Set([
+  'bucket',
+  'zone',
+  'clockMode',
+  'quarter',
+  'lead',
+  'half',
+  'opening',
+]);
+/** What a play came to is first of all its situation; and a pressure by name is five or more by its meaning. */
+const saysNothing = (fields: readonly string[], measure: string): boolean =>
+  (fields.every((f) => SITUATIONS.has(f)) && ['success', 'explosive', 'negative'].includes(measure)) ||
+  (fields.includes('pressure') && measure === 'five');
+
+/**
+ * Rates of rows that differ from those of all the other snaps of their board (Newcombe's interval leaves zero out),
+ * ranked by the least difference it allows times the snaps. A count for the reader, chosen after looking at many.
+ */
+function candidates(
+  columns: Columns,
+  table: BoardTable,
+): { readonly found: Candidate[]; readonly looked: number } {
+  const found: Candidate[] = [];
+  let looked = 0;
+  const fields = table.columns.filter((c) => c.kind === 'word').map((c) => c.key);
+  for (const row of table.rows) {
+    if (row.key === REST || row.key.split('~').some((w) => w === '' || w === '-' || w === '%3F')) continue;
+    for (const { key, label } of table.columns) {
+      if (!(RATE_KEYS as readonly string[]).includes(key) || saysNothing(fields, key)) continue;
+      const rate = row.cells[key] as Rate;
+      const all = table.all.cells[key] as Rate;
+      if (rate.worth < FEW) continue;
+      looked++;
+      const rest = restOf(columns, rate, all);
+      const apart = differenceOf(rate, rest);
+      if (apart === null || (apart.low <= 0 && apart.high >= 0)) continue;
+      const least = Math.min(Math.abs(apart.low), Math.abs(apart.high));
+      found.push({
+        lead: `${sentenceWords(table, row)}: ${label} ${countText(rate)}`,
+        interval: intervalText(rate),
+        otherwise: countText(rest),
+        board: table.id,
+        reel: `b/${table.id}/${row.key}/${key}`,
+        rate,
+        rest,
+        worth: least * rate.n,
+        rows: row.rows,
+      });
+    }
+  }
+  return { found, looked };
+}
+
+/** What is left of all when a row is taken out; whole counts, or by their worth under weights. */
+function restOf(columns: Columns, rate: Rate, all: Rate): Rate {
+  const [k, n] = [all.k - rate.k, all.n - rate.n];
+  return rateOf(null, { length: k }, { length: n - k });
+}
+
+/** "2nd long, trips right", "personnel 12", "return motion by H". */
+function sentenceWords(table: BoardTable, row: BoardTableRow): string {
+  const said = row.words.reduce((said, word, i) => {
+    const { key, label } = table.columns[i]!;
+    if (key === 'motion') return word === 'no motion' ? word : `${word} motion`;
+    if (key === 'motionBy') return ['none', 'not tagged'].includes(word) ? said : `${said} by ${word}`;
+    if (key === 'formationSide') return `${said} ${word}`;
+    const alone = /^(#?\d+|not tagged|none|left|right|middle|not visible|the field|the boundary)$/.test(word);
+    return `${said}${said === '' ? '' : ', '}${alone ? `${label} ${word}` : word}`;
+  }, '');
+  return said.charAt(0).toUpperCase() + said.slice(1);
+}
+
+/** The whole sentence, as it is read. */
+export const sentenceText = ({ lead, interval, otherwise }: Sentence): string =>
+  `${lead} (${interval}); otherwise ${otherwise}.`;
+
+/** The first page: most telling first, at most two of a board, no set of snaps twice. */
+function choose(found: readonly Candidate[]): Sentence[] {
+  const kept: Candidate[] = [];
+  for (const one of [...found].sort((a, b) => b.worth - a.worth || (a.reel < b.reel ? -1 : 1))) {
+    if (kept.filter((k) => k.board === one.board).length === EACH_BOARD) continue;
+    const same = kept.some(
+      (k) => k.rows.length === one.rows.length && k.rows.every((row, i) => row === one.rows[i]),
+    );
+    if (!same) kept.push(one);
+    if (kept.length === MOST_SENTENCES) break;
+  }
+  return kept.map(({ worth: _worth, rows: _rows, ...sentence }) => sentence);
+}
+
+/** Cost: a table a section. */
+export function buildReport(
+  columns: Columns,
+  rows: Uint32Array,
+  about: { readonly team: string; readonly side: BoardSide; readonly sections: readonly string[] | null },
+  zones: readonly Zone[],
+): Report {
+  const all = sectionsOf(about.side, about.sections).map((spec) => boardTable(columns, rows, spec, zones));
+  const tables = all.filter((t) => t.all.rows.length > 0);
+  const from = tables.map((t) => candidates(columns, t));
+  return {
+    team: about.team,
+    side: about.side,
+    snaps: rows.length,
+    sentences: choose(from.flatMap((f) => f.found)),
+    looked: from.reduce((n, f) => n + f.looked, 0),
+    tables,
+    empty: all.filter((t) => t.all.rows.length === 0).map((t) => t.title),
+  };
+}
+
+/** What a program reads: snake case, rates and bounds unrounded, rows by n descending, then by their words. */
+export function reportJson(report: Report, games: readonly string[]): object {
+  const keyOf = (key: string): string =>
+    key.startsWith('x:')
+      ? `share_${key.slice(2)}`
+      : isFilterField(key) && key !== 'concept'
+        ? columnOf(key)
+        : key;
+  const cellJson = (cell: BoardCell): unknown => {
+    if (cell === null) return null;
+    if ('low' in cell) return { k: cell.k, n: cell.n, low: cell.low, high: cell.high };
+    return 'word' in cell ? cell.word : cell;
+  };
+  return {
+    team: report.team,
+    side: report.side,
+    games,
+    tables: report.tables.map((table) => {
+      const grouped = table.rows[0]?.words.length ?? 0;
+      return {
+        id: table.id,
+        title: table.title,
+        columns: table.columns.map(({ key, label, kind }) => ({ key: columnKey(key, kind), label, kind })),
+        rows: [...table.rows]
+          .sort((a, b) => b.rows.length - a.rows.length || (a.words.join() < b.words.join() ? -1 : 1))
+          .map((row) => ({
+            ...Object.fromEntries(
+              table.columns.slice(0, grouped).map(({ key, kind }, i) => [columnKey(key, kind), row.words[i]]),
+            ),
+            n: row.rows.length,
+            ...Object.fromEntries(
+              table.columns
+                .slice(grouped + 1)
+                .map(({ key, kind }) => [columnKey(key, kind), cellJson(row.cells[key] ?? null)]),
+            ),
+          })),
+      };
+    }),
+  };
+  function columnKey(key: string, kind: string): string {
+    return kind === 'top' ? `top_${key}` : keyOf(key);
+  }
+}

@@ -1,0 +1,104 @@
+/** The report on paper: every count of its tables is text on some page, numbered, bookmarked, on both papers. */
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { describe, expect, it, vi } from 'vitest';
+import { DEFAULT_BOOK } from '@/core/book/default-book';
+import { COLLEGE, DEFAULT_ZONES } from '@/core/field';
+import {
+  buildColumns,
+  buildReport,
+  countGame,
+  countText,
+  DEFAULT_RULES,
+  select,
+  sentenceText,
+  type BoardSide,
+  type Rate,
+} from '@/core/read';
+import { DEMO_SEED, simulateSeason } from '../demo/league';
+
+vi.mock('server-only', () => ({}));
+
+const games = simulateSeason(DEMO_SEED, { tells: true, weeks: 5 });
+const columns = buildColumns(games.flatMap((g) => countGame(g.snaps, COLLEGE, DEFAULT_BOOK)));
+const team = games[0]!.home;
+const squeezed = (words: string): string => words.replace(/\s+/g, '');
+
+async function given(side: BoardSide, rows = select(columns, { [side]: [team] })) {
+  const { lookCards } = await import('./report-print');
+  return {
+    title: `${team} ${side}`,
+    of: 'Week 9',
+    rests: 'Film: five games. College.',
+    printed: 'Sunday',
+    report: buildReport(columns, rows, { team, side, sections: null }, DEFAULT_ZONES),
+    looks: lookCards(columns, rows, side, DEFAULT_BOOK, COLLEGE, DEFAULT_RULES.look),
+  };
+}
+async function read(bytes: Uint8Array) {
+  const doc = await getDocument({ data: bytes, useSystemFonts: false, verbosity: 0 }).promise;
+  const pages: string[] = [];
+  for (let i = 1; i <= doc.numPages; i++) {
+    const { items } = await (await doc.getPage(i)).getTextContent();
+    pages.push(squeezed(items.map((item) => ('str' in item ? item.str : '')).join('')));
+  }
+  return { doc, pages, outline: (await doc.getOutline()) as { title: string }[] | null };
+}
+
+describe.each(['offense', 'defense'] as const)('of an %s', (side) => {
+  it.each(['letter', 'a4'] as const)(
+    'on %s: sentences, every row and count, page numbers, bookmarks',
+    async (paper) => {
+      const { reportPdf } = await import('./report-pdf');
+      const printed = await given(side);
+      const { doc, pages, outline } = await read(await reportPdf(printed, { paper, breaks: false }));
+      const all = pages.join('');
+      for (const sentence of printed.report.sentences)
+        expect(pages[0]).toContain(squeezed(sentenceText(sentence)));
+      for (const table of printed.report.tables) {
+        expect(all).toContain(squeezed(table.title));
+        for (const row of [...table.rows, table.all])
+          for (const cell of Object.values(row.cells))
+            if (cell && 'low' in cell && cell.n > 0) expect(all).toContain(squeezed(countText(cell as Rate)));
+      }
+      pages.forEach((page, i) => expect(page).toContain(squeezed(`page ${i + 1} of ${doc.numPages}`)));
+      for (const page of pages) expect(page).toContain(squeezed(printed.rests));
+      expect(outline?.map((o) => o.title)).toEqual([
+        'First page',
+        ...(printed.looks.length > 0 ? ['Formations, drawn'] : []),
+        ...printed.report.tables.map((t) => t.title),
+      ]);
+    },
+  );
+});
+
+it('with a page a section, each section begins its own', async () => {
+  const { reportPdf } = await import('./report-pdf');
+  const printed = await given('offense');
+  const { pages } = await read(await reportPdf(printed, { paper: 'letter', breaks: true }));
+  const first = printed.report.tables.map((t) => pages.findIndex((p) => p.includes(squeezed(t.title))));
+  expect(new Set(first).size).toBe(first.length);
+});
+
+it('of eight snaps and of none it says so and breaks nothing; nobody waits, nothing is made', async () => {
+  const { reportPdf, playersPdf } = await import('./report-pdf');
+  for (const n of [8, 0]) {
+    const rows = select(columns, { offense: [team] }).slice(0, n);
+    const printed = await given('offense', rows);
+    const { pages } = await read(await reportPdf(printed, { paper: 'letter', breaks: false }));
+    expect(pages[0]).toContain(squeezed(`${n} snaps`));
+    expect(pages[0]).toContain(squeezed('No row of these tables stands apart'));
+    expect((await read(await playersPdf(printed, 'a4'))).pages).toHaveLength(1);
+  }
+  const stopped = AbortSignal.abort();
+  const printed = await given('offense');
+  expect(() => reportPdf(printed, { paper: 'letter', breaks: false, signal: stopped })).toThrow();
+});
+
+it('the players’ copy is one page in large print, without intervals', async () => {
+  const { playersPdf } = await import('./report-pdf');
+  const printed = await given('offense');
+  const { pages } = await read(await playersPdf(printed, 'letter'));
+  expect(pages).toHaveLength(1);
+  expect(pages[0]).toContain(squeezed(printed.report.sentences[0]!.lead));
+  expect(pages[0]).not.toContain('%');
+});

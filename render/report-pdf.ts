@@ -1,0 +1,303 @@
+/** The scouting report on paper: ink only, real text, bookmarks; tables that go on say so and repeat their headings. */
+import 'server-only';
+import { PAPERS, type Paper } from '@/core/plan';
+import {
+  countText,
+  FEW,
+  intervalText,
+  type BoardCell,
+  type BoardColumn,
+  type BoardTable,
+  type BoardTableRow,
+  type Report,
+} from '@/core/read';
+import { drawMarks, fit, type Card } from './drawing-pdf';
+import { openPdf, type Pdf } from './pdf';
+
+export interface ReportToPrint {
+  /** "Marrow Fen offense". */
+  readonly title: string;
+  /** Whose report, for which week. */
+  readonly of: string;
+  /** Films, rules and coverage: the foot of every page. */
+  readonly rests: string;
+  readonly printed: string;
+  readonly report: Report;
+  /** The looks most used, drawn. */
+  readonly looks: readonly Card[];
+}
+export interface ReportOptions {
+  readonly paper: Paper;
+  /** Each section begins a page. */
+  readonly breaks: boolean;
+  /** Signals that nobody waits for it any more. */
+  readonly signal?: AbortSignal;
+}
+
+const MARGIN = 36;
+const FOOT = 26;
+const LINE = 21;
+const HEAD = 17;
+const RATE_WIDTH = 54;
+const GAP = 6;
+
+class Pages {
+  y = MARGIN;
+  readonly width: number;
+  private readonly bottom: number;
+
+  constructor(
+    readonly doc: Pdf,
+    paper: Paper,
+    private readonly running: string,
+  ) {
+    const { width, height } = PAPERS[paper];
+    this.width = width - 2 * MARGIN;
+    this.bottom = height - MARGIN - FOOT;
+  }
+
+  add(first = false): void {
+    this.doc.addPage();
+    this.y = MARGIN;
+    if (first) return;
+    this.text(this.running, MARGIN, this.y - 10, 7.5);
+    this.y += 4;
+  }
+
+  room = (height: number): boolean => this.y + height <= this.bottom;
+
+  text(words: string, x: number, y: number, size: number, bold = false): void {
+    this.doc
+      .font(bold ? 'bold' : 'text')
+      .fontSize(size)
+      .fillColor('#000')
+      .text(words, x, y, { lineBreak: false });
+  }
+  cut(words: string, x: number, y: number, width: number, size: number, bold = false): void {
+    this.doc.font(bold ? 'bold' : 'text').fontSize(size);
+    this.text(fit(this.doc, words, width), x, y, size, bold);
+  }
+  right(words: string, x: number, y: number, width: number, size: number, bold = false): void {
+    this.doc.font(bold ? 'bold' : 'text').fontSize(size);
+    const shown = fit(this.doc, words, width);
+    this.text(shown, x + width - this.doc.widthOfString(shown), y, size, bold);
+  }
+  rule(y: number, weight: number): void {
+    this.doc
+      .lineWidth(weight)
+      .moveTo(MARGIN, y)
+      .lineTo(MARGIN + this.width, y)
+      .stroke('#000');
+  }
+  /** What they do in bold, its doubt after it. */
+  sentence(lead: string, rest: string): void {
+    const { doc } = this;
+    doc.font('bold').fontSize(11.5).fillColor('#000');
+    const height = doc.heightOfString(lead + rest, { width: this.width });
+    doc.text(lead, MARGIN, this.y, { width: this.width, continued: true }).font('text').text(rest);
+    this.y += height + 4;
+  }
+  /** Words on as many lines as they need; what it takes is left behind. */
+  paragraph(words: string, size: number, bold = false): void {
+    this.doc
+      .font(bold ? 'bold' : 'text')
+      .fontSize(size)
+      .fillColor('#000');
+    const height = this.doc.heightOfString(words, { width: this.width, lineGap: 1 });
+    if (!this.room(height)) this.add();
+    this.doc.text(words, MARGIN, this.y, { width: this.width, lineGap: 1 });
+    this.y += height + 3;
+  }
+}
+
+export function reportPdf(given: ReportToPrint, options: ReportOptions): Promise<Uint8Array> {
+  const { doc, done } = openPdf(options.paper, `${given.title}: ${given.of}`, true);
+  const pages = new Pages(doc, options.paper, `${given.title} · ${given.of}`);
+  cover(pages, given);
+  for (const table of given.report.tables) {
+    options.signal?.throwIfAborted();
+    section(pages, table, options.breaks);
+  }
+  foot(doc, given, options.paper);
+  doc.end();
+  return done;
+}
+
+function cover(pages: Pages, { title, of, report, looks }: ReportToPrint): void {
+  const { doc } = pages;
+  pages.add(true);
+  doc.outline.addItem('First page');
+  pages.text(of, MARGIN, pages.y, 9);
+  pages.text(title, MARGIN, pages.y + 11, 20, true);
+  pages.right(`${report.snaps} snaps`, MARGIN, pages.y + 18, pages.width, 10);
+  pages.rule(pages.y + 36, 1.5);
+  pages.y += 44;
+  for (const { lead, interval, otherwise } of report.sentences)
+    pages.sentence(lead, ` (${interval}); otherwise ${otherwise}.`);
+  if (report.sentences.length === 0)
+    pages.paragraph('No row of these tables stands apart from the rest on this film.', 11);
+  pages.y += 2;
+  pages.paragraph(
+    `Chosen among ${report.looked} rates by how far each stands from all the other snaps, the least that its 95 % interval allows, times its snaps. Counts to look up on film, not tests: who looks at many finds some by luck, and the situation is not taken out.`,
+    8,
+  );
+  if (looks.length === 0) return;
+  heading(pages, 'Formations, drawn', 'arrows: runs and passes by side, with their counts');
+  const [across, tall] = [3, 118];
+  const wide = (pages.width - (across - 1) * 14) / across;
+  looks.forEach((card, i) => {
+    const column = i % across;
+    if (column === 0) {
+      if (i > 0) pages.y += tall;
+      if (!pages.room(tall)) pages.add();
+    }
+    const x = MARGIN + column * (wide + 14);
+    pages.cut(card.title, x, pages.y, wide, 9.5, true);
+    card.lines.forEach((line, l) => pages.cut(line, x, pages.y + 11 + l * 9, wide, 7.5));
+    drawMarks(doc, card.drawing, x, pages.y + 12 + card.lines.length * 9, wide, tall - 34);
+  });
+  pages.y += tall;
+}
+
+function heading(pages: Pages, title: string, note: string): void {
+  if (!pages.room(HEAD + 3 * LINE)) pages.add();
+  pages.doc.outline.addItem(title);
+  pages.y += 8;
+  pages.text(title, MARGIN, pages.y, 12.5, true);
+  pages.right(note, MARGIN + pages.width / 2, pages.y + 4, pages.width / 2, 7.5);
+  pages.rule(pages.y + HEAD, 1.2);
+  pages.y += HEAD + 4;
+}
+
+const widthOf = (kind: BoardColumn['kind']): number =>
+  kind === 'top' ? 88 : kind === 'mean' ? 40 : RATE_WIDTH;
+
+/** The measured columns in blocks that fit beside the words. */
+function blocksOf(measured: readonly BoardColumn[], room: number): BoardColumn[][] {
+  const blocks: BoardColumn[][] = [[]];
+  let left = room;
+  for (const column of measured) {
+    const need = widthOf(column.kind) + GAP;
+    if (need > left && blocks[blocks.length - 1]!.length > 0) {
+      blocks.push([]);
+      left = room;
+    }
+    blocks[blocks.length - 1]!.push(column);
+    left -= need;
+  }
+  return blocks;
+}
+
+function section(pages: Pages, table: BoardTable, breaks: boolean): void {
+  if (breaks) pages.add();
+  const untagged = table.all.rows.length - table.tagged;
+  heading(
+    pages,
+    table.title,
+    `${table.all.rows.length} snaps${untagged > 0 ? `, tagged on ${table.tagged}` : ''}; below each count its 95 % interval`,
+  );
+  const grouped = table.all.words.length;
+  const words = table.columns.slice(0, grouped);
+  const wide = grouped === 1 ? 150 : grouped === 2 ? 100 : 76;
+  const beside = MARGIN + grouped * (wide + GAP) + 30 + GAP;
+  const blocks = blocksOf(table.columns.slice(grouped + 1), MARGIN + pages.width - beside);
+  blocks.forEach((block, b) => {
+    const head = (): void => {
+      words.forEach((c, i) => pages.cut(c.label, MARGIN + i * (wide + GAP), pages.y, wide, 7.5, true));
+      pages.right('snaps', beside - 30 - GAP, pages.y, 30, 7.5, true);
+      let x = beside;
+      for (const column of block) {
+        pages.right(column.label, x, pages.y, widthOf(column.kind), 7.5, true);
+        x += widthOf(column.kind) + GAP;
+      }
+      pages.rule(pages.y + 10, 0.7);
+      pages.y += 13;
+    };
+    if (!pages.room(13 + 2 * LINE)) pages.add();
+    head();
+    let [before, fresh] = ['', true];
+    for (const row of [...table.rows, table.all]) {
+      if (!pages.room(LINE)) {
+        pages.add();
+        pages.text(`${table.title}, continued`, MARGIN, pages.y, 9, true);
+        pages.y += 14;
+        head();
+        fresh = true;
+      }
+      const whole = row === table.all;
+      row.words.forEach((word, i) => {
+        // A first word is said once; below it stand its kinds.
+        if (i === 0 && grouped > 1 && word === before && !fresh) return;
+        pages.cut(word, MARGIN + i * (wide + GAP), pages.y, wide, 9, whole || i === 0);
+      });
+      before = row.words[0]!;
+      fresh = false;
+      pages.right(String(row.rows.length), beside - 30 - GAP, pages.y, 30, 9, true);
+      cells(pages, row, block, beside);
+      pages.rule(pages.y + LINE - 3.5, whole ? 0.9 : 0.25);
+      pages.y += LINE;
+    }
+    pages.y += b < blocks.length - 1 ? 8 : 4;
+  });
+}
+
+function cells(pages: Pages, row: BoardTableRow, block: readonly BoardColumn[], from: number): void {
+  let x = from;
+  for (const { key, kind } of block) {
+    const width = widthOf(kind);
+    const [first, second, strong] = cellWords(row.cells[key] ?? null);
+    pages.right(first, x, pages.y, width, 9, strong);
+    if (second) pages.right(second, x, pages.y + 9.3, width, 7);
+    x += width + GAP;
+  }
+}
+
+/** The figure, what stands below it, and whether there are snaps enough to print it bold. */
+function cellWords(cell: BoardCell): readonly [string, string, boolean] {
+  if (cell === null) return ['–', '', false];
+  if ('low' in cell)
+    return cell.n === 0 ? ['–', '', false] : [countText(cell), intervalText(cell), cell.worth >= FEW];
+  if ('word' in cell) return [`${cell.word} ${cell.k}`, '', false];
+  return cell.mean === null ? ['–', '', false] : [cell.mean.toFixed(1), `of ${cell.n}`, false];
+}
+
+function foot(doc: Pdf, { rests, printed }: ReportToPrint, paper: Paper): void {
+  const { width, height } = PAPERS[paper];
+  const { start, count } = doc.bufferedPageRange();
+  for (let i = 0; i < count; i++) {
+    doc.switchToPage(start + i);
+    const y = height - MARGIN - FOOT + 10;
+    doc
+      .lineWidth(0.5)
+      .moveTo(MARGIN, y)
+      .lineTo(width - MARGIN, y)
+      .stroke('#000');
+    doc.font('text').fontSize(7).fillColor('#000');
+    doc.text(fit(doc, rests, width - 2 * MARGIN), MARGIN, y + 4, { lineBreak: false });
+    const page = `${printed} · page ${i + 1} of ${count}`;
+    doc.text(page, width - MARGIN - doc.widthOfString(page), y + 13, { lineBreak: false });
+  }
+}
+
+/** One page for the players: the counts in large print, as many as fit; the doubt stays with the coaches. */
+export function playersPdf({ title, of, report }: ReportToPrint, paper: Paper): Promise<Uint8Array> {
+  const { doc, done } = openPdf(paper, `${title}, for players`);
+  const { width, height } = PAPERS[paper];
+  const room = width - 2 * MARGIN;
+  doc.addPage();
+  doc.font('text').fontSize(13).fillColor('#000').text(of, MARGIN, MARGIN, { lineBreak: false });
+  doc
+    .font('bold')
+    .fontSize(26)
+    .text(fit(doc, title, room), MARGIN, MARGIN + 16, { lineBreak: false });
+  let y = MARGIN + 62;
+  for (const { lead: words } of report.sentences) {
+    doc.font('bold').fontSize(19);
+    const tall = doc.heightOfString(words, { width: room, lineGap: 3 });
+    if (y + tall > height - MARGIN) break;
+    doc.text(words, MARGIN, y, { width: room, lineGap: 3 });
+    y += tall + 14;
+  }
+  doc.end();
+  return done;
+}

@@ -1,0 +1,14 @@
+'use client';
+/** From a view of Read to its report: the same film, the same filters. */
+import Link from 'next/link';
+import { useSearchParams } from 'next/navigation';
+
+export default function ReportLink() {
+  const params = new URLSearchParams(useSearchParams());
+  for (const name of ['reel', 'board', 'at']) params.delete(name);
+  return (
+    <Link className="door" href={`/read/report?${params.toString()}`}>
+      report
+    </Link>
+  );
+}

@@ -1,0 +1,229 @@
+'use client';
+/** The report before it is printed: its first page, each sentence a door to its snaps; which sections it has, in which order. */
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { boardsOf, USUAL_SECTIONS, type BoardSide, type Sentence } from '@/core/read';
+import { PAPERS, type Paper } from '@/core/plan/layout';
+import { Choice } from '../../shared/Choice';
+import { useToast } from '../../shared/toasts';
+
+interface ReportScreenProps {
+  readonly title: string;
+  readonly of: string;
+  readonly rests: string;
+  readonly side: BoardSide;
+  readonly snaps: number;
+  readonly looked: number;
+  readonly sentences: readonly Sentence[];
+  /** Snaps of each section that has any. */
+  readonly counts: Readonly<Record<string, number>>;
+  /** Null: the usual ones. */
+  readonly sections: readonly string[] | null;
+  /** What the staff saved; null: nothing. */
+  readonly template: readonly string[] | null;
+  /** The address of the film it rests on. */
+  readonly query: string;
+  /** Null: the member may not. */
+  readonly save: ((given: unknown) => Promise<string | null>) | null;
+}
+
+/** An address with other words; null takes one away. */
+function withWords(query: string, words: Readonly<Record<string, string | null>>): string {
+  const params = new URLSearchParams(query);
+  for (const [key, value] of Object.entries(words)) {
+    if (value === null) params.delete(key);
+    else params.set(key, value);
+  }
+  return params.toString();
+}
+
+export function ReportScreen(props: ReportScreenProps) {
+  const { title, of, rests, side, snaps, looked, sentences, counts, sections, template, query, save } = props;
+  const router = useRouter();
+  const say = useToast();
+  const [paper, setPaper] = useState<Paper>('letter');
+  const [breaks, setBreaks] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const boards = boardsOf(side);
+  const chosen = sections ?? USUAL_SECTIONS[side];
+  const put = (next: readonly string[] | null): void =>
+    router.replace(`/read/report?${withWords(query, { sections: next === null ? null : next.join(',') })}`, {
+      scroll: false,
+    });
+  const move = (id: string, by: -1 | 1): void => {
+    const from = chosen.indexOf(id);
+    const next = [...chosen];
+    next.splice(from, 1);
+    next.splice(from + by, 0, id);
+    put(next);
+  };
+  const keep = async (next: readonly string[] | null, words: string): Promise<void> => {
+    if (save === null) return;
+    const why = await save({ side, sections: next }).catch(
+      () => 'The server does not answer; nothing was saved.',
+    );
+    setProblem(why);
+    if (why !== null) return;
+    say(words);
+    put(null);
+  };
+  const file = (as: string): string =>
+    `/api/report?${withWords(query, { as, paper, breaks: breaks ? 'yes' : null, sections: chosen.join(',') })}`;
+  const left = boards.filter((b) => !chosen.includes(b.id));
+  return (
+    <div className="stack">
+      <section className="card toolbar" aria-label="Print">
+        <h1>{title}: report</h1>
+        <Choice
+          label="paper"
+          value={paper}
+          width={110}
+          options={Object.entries(PAPERS).map(([key, { label }]) => [key, label])}
+          onChange={(to) => setPaper(to as Paper)}
+        />
+        <label className="small">
+          <input type="checkbox" checked={breaks} onChange={(e) => setBreaks(e.target.checked)} /> a page a
+          section
+        </label>
+        <span className="grow" />
+        {snaps > 0 && (
+          <>
+            <a className="button" href={file('pdf')} target="_blank" rel="noreferrer">
+              PDF
+            </a>
+            <a className="button" href={file('players')} target="_blank" rel="noreferrer">
+              a page for players
+            </a>
+            <a className="button" href={file('xlsx')}>
+              XLSX
+            </a>
+            <a className="button" href={file('csv')}>
+              CSV
+            </a>
+            <a className="button" href={file('json')}>
+              JSON
+            </a>
+          </>
+        )}
+      </section>
+      <div className="reportgrid">
+        <section className="card" aria-label="First page">
+          <header>
+            <h2>What the first page says</h2>
+            <span className="small quiet">{of}</span>
+          </header>
+          {sentences.length === 0 ? (
+            <p>
+              {snaps === 0
+                ? 'No snaps fit. Choose another team, more games or fewer filters in Read.'
+                : 'No row of these tables stands apart from the rest on this film.'}
+            </p>
+          ) : (
+            <ol className="sentences">
+              {sentences.map((s) => (
+                <li key={s.reel}>
+                  <Link href={`/read?${withWords(query, { sections: null, board: s.board, reel: s.reel })}`}>
+                    {s.lead}
+                  </Link>{' '}
+                  ({s.interval}); otherwise {s.otherwise}.
+                </li>
+              ))}
+            </ol>
+          )}
+          {looked > 0 && (
+            <p className="small quiet">
+              Chosen among {looked} rates by how far each stands from all the other snaps of its board: the
+              least that its 95 % interval allows, times its snaps. Counts to look up on film, not tests: who
+              looks at many finds some by luck, and the situation is not taken out.
+            </p>
+          )}
+          <p className="small quiet">{rests}.</p>
+        </section>
+        <section className="card" aria-label="Sections">
+          <header>
+            <h2>Sections</h2>
+            <span className="small quiet">
+              {sections === null ? 'the usual ones' : sections === template ? 'as the staff saved them' : ''}
+            </span>
+          </header>
+          {problem && (
+            <div className="card flag" role="alert">
+              {problem}
+            </div>
+          )}
+          <ol className="plainlist sections">
+            {chosen.map((id, i) => {
+              const board = boards.find((b) => b.id === id);
+              if (!board) return null;
+              return (
+                <li key={id}>
+                  <label>
+                    <input
+                      type="checkbox"
+                      checked
+                      disabled={chosen.length === 1}
+                      onChange={() => put(chosen.filter((c) => c !== id))}
+                    />{' '}
+                    {board.title}
+                  </label>{' '}
+                  <span className="small quiet">
+                    {counts[id] ? `${counts[id]} snaps` : 'no snaps, not printed'}
+                  </span>
+                  <span className="grow" />
+                  <button
+                    type="button"
+                    className="plain"
+                    disabled={i === 0}
+                    aria-label={`${board.title} up`}
+                    onClick={() => move(id, -1)}
+                  >
+                    ↑
+                  </button>
+                  <button
+                    type="button"
+                    className="plain"
+                    disabled={i === chosen.length - 1}
+                    aria-label={`${board.title} down`}
+                    onClick={() => move(id, 1)}
+                  >
+                    ↓
+                  </button>
+                </li>
+              );
+            })}
+            {left.map((board) => (
+              <li key={board.id}>
+                <label>
+                  <input type="checkbox" checked={false} onChange={() => put([...chosen, board.id])} />{' '}
+                  {board.title}
+                </label>
+              </li>
+            ))}
+          </ol>
+          {save !== null && (
+            <p className="toolbar">
+              <button
+                type="button"
+                className="button"
+                disabled={sections === null || sections === template}
+                onClick={() => void keep(chosen, 'Saved for the staff')}
+              >
+                save for the staff
+              </button>
+              {template !== null && (
+                <button
+                  type="button"
+                  className="plain small"
+                  onClick={() => void keep(null, 'The usual sections again')}
+                >
+                  the usual sections again
+                </button>
+              )}
+            </p>
+          )}
+        </section>
+      </div>
+    </div>
+  );
+}
