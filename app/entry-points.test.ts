@@ -250,6 +250,13 @@ const HANDLERS: readonly Handler[] = [
     call: (h) => h(request('/api/book/cards?term=formation-trips'), undefined as never),
   },
   {
+    file: 'app/api/report/route.ts',
+    method: 'GET',
+    action: 'game.read',
+    outside: 'through',
+    call: (h) => h(request('/api/report?as=json&team=AAA'), undefined as never),
+  },
+  {
     file: 'app/api/sheets/[sheet]/pdf/route.ts',
     method: 'GET',
     action: 'sheet.read',
@@ -431,6 +438,12 @@ const ACTIONS_WALKED: readonly Door[] = [
         marks: [{ field: 'formation', label: 'formation', there: 'trips', said: null, right: false }],
       },
     ],
+  },
+  {
+    file: 'app/(staff)/read/actions.ts',
+    name: 'saveSections',
+    action: 'report.template',
+    args: () => [{ side: 'offense', sections: ['personnel'] }],
   },
   {
     file: 'app/(staff)/log/charting/actions.ts',

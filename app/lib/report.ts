@@ -89,9 +89,9 @@ export async function makeReport(actor: Actor, params: URLSearchParams): Promise
       of: `${name}${settings.week === null ? '' : ` · week ${settings.week}`}`,
       rests: [
         `Film: ${keys.map(called).join(', ') || 'none'} (${FILM_LABEL[address.film]})`,
-        filtered.length > 0 ? `only ${filtered.join('; ')}` : '',
-        weights === null ? '' : 'games weighed, what n is worth in the rates',
-        `success ${rules.success.name}; kneels, spikes and no-plays left out`,
+        filtered.length > 0 ? `Only ${filtered.join('; ')}` : '',
+        weights === null ? '' : 'Games weighed, what n is worth in the rates',
+        `Success ${rules.success.name}; kneels, spikes and no-plays left out`,
       ]
         .filter(Boolean)
         .join('. '),

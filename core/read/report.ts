@@ -117,7 +117,8 @@ function candidates(
       if (!(RATE_KEYS as readonly string[]).includes(key) || saysNothing(fields, key)) continue;
       const rate = row.cells[key] as Rate;
       const all = table.all.cells[key] as Rate;
-      if (rate.worth < FEW) continue;
+      // What most snaps are stands out by what the others are.
+      if (rate.worth < FEW || 2 * row.rows.length > table.all.rows.length) continue;
       looked++;
       const rest = restOf(columns, rate, all);
       const apart = differenceOf(rate, rest);
@@ -151,6 +152,8 @@ function sentenceWords(table: BoardTable, row: BoardTableRow): string {
     const { key, label } = table.columns[i]!;
     if (key === 'motion') return word === 'no motion' ? word : `${word} motion`;
     if (key === 'motionBy') return ['none', 'not tagged'].includes(word) ? said : `${said} by ${word}`;
+    if (key === 'backTo') return word === 'nobody' ? 'empty' : `back ${word}`;
+    if (key === 'strength') return word === 'not tagged' ? said : `${said}, strength ${word}`;
     if (key === 'formationSide') return `${said} ${word}`;
     const alone = /^(#?\d+|not tagged|none|left|right|middle|not visible|the field|the boundary)$/.test(word);
     return `${said}${said === '' ? '' : ', '}${alone ? `${label} ${word}` : word}`;

@@ -1,0 +1,138 @@
+/** From the next opponent to the printed report: boards, first page, sections, paper; its figures counted again from what is exported. */
+import AxeBuilder from '@axe-core/playwright';
+import { readFileSync } from 'node:fs';
+import Papa from 'papaparse';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { expect, test, type Page } from './place';
+import { SITE, signIn } from './staff';
+
+const axe = async (page: Page): Promise<void> => {
+  const found = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze();
+  expect(found.violations.map((v) => `${v.id}: ${v.nodes[0]?.html.slice(0, 160)}`)).toEqual([]);
+};
+const boards = (page: Page) => page.getByRole('region', { name: 'Boards' });
+
+test('any board as a table: a number opens its snaps, the address brings it back, filters and cells hold in it', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto(`${SITE()}/read`);
+  await boards(page).getByLabel('board').selectOption('personnel-formation');
+  await expect(page).toHaveURL(/board=personnel-formation/);
+  const cell = boards(page)
+    .getByRole('button', { name: /, run \d+ of \d+, open the reel/ })
+    .first();
+  const [, k] = /run (\d+) of/.exec((await cell.getAttribute('aria-label'))!)!;
+  await cell.click();
+  const reel = page.getByRole('dialog');
+  await expect(reel).toContainText('Formations by personnel');
+  await expect(reel).toContainText(`of ${k}`);
+  await page.reload();
+  await expect(reel).toContainText('Formations by personnel');
+  await page.keyboard.press('Escape');
+  await expect(reel).toBeHidden();
+  await axe(page);
+  // A cell of the board above is what the table counts.
+  await page.goto(`${SITE()}/read?cell=3-long&board=third`);
+  await expect(boards(page)).toContainText('3rd long');
+  const all = await boards(page).getByRole('row').last().textContent();
+  const shown = await page
+    .getByRole('region', { name: 'Formations' })
+    .getByRole('button', { name: /^\d+ snaps$/ })
+    .textContent();
+  expect(all!.startsWith(`all${Number.parseInt(shown!, 10)}`)).toBe(true);
+  await page.getByRole('toolbar', { name: 'Filters' }).getByLabel('side').selectOption('defense');
+  await expect(boards(page).getByLabel('board')).toHaveValue('d-front');
+});
+
+test('from the next opponent to paper in few clicks; a number of page 3 counted from the exported snaps', async ({
+  page,
+}) => {
+  await signIn(page);
+  let clicks = 0;
+  const click = async (target: ReturnType<Page['locator']>): Promise<void> => {
+    clicks++;
+    await target.click();
+  };
+  await click(page.getByRole('navigation').getByRole('link', { name: 'Read' }));
+  await click(page.getByRole('link', { name: 'report', exact: true }));
+  await expect(page.getByRole('heading', { name: /: report$/ })).toBeVisible();
+  await click(page.getByLabel('a page a section'));
+  const link = page.getByRole('link', { name: 'PDF' });
+  const pdf = await page.request.get(`${SITE()}${await link.getAttribute('href')}`);
+  clicks++;
+  expect(clicks).toBeLessThan(10);
+  expect(pdf.headers()['content-type']).toBe('application/pdf');
+  const doc = await getDocument({
+    data: new Uint8Array(await pdf.body()),
+    useSystemFonts: false,
+    verbosity: 0,
+  }).promise;
+  const { items } = await (await doc.getPage(3)).getTextContent();
+  const words = items.flatMap((i) => ('str' in i && i.str.trim() ? [i.str.trim()] : []));
+  expect(words).toContain('By personnel');
+
+  // The same film as snaps: read by a parser of tables, counted by hand.
+  const sent = page.waitForEvent('download');
+  await page.goto(`${SITE()}/read`);
+  await page.getByRole('link', { name: 'CSV' }).click();
+  const snaps = Papa.parse<Record<string, string>>(readFileSync((await (await sent).path())!, 'utf8'), {
+    header: true,
+    skipEmptyLines: true,
+  }).data;
+  const mine = snaps.filter((s) => s.personnel === '12');
+  const called = mine.filter((s) => ['run', 'pass', 'rpo'].includes(s.play!));
+  const runs = called.filter((s) => s.play === 'run');
+  expect(runs.length).toBeGreaterThan(5);
+  const row = words.slice(words.indexOf('12'));
+  expect(row.slice(0, 3)).toEqual(['12', String(mine.length), `${runs.length} of ${called.length}`]);
+});
+
+test('sections are chosen, moved, saved for the staff; every form of the file holds them', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto(`${SITE()}/read/report?side=defense`);
+  const sections = page.getByRole('region', { name: 'Sections' });
+  await axe(page);
+  await sections.getByLabel('Rush by hash').check();
+  await expect(page).toHaveURL(/d-rush-hash/);
+  await sections.getByLabel('By down and distance', { exact: true }).uncheck();
+  await expect(page).not.toHaveURL(/d-situation/);
+  await sections.getByRole('button', { name: 'Rush by hash up' }).click();
+  await expect(page).toHaveURL(/d-rush-hash%2Cd-corners/);
+  await sections.getByRole('button', { name: 'save for the staff' }).click();
+  await expect(sections).toContainText('as the staff saved them');
+  await page.goto(`${SITE()}/read/report?side=defense`);
+  await expect(sections.getByRole('listitem').first()).toContainText('Fronts by personnel');
+  const href = async (name: string): Promise<string> =>
+    `${SITE()}${await page.getByRole('link', { name, exact: true }).getAttribute('href')}`;
+  const json = (await (await page.request.get(await href('JSON'))).json()) as {
+    side: string;
+    tables: { id: string; rows: { n: number }[] }[];
+  };
+  expect(json.side).toBe('defense');
+  expect(json.tables[0]!.id).toBe('d-front');
+  expect(json.tables.map((t) => t.id)).not.toContain('d-situation');
+  for (const table of json.tables)
+    expect(table.rows.map((r) => r.n)).toEqual(table.rows.map((r) => r.n).sort((a, b) => b - a));
+  for (const [name, type] of [
+    ['XLSX', 'spreadsheetml'],
+    ['CSV', 'zip'],
+    ['a page for players', 'pdf'],
+  ] as const) {
+    const response = await page.request.get(await href(name));
+    expect(response.status(), name).toBe(200);
+    expect(response.headers()['content-type'], name).toContain(type);
+  }
+  // A sentence leads to its snaps.
+  const sentence = page.getByRole('region', { name: 'First page' }).getByRole('link').first();
+  const [, k] = / (\d+) of \d+$/.exec((await sentence.textContent())!)!;
+  await sentence.click();
+  await expect(page.getByRole('dialog')).toContainText(`of ${k}`);
+  await page.goto(`${SITE()}/read/report?side=defense`);
+  await sections.getByRole('button', { name: 'the usual sections again' }).click();
+  await expect(sections.getByRole('listitem').first()).toContainText('By down and distance');
+});
