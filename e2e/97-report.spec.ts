@@ -28,7 +28,7 @@ test('any board as a table: a number opens its snaps, the address brings it back
   await cell.click();
   const reel = page.getByRole('dialog');
   await expect(reel).toContainText('Formations by personnel');
-  await expect(reel).toContainText(`of ${k}`);
+  await expect(reel).toContainText(`: ${k} snaps`);
   await page.reload();
   await expect(reel).toContainText('Formations by personnel');
   await page.keyboard.press('Escape');
@@ -131,7 +131,7 @@ test('sections are chosen, moved, saved for the staff; every form of the file ho
   const sentence = page.getByRole('region', { name: 'First page' }).getByRole('link').first();
   const [, k] = / (\d+) of \d+$/.exec((await sentence.textContent())!)!;
   await sentence.click();
-  await expect(page.getByRole('dialog')).toContainText(`of ${k}`);
+  await expect(page.getByRole('dialog')).toContainText(`: ${k} snap`);
   await page.goto(`${SITE()}/read/report?side=defense`);
   await sections.getByRole('button', { name: 'the usual sections again' }).click();
   await expect(sections.getByRole('listitem').first()).toContainText('By down and distance');

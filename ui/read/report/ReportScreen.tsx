@@ -2,7 +2,7 @@
 /** The report before it is printed: its first page, each sentence a door to its snaps; which sections it has, in which order. */
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { boardsOf, USUAL_SECTIONS, type BoardSide, type Sentence } from '@/core/read';
 import { PAPERS, type Paper } from '@/core/plan/layout';
 import { Choice } from '../../shared/Choice';
@@ -46,11 +46,16 @@ export function ReportScreen(props: ReportScreenProps) {
   const [breaks, setBreaks] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const boards = boardsOf(side);
-  const chosen = sections ?? USUAL_SECTIONS[side];
-  const put = (next: readonly string[] | null): void =>
+  // A choice stands at once; the first page follows from the server.
+  const [asked, setAsked] = useState<readonly string[] | null>(null);
+  useEffect(() => setAsked(null), [sections]);
+  const chosen = asked ?? sections ?? USUAL_SECTIONS[side];
+  const put = (next: readonly string[] | null): void => {
+    setAsked(next);
     router.replace(`/read/report?${withWords(query, { sections: next === null ? null : next.join(',') })}`, {
       scroll: false,
     });
+  };
   const move = (id: string, by: -1 | 1): void => {
     const from = chosen.indexOf(id);
     const next = [...chosen];
