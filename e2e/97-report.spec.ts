@@ -97,7 +97,7 @@ test('sections are chosen, moved, saved for the staff; every form of the file ho
   await page.goto(`${SITE()}/read/report?side=defense`);
   const sections = page.getByRole('region', { name: 'Sections' });
   await axe(page);
-  await sections.getByLabel('Rush by hash').check();
+  await sections.getByLabel('Rush by hash', { exact: true }).check();
   await expect(page).toHaveURL(/d-rush-hash/);
   await sections.getByLabel('By down and distance', { exact: true }).uncheck();
   await expect(page).not.toHaveURL(/d-situation/);

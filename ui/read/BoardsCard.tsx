@@ -87,11 +87,15 @@ export default function BoardsCard({ columns, rows, title, side, board, zones, s
             <tbody>
               {[...table.rows, table.all].map((row) => (
                 <tr key={row.key} className={row === table.all ? 'sum' : undefined}>
-                  {row.words.map((word, i) => (
-                    <th key={table.columns[i]!.key} scope="row" className="word">
-                      {word}
-                    </th>
-                  ))}
+                  {row.words.map((word, i) =>
+                    word === '' ? (
+                      <td key={table.columns[i]!.key} />
+                    ) : (
+                      <th key={table.columns[i]!.key} scope="row" className="word">
+                        {word}
+                      </th>
+                    ),
+                  )}
                   <td className="n">
                     <button type="button" className="plain num" onClick={() => open(row, 'n')}>
                       {row.rows.length}
