@@ -181,6 +181,82 @@ it('read groups by structure with the book of the package, and keeps 7-on-7 apar
   expect([wrong.code, wrong.err]).toEqual([2, '--film six is none of eleven, seven, five']);
 });
 
+it('report writes paper, a workbook, a table a file and JSON; every number is a plain count of the snaps', () => {
+  writeFileSync(file('reported.csv'), csv());
+  const team = game!.home;
+  const done = vobrik(
+    'report',
+    file('reported.csv'),
+    '--team',
+    team,
+    '--out',
+    file('report'),
+    '--paper',
+    'a4',
+  );
+  expect([done.code, done.err]).toEqual([0, '']);
+  const made = JSON.parse(done.out) as { files: string[]; games: string[] };
+  expect(made.files.slice(0, 4)).toEqual(['report.json', 'report.pdf', 'players.pdf', 'report.xlsx']);
+  for (const name of made.files)
+    expect(readFileSync(path.join(file('report'), name)).length).toBeGreaterThan(20);
+  expect(
+    readFileSync(path.join(file('report'), 'report.pdf'))
+      .subarray(0, 5)
+      .toString(),
+  ).toBe('%PDF-');
+  interface Table {
+    id: string;
+    title: string;
+    columns: { key: string; label: string; kind: string }[];
+    rows: Record<string, unknown>[];
+  }
+  const json = JSON.parse(readFileSync(path.join(file('report'), 'report.json'), 'utf8')) as {
+    team: string;
+    side: string;
+    games: string[];
+    tables: Table[];
+  };
+  expect([json.team, json.side, json.games]).toEqual([team, 'offense', [game!.snaps[0]!.game]]);
+  for (const table of json.tables) {
+    const keys = table.columns.map((c) => c.key);
+    for (const row of table.rows) expect(Object.keys(row)).toEqual(keys);
+    const n = table.rows.map((r) => r.n as number);
+    expect(n).toEqual([...n].sort((a, b) => b - a));
+  }
+  const plays = game!.snaps.filter(
+    (s) =>
+      s.offense === team &&
+      (s.unit === 'scrimmage' || (s.unit === 'try' && s.play !== null)) &&
+      !['kneel', 'spike', 'no_play', 'kick'].includes(s.result ?? ''),
+  );
+  const personnel = json.tables.find((t) => t.id === 'personnel')!;
+  for (const row of personnel.rows) {
+    const mine = plays.filter((s) => s.personnel === row.personnel);
+    const yards = mine
+      .map((s) => (s.result === 'incomplete' || s.turnover === 'interception' ? 0 : s.gain))
+      .filter((y) => y !== null);
+    expect(row.n).toBe(mine.length);
+    expect(row.run).toMatchObject({ k: mine.filter((s) => s.play === 'run').length });
+    expect((row.yards as { mean: number }).mean).toBeCloseTo(
+      yards.reduce((a, b) => a + b, 0) / yards.length,
+      10,
+    );
+  }
+  expect(personnel.rows.reduce((n, r) => n + (r.n as number), 0)).toBe(plays.length);
+  for (const [args, say] of [
+    [['--out', file('r')], 'name the team'],
+    [['--team', 'NOBODY', '--out', file('r')], 'NOBODY plays in no game'],
+    [['--team', team], 'name a folder'],
+    [['--team', team, '--out', file('r'), '--sections', 'wind'], '--sections wind is none of situation'],
+    [['--team', team, '--out', file('r'), '--side', 'left'], '--side left is none of'],
+    [['--team', team, '--out', file('r'), '--paper', 'a0'], '--paper a0 is none of letter, a4'],
+  ] as const) {
+    const refused = vobrik('report', file('reported.csv'), ...args);
+    expect(refused.code).toBe(2);
+    expect(refused.err).toContain(say);
+  }
+});
+
 it('look places all twenty-two and says what each does', () => {
   const done = vobrik('look', '--hash', 'L', '11 trips r gun 4-2 over cover 3 strong stick');
   expect(done.code).toBe(0);

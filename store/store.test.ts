@@ -906,6 +906,30 @@ describe('the staff’s rules', () => {
   });
 });
 
+describe('the sections of reports', () => {
+  it('are kept by side, travel with the program, and belong to those who plan', async () => {
+    const { writeProgram, readProgram } = await import('../core/exchange/program-json');
+    await programs.setTemplate(ours, 'offense', ['third', 'personnel']);
+    await programs.setTemplate(ours, 'defense', ['d-front']);
+    const kept = { offense: ['third', 'personnel'], defense: ['d-front'] };
+    const program = await programs.programOf(ours);
+    expect(program.settings.reports).toEqual(kept);
+    const text = writeProgram(program);
+    expect(readProgram(text)).toMatchObject({ ok: true, program: { reports: kept } });
+    await programs.setTemplate(ours, 'defense', null);
+    expect((await programs.programOf(ours)).settings.reports).toEqual({ offense: kept.offense });
+    await imports.importFiles(ours, [{ name: 'program.json', text }], NOW);
+    expect((await programs.programOf(ours)).settings.reports).toEqual(kept);
+    const wrong = JSON.stringify({ ...(JSON.parse(text) as object), reports: { offense: ['wind'] } });
+    expect(await imports.importFiles(ours, [{ name: 'program.json', text: wrong }], NOW)).toMatchObject({
+      ok: false,
+    });
+    await expect(programs.setTemplate({ ...ours, roles: ['guest'] }, 'offense', null)).rejects.toThrow();
+    await programs.setTemplate(ours, 'offense', null);
+    await programs.setTemplate(ours, 'defense', null);
+  });
+});
+
 it('an older dump migrates forward: nothing lost, words learn what they mean, plays have no links', async () => {
   const name = 'vobrik_test_older';
   await dropDatabase(database.cluster, name);
