@@ -43,6 +43,17 @@ test('any board as a table: a number opens its snaps, the address brings it back
     .getByRole('button', { name: /^\d+ snaps$/ })
     .textContent();
   expect(all!.startsWith(`all${Number.parseInt(shown!, 10)}`)).toBe(true);
+  // Two halves side by side; each part opens its own snaps.
+  await page.goto(`${SITE()}/read?board=personnel`);
+  await boards(page).getByLabel('against').selectOption('half');
+  await expect(page).toHaveURL(/against=half/);
+  const later = boards(page).getByRole('button', { name: /^11, 2nd half: \d+ snaps$/ });
+  const [, many] = /: (\d+) snaps/.exec((await later.getAttribute('aria-label'))!)!;
+  await later.click();
+  await expect(reel).toContainText(`By personnel: 11, 2nd half: ${many} snaps`);
+  await page.keyboard.press('Escape');
+  await expect(reel).toBeHidden();
+  await axe(page);
   await page.getByRole('toolbar', { name: 'Filters' }).getByLabel('side').selectOption('defense');
   await expect(boards(page).getByLabel('board')).toHaveValue('d-front');
 });

@@ -922,7 +922,7 @@ describe('the sections of reports', () => {
     expect((await programs.programOf(ours)).settings.reports).toEqual(kept);
     const wrong = JSON.stringify({ ...(JSON.parse(text) as object), reports: { offense: ['wind'] } });
     expect(await imports.importFiles(ours, [{ name: 'program.json', text: wrong }], NOW)).toMatchObject({
-      ok: false,
+      imported: false,
     });
     await expect(programs.setTemplate({ ...ours, roles: ['guest'] }, 'offense', null)).rejects.toThrow();
     await programs.setTemplate(ours, 'offense', null);

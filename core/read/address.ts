@@ -1,4 +1,5 @@
 /** The address of a view of Read: whose offense, which film, which filters, which cell, which reel. */
+import { CONTRASTS, type Contrast } from './compare';
 import { FILM_KINDS, type FilmKind } from './film';
 import type { Filter } from './columns';
 import { isFilterField, type FilterField } from './filters';
@@ -24,6 +25,8 @@ export interface ReadAddress {
   readonly at: string | null;
   /** The board shown as a table; null: the usual one. */
   readonly board: string | null;
+  /** Two parts of the film set side by side; null: none. */
+  readonly against: Contrast | null;
 }
 
 /** "personnel:11,12;hash:L" */
@@ -70,5 +73,6 @@ export function readAddress(
     reel: params.get('reel'),
     at: params.get('at'),
     board: params.get('board'),
+    against: CONTRASTS.find((c) => c === params.get('against')) ?? null,
   };
 }

@@ -138,8 +138,12 @@ function acrossWords(columns: Columns, rows: Uint32Array, field: FilterField): s
   return order ? kept.sort((a, b) => order.indexOf(a) - order.indexOf(b)) : kept;
 }
 
-/** 1, 0 or null for a row in a column of a board; null columns hold no rate. */
-function testOf(columns: Columns, spec: BoardSpec, key: string): ((row: number) => number | null) | null {
+/** 1, 0 or null for a snap in a column of a board; null: the column holds no rate. */
+export function testOf(
+  columns: Columns,
+  spec: BoardSpec,
+  key: string,
+): ((row: number) => number | null) | null {
   if (isRate(key)) return RATES[key].of(columns);
   if (!key.startsWith('x:') || !spec.across) return null;
   const { codes, codeOf } = columns.text[spec.across];
@@ -147,7 +151,7 @@ function testOf(columns: Columns, spec: BoardSpec, key: string): ((row: number) 
   return (row) => (codes[row]! < FIRST_VALUE ? null : Number(codes[row] === wanted));
 }
 
-function rateIn(columns: Columns, rows: Uint32Array, test: (row: number) => number | null): Rate {
+export function rateIn(columns: Columns, rows: Uint32Array, test: (row: number) => number | null): Rate {
   const [hits, others]: [number[], number[]] = [[], []];
   for (const row of rows) {
     const hit = test(row);

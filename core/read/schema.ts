@@ -37,7 +37,14 @@ export const rulesSchema = z.object({
 });
 
 const ids = BOARDS.map((b) => b.id) as [string, ...string[]];
-export const sectionsSchema = z.array(z.enum(ids)).min(1, 'a report has a section at least').max(ids.length);
+export const sectionsSchema = z
+  .array(
+    z.enum(ids, {
+      error: (issue) => `there is no section “${String(issue.input).slice(0, 40)}” of a report`,
+    }),
+  )
+  .min(1, 'a report has a section at least')
+  .max(ids.length);
 /** The staff's sections of a report, by side. */
 export const templatesSchema = z.object({
   offense: sectionsSchema.optional(),

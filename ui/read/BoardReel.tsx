@@ -3,12 +3,14 @@
 import type { Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
 import type { Zone } from '@/core/field/situation';
-import { boardReel, type Counted, type CountedSnap } from '@/core/read';
+import { BOARDS, boardReel, compareReel, type Counted, type CountedSnap } from '@/core/read';
 import { Reel } from './Reel';
 
 interface BoardReelProps {
   readonly name: string;
   readonly counted: Counted;
+  /** The program's team. */
+  readonly own: string;
   readonly zones: readonly Zone[];
   readonly snaps: readonly CountedSnap[];
   readonly book: Book;
@@ -17,7 +19,10 @@ interface BoardReelProps {
   readonly onClose: () => void;
 }
 
-export default function BoardReel({ name, counted, zones, snaps, ...rest }: BoardReelProps) {
-  const { title, rows } = boardReel(name, counted.columns, counted.cellRows, zones);
+export default function BoardReel({ name, counted, own, zones, snaps, ...rest }: BoardReelProps) {
+  const { columns, cellRows } = counted;
+  const { title, rows } = name.startsWith('c/')
+    ? compareReel(name, columns, cellRows, own, BOARDS, zones)
+    : boardReel(name, columns, cellRows, zones);
   return <Reel title={title} snaps={[...rows].map((i) => snaps[i]!)} {...rest} />;
 }

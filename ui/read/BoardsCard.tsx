@@ -1,11 +1,14 @@
 'use client';
 /** Any board as a table: the count first, its interval below, every number a door; copied as it stands into a spreadsheet. */
+import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import type { Zone } from '@/core/field/situation';
 import {
   boardGrid,
   boardTable,
   boardsOf,
+  CONTRAST_WORDS,
+  CONTRASTS,
   countText,
   FEW,
   intervalText,
@@ -14,9 +17,12 @@ import {
   type BoardSide,
   type BoardTableRow,
   type Columns,
+  type Contrast,
 } from '@/core/read';
 import { Choice } from '../shared/Choice';
 import type { SetAddress } from './ReadFilters';
+
+const CompareTable = dynamic(() => import('./CompareTable'), { ssr: false });
 
 interface BoardsCardProps {
   readonly columns: Columns;
@@ -26,11 +32,15 @@ interface BoardsCardProps {
   readonly side: BoardSide;
   /** The chosen board's id; null: the first. */
   readonly board: string | null;
+  readonly against: Contrast | null;
+  /** The program's team. */
+  readonly own: string;
   readonly zones: readonly Zone[];
   readonly setUrl: SetAddress;
 }
 
-export default function BoardsCard({ columns, rows, title, side, board, zones, setUrl }: BoardsCardProps) {
+export default function BoardsCard(props: BoardsCardProps) {
+  const { columns, rows, title, side, board, against, own, zones, setUrl } = props;
   const specs = boardsOf(side);
   const spec = specs.find((b) => b.id === board) ?? specs.find((b) => b.by.includes('personnel'))!;
   const table = useMemo(() => boardTable(columns, rows, spec, zones), [columns, rows, spec, zones]);
@@ -62,16 +72,35 @@ export default function BoardsCard({ columns, rows, title, side, board, zones, s
             setUrl({ board: to, reel: null });
           }}
         />
+        <Choice
+          label="against"
+          value={against ?? 'none'}
+          width={230}
+          options={[['none', 'nothing'], ...CONTRASTS.map((c) => [c, CONTRAST_WORDS[c]] as const)]}
+          onChange={(to) => setUrl({ against: to === 'none' ? null : to, reel: null })}
+        />
         <span className="small quiet">
           {title} · tagged on {table.tagged} of {table.all.rows.length}
           {untagged > 0 ? '; the rest stands in rows of its own' : ''}
         </span>
-        <button type="button" className="plain small" onClick={() => void copy()}>
-          {copied ?? 'copy the table'}
-        </button>
+        {against === null && (
+          <button type="button" className="plain small" onClick={() => void copy()}>
+            {copied ?? 'copy the table'}
+          </button>
+        )}
       </header>
       {table.all.rows.length === 0 ? (
         <p className="quiet">No snap here is one of these.</p>
+      ) : against !== null ? (
+        <CompareTable
+          columns={columns}
+          rows={rows}
+          spec={spec}
+          contrast={against}
+          own={own}
+          zones={zones}
+          onReel={(reel) => setUrl({ reel }, true)}
+        />
       ) : (
         <div className="scrollx" tabIndex={0} role="group" aria-label={table.title}>
           <table className="rows">

@@ -35,6 +35,8 @@ const BoardReel = dynamic(() => import('./BoardReel'), { ssr: false });
 export interface ReadScreenProps extends ReadFilm {
   readonly teams: readonly TeamInfo[];
   readonly opponent: string | null;
+  /** The program's team. */
+  readonly own: string;
 }
 
 /** Read with its film. */
@@ -49,7 +51,7 @@ export function ReadPage({
 }
 
 export function ReadScreen(props: ReadScreenProps) {
-  const { games, teams, book, level, opponent } = props;
+  const { games, teams, book, level, opponent, own } = props;
   const [url, setUrl] = useUrlState();
   const { zones } = useStaffRules();
   const nameOf = (key: string): string => teams.find((t) => t.key === key)?.name ?? key;
@@ -62,7 +64,7 @@ export function ReadScreen(props: ReadScreenProps) {
   const { cell, reel } = address;
   const [card, setCard] = useState<number | null>(null);
   const carded = card === null ? undefined : counted.looks[card];
-  const named = reel === null || /^[bd]\//.test(reel) ? null : reelOf(reel, counted);
+  const named = reel === null || /^[bcd]\//.test(reel) ? null : reelOf(reel, counted);
   useScreenCommands('Read', {
     reel: () => setUrl({ reel: 'all' }, true),
     whole: cell ? () => setUrl({ cell: null, reel: null }) : undefined,
@@ -128,13 +130,16 @@ export function ReadScreen(props: ReadScreenProps) {
           title={counted.cellTitle}
           side={address.side}
           board={address.board}
+          against={address.against}
+          own={own}
           zones={zones}
           setUrl={setUrl}
         />
       )}
-      {reel?.startsWith('b/') && (
+      {reel !== null && /^[bc]\//.test(reel) && (
         <BoardReel
           name={reel}
+          own={own}
           counted={counted}
           zones={zones}
           snaps={snaps}

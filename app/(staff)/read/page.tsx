@@ -18,6 +18,7 @@ export default pageFor('game.read', async function Read(actor) {
       level={program.level}
       profiles={profilesFor(program.level, program.season, program.settings.profile ?? null)}
       opponent={program.settings.opponent}
+      own={program.team}
     />
   );
 });

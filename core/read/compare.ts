@@ -1,0 +1,139 @@
+/** A board of two parts of the film side by side: each rate twice, with the interval of its difference. */
+import type { Zone } from '../field/situation';
+import type { BoardSpec } from './board-specs';
+import { boardTable, rateIn, testOf, type BoardTable } from './boards';
+import type { Columns } from './columns';
+import { differenceOf, type Rate } from './rates';
+
+export const CONTRASTS = ['half', 'last', 'last3', 'score', 'us'] as const;
+export type Contrast = (typeof CONTRASTS)[number];
+export const CONTRAST_WORDS: Readonly<Record<Contrast, string>> = {
+  half: '2nd half against 1st',
+  last: 'last game against earlier',
+  last3: 'last three games against earlier',
+  score: 'behind against ahead',
+  us: 'against us and against others',
+};
+
+export interface Parts {
+  /** What each part is called. */
+  readonly words: readonly [string, string];
+  readonly a: Uint32Array;
+  readonly b: Uint32Array;
+  /** Snaps in neither: overtime, a level score, a score nobody knows. */
+  readonly neither: number;
+}
+
+/** Splits rows in two. `own`: the program's team. Games stand in the columns in the order they were played. */
+export function partsOf(columns: Columns, rows: Uint32Array, contrast: Contrast, own: string): Parts {
+  const { game, half, lead, offense, defense } = columns.text;
+  const played = [...new Set([...rows].map((r) => game.codes[r]!))].sort((a, b) => a - b);
+  const late = new Set(played.slice(contrast === 'last' ? -1 : -3));
+  const us = [offense.codeOf.get(own) ?? -1, defense.codeOf.get(own) ?? -1];
+  const sideOf = (row: number): 'a' | 'b' | null => {
+    if (contrast === 'half') {
+      const word = half.words[half.codes[row]!];
+      return word === '2nd half' ? 'a' : word === '1st half' ? 'b' : null;
+    }
+    if (contrast === 'score') {
+      const word = lead.words[lead.codes[row]!]!;
+      return word.startsWith('behind') ? 'a' : word.startsWith('ahead') ? 'b' : null;
+    }
+    if (contrast === 'us') return offense.codes[row] === us[0] || defense.codes[row] === us[1] ? 'a' : 'b';
+    return late.has(game.codes[row]!) ? 'a' : 'b';
+  };
+  const a = rows.filter((r) => sideOf(r) === 'a');
+  const b = rows.filter((r) => sideOf(r) === 'b');
+  return { words: WORDS[contrast], a, b, neither: rows.length - a.length - b.length };
+}
+const WORDS: Readonly<Record<Contrast, readonly [string, string]>> = {
+  half: ['2nd half', '1st half'],
+  last: ['last game', 'earlier'],
+  last3: ['last three', 'earlier'],
+  score: ['behind', 'ahead'],
+  us: ['against us', 'against others'],
+};
+
+export interface Compared {
+  readonly a: Rate;
+  readonly b: Rate;
+  /** Of a − b, 95 %; null where either has no snaps. */
+  readonly difference: { readonly low: number; readonly high: number } | null;
+}
+export interface ComparedRow {
+  readonly key: string;
+  readonly words: readonly string[];
+  readonly a: Uint32Array;
+  readonly b: Uint32Array;
+  readonly cells: Readonly<Record<string, Compared>>;
+}
+export interface Comparison {
+  readonly table: BoardTable;
+  /** Columns that hold rates. */
+  readonly measured: BoardTable['columns'];
+  readonly rows: readonly ComparedRow[];
+  readonly all: ComparedRow;
+  /** Differences that have an interval, and those whose interval leaves zero out. */
+  readonly looked: number;
+  readonly apart: number;
+}
+
+export const isApart = ({ difference }: Compared): boolean =>
+  difference !== null && (difference.low > 0 || difference.high < 0);
+
+/** Cost: a board's, twice. */
+export function compareBoard(
+  columns: Columns,
+  parts: Parts,
+  spec: BoardSpec,
+  zones: readonly Zone[],
+): Comparison {
+  const both = Uint32Array.from([...parts.a, ...parts.b]).sort();
+  const table = boardTable(columns, both, spec, zones);
+  const ofA = new Set(parts.a);
+  const measured = table.columns.filter((c) => c.kind === 'rate');
+  const tests = measured.map((c) => testOf(columns, spec, c.key)!);
+  const rows = [...table.rows, table.all].map(({ key, words, rows }): ComparedRow => {
+    const a = rows.filter((r) => ofA.has(r));
+    const b = rows.filter((r) => !ofA.has(r));
+    const cells = measured.map((column, i): [string, Compared] => {
+      const [x, y] = [rateIn(columns, a, tests[i]!), rateIn(columns, b, tests[i]!)];
+      return [column.key, { a: x, b: y, difference: differenceOf(x, y) }];
+    });
+    return { key, words, a, b, cells: Object.fromEntries(cells) };
+  });
+  const all = rows.pop()!;
+  const every = rows.flatMap((r) => Object.values(r.cells)).filter((c) => c.difference !== null);
+  return { table, measured, rows, all, looked: every.length, apart: every.filter(isApart).length };
+}
+
+const points = (x: number): string => `${x > 0 ? '+' : x < 0 ? '−' : ''}${Math.abs(Math.round(100 * x))}`;
+/** "+12 to +40 points". */
+export const differenceText = ({ difference }: Compared): string =>
+  difference === null ? '' : `${points(difference.low)} to ${points(difference.high)} points`;
+
+/** The snaps of a part of a comparison by name, "c/<contrast>/<board>/<row>/<column>/<a or b>"; what is not there has none. */
+export function compareReel(
+  name: string,
+  columns: Columns,
+  rows: Uint32Array,
+  own: string,
+  boards: readonly BoardSpec[],
+  zones: readonly Zone[],
+): { readonly title: string; readonly rows: Uint32Array } {
+  const [, contrast, id, key, column = 'n', part] = name.split('/');
+  const known = CONTRASTS.find((c) => c === contrast);
+  const spec = boards.find((b) => b.id === id);
+  const nothing = { title: '', rows: new Uint32Array(0) };
+  if (!known || !spec) return nothing;
+  const parts = partsOf(columns, rows, known, own);
+  const { table, rows: compared, all } = compareBoard(columns, parts, spec, zones);
+  const row = key === 'all' ? all : compared.find((r) => r.key === key);
+  if (!row || (part !== 'a' && part !== 'b')) return nothing;
+  const test = testOf(columns, spec, column);
+  const label = table.columns.find((c) => c.key === column)?.label;
+  return {
+    title: `${table.title}: ${row.words.filter(Boolean).join(', ')}, ${parts.words[part === 'a' ? 0 : 1]}${column === 'n' ? '' : `, ${label}`}`,
+    rows: test ? row[part].filter((r) => test(r) === 1) : row[part],
+  };
+}

@@ -1,0 +1,151 @@
+'use client';
+/** A board of two parts of the film: each rate twice, the interval of the difference below, marked where it leaves zero out. */
+import { useMemo } from 'react';
+import type { Zone } from '@/core/field/situation';
+import {
+  compareBoard,
+  countText,
+  differenceText,
+  FEW,
+  isApart,
+  partsOf,
+  type BoardSpec,
+  type Columns,
+  type Compared,
+  type ComparedRow,
+  type Contrast,
+} from '@/core/read';
+
+interface CompareTableProps {
+  readonly columns: Columns;
+  readonly rows: Uint32Array;
+  readonly spec: BoardSpec;
+  readonly contrast: Contrast;
+  /** The program's team. */
+  readonly own: string;
+  readonly zones: readonly Zone[];
+  readonly onReel: (reel: string) => void;
+}
+
+export default function CompareTable(props: CompareTableProps) {
+  const { columns, rows, spec, contrast, own, zones, onReel } = props;
+  const parts = useMemo(() => partsOf(columns, rows, contrast, own), [columns, rows, contrast, own]);
+  const made = useMemo(() => compareBoard(columns, parts, spec, zones), [columns, parts, spec, zones]);
+  const [a, b] = parts.words;
+  if (parts.a.length === 0 || parts.b.length === 0)
+    return (
+      <p className="quiet">
+        Nothing to compare: no snap {parts.a.length === 0 ? a : b}
+        {contrast === 'us' ? '; choose a team that has played both' : ''}.
+      </p>
+    );
+  const grouped = made.all.words.length;
+  const open = (row: ComparedRow, column: string, part: 'a' | 'b'): void =>
+    onReel(`c/${contrast}/${spec.id}/${row.key}/${column}/${part}`);
+  return (
+    <>
+      <div className="scrollx" tabIndex={0} role="group" aria-label={`${made.table.title}, ${a} and ${b}`}>
+        <table className="rows">
+          <thead>
+            <tr>
+              {made.table.columns.slice(0, grouped).map((c) => (
+                <th key={c.key} scope="col">
+                  {c.label}
+                </th>
+              ))}
+              <th className="n" scope="col">
+                snaps {a}
+              </th>
+              <th className="n" scope="col">
+                {b}
+              </th>
+              {made.measured.map((c) => (
+                <th key={c.key} className="n" scope="col">
+                  {c.label}: {a}, {b}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {[...made.rows, made.all].map((row) => (
+              <tr key={row.key} className={row === made.all ? 'sum' : undefined}>
+                {row.words.map((word, i) =>
+                  word === '' ? (
+                    <td key={made.table.columns[i]!.key} />
+                  ) : (
+                    <th key={made.table.columns[i]!.key} scope="row" className="word">
+                      {word}
+                    </th>
+                  ),
+                )}
+                {(['a', 'b'] as const).map((part) => (
+                  <td key={part} className="n">
+                    <button
+                      type="button"
+                      className="plain num"
+                      aria-label={`${row.words.filter(Boolean).join(', ')}, ${part === 'a' ? a : b}: ${row[part].length} snaps`}
+                      onClick={() => open(row, 'n', part)}
+                    >
+                      {row[part].length}
+                    </button>
+                  </td>
+                ))}
+                {made.measured.map((c) => (
+                  <td key={c.key} className="n">
+                    <Pair
+                      cell={row.cells[c.key]!}
+                      label={`${row.words.filter(Boolean).join(', ')}, ${c.label}`}
+                      words={parts.words}
+                      onOpen={(part) => open(row, c.key, part)}
+                    />
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <p className="small quiet">
+        ▸ the 95 % interval of the difference (Newcombe 1998) leaves zero out: {made.apart} of {made.looked};
+        without any difference about one in twenty does.
+        {parts.neither > 0 && ` ${parts.neither} snaps are neither and left out.`}
+      </p>
+    </>
+  );
+}
+
+interface PairProps {
+  readonly cell: Compared;
+  readonly label: string;
+  readonly words: readonly [string, string];
+  readonly onOpen: (part: 'a' | 'b') => void;
+}
+
+function Pair({ cell, label, words, onOpen }: PairProps) {
+  const one = (part: 'a' | 'b') =>
+    cell[part].n === 0 ? (
+      <span className="quiet">–</span>
+    ) : (
+      <button
+        type="button"
+        className="plain num"
+        style={cell[part].worth < FEW ? { color: 'var(--ink2)' } : undefined}
+        aria-label={`${label}, ${part === 'a' ? words[0] : words[1]} ${countText(cell[part])}, open the reel`}
+        onClick={() => onOpen(part)}
+      >
+        {countText(cell[part])}
+      </button>
+    );
+  const apart = isApart(cell);
+  return (
+    <>
+      <span style={{ whiteSpace: 'nowrap' }}>
+        {one('a')} <span className="quiet">·</span> {one('b')}
+      </span>
+      <div className="small" style={{ whiteSpace: 'nowrap', fontWeight: apart ? 700 : 400 }}>
+        {apart ? '▸ ' : ''}
+        {differenceText(cell)}
+      </div>
+    </>
+  );
+}
