@@ -1,5 +1,5 @@
 /** The address of a view of Read: whose offense, which film, which filters, which cell, which reel. */
-import { CONTRASTS, type Contrast } from './compare';
+import { CONTRASTS, type Contrast } from './contrasts';
 import { FILM_KINDS, type FilmKind } from './film';
 import type { Filter } from './columns';
 import { isFilterField, type FilterField } from './filters';

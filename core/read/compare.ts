@@ -3,17 +3,8 @@ import type { Zone } from '../field/situation';
 import type { BoardSpec } from './board-specs';
 import { boardTable, rateIn, testOf, type BoardTable } from './boards';
 import type { Columns } from './columns';
+import { CONTRASTS, type Contrast } from './contrasts';
 import { differenceOf, type Rate } from './rates';
-
-export const CONTRASTS = ['half', 'last', 'last3', 'score', 'us'] as const;
-export type Contrast = (typeof CONTRASTS)[number];
-export const CONTRAST_WORDS: Readonly<Record<Contrast, string>> = {
-  half: '2nd half against 1st',
-  last: 'last game against earlier',
-  last3: 'last three games against earlier',
-  score: 'behind against ahead',
-  us: 'against us and against others',
-};
 
 export interface Parts {
   /** What each part is called. */

@@ -13,6 +13,7 @@ export * from './measure';
 export * from './derived';
 export * from './board-specs';
 export * from './boards';
+export * from './contrasts';
 export * from './compare';
 export * from './grid';
 export * from './report';
