@@ -60,7 +60,7 @@ export default function BoardsCard(props: BoardsCardProps) {
     setUrl({ reel: `b/${spec.id}/${row.key}/${column}` }, true);
   const untagged = table.all.rows.length - table.tagged;
   return (
-    <section className="card boards" aria-label="Boards">
+    <section className="card boards" aria-label="Boards" id="boards">
       <header>
         <Choice
           label="board"

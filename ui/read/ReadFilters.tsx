@@ -184,7 +184,10 @@ function Totals({ reading, games, setUrl }: Pick<ReadFiltersProps, 'reading' | '
           ·{' '}
         </>
       )}
-      <ReportLink /> · <Download />
+      <a className="door" href="#boards">
+        boards
+      </a>{' '}
+      · <ReportLink /> · <Download />
     </span>
   );
 }
