@@ -3,6 +3,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { LEVEL_PROFILES } from '../core/field/profile';
 import {
+  BOARD_SIDES,
   boardCsv,
   boardsOf,
   buildColumns,
@@ -10,12 +11,13 @@ import {
   countGame,
   DEFAULT_RULES,
   filmKind,
+  ofKicks,
   reportJson,
   rowsAt,
   sectionsOf,
+  SIDE_WORDS,
   weightsOf,
   FILM_KINDS,
-  type BoardSide,
   type FilmKind,
 } from '../core/read';
 import { PAPERS, type Paper } from '../core/plan';
@@ -26,8 +28,6 @@ import { levelOption, print, readOptions } from './options';
 import { Plain } from './paths';
 import { readGames } from './tables';
 
-const SIDES: readonly BoardSide[] = ['offense', 'defense'];
-
 export async function report(args: string[]): Promise<number> {
   const { values, flags, rest } = readOptions(
     args,
@@ -37,8 +37,8 @@ export async function report(args: string[]): Promise<number> {
   const fallback = levelOption(values.level);
   if (!values.team) throw new Plain('name the team that is reported on: --team KEY');
   if (!values.out) throw new Plain('name a folder to write to: --out FOLDER');
-  const side = SIDES.find((s) => s === (values.side ?? 'offense'));
-  if (!side) throw new Plain(`--side ${values.side} is none of ${SIDES.join(', ')}`);
+  const side = BOARD_SIDES.find((s) => s === (values.side ?? 'offense'));
+  if (!side) throw new Plain(`--side ${values.side} is none of ${BOARD_SIDES.join(', ')}`);
   const paper = (values.paper ?? 'letter') as Paper;
   if (!Object.hasOwn(PAPERS, paper))
     throw new Plain(`--paper ${values.paper} is none of ${Object.keys(PAPERS).join(', ')}`);
@@ -77,9 +77,9 @@ export async function report(args: string[]): Promise<number> {
   const made = buildReport(columns, rows, about, DEFAULT_RULES.zones);
   const names = inTime.map((g) => g.key);
   const given = {
-    title: `${values.team} ${side}`,
+    title: `${values.team} ${SIDE_WORDS[side]}`,
     of: `scouting report of ${names.length} ${names.length === 1 ? 'game' : 'games'}`,
-    rests: `Film: ${names.join(', ')}. Rules of ${fallback.name}. Kneels, spikes and no-plays left out.`,
+    rests: `Film: ${names.join(', ')}. Rules of ${fallback.name}. ${ofKicks(side) ? 'Kicks that a foul wiped out' : 'Kneels, spikes and no-plays'} left out.`,
     printed: new Date().toISOString().slice(0, 10),
     report: made,
     looks: lookCards(columns, rows, side, book, fallback, DEFAULT_RULES.look),

@@ -56,6 +56,17 @@ test('any board as a table: a number opens its snaps, the address brings it back
   await axe(page);
   await page.getByRole('toolbar', { name: 'Filters' }).getByLabel('side').selectOption('defense');
   await expect(boards(page).getByLabel('board')).toHaveValue('d-front');
+  // The kicking game: no board of calls above it, the same tables and doors.
+  await page.getByRole('toolbar', { name: 'Filters' }).getByLabel('side').selectOption('kicking');
+  await expect(boards(page).getByLabel('board')).toHaveValue('k-unit');
+  await expect(page.getByRole('region', { name: 'Situation board' })).toBeHidden();
+  const punts = boards(page).getByRole('row').filter({ hasText: 'punt' }).getByRole('button').first();
+  const kicked = await punts.textContent();
+  await punts.click();
+  await expect(reel).toContainText(`Kicks by kind: punt: ${kicked} snaps`);
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'report', exact: true }).click();
+  await expect(page.getByRole('heading', { name: /kicking team: report$/ })).toBeVisible();
 });
 
 test('from the next opponent to paper in few clicks; a number of page 3 counted from the exported snaps', async ({

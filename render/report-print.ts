@@ -17,7 +17,7 @@ export function lookCards(
   profile: LevelProfile,
   settings: LookSettings,
 ): Card[] {
-  if (side === 'defense') return [];
+  if (side !== 'offense') return [];
   return looksOf(columns, rows)
     .slice(0, MOST_DRAWN)
     .map((look): Card => {

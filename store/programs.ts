@@ -5,7 +5,7 @@ import { hash } from '@node-rs/argon2';
 import { randomUUID } from 'node:crypto';
 import { DEFAULT_BOOK } from '../core/book/default-book';
 import { adaptProfile, LEVEL_PROFILES, type LevelKey, type ProfileChanges } from '../core/field/profile';
-import type { BoardSide } from '../core/read/board-specs';
+import type { BoardSide } from '../core/read/sides';
 import type { ChartPlan } from '../core/charting/plans';
 import { readRules } from '../core/read/read-rules';
 import { permit } from './access';

@@ -9,9 +9,11 @@ import {
   FILM_LABEL,
   gamesOf,
   lastOf,
+  ofKicks,
   ownFilm,
   readAddress,
   rowsAt,
+  SIDE_WORDS,
   weightsOf,
   writeFilter,
   type Columns,
@@ -85,13 +87,15 @@ export async function makeReport(actor: Actor, params: URLSearchParams): Promise
     columns,
     games: keys,
     print: (now) => ({
-      title: `${nameOf(address.team)} ${side}`,
+      title: `${nameOf(address.team)} ${SIDE_WORDS[side]}`,
       of: `${name}${settings.week === null ? '' : ` · week ${settings.week}`}`,
       rests: [
         `Film: ${keys.map(called).join(', ') || 'none'} (${FILM_LABEL[address.film]})`,
         filtered.length > 0 ? `Only ${filtered.join('; ')}` : '',
         weights === null ? '' : 'Games weighed, what n is worth in the rates',
-        `Success ${rules.success.name}; kneels, spikes and no-plays left out`,
+        ofKicks(side)
+          ? 'Kicks that a foul wiped out left out'
+          : `Success ${rules.success.name}; kneels, spikes and no-plays left out`,
       ]
         .filter(Boolean)
         .join('. '),

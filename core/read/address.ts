@@ -1,4 +1,5 @@
 /** The address of a view of Read: whose offense, which film, which filters, which cell, which reel. */
+import { BOARD_SIDES, type BoardSide } from './sides';
 import { CONTRASTS, type Contrast } from './contrasts';
 import { FILM_KINDS, type FilmKind } from './film';
 import type { Filter } from './columns';
@@ -12,7 +13,7 @@ export interface Cell {
 export interface ReadAddress {
   readonly team: string;
   /** Which side of the ball of the team is read. */
-  readonly side: 'offense' | 'defense';
+  readonly side: BoardSide;
   readonly film: FilmKind;
   /** The last games only; null: all. */
   readonly last: number | null;
@@ -64,7 +65,7 @@ export function readAddress(
   };
   return {
     team: params.get('team') ?? usual.team,
-    side: params.get('side') === 'defense' ? 'defense' : 'offense',
+    side: BOARD_SIDES.find((s) => s === params.get('side')) ?? 'offense',
     film: film ?? usual.film,
     last: whole('last'),
     halfLife: whole('halflife'),

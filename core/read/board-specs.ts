@@ -1,8 +1,7 @@
 /** The boards there are: what each groups by, what it measures, which snaps it is about. */
 import type { Filter, Ranges } from './columns';
 import type { FilterField } from './filters';
-
-export type BoardSide = 'offense' | 'defense';
+import type { BoardSide } from './sides';
 
 export interface BoardSpec {
   /** Stands in addresses and files. */
@@ -17,9 +16,21 @@ export interface BoardSpec {
   readonly ranges?: Ranges;
 }
 
-export const RATE_KEYS = ['run', 'success', 'explosive', 'negative', 'five', 'man'] as const;
+export const RATE_KEYS = [
+  'run',
+  'success',
+  'explosive',
+  'negative',
+  'five',
+  'man',
+  'returned',
+  'good',
+  'blocked',
+] as const;
 export type RateKey = (typeof RATE_KEYS)[number];
-export type MeasureKey = RateKey | 'yards' | 'concept' | 'coverage' | 'front';
+export const MEAN_KEYS = ['yards', 'kickYards', 'returnYards', 'hang', 'operation'] as const;
+export type MeanKey = (typeof MEAN_KEYS)[number];
+export type MeasureKey = RateKey | MeanKey | 'concept' | 'coverage' | 'front';
 
 const OFFENSE = ['run', 'success', 'explosive', 'yards', 'concept'] as const;
 const THROWN = ['success', 'explosive', 'yards', 'concept'] as const;
@@ -37,6 +48,21 @@ const defense = (
   by: readonly FilterField[],
   more: Partial<BoardSpec> = {},
 ): BoardSpec => ({ id, title, side: 'defense', by, measures: DEFENSE, ...more });
+
+const kicks = (
+  side: BoardSide,
+  id: string,
+  title: string,
+  by: readonly FilterField[],
+  more: Partial<BoardSpec> = {},
+): BoardSpec => ({
+  id,
+  title,
+  side,
+  by,
+  measures: ['returned', 'blocked', 'kickYards', 'returnYards', 'hang', 'operation'],
+  ...more,
+});
 
 const THIRD = { down: ['3'] } as const;
 const PASSES = { play: ['pass'] } as const;
@@ -165,5 +191,30 @@ export const BOARDS: readonly BoardSpec[] = [
     ranges: { toGoal: { from: 1, to: 20 } },
     measures: ['five', 'man', 'success', 'yards'],
   }),
+
+  kicks('kicking', 'k-unit', 'Kicks by kind', ['unit']),
+  kicks('kicking', 'k-end', 'How their kicks end', ['unit'], { across: 'kickEnd', measures: ['kickYards'] }),
+  kicks('kicking', 'k-formation', 'Kicks by formation', ['unit', 'formation']),
+  kicks('kicking', 'k-direction', 'Where they kick to', ['unit', 'kickDirection']),
+  kicks('kicking', 'k-zone', 'Punts by field zone', ['zone'], { filter: { unit: ['punt'] } }),
+  kicks('kicking', 'k-goals', 'Field goals by field zone', ['zone'], {
+    filter: { unit: ['field_goal'] },
+    measures: ['good', 'blocked', 'operation'],
+  }),
+  kicks('kicking', 'k-kicker', 'Who kicks', ['kicker', 'unit'], {
+    measures: ['good', 'returned', 'kickYards', 'hang', 'operation'],
+  }),
+  kicks('kicking', 'k-fake', 'Fakes and onside kicks', ['unit', 'fake', 'onside'], { measures: ['blocked'] }),
+  kicks('kicking', 'k-lanes', 'Coverage lanes', ['unit', 'lanes'], { measures: ['returned', 'returnYards'] }),
+  kicks('returning', 'r-unit', 'Kicks to them by kind', ['unit']),
+  kicks('returning', 'r-end', 'What they do with a kick', ['unit'], {
+    across: 'kickEnd',
+    measures: ['returnYards'],
+  }),
+  kicks('returning', 'r-returner', 'Who returns', ['returner', 'unit'], { measures: ['returnYards'] }),
+  kicks('returning', 'r-formation', 'Against kicks by formation', ['unit', 'formation'], {
+    measures: ['blocked', 'returned', 'returnYards'],
+  }),
+  kicks('returning', 'r-zone', 'Punts to them by field zone', ['zone'], { filter: { unit: ['punt'] } }),
 ];
 export const boardsOf = (side: BoardSide): readonly BoardSpec[] => BOARDS.filter((b) => b.side === side);

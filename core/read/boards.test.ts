@@ -15,9 +15,11 @@ import {
   countGame,
   filterValue,
   isTendency,
+  ofKicks,
   REST,
   rowsFor,
   select,
+  sideField,
   wilson,
   type BoardSpec,
   type CountedSnap,
@@ -43,6 +45,14 @@ const slices = fc.record({
 });
 type Slice = typeof slices extends fc.Arbitrary<infer T> ? T : never;
 
+const whichOf = (spec: BoardSpec) => (ofKicks(spec.side) ? 'kicks' : 'counts');
+/** A kick, said a second way. */
+const kicked = ({ snap }: CountedSnap): boolean =>
+  !['scrimmage', null].includes(snap.unit) &&
+  !(snap.unit === 'try' && snap.play !== null) &&
+  snap.result !== 'no_play' &&
+  !snap.notFilmed;
+
 /** The snaps of a slice that a board is about, by reading every snap. */
 function plainly(spec: BoardSpec, { team, personnel, quarter }: Slice): CountedSnap[] {
   const range = spec.ranges?.toGoal;
@@ -52,16 +62,22 @@ function plainly(spec: BoardSpec, { team, personnel, quarter }: Slice): CountedS
   };
   return counted.filter(
     (c) =>
-      isTendency(c) &&
-      (spec.side === 'offense' ? c.snap.offense : c.snap.defense) === team &&
-      fits(c, 'personnel', personnel) &&
+      (spec.side === 'kicking' || spec.side === 'returning' ? kicked(c) : isTendency(c)) &&
+      (spec.side === 'offense' || spec.side === 'kicking' ? c.snap.offense : c.snap.defense) === team &&
+      (ofKicks(spec.side) || fits(c, 'personnel', personnel)) &&
       fits(c, 'quarter', quarter) &&
       Object.entries(spec.filter ?? {}).every(([f, words]) => fits(c, f as FilterField, words!)) &&
       (!range || (c.snap.toGoal !== null && c.snap.toGoal >= range.from && c.snap.toGoal <= range.to)),
   );
 }
 const selected = (spec: BoardSpec, { team, personnel, quarter }: Slice): Uint32Array =>
-  select(columns, { [spec.side]: [team], personnel, quarter });
+  select(
+    columns,
+    { [sideField(spec.side)]: [team], ...(ofKicks(spec.side) ? {} : { personnel }), quarter },
+    {},
+    null,
+    whichOf(spec),
+  );
 
 /** What a snap says to a measure, from the snap alone. */
 const SAYS: Readonly<Record<string, (c: CountedSnap) => boolean | null>> = {
@@ -81,6 +97,10 @@ const SAYS: Readonly<Record<string, (c: CountedSnap) => boolean | null>> = {
   negative: (c) => (yardsOf(c) === null ? null : yardsOf(c)! < 0),
   five: ({ snap: { rushers } }) => (typeof rushers === 'number' ? rushers >= 5 : null),
   man: ({ look }) => (look?.style ? look.style === 'man' : null),
+  returned: ({ snap: { kickEnd: e } }) => (e === null ? null : e === 'returned' || e === 'muffed'),
+  good: ({ snap: { kickEnd: e } }) =>
+    e === 'good' ? true : e === 'missed' || e === 'blocked' ? false : null,
+  blocked: ({ snap: { kickEnd: e } }) => (e === null ? null : e === 'blocked'),
 };
 function yardsOf({ snap }: CountedSnap): number | null {
   return snap.result === 'incomplete' || snap.turnover === 'interception' ? 0 : snap.gain;
@@ -133,7 +153,9 @@ describe('every board', () => {
                 expect(cell).toEqual(expected);
                 expect(cellRows(columns, spec, row, key).length).toBe((cell as Rate).k);
               } else if (kind === 'mean') {
-                const yards = mine.map(yardsOf).filter((y) => y !== null);
+                const yards = mine
+                  .map((c) => (key === 'yards' ? yardsOf(c) : c.snap[key as 'kickYards']))
+                  .filter((y) => y !== null);
                 const { mean, n } = cell as { mean: number | null; n: number };
                 expect(n).toBe(yards.length);
                 if (n === 0) expect(mean).toBeNull();
@@ -183,8 +205,12 @@ describe('every board', () => {
     const empty = BOARDS.filter((spec) =>
       teams.every(
         (t) =>
-          boardTable(columns, select(columns, { [spec.side]: [t] }), spec, DEFAULT_ZONES).all.rows.length ===
-          0,
+          boardTable(
+            columns,
+            select(columns, { [sideField(spec.side)]: [t] }, {}, null, whichOf(spec)),
+            spec,
+            DEFAULT_ZONES,
+          ).all.rows.length === 0,
       ),
     );
     expect(empty.map((b) => b.id)).toEqual(['option']);

@@ -2,13 +2,22 @@
  * Boards as tables: some snaps grouped by one to three fields, each group measured the same way, each number with the
  * snaps behind it. What is blank, none or not visible stays a row of its own, so that the rows sum to the snaps.
  */
-import { BUCKET_ROWS, bucketLabel, type BucketKey, type Zone } from '../field/situation';
+import type { Zone } from '../field/situation';
 import { NONE, UNSEEN } from '../snap/snap';
 import { FIRST_VALUE, groupBy, select, UNKNOWN, type Columns } from './columns';
-import { DEPTH_BANDS, DRIVE_ENDS, DRIVE_STARTS, HALVES, LEADS, OPENINGS } from './derived';
-import { BOARDS, type BoardSpec, type RateKey } from './board-specs';
+import { fieldWord, ORDERS } from './field-words';
+import { BOARDS, type BoardSpec, type MeanKey, type RateKey } from './board-specs';
 import { filterLabel, type FilterField } from './filters';
 import { rateOf, type Rate } from './rates';
+
+/** A measure of how a kick ended; null where that is not said. */
+function kickEnded(of: (end: string) => number | null) {
+  return (c: Columns) => {
+    const { words, codes } = c.text.kickEnd;
+    const said = words.map((w, code) => (code < FIRST_VALUE ? null : of(w)));
+    return (row: number): number | null => said[codes[row]!]!;
+  };
+}
 
 /** Every measure of a snap that a board counts: 1, 0, or null where it cannot be said. */
 const RATES = {
@@ -45,6 +54,12 @@ const RATES = {
       return (row: number) => (codes[row]! < FIRST_VALUE ? null : Number(words[codes[row]!] === 'man'));
     },
   },
+  returned: { label: 'returned', of: kickEnded((end) => Number(end === 'returned' || end === 'muffed')) },
+  good: {
+    label: 'good',
+    of: kickEnded((end) => (['good', 'missed', 'blocked'].includes(end) ? Number(end === 'good') : null)),
+  },
+  blocked: { label: 'blocked', of: kickEnded((end) => Number(end === 'blocked')) },
 } as const satisfies Readonly<
   Record<RateKey, { readonly label: string; of(c: Columns): (row: number) => number | null }>
 >;
@@ -62,34 +77,6 @@ const MOST_ROWS = 24;
 const MOST_ACROSS = 6;
 /** The last row's key: it names no word. */
 export const REST = '…';
-
-/** Fields whose words have an order of their own. */
-const ORDERS: Readonly<Partial<Record<FilterField, readonly string[]>>> = {
-  bucket: BUCKET_ROWS.map((b) => b.key),
-  lead: LEADS,
-  half: HALVES,
-  opening: OPENINGS,
-  depthBand: DEPTH_BANDS,
-  driveStart: DRIVE_STARTS,
-  driveEnd: DRIVE_ENDS,
-  quarter: ['1', '2', '3', '4', '5', '6', '7', '8'],
-};
-
-/** A stored word as a reader sees it; blank, none and not visible are said. */
-export function fieldWord(field: FilterField, word: string, zones: readonly Zone[]): string {
-  if (word === '') return 'not tagged';
-  if (word === NONE) return field === 'motion' ? 'no motion' : 'none';
-  if (word === UNSEEN) return 'not visible';
-  if (field === 'bucket') return bucketLabel(word as BucketKey);
-  if (field === 'zone') return zones.find((z) => z.key === word)?.label ?? word;
-  if (field === 'shell') return `${word} high`;
-  if (['carrier', 'target', 'passer'].includes(field)) return `#${word}`;
-  if (word === 'L' || word === 'R' || (word === 'M' && field === 'hash'))
-    return (
-      (field === 'direction' ? 'to the ' : '') + (word === 'L' ? 'left' : word === 'R' ? 'right' : 'middle')
-    );
-  return word.replace(/_/g, ' ');
-}
 
 export type CellKind = 'word' | 'count' | 'rate' | 'mean' | 'top';
 export interface BoardColumn {
@@ -160,12 +147,22 @@ export function rateIn(columns: Columns, rows: Uint32Array, test: (row: number) 
   return rateOf(columns.weight, hits, others);
 }
 
-function meanIn(columns: Columns, rows: Uint32Array): { mean: number | null; n: number } {
+const MEANS: Readonly<Record<MeanKey, string>> = {
+  yards: 'yards a snap',
+  kickYards: 'kick, yards',
+  returnYards: 'return, yards',
+  hang: 'hang, seconds',
+  operation: 'operation, seconds',
+};
+
+function meanIn(columns: Columns, rows: Uint32Array, key: MeanKey): { mean: number | null; n: number } {
+  const figures = columns[key];
   let [sum, weight, n] = [0, 0, 0];
   for (const row of rows) {
-    if (columns.yards[row] === UNKNOWN) continue;
+    const figure = figures[row]!;
+    if (figure === UNKNOWN || Number.isNaN(figure)) continue;
     const w = columns.weight === null ? 1 : columns.weight[row]!;
-    sum += w * columns.yards[row]!;
+    sum += w * figure;
     weight += w;
     n++;
   }
@@ -212,7 +209,7 @@ export function boardTable(
         ? { key, label: RATES[key].label, kind: 'rate' }
         : isTop(key)
           ? { key, label: `${key} most used`, kind: 'top' }
-          : { key, label: 'yards a snap', kind: 'mean' },
+          : { key, label: MEANS[key], kind: 'mean' },
     ),
   ];
   const tests = new Map(measured.map((c) => [c.key, testOf(columns, spec, c.key)]));
@@ -224,7 +221,10 @@ export function boardTable(
       measured.map(({ key: column }): [string, BoardCell] => {
         const test = tests.get(column);
         if (test) return [column, rateIn(columns, of, test)];
-        return [column, isTop(column) ? topIn(columns, of, TOPS[column]) : meanIn(columns, of)];
+        return [
+          column,
+          isTop(column) ? topIn(columns, of, TOPS[column]) : meanIn(columns, of, column as MeanKey),
+        ];
       }),
     ),
   });

@@ -2,6 +2,7 @@
 import { select, type Columns } from './columns';
 import type { ReadAddress } from './address';
 import { filmKind } from './film';
+import { ofKicks, sideField } from './sides';
 import type { LevelKey } from '../field/profile';
 import type { Zone } from '../field/situation';
 
@@ -33,8 +34,10 @@ export function rowsAt(
   { team, side, filter, cell }: Pick<ReadAddress, 'team' | 'side' | 'filter' | 'cell'>,
   zones: readonly Zone[],
 ): Uint32Array {
-  if (cell === null) return select(columns, { ...filter, [side]: [team] });
+  const whose = { ...filter, [sideField(side)]: [team] };
+  const which = ofKicks(side) ? 'kicks' : 'counts';
+  if (cell === null) return select(columns, whose, {}, null, which);
   const zone = zones.find((z) => z.key === cell.zone) ?? null;
   const within = zone ? { toGoal: { from: zone.from, to: zone.to } } : {};
-  return select(columns, { ...filter, [side]: [team], bucket: [cell.bucket] }, within);
+  return select(columns, { ...whose, bucket: [cell.bucket] }, within, null, which);
 }

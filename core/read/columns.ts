@@ -3,7 +3,7 @@
  * only small integers. Blank, none and not visible are three codes of their own.
  */
 import { NONE, UNSEEN } from '../snap/snap';
-import { isTendency, type CountedSnap } from './counted';
+import { isTendency, isKick, type CountedSnap } from './counted';
 import { FILTER_FIELDS, filterValue, type FilterField } from './filters';
 import { isExplosive } from '../rules/walk';
 import { isSuccess, SUCCESS_40_60_100, yardsOf, type SuccessRule } from './success';
@@ -44,8 +44,14 @@ export interface Columns {
   readonly yards: Int16Array;
   /** 1: yards enough to be explosive. */
   readonly explosive: Uint8Array;
-  /** 1 counts in tendencies. */
+  /** 1 counts in tendencies; or as a kick. */
   readonly counts: Uint8Array;
+  readonly kicks: Uint8Array;
+  /** Yards and seconds of kicks; NaN: not known. */
+  readonly kickYards: Float64Array;
+  readonly returnYards: Float64Array;
+  readonly hang: Float64Array;
+  readonly operation: Float64Array;
   /** 0 no, 1 yes, 2 cannot know. */
   readonly success: Uint8Array;
   /** What each snap counts, 0 to 1; null: all of them whole. */
@@ -91,6 +97,9 @@ export function buildColumns(
   ];
   const explosive = new Uint8Array(n);
   const counts = new Uint8Array(n);
+  const kicks = new Uint8Array(n);
+  const figures = (of: 'kickYards' | 'returnYards' | 'hang' | 'operation'): Float64Array =>
+    Float64Array.from(snaps, ({ snap }) => (typeof snap[of] === 'number' ? snap[of] : NaN));
   const success = new Uint8Array(n);
   for (let i = 0; i < n; i++) {
     const counted = snaps[i]!;
@@ -103,6 +112,7 @@ export function buildColumns(
     yards[i] = yardsOf(snap) ?? UNKNOWN;
     explosive[i] = isExplosive({ gain: yardsOf(snap), result: snap.result }) ? 1 : 0;
     counts[i] = isTendency(counted) ? 1 : 0;
+    kicks[i] = isKick(counted) ? 1 : 0;
     const good = isSuccess({ ...snap, ownScore: snap.scoredBy === snap.offense }, rule);
     success[i] = good === null ? 2 : good ? 1 : 0;
   }
@@ -118,6 +128,11 @@ export function buildColumns(
     yards,
     explosive,
     counts,
+    kicks,
+    kickYards: figures('kickYards'),
+    returnYards: figures('returnYards'),
+    hang: figures('hang'),
+    operation: figures('operation'),
     success,
     weight,
   };
@@ -126,13 +141,15 @@ export function buildColumns(
 /** Field → wanted words. Words of one field are alternatives, fields must all hold. */
 export type Filter = Readonly<Partial<Record<FilterField, readonly string[]>>>;
 
-/** Row numbers that fit a slice and count in tendencies, ascending; of all snaps, or of some. */
+/** Row numbers that fit a slice and count in tendencies (or as kicks), ascending; of all snaps, or of some that count. */
 export function select(
   columns: Columns,
   slice: Filter,
   ranges: Ranges = {},
   among: Uint32Array | null = null,
+  which: 'counts' | 'kicks' = 'counts',
 ): Uint32Array {
+  const counted = columns[which];
   const tests = Object.entries(slice)
     .filter(([, words]) => words && words.length > 0)
     .map(([field, words]) => {
@@ -153,7 +170,7 @@ export function select(
   let kept = 0;
   rows: for (let at = 0; at < n; at++) {
     const i = among === null ? at : among[at]!;
-    if (columns.counts[i] === 0) continue;
+    if (among === null && counted[i] === 0) continue;
     for (let r = 0; r < within.length; r++) {
       const { figures, from, to } = within[r]!;
       // No figure lies in no range, however far down it reaches.

@@ -13,8 +13,10 @@ import {
   countGame,
   differenceOf,
   isApart,
+  ofKicks,
   partsOf,
   select,
+  sideField,
   wilson,
   type Contrast,
   type CountedSnap,
@@ -52,7 +54,8 @@ describe.each(CONTRASTS)('%s', (contrast) => {
 it('every rate of every board is counted in its part, and its difference has Newcombe’s interval', () => {
   fc.assert(
     fc.property(fc.constantFrom(...BOARDS), fc.constantFrom(...CONTRASTS), (spec, contrast) => {
-      const rows = select(columns, { [spec.side]: [team] });
+      const which = ofKicks(spec.side) ? 'kicks' : 'counts';
+      const rows = select(columns, { [sideField(spec.side)]: [team] }, {}, null, which);
       const parts = partsOf(columns, rows, contrast, own);
       const made = compareBoard(columns, parts, spec, DEFAULT_ZONES);
       expect(made.rows.reduce((n, r) => n + r.a.length, 0)).toBe(made.all.a.length);

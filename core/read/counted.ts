@@ -57,6 +57,16 @@ export function countGame(
   return rows.map((row, i) => toCounted(row, effective[i]!, derived[i]!, profile, book, rules));
 }
 
+/** A kick that was made or tried: not one that a foul wiped out, not a try that was run or thrown. */
+export const isKick = ({ snap }: Pick<CountedSnap, 'snap'>): boolean =>
+  snap.notFilmed !== true &&
+  snap.result !== 'no_play' &&
+  (snap.unit === 'punt' ||
+    snap.unit === 'field_goal' ||
+    snap.unit === 'kickoff' ||
+    snap.unit === 'free_kick' ||
+    (snap.unit === 'try' && snap.play === null));
+
 /**
  * A snap that counts in tendencies: from scrimmage (or a two-point try), not a kneel, a spike, a
  * kick or a play that was wiped out.

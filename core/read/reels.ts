@@ -6,6 +6,7 @@ import type { Cell } from './address';
 import type { BoardRow, LookRow } from './board';
 import { callsWords } from './calls';
 import { FIRST_VALUE, type Columns } from './columns';
+import type { BoardSide } from './sides';
 
 export interface Counted {
   readonly columns: Columns;
@@ -93,8 +94,8 @@ function answerReel({ columns }: Counted, look: LookRow | undefined, n: number):
 /** Fields whose blanks have a door of their own, for each side of the ball. */
 const BLANK_FIELDS = ['play', 'formation', 'front', 'coverage'] as const;
 export type BlankField = (typeof BLANK_FIELDS)[number];
-export const blanksOf = (side: 'offense' | 'defense'): readonly [BlankField, BlankField] =>
-  side === 'offense' ? ['play', 'formation'] : ['front', 'coverage'];
+export const blanksOf = (side: BoardSide): readonly BlankField[] =>
+  side === 'offense' ? ['play', 'formation'] : side === 'defense' ? ['front', 'coverage'] : ['formation'];
 export const blankLabel = (field: BlankField): string => (field === 'play' ? 'call' : field);
 
 function blankReel({ columns, rows }: Counted, field: BlankField): NamedRows {

@@ -1,7 +1,8 @@
 /** The scouting report: sections of boards and drawings, a first page of sentences chosen by rule, and what film it rests on. */
 import type { Zone } from '../field/situation';
 import { columnOf } from '../snap/fields';
-import { boardsOf, type BoardSide, type BoardSpec, RATE_KEYS } from './board-specs';
+import { boardsOf, type BoardSpec, RATE_KEYS } from './board-specs';
+import type { BoardSide } from './sides';
 import { boardTable, REST, type BoardCell, type BoardTable, type BoardTableRow } from './boards';
 import type { Columns } from './columns';
 import { isFilterField } from './filters';
@@ -43,6 +44,8 @@ export const USUAL_SECTIONS: Readonly<Record<BoardSide, readonly string[]>> = {
     'd-red',
     'd-corners',
   ],
+  kicking: ['k-unit', 'k-end', 'k-formation', 'k-direction', 'k-zone', 'k-goals', 'k-kicker', 'k-fake'],
+  returning: ['r-unit', 'r-end', 'r-returner', 'r-formation', 'r-zone'],
 };
 
 /** The boards of these ids that are of the side, in their order; what is none is passed over. */

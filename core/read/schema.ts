@@ -49,4 +49,6 @@ export const sectionsSchema = z
 export const templatesSchema = z.object({
   offense: sectionsSchema.optional(),
   defense: sectionsSchema.optional(),
+  kicking: sectionsSchema.optional(),
+  returning: sectionsSchema.optional(),
 });

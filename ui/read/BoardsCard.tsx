@@ -42,7 +42,8 @@ interface BoardsCardProps {
 export default function BoardsCard(props: BoardsCardProps) {
   const { columns, rows, title, side, board, against, own, zones, setUrl } = props;
   const specs = boardsOf(side);
-  const spec = specs.find((b) => b.id === board) ?? specs.find((b) => b.by.includes('personnel'))!;
+  const spec =
+    specs.find((b) => b.id === board) ?? specs.find((b) => b.by.includes('personnel')) ?? specs[0]!;
   const table = useMemo(() => boardTable(columns, rows, spec, zones), [columns, rows, spec, zones]);
   const [copied, setCopied] = useState<string | null>(null);
   const copy = async (): Promise<void> => {

@@ -7,13 +7,16 @@ import type { GameInfo, TeamInfo } from '@/core/exchange/types';
 import {
   blankLabel,
   blanksOf,
+  BOARD_SIDES,
   coverageOf,
   FILM_KINDS,
   FILM_LABEL,
   filmKind,
   filterLabel,
+  ofKicks,
   ownFilm,
   rateOf,
+  SIDE_WORDS,
   writeFilter,
   type BlankField,
   type Filter,
@@ -49,7 +52,7 @@ export function ReadFilters({ reading, games, teams, level, setUrl }: ReadFilter
   return (
     <div className="toolbar" role="toolbar" aria-label="Filters">
       <Choice
-        label={`whose ${side}`}
+        label={`whose ${SIDE_WORDS[side]}`}
         value={team}
         width={190}
         options={teams.map((t) => [t.key, t.name])}
@@ -58,13 +61,17 @@ export function ReadFilters({ reading, games, teams, level, setUrl }: ReadFilter
       <Choice
         label="side"
         value={side}
-        width={100}
-        options={[
-          ['offense', 'offense'],
-          ['defense', 'defense'],
-        ]}
+        width={130}
+        options={BOARD_SIDES.map((s) => [s, SIDE_WORDS[s]])}
         onChange={(to) =>
-          setUrl({ side: to === 'offense' ? null : to, cell: null, at: null, reel: null, filter: null })
+          setUrl({
+            side: to === 'offense' ? null : to,
+            board: null,
+            cell: null,
+            at: null,
+            reel: null,
+            filter: null,
+          })
         }
       />
       <Choice
@@ -162,7 +169,12 @@ function Totals({ reading, games, setUrl }: Pick<ReadFiltersProps, 'reading' | '
       `${name} tagged on ${tagged} of ${of}, open those without`,
     );
   };
-  const [one, other] = blanksOf(side);
+  const blanks = blanksOf(side).map((field, i) => (
+    <span key={field}>
+      {i > 0 && ' · '}
+      {blank(field, i === 0 ? 'tagged on' : 'on')}
+    </span>
+  ));
   return (
     <span className="small quiet totals">
       {door('all', `${rows.length} snaps${columns.weight ? `, worth ${worth.toFixed(1)}` : ''}`)} ·{' '}
@@ -174,8 +186,11 @@ function Totals({ reading, games, setUrl }: Pick<ReadFiltersProps, 'reading' | '
           ·{' '}
         </>
       )}{' '}
-      {blank(one, 'tagged on')} · {blank(other, 'on')} · kneels, spikes and no-plays left out; a run-pass
-      option is a call of its own ·{' '}
+      {blanks} ·{' '}
+      {ofKicks(side)
+        ? 'kicks that a foul wiped out are left out'
+        : 'kneels, spikes and no-plays left out; a run-pass option is a call of its own'}{' '}
+      ·{' '}
       {side === 'offense' && (
         <>
           <a className="door" href={`/api/book/cards?team=${team}`}>

@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import type { Book } from '@/core/book';
 import { gameNames } from '@/core/exchange/names';
 import type { TeamInfo } from '@/core/exchange/types';
-import { answersIn, reelOf, writeCell, writeFilter } from '@/core/read';
+import { answersIn, ofKicks, reelOf, writeCell, writeFilter } from '@/core/read';
 import { filmPath, WithFilm } from '../film/WithFilm';
 import { LookCard } from '../look/LookCard';
 import { useScreenCommands } from '../shared/commands';
@@ -93,7 +93,7 @@ export function ReadScreen(props: ReadScreenProps) {
           gameName={nameOfGame}
           setUrl={setUrl}
         />
-      ) : (
+      ) : ofKicks(address.side) ? null : (
         <div className="readgrid">
           <section className="card" aria-label="Situation board">
             <header>

@@ -16,6 +16,7 @@ import {
   ownFilm,
   readAddress,
   readFilter,
+  SIDE_WORDS,
   situationBoard,
   weightsOf,
   writeFilter,
@@ -99,7 +100,7 @@ export function useReading(
       cellRows,
       board,
       looks,
-      title: `${title(team)} ${side}`,
+      title: `${title(team)} ${SIDE_WORDS[side]}`,
       cellTitle: cellWords(cell, zone?.label ?? null),
     },
   };

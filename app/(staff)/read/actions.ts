@@ -3,12 +3,13 @@
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { action } from '@/app/lib/action';
+import { BOARD_SIDES } from '@/core/read';
 import { sectionsSchema } from '@/core/read/schema';
 import { setTemplate } from '@/store/programs';
 
 const kept = action(
   'report.template',
-  z.object({ side: z.enum(['offense', 'defense']), sections: sectionsSchema.nullable() }),
+  z.object({ side: z.enum(BOARD_SIDES), sections: sectionsSchema.nullable() }),
   async (actor, { side, sections }) => {
     await setTemplate(actor, side, sections);
     revalidatePath('/read/report');

@@ -44,7 +44,7 @@ export const AFTER = {
   outOfBounds: { label: 'out of bounds', group: 'what_came_of_it', kind: 'flag' },
   turnover: { label: 'turnover', group: 'what_came_of_it', kind: 'enum', values: TURNOVERS },
   fumble: { label: 'fumble', group: 'what_came_of_it', kind: 'enum', values: FUMBLES },
-  kickEnd: { label: 'kick end', group: 'what_came_of_it', kind: 'enum', values: KICK_ENDS },
+  kickEnd: { label: 'kick end', group: 'what_came_of_it', kind: 'enum', values: KICK_ENDS, filter: true },
   kickYards: {
     label: 'kick yards',
     group: 'what_came_of_it',

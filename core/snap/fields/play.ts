@@ -172,8 +172,8 @@ export const PLAY = {
     pattern: JERSEY,
     typed: ['carrier2'],
   },
-  kicker: { label: 'kicker', group: 'who', kind: 'text', pattern: JERSEY, unsaid: true },
-  returner: { label: 'returner', group: 'who', kind: 'text', pattern: JERSEY },
+  kicker: { label: 'kicker', group: 'who', kind: 'text', pattern: JERSEY, unsaid: true, filter: true },
+  returner: { label: 'returner', group: 'who', kind: 'text', pattern: JERSEY, filter: true },
   takenBy: { label: 'taken by', group: 'who', kind: 'text', pattern: JERSEY, unsaid: true },
   tacklers: { label: 'tacklers', group: 'who', kind: 'numbers', pattern: JERSEY },
 } as const satisfies Readonly<Record<string, FieldSpec>>;

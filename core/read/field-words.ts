@@ -1,0 +1,33 @@
+/** Words of fields as a reader sees them, and the order some stand in. */
+import { BUCKET_ROWS, bucketLabel, type BucketKey, type Zone } from '../field/situation';
+import { NONE, UNSEEN } from '../snap/snap';
+import { DEPTH_BANDS, DRIVE_ENDS, DRIVE_STARTS, HALVES, LEADS, OPENINGS } from './derived';
+import type { FilterField } from './filters';
+
+/** Fields whose words have an order of their own. */
+export const ORDERS: Readonly<Partial<Record<FilterField, readonly string[]>>> = {
+  bucket: BUCKET_ROWS.map((b) => b.key),
+  lead: LEADS,
+  half: HALVES,
+  opening: OPENINGS,
+  depthBand: DEPTH_BANDS,
+  driveStart: DRIVE_STARTS,
+  driveEnd: DRIVE_ENDS,
+  quarter: ['1', '2', '3', '4', '5', '6', '7', '8'],
+};
+
+/** A stored word as a reader sees it; blank, none and not visible are said. */
+export function fieldWord(field: FilterField, word: string, zones: readonly Zone[]): string {
+  if (word === '') return 'not tagged';
+  if (word === NONE) return field === 'motion' ? 'no motion' : 'none';
+  if (word === UNSEEN) return 'not visible';
+  if (field === 'bucket') return bucketLabel(word as BucketKey);
+  if (field === 'zone') return zones.find((z) => z.key === word)?.label ?? word;
+  if (field === 'shell') return `${word} high`;
+  if (['carrier', 'target', 'passer', 'kicker', 'returner'].includes(field)) return `#${word}`;
+  if (word === 'L' || word === 'R' || (word === 'M' && field === 'hash'))
+    return (
+      (field === 'direction' ? 'to the ' : '') + (word === 'L' ? 'left' : word === 'R' ? 'right' : 'middle')
+    );
+  return word.replace(/_/g, ' ');
+}
