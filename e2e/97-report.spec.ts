@@ -56,6 +56,7 @@ test('any board as a table: a number opens its snaps, the address brings it back
   await axe(page);
   await page.getByRole('toolbar', { name: 'Filters' }).getByLabel('side').selectOption('defense');
   await expect(boards(page).getByLabel('board')).toHaveValue('d-front');
+  await boards(page).getByLabel('against').selectOption('none');
   // The kicking game: no board of calls above it, the same tables and doors.
   await page.getByRole('toolbar', { name: 'Filters' }).getByLabel('side').selectOption('kicking');
   await expect(boards(page).getByLabel('board')).toHaveValue('k-unit');
@@ -64,6 +65,13 @@ test('any board as a table: a number opens its snaps, the address brings it back
   const kicked = await punts.textContent();
   await punts.click();
   await expect(reel).toContainText(`Kicks by kind: punt: ${kicked} snaps`);
+  await expect(reel).toContainText(/kick \d+, /);
+  // For the meeting room: one snap at a time, by the arrows.
+  await reel.getByRole('button', { name: 'Large, one at a time' }).click();
+  await expect(reel).toContainText(`1 of ${kicked}`);
+  await page.keyboard.press('ArrowRight');
+  await expect(reel).toContainText(`2 of ${kicked}`);
+  await axe(page);
   await page.keyboard.press('Escape');
   await page.getByRole('link', { name: 'report', exact: true }).click();
   await expect(page.getByRole('heading', { name: /kicking team: report$/ })).toBeVisible();

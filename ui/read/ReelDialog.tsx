@@ -17,12 +17,24 @@ const situation = (snap: Snap): string =>
   snap.down === null || snap.distance === null
     ? (snap.unit ?? '')
     : `${formatDownDistance(snap.down, snap.distance, snap.toGoal)}${snap.toGoal === null ? '' : `, ${formatSpot(snap.toGoal)}`}`;
+/** "kick 41, returned 12". */
+const kicked = ({ kickYards, kickEnd, returnYards }: Snap): string =>
+  [
+    kickYards === null ? '' : `kick ${kickYards}`,
+    `${(kickEnd ?? '').replace(/_/g, ' ')}${returnYards === null ? '' : ` ${returnYards}`}`,
+  ]
+    .filter(Boolean)
+    .join(', ') || 'not tagged';
 const called = (snap: Snap): string =>
-  `${snap.concept && snap.concept !== '-' && snap.concept !== '?' ? snap.concept : (snap.play ?? 'not tagged')}${snap.gain === null ? '' : ` ${snap.gain > 0 ? '+' : ''}${snap.gain}`}`;
+  snap.result === 'kick'
+    ? kicked(snap)
+    : `${snap.concept && snap.concept !== '-' && snap.concept !== '?' ? snap.concept : (snap.play ?? 'not tagged')}${snap.gain === null ? '' : ` ${snap.gain > 0 ? '+' : ''}${snap.gain}`}`;
 
 export default function ReelDialog({ title, snaps, book, profile, gameName, onClose }: ReelProps) {
   const [at, setAt] = useState(0);
   const [card, setCard] = useState(false);
+  /** For the meeting room: one snap at a time, large. */
+  const [large, setLarge] = useState(false);
   const list = useRef<HTMLOListElement>(null);
   const current = snaps[Math.min(at, snaps.length - 1)];
   useEffect(() => {
@@ -34,6 +46,7 @@ export default function ReelDialog({ title, snaps, book, profile, gameName, onCl
       open
       onClose={onClose}
       fullWidth
+      fullScreen={large}
       maxWidth="lg"
       aria-labelledby="reel-title"
       onKeyDown={(event) => {
@@ -50,14 +63,24 @@ export default function ReelDialog({ title, snaps, book, profile, gameName, onCl
         <span>
           {title}: {snaps.length} {snaps.length === 1 ? 'snap' : 'snaps'}
         </span>
-        <Button onClick={onClose}>Close</Button>
+        <span>
+          {large && snaps.length > 0 && (
+            <span className="num" aria-live="polite">
+              {Math.min(at, snaps.length - 1) + 1} of {snaps.length}{' '}
+            </span>
+          )}
+          <Button aria-pressed={large} onClick={() => setLarge(!large)}>
+            {large ? 'List' : 'Large, one at a time'}
+          </Button>
+          <Button onClick={onClose}>Close</Button>
+        </span>
       </DialogTitle>
-      <DialogContent style={{ height: '70vh' }}>
+      <DialogContent style={large ? undefined : { height: '70vh' }}>
         {!current ? (
           <p>No snaps stand behind this number.</p>
         ) : (
-          <div className="reel">
-            <ol ref={list} aria-label="Snaps of the reel" tabIndex={0}>
+          <div className={large ? 'reel large' : 'reel'}>
+            <ol ref={list} hidden={large} aria-label="Snaps of the reel" tabIndex={0}>
               {snaps.map((countedSnap, i) => (
                 <li key={countedSnap.snap.snapId}>
                   <button
@@ -100,7 +123,7 @@ export default function ReelDialog({ title, snaps, book, profile, gameName, onCl
                 profile={profile}
                 fields={current.snap}
                 hash={current.snap.hash}
-                height={230}
+                height={large ? 420 : 230}
               />
               <dl className="tagsheet">
                 {echoOf(current.snap)
