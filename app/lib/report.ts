@@ -37,6 +37,8 @@ export interface MadeReport {
   readonly template: readonly string[] | null;
   readonly columns: Columns;
   readonly games: readonly string[];
+  /** What it is called, whose it is, what it rests on. */
+  readonly about: Pick<ReportToPrint, 'title' | 'of' | 'rests'>;
   /** Cards are drawn only for paper. */
   print(now: Date): ReportToPrint;
 }
@@ -79,6 +81,20 @@ export async function makeReport(actor: Actor, params: URLSearchParams): Promise
   );
   const keys = chosen.map((g) => g.info.key);
   const filtered = [writeFilter(address.filter), address.cell?.bucket].filter(Boolean);
+  const about = {
+    title: `${nameOf(address.team)} ${SIDE_WORDS[side]}`,
+    of: `${name}${settings.week === null ? '' : ` · week ${settings.week}`}`,
+    rests: [
+      `Film: ${keys.map(called).join(', ') || 'none'} (${FILM_LABEL[address.film]})`,
+      filtered.length > 0 ? `Only ${filtered.join('; ')}` : '',
+      weights === null ? '' : 'Games weighed, what n is worth in the rates',
+      ofKicks(side)
+        ? 'Kicks that a foul wiped out left out'
+        : `Success ${rules.success.name}; kneels, spikes and no-plays left out`,
+    ]
+      .filter(Boolean)
+      .join('. '),
+  };
   return {
     address,
     report,
@@ -86,19 +102,9 @@ export async function makeReport(actor: Actor, params: URLSearchParams): Promise
     template,
     columns,
     games: keys,
+    about,
     print: (now) => ({
-      title: `${nameOf(address.team)} ${SIDE_WORDS[side]}`,
-      of: `${name}${settings.week === null ? '' : ` · week ${settings.week}`}`,
-      rests: [
-        `Film: ${keys.map(called).join(', ') || 'none'} (${FILM_LABEL[address.film]})`,
-        filtered.length > 0 ? `Only ${filtered.join('; ')}` : '',
-        weights === null ? '' : 'Games weighed, what n is worth in the rates',
-        ofKicks(side)
-          ? 'Kicks that a foul wiped out left out'
-          : `Success ${rules.success.name}; kneels, spikes and no-plays left out`,
-      ]
-        .filter(Boolean)
-        .join('. '),
+      ...about,
       printed: `${name} · printed ${now.toISOString().slice(0, 16).replace('T', ' ')} UTC`,
       report,
       looks: lookCards(columns, rows, side, book, profiles[level], rules.look),

@@ -1,12 +1,20 @@
 /** The scouting report: sections of boards and drawings, a first page of sentences chosen by rule, and what film it rests on. */
 import type { Zone } from '../field/situation';
 import { columnOf } from '../snap/fields';
-import { boardsOf, type BoardSpec, RATE_KEYS } from './board-specs';
+import { BOARDS, boardsOf, type BoardSpec, RATE_KEYS } from './board-specs';
 import type { BoardSide } from './sides';
-import { boardTable, REST, type BoardCell, type BoardTable, type BoardTableRow } from './boards';
+import {
+  boardTable,
+  rateIn,
+  REST,
+  testOf,
+  type BoardCell,
+  type BoardTable,
+  type BoardTableRow,
+} from './boards';
 import type { Columns } from './columns';
 import { isFilterField } from './filters';
-import { countText, differenceOf, FEW, intervalText, rateOf, type Rate } from './rates';
+import { countText, differenceOf, FEW, intervalText, type Rate } from './rates';
 
 /** What a staff prints, in order, where it said nothing else. */
 export const USUAL_SECTIONS: Readonly<Record<BoardSide, readonly string[]>> = {
@@ -114,16 +122,18 @@ function candidates(
   const found: Candidate[] = [];
   let looked = 0;
   const fields = table.columns.filter((c) => c.kind === 'word').map((c) => c.key);
+  const spec = BOARDS.find((b) => b.id === table.id)!;
   for (const row of table.rows) {
     if (row.key === REST || row.key.split('~').some((w) => w === '' || w === '-' || w === '%3F')) continue;
     for (const { key, label } of table.columns) {
       if (!(RATE_KEYS as readonly string[]).includes(key) || saysNothing(fields, key)) continue;
       const rate = row.cells[key] as Rate;
-      const all = table.all.cells[key] as Rate;
       // What most snaps are stands out by what the others are.
       if (rate.worth < FEW || 2 * row.rows.length > table.all.rows.length) continue;
       looked++;
-      const rest = restOf(columns, rate, all);
+      const own = new Set(row.rows);
+      const others = table.all.rows.filter((r) => !own.has(r));
+      const rest = rateIn(columns, others, testOf(columns, spec, key)!);
       const apart = differenceOf(rate, rest);
       if (apart === null || (apart.low <= 0 && apart.high >= 0)) continue;
       const least = Math.min(Math.abs(apart.low), Math.abs(apart.high));
@@ -141,12 +151,6 @@ function candidates(
     }
   }
   return { found, looked };
-}
-
-/** What is left of all when a row is taken out; whole counts, or by their worth under weights. */
-function restOf(columns: Columns, rate: Rate, all: Rate): Rate {
-  const [k, n] = [all.k - rate.k, all.n - rate.n];
-  return rateOf(null, { length: k }, { length: n - k });
 }
 
 /** "2nd long, trips right", "personnel 12", "return motion by H". */

@@ -46,6 +46,7 @@ export function ReportScreen(props: ReportScreenProps) {
   const [breaks, setBreaks] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const boards = boardsOf(side);
+  const saved = sections !== null && sections.join() === template?.join();
   // A choice stands at once; the first page follows from the server.
   const [asked, setAsked] = useState<readonly string[] | null>(null);
   useEffect(() => setAsked(null), [sections]);
@@ -149,7 +150,7 @@ export function ReportScreen(props: ReportScreenProps) {
           <header>
             <h2>Sections</h2>
             <span className="small quiet">
-              {sections === null ? 'the usual ones' : sections === template ? 'as the staff saved them' : ''}
+              {sections === null ? 'the usual ones' : saved ? 'as the staff saved them' : ''}
             </span>
           </header>
           {problem && (
@@ -211,7 +212,7 @@ export function ReportScreen(props: ReportScreenProps) {
               <button
                 type="button"
                 className="button"
-                disabled={sections === null || sections === template}
+                disabled={sections === null || saved}
                 onClick={() => void keep(chosen, 'Saved for the staff')}
               >
                 save for the staff

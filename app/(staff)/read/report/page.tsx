@@ -1,7 +1,6 @@
 import type { Metadata } from 'next';
 import { pageFor } from '@/app/lib/refusable';
 import { makeReport } from '@/app/lib/report';
-import { clock } from '@/app/lib/session';
 import { may } from '@/core/staff';
 import { ReportScreen } from '@/ui/read/report/ReportScreen';
 import { saveSections } from '../actions';
@@ -19,8 +18,8 @@ export default pageFor('game.read', async function ReportPage(actor, { searchPar
   );
   const params = new URLSearchParams(given);
   const made = await makeReport(actor, params);
-  const { title, of, rests } = made.print(clock());
-  const { report, sections, template, address } = made;
+  const { report, sections, template, address, about } = made;
+  const { title, of, rests } = about;
   return (
     <ReportScreen
       title={title}
