@@ -446,6 +446,12 @@ const ACTIONS_WALKED: readonly Door[] = [
     args: () => [{ side: 'offense', sections: ['personnel'] }],
   },
   {
+    file: 'app/(staff)/read/actions.ts',
+    name: 'saveView',
+    action: 'view.save',
+    args: () => [{ name: 'Third downs', query: 'team=AAA&filter=down%3A3' }],
+  },
+  {
     file: 'app/(staff)/log/charting/actions.ts',
     name: 'savePlan',
     action: 'charting.plan',

@@ -72,7 +72,11 @@ export async function report(args: string[]): Promise<number> {
     countGame(snaps, levelOf(key) ? LEVEL_PROFILES[levelOf(key)!] : fallback, book),
   );
   const columns = buildColumns(counted, undefined, weightsOf(inTime, halfLife));
-  const rows = rowsAt(columns, { team: values.team, side, filter: {}, cell: null }, DEFAULT_RULES.zones);
+  const rows = rowsAt(
+    columns,
+    { team: values.team, side, filter: {}, ranges: {}, cell: null },
+    DEFAULT_RULES.zones,
+  );
   const about = { team: values.team, side, sections };
   const made = buildReport(columns, rows, about, DEFAULT_RULES.zones);
   const names = inTime.map((g) => g.key);

@@ -43,6 +43,31 @@ test('any board as a table: a number opens its snaps, the address brings it back
     .getByRole('button', { name: /^\d+ snaps$/ })
     .textContent();
   expect(all!.startsWith(`all${Number.parseInt(shown!, 10)}`)).toBe(true);
+  // A figure between two bounds, typed; its chip takes it away.
+  const whole = await boards(page).getByRole('row').last().textContent();
+  await page.getByRole('button', { name: 'add a filter' }).click();
+  await page.getByRole('menuitem', { name: /^yards to gain, from/ }).click();
+  await page.getByLabel('from', { exact: true }).fill('9');
+  await page.getByLabel('to', { exact: true }).fill('7');
+  await page.getByRole('button', { name: 'add', exact: true }).click();
+  await expect(page.getByRole('menu').getByRole('alert')).toHaveText('Write the smaller first.');
+  await page.getByLabel('from', { exact: true }).fill('4');
+  await page.getByLabel('to', { exact: true }).press('Enter');
+  await expect(page).toHaveURL(/range=distance%3A4\.\.7/);
+  await expect(page.getByText('yards to gain 4 to 7')).toBeVisible();
+  await expect(boards(page).getByRole('row').last()).not.toHaveText(whole!);
+  // Kept by name for the staff, opened again, forgotten.
+  await page.getByRole('button', { name: 'save this view' }).click();
+  await page.getByLabel('name of the view').fill('Four to seven');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'forget this view' })).toBeVisible();
+  await page.goto(`${SITE()}/read`);
+  await page.getByLabel('saved views').selectOption('Four to seven');
+  await expect(page.getByText('yards to gain 4 to 7')).toBeVisible();
+  await page.getByRole('button', { name: 'forget this view' }).click();
+  await expect(page.getByRole('button', { name: 'save this view' })).toBeVisible();
+  await page.getByRole('button', { name: 'take the range of yards to gain away' }).click();
+  await expect(boards(page).getByRole('row').last()).toHaveText(whole!);
   // Two halves side by side; each part opens its own snaps.
   await page.goto(`${SITE()}/read?board=personnel`);
   await boards(page).getByLabel('against').selectOption('half');

@@ -3,7 +3,7 @@ import 'server-only';
 import type { ProgramJson } from '../core/exchange/schema';
 import { adaptProfile, LEVEL_PROFILES, type LevelKey, type ProfileChanges } from '../core/field/profile';
 import { plansSchema } from '../core/charting/schema';
-import { templatesSchema } from '../core/read/schema';
+import { templatesSchema, viewsSchema } from '../core/read/schema';
 import { readRules } from '../core/read/read-rules';
 import { sameValue } from '../core/snap/fields';
 import type { TableFault, Tables } from '../core/table';
@@ -27,6 +27,8 @@ export function settingsOf(wanted: ProgramJson, level: LevelKey, season: number)
   if (!charting.success) return `charting: ${charting.error.issues[0]!.message}`;
   const reports = templatesSchema.nullish().safeParse(wanted.reports);
   if (!reports.success) return `reports: ${reports.error.issues[0]!.message}`;
+  const views = viewsSchema.nullish().safeParse(wanted.views);
+  if (!views.success) return `views: ${views.error.issues[0]!.message}`;
   return {
     week: wanted.week,
     opponent: wanted.opponent,
@@ -34,6 +36,7 @@ export function settingsOf(wanted: ProgramJson, level: LevelKey, season: number)
     profile,
     charting: charting.data ?? null,
     reports: reports.data ?? null,
+    views: views.data ?? null,
   };
 }
 
@@ -86,6 +89,7 @@ export function roleFaults(
       need('charting.plan', 'program.json', 'charting');
     if (!sameValue(before.reports ?? null, after.reports ?? null))
       need('report.template', 'program.json', 'reports');
+    if (!sameValue(before.views ?? null, after.views ?? null)) need('view.save', 'program.json', 'views');
     if (!sameValue(before.profile ?? null, after.profile ?? null))
       need('level.set', 'program.json', 'profile');
   }

@@ -189,4 +189,5 @@ const plainSettings = (s: ProgramSettings) => [
   s.profile ?? null,
   s.charting ?? null,
   s.reports ?? null,
+  s.views ?? null,
 ];

@@ -5,6 +5,7 @@ import { hash } from '@node-rs/argon2';
 import { randomUUID } from 'node:crypto';
 import { DEFAULT_BOOK } from '../core/book/default-book';
 import { adaptProfile, LEVEL_PROFILES, type LevelKey, type ProfileChanges } from '../core/field/profile';
+import { viewsSchema } from '../core/read/schema';
 import type { BoardSide } from '../core/read/sides';
 import type { ChartPlan } from '../core/charting/plans';
 import { readRules } from '../core/read/read-rules';
@@ -206,6 +207,17 @@ export async function setChartingPlan(actor: Actor, team: string, plan: ChartPla
       throw new NotFound('team');
     const { [team]: _, ...others } = (program.settings.charting ?? {}) as Record<string, ChartPlan>;
     return { charting: plan === null ? others : { ...others, [team]: plan } };
+  });
+}
+
+/** A view of Read under a name, for the whole staff; a name again is its new address, null takes it away. */
+export async function setView(actor: Actor, name: string, query: string | null): Promise<void> {
+  permit(actor, 'view.save');
+  await changeSettings(actor, async (_tx, program) => {
+    const others = (viewsSchema.safeParse(program.settings.views).data ?? []).filter((v) => v.name !== name);
+    const views = viewsSchema.safeParse(query === null ? others : [...others, { name, query }]);
+    if (!views.success) throw new Invalid(views.error.issues[0]!.message);
+    return { views: views.data };
   });
 }
 

@@ -906,6 +906,30 @@ describe('the staff’s rules', () => {
   });
 });
 
+describe('views of Read', () => {
+  it('are kept by name for the staff, replaced by the same name, taken away, and travel with the program', async () => {
+    const { writeProgram } = await import('../core/exchange/program-json');
+    await programs.setView(ours, 'Third', 'team=AAA&filter=down%3A3');
+    await programs.setView(ours, 'Red', 'range=toGoal%3A1..20');
+    await programs.setView(ours, 'Third', 'team=AAA&filter=down%3A3%2C4');
+    const views = async () => (await programs.programOf(ours)).settings.views;
+    const kept = [
+      { name: 'Red', query: 'range=toGoal%3A1..20' },
+      { name: 'Third', query: 'team=AAA&filter=down%3A3%2C4' },
+    ];
+    expect(await views()).toEqual(kept);
+    const text = writeProgram(await programs.programOf(ours));
+    await programs.setView(ours, 'Red', null);
+    expect(await views()).toEqual([kept[1]]);
+    await imports.importFiles(ours, [{ name: 'program.json', text }], NOW);
+    expect(await views()).toEqual(kept);
+    await expect(programs.setView(ours, 'Odd', 'a b<script>')).rejects.toThrow('is none');
+    await expect(programs.setView({ ...ours, roles: ['guest'] }, 'Mine', '')).rejects.toThrow();
+    for (const { name } of kept) await programs.setView(ours, name, null);
+    expect(await views()).toEqual([]);
+  });
+});
+
 describe('the sections of reports', () => {
   it('are kept by side, travel with the program, and belong to those who plan', async () => {
     const { writeProgram, readProgram } = await import('../core/exchange/program-json');

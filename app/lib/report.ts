@@ -16,6 +16,7 @@ import {
   SIDE_WORDS,
   weightsOf,
   writeFilter,
+  writeRanges,
   type Columns,
   type ReadAddress,
   type Report,
@@ -80,7 +81,9 @@ export async function makeReport(actor: Actor, params: URLSearchParams): Promise
     nameOf,
   );
   const keys = chosen.map((g) => g.info.key);
-  const filtered = [writeFilter(address.filter), address.cell?.bucket].filter(Boolean);
+  const filtered = [writeFilter(address.filter), writeRanges(address.ranges), address.cell?.bucket].filter(
+    Boolean,
+  );
   const about = {
     title: `${nameOf(address.team)} ${SIDE_WORDS[side]}`,
     of: `${name}${settings.week === null ? '' : ` · week ${settings.week}`}`,

@@ -73,6 +73,8 @@ export interface ProgramSettings {
   readonly charting?: unknown;
   /** Sections of the scouting report by side, in the order they print. */
   readonly reports?: unknown;
+  /** Views of Read by name, for the whole staff. */
+  readonly views?: unknown;
 }
 
 export const FIELD_STATES = ['tagged', 'none', 'not_visible', 'blank'] as const;

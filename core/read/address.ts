@@ -2,7 +2,8 @@
 import { BOARD_SIDES, type BoardSide } from './sides';
 import { CONTRASTS, type Contrast } from './contrasts';
 import { FILM_KINDS, type FilmKind } from './film';
-import type { Filter } from './columns';
+import { formatClock } from '../field/spot';
+import { RANGE_FIELDS, RANGE_LABEL, type Filter, type Range, type RangeField, type Ranges } from './columns';
 import { isFilterField, type FilterField } from './filters';
 
 export interface Cell {
@@ -20,6 +21,8 @@ export interface ReadAddress {
   /** Games after which one counts half; null: none fades. */
   readonly halfLife: number | null;
   readonly filter: Filter;
+  /** Figures between two bounds, both within. */
+  readonly ranges: Ranges;
   readonly cell: Cell | null;
   readonly reel: string | null;
   /** A structure of the defense’s board, and a situation of it: "3x1.boundary.third". */
@@ -44,6 +47,28 @@ export const writeFilter = (filter: Filter): string | null =>
     .filter(([, words]) => words && words.length > 0)
     .map(([field, words]) => `${field}:${words!.join(',')}`)
     .join(';') || null;
+
+/** "distance:7..10;margin:-8..-1" */
+export function readRanges(text: string | null): Ranges {
+  const out: Partial<Record<RangeField, Range>> = {};
+  for (const part of (text ?? '').split(';')) {
+    const found = /^([a-zA-Z]+):(-?\d{1,4})\.\.(-?\d{1,4})$/.exec(part);
+    const field = RANGE_FIELDS.find((f) => f === found?.[1]);
+    const [from, to] = [Number(found?.[2]), Number(found?.[3])];
+    if (field !== undefined && from <= to) out[field] = { from, to };
+  }
+  return out;
+}
+export const writeRanges = (ranges: Ranges): string | null =>
+  Object.entries(ranges)
+    .map(([field, range]) => `${field}:${range!.from}..${range!.to}`)
+    .join(';') || null;
+
+/** "yards to gain 7 to 10", "clock 0:00 to 2:00". */
+export function rangeWords(field: RangeField, { from, to }: Range): string {
+  const word = (x: number): string => (field === 'clock' ? formatClock(x) : String(x).replace('-', '−'));
+  return `${RANGE_LABEL[field]} ${from === to ? word(from) : `${word(from)} to ${word(to)}`}`;
+}
 
 /** "1st_10.own" or "1st_10". */
 export function readCell(text: string | null): Cell | null {
@@ -70,6 +95,7 @@ export function readAddress(
     last: whole('last'),
     halfLife: whole('halflife'),
     filter: readFilter(params.get('filter')),
+    ranges: readRanges(params.get('range')),
     cell: readCell(params.get('cell')),
     reel: params.get('reel'),
     at: params.get('at'),

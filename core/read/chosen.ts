@@ -31,13 +31,16 @@ export const lastOf = <G>(games: readonly G[], last: number | null): readonly G[
 /** Rows of the team's side of the ball that fit the filter and, where one is chosen, the cell. */
 export function rowsAt(
   columns: Columns,
-  { team, side, filter, cell }: Pick<ReadAddress, 'team' | 'side' | 'filter' | 'cell'>,
+  { team, side, filter, ranges, cell }: Pick<ReadAddress, 'team' | 'side' | 'filter' | 'ranges' | 'cell'>,
   zones: readonly Zone[],
 ): Uint32Array {
   const whose = { ...filter, [sideField(side)]: [team] };
   const which = ofKicks(side) ? 'kicks' : 'counts';
-  if (cell === null) return select(columns, whose, {}, null, which);
+  if (cell === null) return select(columns, whose, ranges, null, which);
   const zone = zones.find((z) => z.key === cell.zone) ?? null;
-  const within = zone ? { toGoal: { from: zone.from, to: zone.to } } : {};
+  const asked = ranges.toGoal ?? { from: 0, to: 100 };
+  const within = zone
+    ? { ...ranges, toGoal: { from: Math.max(zone.from, asked.from), to: Math.min(zone.to, asked.to) } }
+    : ranges;
   return select(columns, { ...whose, bucket: [cell.bucket] }, within, null, which);
 }

@@ -18,6 +18,12 @@ export const UNKNOWN = -999;
 /** Figures that a range may be asked of. */
 export const RANGE_FIELDS = ['toGoal', 'distance', 'clock', 'margin'] as const;
 export type RangeField = (typeof RANGE_FIELDS)[number];
+export const RANGE_LABEL: Readonly<Record<RangeField, string>> = {
+  toGoal: 'yards to their goal',
+  distance: 'yards to gain',
+  clock: 'clock',
+  margin: 'lead',
+};
 export interface Range {
   readonly from: number;
   readonly to: number;

@@ -52,3 +52,17 @@ export const templatesSchema = z.object({
   kicking: sectionsSchema.optional(),
   returning: sectionsSchema.optional(),
 });
+
+/** A view of Read under a name: its address, without the reel that is open. */
+export const viewSchema = z.object({
+  name: z.string().trim().min(1, 'a view needs a name').max(60, 'a name has up to 60 characters'),
+  query: z
+    .string()
+    .max(1500, 'the address of a view has up to 1,500 characters')
+    .regex(/^[\w%=&.:;,+~*'!()-]*$/, 'the address of a view is none'),
+});
+export type SavedView = z.infer<typeof viewSchema>;
+export const viewsSchema = z
+  .array(viewSchema)
+  .max(60, 'a staff saves up to 60 views; remove one first')
+  .refine((v) => new Set(v.map((x) => x.name)).size === v.length, 'two views have one name');

@@ -28,6 +28,7 @@ export const PERMISSIONS = {
   'snap.log': to(FOOTBALL, 'logging a game'),
   'snap.log-closed': to(['coordinator'], 'changing a closed game'),
   'charting.plan': to(FOOTBALL, 'choosing what is charted'),
+  'view.save': to(FOOTBALL, 'saving views of Read'),
   'report.template': to(PLANNERS, 'saving the sections of reports'),
   'team.read': to(STAFF, 'reading the teams'),
   'team.create': to(FOOTBALL, 'adding a team'),

@@ -17,17 +17,24 @@ import {
   ownFilm,
   rateOf,
   SIDE_WORDS,
+  RANGE_LABEL,
+  rangeWords,
   writeFilter,
+  writeRanges,
   type BlankField,
   type Filter,
   type FilterField,
+  type RangeField,
+  type Ranges,
 } from '@/core/read';
+import type { SavedView } from '@/core/read/schema';
 import { Choice } from '../shared/Choice';
 import type { Reading } from './useReading';
 import { wordOf } from './words';
 
 const ReportLink = dynamic(() => import('./ReportLink'), { ssr: false });
 const Download = dynamic(() => import('./Download'), { ssr: false });
+const SavedViews = dynamic(() => import('./SavedViews'), { ssr: false });
 const FilterMenu = dynamic(() => import('./FilterMenu'), { ssr: false });
 
 export type SetAddress = (changes: Readonly<Record<string, string | null>>, push?: boolean) => void;
@@ -41,12 +48,20 @@ interface ReadFiltersProps {
   readonly teams: readonly TeamInfo[];
   readonly level: LevelKey;
   readonly setUrl: SetAddress;
+  readonly views: readonly SavedView[];
+  readonly saveView: (given: unknown) => Promise<string | null>;
 }
 
-export function ReadFilters({ reading, games, teams, level, setUrl }: ReadFiltersProps) {
-  const { team, side, film, last, halfLife, filter } = reading.address;
+export function ReadFilters(props: ReadFiltersProps) {
+  const { reading, games, teams, level, setUrl, views, saveView } = props;
+  const { team, side, film, last, halfLife, filter, ranges } = reading.address;
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const setFilter = (next: Filter): void => setUrl({ filter: writeFilter(next), reel: null });
+  const setRanges = (next: Ranges): void =>
+    setUrl({
+      range: writeRanges(Object.fromEntries(Object.entries(next).filter(([, r]) => r !== undefined))),
+      reel: null,
+    });
   const own = ownFilm(level);
   const otherFilm = film !== own || games.some((g) => ![null, own].includes(filmKind(g.info)));
   return (
@@ -123,6 +138,19 @@ export function ReadFilters({ reading, games, teams, level, setUrl }: ReadFilter
           </button>
         </span>
       ))}
+      {Object.entries(ranges).map(([field, range]) => (
+        <span key={field} className="chip">
+          {rangeWords(field as RangeField, range)}
+          <button
+            type="button"
+            className="plain"
+            onClick={() => setRanges({ ...ranges, [field]: undefined })}
+            aria-label={`take the range of ${RANGE_LABEL[field as RangeField]} away`}
+          >
+            ×
+          </button>
+        </span>
+      ))}
       <button
         type="button"
         className="button"
@@ -131,12 +159,14 @@ export function ReadFilters({ reading, games, teams, level, setUrl }: ReadFilter
       >
         add a filter
       </button>
+      <SavedViews views={views} save={saveView} />
       <Totals reading={reading} games={games} setUrl={setUrl} />
       {anchor && (
         <FilterMenu
           anchor={anchor}
           counted={reading.counted}
           onClose={() => setAnchor(null)}
+          onRange={(field, range) => setRanges({ ...ranges, [field]: range })}
           onAdd={(field, word) =>
             setFilter({ ...filter, [field]: [...new Set([...(filter[field] ?? []), word])] })
           }

@@ -5,6 +5,7 @@ import { useMemo, useState } from 'react';
 import type { Book } from '@/core/book';
 import { gameNames } from '@/core/exchange/names';
 import type { TeamInfo } from '@/core/exchange/types';
+import type { SavedView } from '@/core/read/schema';
 import { answersIn, ofKicks, reelOf, writeCell, writeFilter } from '@/core/read';
 import { filmPath, WithFilm } from '../film/WithFilm';
 import { LookCard } from '../look/LookCard';
@@ -37,6 +38,9 @@ export interface ReadScreenProps extends ReadFilm {
   readonly opponent: string | null;
   /** The program's team. */
   readonly own: string;
+  /** Saved for the staff, by name. */
+  readonly views: readonly SavedView[];
+  readonly saveView: (given: unknown) => Promise<string | null>;
 }
 
 /** Read with its film. */
@@ -73,7 +77,15 @@ export function ReadScreen(props: ReadScreenProps) {
   return (
     <>
       <h1 className="hide">Read: {nameOf(address.team)}</h1>
-      <ReadFilters reading={reading} games={games} teams={teams} level={level} setUrl={setUrl} />
+      <ReadFilters
+        views={props.views}
+        saveView={props.saveView}
+        reading={reading}
+        games={games}
+        teams={teams}
+        level={level}
+        setUrl={setUrl}
+      />
       {counted.rows.length === 0 ? (
         <section className="card">
           <p>

@@ -16,10 +16,12 @@ import {
   ownFilm,
   readAddress,
   readFilter,
+  readRanges,
   SIDE_WORDS,
   situationBoard,
   weightsOf,
   writeFilter,
+  writeRanges,
   type Counted,
   type CountedSnap,
   type FilmKind,
@@ -76,18 +78,26 @@ export function useReading(
   );
   const columns = useMemo(() => buildColumns(snaps, rules.success, weights), [snaps, rules, weights]);
   const filter = writeFilter(address.filter);
+  const range = writeRanges(address.ranges);
   const rows = useMemo(
-    () => rowsAt(columns, { team, side, filter: readFilter(filter), cell: null }, []),
-    [columns, filter, team, side],
+    () =>
+      rowsAt(columns, { team, side, filter: readFilter(filter), ranges: readRanges(range), cell: null }, []),
+    [columns, filter, range, team, side],
   );
   const board = useMemo(() => situationBoard(columns, rows), [columns, rows]);
   const zone = rules.zones.find((z) => z.key === cell?.zone) ?? null;
   const bucket = cell?.bucket ?? null;
   const cellRows = useMemo(() => {
     if (bucket === null) return rows;
-    const at = { team, side, filter: readFilter(filter), cell: { bucket, zone: zone?.key ?? null } };
+    const at = {
+      team,
+      side,
+      filter: readFilter(filter),
+      ranges: readRanges(range),
+      cell: { bucket, zone: zone?.key ?? null },
+    };
     return rowsAt(columns, at, rules.zones);
-  }, [columns, filter, team, side, bucket, zone, rows, rules]);
+  }, [columns, filter, range, team, side, bucket, zone, rows, rules]);
   const looks = useMemo(() => looksOf(columns, cellRows), [columns, cellRows]);
   return {
     address,

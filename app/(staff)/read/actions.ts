@@ -4,8 +4,8 @@ import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { action } from '@/app/lib/action';
 import { BOARD_SIDES } from '@/core/read';
-import { sectionsSchema } from '@/core/read/schema';
-import { setTemplate } from '@/store/programs';
+import { sectionsSchema, viewSchema } from '@/core/read/schema';
+import { setTemplate, setView } from '@/store/programs';
 
 const kept = action(
   'report.template',
@@ -18,5 +18,19 @@ const kept = action(
 /** Null when it was saved, else why not. */
 export async function saveSections(given: unknown): Promise<string | null> {
   const done = await kept(given);
+  return done.ok ? null : done.words;
+}
+
+const named = action(
+  'view.save',
+  z.object({ name: viewSchema.shape.name, query: viewSchema.shape.query.nullable() }),
+  async (actor, { name, query }) => {
+    await setView(actor, name, query);
+    revalidatePath('/read');
+  },
+);
+/** Null when it was saved, or taken away, else why not. */
+export async function saveView(given: unknown): Promise<string | null> {
+  const done = await named(given);
   return done.ok ? null : done.words;
 }

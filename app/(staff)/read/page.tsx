@@ -4,7 +4,9 @@ import { pageFor } from '@/app/lib/refusable';
 import { bookTextFor } from '@/store/book';
 import { listTeams } from '@/store/games';
 import { programOf } from '@/store/programs';
+import { viewsSchema } from '@/core/read/schema';
 import { ReadPage } from '@/ui/read/ReadScreen';
+import { saveView } from './actions';
 
 export const metadata: Metadata = { title: 'Read' };
 export const dynamic = 'force-dynamic';
@@ -19,6 +21,8 @@ export default pageFor('game.read', async function Read(actor) {
       profiles={profilesFor(program.level, program.season, program.settings.profile ?? null)}
       opponent={program.settings.opponent}
       own={program.team}
+      views={viewsSchema.safeParse(program.settings.views).data ?? []}
+      saveView={saveView}
     />
   );
 });
