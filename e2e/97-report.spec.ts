@@ -44,6 +44,7 @@ test('any board as a table: a number opens its snaps, the address brings it back
     .textContent();
   expect(all!.startsWith(`all${Number.parseInt(shown!, 10)}`)).toBe(true);
   // A figure between two bounds, typed; its chip takes it away.
+  await page.goto(`${SITE()}/read?board=personnel`);
   const whole = await boards(page).getByRole('row').last().textContent();
   await page.getByRole('button', { name: 'add a filter' }).click();
   await page.getByRole('menuitem', { name: /^yards to gain, from/ }).click();
@@ -69,7 +70,6 @@ test('any board as a table: a number opens its snaps, the address brings it back
   await page.getByRole('button', { name: 'take the range of yards to gain away' }).click();
   await expect(boards(page).getByRole('row').last()).toHaveText(whole!);
   // Two halves side by side; each part opens its own snaps.
-  await page.goto(`${SITE()}/read?board=personnel`);
   await boards(page).getByLabel('against').selectOption('half');
   await expect(page).toHaveURL(/against=half/);
   const later = boards(page).getByRole('button', { name: /^11, 2nd half: \d+ snaps$/ });

@@ -5,23 +5,17 @@ import { useState } from 'react';
 import type { LevelKey } from '@/core/field/profile';
 import type { GameInfo, TeamInfo } from '@/core/exchange/types';
 import {
-  blankLabel,
-  blanksOf,
   BOARD_SIDES,
-  coverageOf,
   FILM_KINDS,
   FILM_LABEL,
   filmKind,
   filterLabel,
-  ofKicks,
   ownFilm,
-  rateOf,
   SIDE_WORDS,
   RANGE_LABEL,
   rangeWords,
   writeFilter,
   writeRanges,
-  type BlankField,
   type Filter,
   type FilterField,
   type RangeField,
@@ -32,8 +26,10 @@ import { Choice } from '../shared/Choice';
 import type { Reading } from './useReading';
 import { wordOf } from './words';
 
-const ReportLink = dynamic(() => import('./ReportLink'), { ssr: false });
-const Download = dynamic(() => import('./Download'), { ssr: false });
+const ReadTotals = dynamic(() => import('./ReadTotals'), {
+  ssr: false,
+  loading: () => <span className="small quiet totals">…</span>,
+});
 const SavedViews = dynamic(() => import('./SavedViews'), { ssr: false });
 const FilterMenu = dynamic(() => import('./FilterMenu'), { ssr: false });
 
@@ -160,7 +156,7 @@ export function ReadFilters(props: ReadFiltersProps) {
         add a filter
       </button>
       <SavedViews views={views} save={saveView} />
-      <Totals reading={reading} games={games} setUrl={setUrl} />
+      <ReadTotals reading={reading} games={games} setUrl={setUrl} />
       {anchor && (
         <FilterMenu
           anchor={anchor}
@@ -173,66 +169,5 @@ export function ReadFilters(props: ReadFiltersProps) {
         />
       )}
     </div>
-  );
-}
-
-/** How many snaps, and on how many the call and the formation are tagged. */
-function Totals({ reading, games, setUrl }: Pick<ReadFiltersProps, 'reading' | 'games' | 'setUrl'>) {
-  const { columns, rows } = reading.counted;
-  const { worth } = rateOf(columns.weight, rows, []);
-  const { team, side } = reading.address;
-  const theirs = games.filter(({ info }) => info.home === team || info.away === team);
-  const out = theirs.filter(({ info }) => info.weight === 0).length;
-  const less = theirs.filter(({ info }) => (info.weight ?? 1) < 1).length - out;
-  const weighed = [less > 0 ? `${less} counting less` : '', out > 0 ? `${out} left out` : ''].filter(Boolean);
-  const door = (reel: string, words: string, label?: string) => (
-    <button type="button" className="plain" onClick={() => setUrl({ reel }, true)} aria-label={label}>
-      {words}
-    </button>
-  );
-  const blank = (field: BlankField, words: string) => {
-    const { tagged, of } = coverageOf(columns, rows, field);
-    const name = blankLabel(field);
-    return door(
-      `blank.${field}`,
-      `${name} ${words} ${tagged} of ${of}`,
-      `${name} tagged on ${tagged} of ${of}, open those without`,
-    );
-  };
-  const blanks = blanksOf(side).map((field, i) => (
-    <span key={field}>
-      {i > 0 && ' · '}
-      {blank(field, i === 0 ? 'tagged on' : 'on')}
-    </span>
-  ));
-  return (
-    <span className="small quiet totals">
-      {door('all', `${rows.length} snaps${columns.weight ? `, worth ${worth.toFixed(1)}` : ''}`)} ·{' '}
-      {weighed.length > 0 && (
-        <>
-          <a className="door" href="/log/season">
-            games: {weighed.join(', ')}
-          </a>{' '}
-          ·{' '}
-        </>
-      )}{' '}
-      {blanks} ·{' '}
-      {ofKicks(side)
-        ? 'kicks that a foul wiped out are left out'
-        : 'kneels, spikes and no-plays left out; a run-pass option is a call of its own'}{' '}
-      ·{' '}
-      {side === 'offense' && (
-        <>
-          <a className="door" href={`/api/book/cards?team=${team}`}>
-            formation sheet
-          </a>{' '}
-          ·{' '}
-        </>
-      )}
-      <a className="door" href="#boards">
-        boards
-      </a>{' '}
-      · <ReportLink /> · <Download />
-    </span>
   );
 }

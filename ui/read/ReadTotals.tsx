@@ -1,0 +1,75 @@
+'use client';
+/** How much is counted and on how much it is tagged; the doors to the sheet, the boards, the report and the files. */
+import { blankLabel, blanksOf, coverageOf, ofKicks, rateOf, type BlankField } from '@/core/read';
+import type { GameInfo } from '@/core/exchange/types';
+import type { SetAddress } from './ReadFilters';
+import Download from './Download';
+import ReportLink from './ReportLink';
+import type { Reading } from './useReading';
+
+interface ReadTotalsProps {
+  readonly reading: Reading;
+  readonly games: readonly { readonly info: GameInfo }[];
+  readonly setUrl: SetAddress;
+}
+
+/** How many snaps, and on how many the call and the formation are tagged. */
+export default function ReadTotals({ reading, games, setUrl }: ReadTotalsProps) {
+  const { columns, rows } = reading.counted;
+  const { worth } = rateOf(columns.weight, rows, []);
+  const { team, side } = reading.address;
+  const theirs = games.filter(({ info }) => info.home === team || info.away === team);
+  const out = theirs.filter(({ info }) => info.weight === 0).length;
+  const less = theirs.filter(({ info }) => (info.weight ?? 1) < 1).length - out;
+  const weighed = [less > 0 ? `${less} counting less` : '', out > 0 ? `${out} left out` : ''].filter(Boolean);
+  const door = (reel: string, words: string, label?: string) => (
+    <button type="button" className="plain" onClick={() => setUrl({ reel }, true)} aria-label={label}>
+      {words}
+    </button>
+  );
+  const blank = (field: BlankField, words: string) => {
+    const { tagged, of } = coverageOf(columns, rows, field);
+    const name = blankLabel(field);
+    return door(
+      `blank.${field}`,
+      `${name} ${words} ${tagged} of ${of}`,
+      `${name} tagged on ${tagged} of ${of}, open those without`,
+    );
+  };
+  const blanks = blanksOf(side).map((field, i) => (
+    <span key={field}>
+      {i > 0 && ' · '}
+      {blank(field, i === 0 ? 'tagged on' : 'on')}
+    </span>
+  ));
+  return (
+    <span className="small quiet totals">
+      {door('all', `${rows.length} snaps${columns.weight ? `, worth ${worth.toFixed(1)}` : ''}`)} ·{' '}
+      {weighed.length > 0 && (
+        <>
+          <a className="door" href="/log/season">
+            games: {weighed.join(', ')}
+          </a>{' '}
+          ·{' '}
+        </>
+      )}{' '}
+      {blanks} ·{' '}
+      {ofKicks(side)
+        ? 'kicks that a foul wiped out are left out'
+        : 'kneels, spikes and no-plays left out; a run-pass option is a call of its own'}{' '}
+      ·{' '}
+      {side === 'offense' && (
+        <>
+          <a className="door" href={`/api/book/cards?team=${team}`}>
+            formation sheet
+          </a>{' '}
+          ·{' '}
+        </>
+      )}
+      <a className="door" href="#boards">
+        boards
+      </a>{' '}
+      · <ReportLink /> · <Download />
+    </span>
+  );
+}
