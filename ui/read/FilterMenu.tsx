@@ -102,7 +102,10 @@ function RangeForm({
         onKeyDown={(e) => {
           // The menu takes letters as a search, and Tab to close.
           e.stopPropagation();
-          if (e.key === 'Enter') done();
+          if (e.key !== 'Enter') return;
+          // Else the key goes on to the button that gets the focus back, and opens the menu again.
+          e.preventDefault();
+          done();
         }}
       />
     </label>
