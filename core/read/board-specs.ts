@@ -30,7 +30,8 @@ export const RATE_KEYS = [
 export type RateKey = (typeof RATE_KEYS)[number];
 export const MEAN_KEYS = ['yards', 'kickYards', 'returnYards', 'hang', 'operation'] as const;
 export type MeanKey = (typeof MEAN_KEYS)[number];
-export type MeasureKey = RateKey | MeanKey | 'concept' | 'coverage' | 'front';
+export type TopKey = 'concept' | 'coverage' | 'front' | 'formation';
+export type MeasureKey = RateKey | MeanKey | TopKey;
 
 const OFFENSE = ['run', 'success', 'explosive', 'yards', 'concept'] as const;
 const THROWN = ['success', 'explosive', 'yards', 'concept'] as const;
@@ -97,25 +98,25 @@ export const BOARDS: readonly BoardSpec[] = [
     filter: THIRD,
     measures: ['success', 'explosive', 'yards'],
   }),
-  offense('fourth', 'Fourth down', ['bucket', 'concept'], {
+  offense('fourth', 'Fourth down', ['bucket'], {
     filter: { down: ['4'] },
-    measures: ['run', 'success', 'yards'],
+    measures: ['run', 'success', 'yards', 'concept'],
   }),
   offense('red', 'Inside their 20', ['zone', 'concept'], {
     ranges: { toGoal: { from: 1, to: 20 } },
     measures: ['success', 'explosive', 'yards'],
   }),
-  offense('goal', 'Inside their 5', ['formation', 'concept'], {
+  offense('goal', 'Inside their 5', ['concept'], {
     ranges: { toGoal: { from: 1, to: 5 } },
-    measures: ['success', 'yards'],
+    measures: ['run', 'success', 'yards', 'formation'],
   }),
-  offense('backed', 'Backed up inside their own 10', ['formation', 'concept'], {
-    ranges: { toGoal: { from: 90, to: 99 } },
-    measures: ['success', 'yards'],
+  offense('backed', 'Backed up inside their own 10', ['concept'], {
+    ranges: { toGoal: { from: 91, to: 99 } },
+    measures: ['run', 'success', 'yards', 'formation'],
   }),
-  offense('two-point', 'Two-point tries', ['formation', 'concept'], {
+  offense('two-point', 'Two-point tries', ['concept'], {
     filter: { unit: ['try'] },
-    measures: ['run'],
+    measures: ['run', 'formation'],
   }),
   offense('tempo', 'By tempo', ['tempo']),
   offense('targets', 'Who is thrown to', ['target'], {
@@ -132,8 +133,9 @@ export const BOARDS: readonly BoardSpec[] = [
     across: 'direction',
     measures: THROWN,
   }),
-  offense('protection', 'Protection', ['protection', 'slideSide'], {
+  offense('protection', 'Protection', ['protection'], {
     filter: PASSES,
+    across: 'slideSide',
     measures: ['success', 'negative', 'yards', 'concept'],
   }),
   offense('option', 'Option plays: given, kept or thrown', ['concept', 'readDecision'], {
@@ -211,7 +213,10 @@ export const BOARDS: readonly BoardSpec[] = [
     across: 'kickEnd',
     measures: ['returnYards'],
   }),
-  kicks('returning', 'r-returner', 'Who returns', ['returner', 'unit'], { measures: ['returnYards'] }),
+  kicks('returning', 'r-returner', 'Who returns', ['returner', 'unit'], {
+    filter: { kickEnd: ['returned', 'muffed'] },
+    measures: ['returnYards'],
+  }),
   kicks('returning', 'r-formation', 'Against kicks by formation', ['unit', 'formation'], {
     measures: ['blocked', 'returned', 'returnYards'],
   }),

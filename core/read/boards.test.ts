@@ -126,7 +126,14 @@ describe('every board', () => {
           expect(placed.length).toBe(plain.length);
           expect(new Set(placed)).toEqual(new Set(rowsFor(columns, rows, spec)));
           const absent = ['', NONE, UNSEEN];
-          const full = plain.filter((c) => spec.by.every((f) => !absent.includes(filterValue(c, f) ?? '')));
+          const speaks = (c: CountedSnap, f: FilterField): boolean =>
+            ![null, UNSEEN].includes(filterValue(c, f)) ||
+            (filterValue(c, f) === null &&
+              ((spec.by.includes('motion') &&
+                ['motionBy', 'motionResponse'].includes(f) &&
+                c.snap.motion === NONE) ||
+                (f === 'boundary' && c.snap.hash === 'M')));
+          const full = plain.filter((c) => spec.by.every((f) => speaks(c, f)));
           expect(table.tagged).toBe(full.length);
           for (const row of [...table.rows, table.all]) {
             const mine = [...row.rows].map((i) => counted[i]!);

@@ -6,7 +6,7 @@ import type { Zone } from '../field/situation';
 import { NONE, UNSEEN } from '../snap/snap';
 import { FIRST_VALUE, groupBy, select, UNKNOWN, type Columns } from './columns';
 import { fieldWord, ORDERS } from './field-words';
-import { BOARDS, type BoardSpec, type MeanKey, type RateKey } from './board-specs';
+import { BOARDS, type BoardSpec, type MeanKey, type RateKey, type TopKey } from './board-specs';
 import { filterLabel, type FilterField } from './filters';
 import { rateOf, type Rate } from './rates';
 
@@ -63,10 +63,11 @@ const RATES = {
 } as const satisfies Readonly<
   Record<RateKey, { readonly label: string; of(c: Columns): (row: number) => number | null }>
 >;
-const TOPS: Readonly<Record<'concept' | 'coverage' | 'front', FilterField>> = {
+const TOPS: Readonly<Record<TopKey, FilterField>> = {
   concept: 'concept',
   coverage: 'coverage',
   front: 'front',
+  formation: 'formation',
 };
 const isRate = (key: string): key is RateKey => Object.hasOwn(RATES, key);
 const isTop = (key: string): key is keyof typeof TOPS => Object.hasOwn(TOPS, key);
@@ -104,14 +105,22 @@ export interface BoardTable {
   readonly columns: readonly BoardColumn[];
   readonly rows: readonly BoardTableRow[];
   readonly all: BoardTableRow;
-  /** Snaps whose every grouped field is tagged. */
+  /** Snaps of which every grouped field says something: a word, none, or that it does not apply. */
   readonly tagged: number;
 }
 
 const acrossKey = (word: string): string => `x:${word}`;
 
+const orderOf = (field: FilterField, zones: readonly Zone[]): readonly string[] | undefined =>
+  field === 'zone' ? zones.map((z) => z.key) : ORDERS[field];
+
 /** The most used words of a field, in its own order where it has one. */
-function acrossWords(columns: Columns, rows: Uint32Array, field: FilterField): string[] {
+function acrossWords(
+  columns: Columns,
+  rows: Uint32Array,
+  field: FilterField,
+  zones: readonly Zone[],
+): string[] {
   const { codes, words } = columns.text[field];
   const counts = new Uint32Array(words.length);
   for (const row of rows) counts[codes[row]!]!++;
@@ -119,7 +128,7 @@ function acrossWords(columns: Columns, rows: Uint32Array, field: FilterField): s
     .map((word, code) => ({ word, k: counts[code]!, code }))
     .filter(({ k, code }) => k > 0 && code >= FIRST_VALUE)
     .sort((a, b) => b.k - a.k || (a.word < b.word ? -1 : 1));
-  const order = ORDERS[field];
+  const order = orderOf(field, zones);
   const most = order ? used.length : MOST_ACROSS;
   const kept = used.slice(0, most).map((u) => u.word);
   return order ? kept.sort((a, b) => order.indexOf(a) - order.indexOf(b)) : kept;
@@ -197,7 +206,7 @@ export function boardTable(
   zones: readonly Zone[],
 ): BoardTable {
   const rows = rowsFor(columns, selection, spec);
-  const across = spec.across ? acrossWords(columns, rows, spec.across) : [];
+  const across = spec.across ? acrossWords(columns, rows, spec.across, zones) : [];
   const measured: BoardColumn[] = [
     ...across.map((word): BoardColumn => ({
       key: acrossKey(word),
@@ -233,13 +242,11 @@ export function boardTable(
   const keyOf = (words: readonly string[]): string => words.map((w) => encodeURIComponent(w)).join('~');
   const shown = groups.length > MOST_ROWS ? largest(groups, MOST_ROWS - 1) : groups;
   const rest = groups.filter((g) => !shown.includes(g)).flatMap((g) => [...g.rows]);
-  const table = shown.map((g) =>
-    row(
-      keyOf(g.words),
-      g.words.map((w, i) => fieldWord(spec.by[i]!, w, zones)),
-      g.rows,
-    ),
-  );
+  const wordsOf = (words: readonly string[]): string[] =>
+    words.map((w, i) =>
+      w === '' && idle(spec.by, words, i) ? 'not applicable' : fieldWord(spec.by[i]!, w, zones),
+    );
+  const table = shown.map((g) => row(keyOf(g.words), wordsOf(g.words), g.rows));
   if (rest.length > 0)
     table.push(
       row(
@@ -259,10 +266,19 @@ export function boardTable(
     rows: table,
     all: row('all', ['all', ...spec.by.slice(1).map(() => '')], rows),
     tagged: groups
-      .filter((g) => g.words.every((w) => w !== '' && w !== NONE && w !== UNSEEN))
+      .filter((g) =>
+        g.words.every((w, i) => (w !== '' && w !== UNSEEN) || (w === '' && idle(spec.by, g.words, i))),
+      )
       .reduce((n, g) => n + g.rows.length, 0),
   };
 }
+
+/** A blank that has nothing to say: who goes in no motion, the field when the ball lies in the middle. */
+function idle(by: readonly FilterField[], words: readonly string[], at: number): boolean {
+  const said = (field: FilterField, word: string): boolean => words[by.indexOf(field)] === word;
+  return by[at] === 'boundary' ? said('hash', 'M') : AFTER_MOTION.has(by[at]!) && said('motion', NONE);
+}
+const AFTER_MOTION: ReadonlySet<FilterField> = new Set(['motionBy', 'motionResponse']);
 
 /** By the first word, in its own order or the most used first; then by snaps. */
 function sortRows(
@@ -270,7 +286,7 @@ function sortRows(
   first: FilterField,
   zones: readonly Zone[],
 ): void {
-  const order = first === 'zone' ? zones.map((z) => z.key) : (ORDERS[first] ?? []);
+  const order = orderOf(first, zones) ?? [];
   const total = new Map<string, number>();
   for (const { words, rows } of groups) total.set(words[0]!, (total.get(words[0]!) ?? 0) + rows.length);
   const rank = (word: string): number => (order.includes(word) ? order.indexOf(word) : order.length);

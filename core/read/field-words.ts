@@ -2,6 +2,7 @@
 import { BUCKET_ROWS, bucketLabel, type BucketKey, type Zone } from '../field/situation';
 import { NONE, UNSEEN } from '../snap/snap';
 import { DEPTH_BANDS, DRIVE_ENDS, DRIVE_STARTS, HALVES, LEADS, OPENINGS } from './derived';
+import { fieldsWith } from '../snap/fields';
 import type { FilterField } from './filters';
 
 /** Fields whose words have an order of their own. */
@@ -16,9 +17,13 @@ export const ORDERS: Readonly<Partial<Record<FilterField, readonly string[]>>> =
   quarter: ['1', '2', '3', '4', '5', '6', '7', '8'],
 };
 
+/** Typed by a charter; the others follow from what is typed, or cannot be known. */
+const TAGGED: ReadonlySet<string> = new Set(fieldsWith('filter'));
+
 /** A stored word as a reader sees it; blank, none and not visible are said. */
 export function fieldWord(field: FilterField, word: string, zones: readonly Zone[]): string {
-  if (word === '') return 'not tagged';
+  if (word === '') return TAGGED.has(field) ? 'not tagged' : 'not known';
+  if (field === 'afterEvent' && word === 'nothing') return 'none of these';
   if (word === NONE) return field === 'motion' ? 'no motion' : 'none';
   if (word === UNSEEN) return 'not visible';
   if (field === 'bucket') return bucketLabel(word as BucketKey);

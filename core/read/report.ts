@@ -82,9 +82,9 @@ export interface Report {
   readonly sentences: readonly Sentence[];
   /** How many rates the sentences were chosen from. */
   readonly looked: number;
-  /** Boards with snaps, in the order asked for. */
+  /** Boards that say something, in the order asked for. */
   readonly tables: readonly BoardTable[];
-  /** Sections asked for that no snap is of. */
+  /** Sections asked for that no snap is of, or that nothing is tagged for. */
   readonly empty: readonly string[];
 }
 
@@ -158,11 +158,15 @@ function sentenceWords(table: BoardTable, row: BoardTableRow): string {
   const said = row.words.reduce((said, word, i) => {
     const { key, label } = table.columns[i]!;
     if (key === 'motion') return word === 'no motion' ? word : `${word} motion`;
-    if (key === 'motionBy') return ['none', 'not tagged'].includes(word) ? said : `${said} by ${word}`;
+    if (key === 'motionBy')
+      return ['none', 'not tagged', 'not applicable'].includes(word) ? said : `${said} by ${word}`;
     if (key === 'backTo') return word === 'nobody' ? 'empty' : `back ${word}`;
-    if (key === 'strength') return word === 'not tagged' ? said : `${said}, strength ${word}`;
+    if (key === 'strength') return word === 'not known' ? said : `${said}, strength ${word}`;
     if (key === 'formationSide') return `${said} ${word}`;
-    const alone = /^(#?\d+|not tagged|none|left|right|middle|not visible|the field|the boundary)$/.test(word);
+    const alone =
+      /^(#?\d+|not tagged|not known|not applicable|none|left|right|middle|not visible|the field|the boundary)$/.test(
+        word,
+      );
     return `${said}${said === '' ? '' : ', '}${alone ? `${label} ${word}` : word}`;
   }, '');
   return said.charAt(0).toUpperCase() + said.slice(1);
@@ -194,7 +198,8 @@ export function buildReport(
   zones: readonly Zone[],
 ): Report {
   const all = sectionsOf(about.side, about.sections).map((spec) => boardTable(columns, rows, spec, zones));
-  const tables = all.filter((t) => t.all.rows.length > 0);
+  // A table of blanks says nothing on paper; on screen it says what is not tagged.
+  const tables = all.filter((t) => t.tagged > 0);
   const from = tables.map((t) => candidates(columns, t));
   return {
     team: about.team,
@@ -203,7 +208,7 @@ export function buildReport(
     sentences: choose(from.flatMap((f) => f.found)),
     looked: from.reduce((n, f) => n + f.looked, 0),
     tables,
-    empty: all.filter((t) => t.all.rows.length === 0).map((t) => t.title),
+    empty: all.filter((t) => t.tagged === 0).map((t) => t.title),
   };
 }
 

@@ -174,7 +174,7 @@ export function ReportScreen(props: ReportScreenProps) {
                     {board.title}
                   </label>{' '}
                   <span className="small quiet">
-                    {counts[id] ? `${counts[id]} snaps` : 'no snaps, not printed'}
+                    {counts[id] ? `${counts[id]} snaps` : 'nothing known, not printed'}
                   </span>
                   <span className="grow" />
                   <button
