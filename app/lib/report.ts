@@ -1,17 +1,11 @@
 import 'server-only';
 import { gameNames } from '@/core/exchange/names';
 import type { Actor } from '@/core/exchange/types';
-import { profilesFor } from '@/core/field';
 import {
   buildColumns,
   buildReport,
-  countGame,
   FILM_LABEL,
-  gamesOf,
-  lastOf,
   ofKicks,
-  ownFilm,
-  readAddress,
   rowsAt,
   SIDE_WORDS,
   weightsOf,
@@ -21,14 +15,11 @@ import {
   type ReadAddress,
   type Report,
 } from '@/core/read';
-import { rulesOf } from '@/core/read/read-rules';
 import { sectionsSchema, templatesSchema } from '@/core/read/schema';
 import { lookCards } from '@/render/report-print';
 import type { ReportToPrint } from '@/render/report-pdf';
-import { bookFor } from '@/store/book';
-import { snapsOf, stampedGames } from '@/store/film';
 import { listTeams } from '@/store/games';
-import { programOf } from '@/store/programs';
+import { countedFilm } from './counted-film';
 
 export interface MadeReport {
   readonly address: ReadAddress;
@@ -46,25 +37,10 @@ export interface MadeReport {
 
 /** The report of an address of Read: the same film, filters and cell as on the screen. */
 export async function makeReport(actor: Actor, params: URLSearchParams): Promise<MadeReport> {
-  const [program, games, book, teams] = await Promise.all([
-    programOf(actor),
-    stampedGames(actor),
-    bookFor(actor),
-    listTeams(actor),
-  ]);
-  const { level, season, settings, team, name } = program;
-  const address = readAddress(params, { team: settings.opponent ?? team, film: ownFilm(level) });
+  const [film, teams] = await Promise.all([countedFilm(actor, params), listTeams(actor)]);
+  const { program, games, book, address, rules, profiles, chosen, counted } = film;
+  const { level, settings, name } = program;
   const { side } = address;
-  const rules = rulesOf(settings.rules);
-  const profiles = profilesFor(level, season, settings.profile ?? null);
-  const chosen = lastOf(gamesOf(games, address), address.last);
-  const counted = (
-    await Promise.all(
-      chosen.map(async (game) =>
-        countGame(await snapsOf(actor, game), profiles[game.info.level], book, rules),
-      ),
-    )
-  ).flat();
   const weights = weightsOf(
     chosen.map((g) => g.info),
     address.halfLife,
