@@ -21,6 +21,9 @@ export default defineConfig({
             'docs/**/*.test.ts',
           ],
           testTimeout: 240_000,
+          // Two cores are two workers; nothing here changes what another file sees, so modules are read once.
+          maxWorkers: 2,
+          isolate: false,
         },
       },
       {
@@ -30,7 +33,8 @@ export default defineConfig({
           include: ['store/**/*.test.ts', 'cli/**/*.test.ts', 'app/*.test.ts'],
           testTimeout: 240_000,
           hookTimeout: 240_000,
-          fileParallelism: false,
+          // They wait for the disk more than they count; each has a database of its own.
+          maxWorkers: 2,
         },
       },
     ],
