@@ -125,6 +125,7 @@ export const browserRows = (): Promise<Row[]> =>
           await page.keyboard.type(line, { delay: PACE });
           keys += line.length;
           await page.keyboard.press('Enter');
+          await page.waitForTimeout(PACE);
           await page.waitForFunction(() =>
             /^saved/.test(document.getElementById('saved')?.textContent ?? ''),
           );

@@ -24,7 +24,7 @@ import {
   type SyncAnswer,
   type SyncRow,
 } from '@/core/sync';
-import { Storage } from './storage';
+import { Storage, type Changes } from './storage';
 
 export type SaveKind = 'saved' | 'saving' | 'away' | 'signed-out';
 export interface SaveState {
@@ -65,6 +65,8 @@ type Message =
 /** Operations done that tabs may not have pulled yet. */
 const KEPT_DONE = 200;
 const MOST_BACKOFF_MS = 8000;
+/** News of others wait this long for the answer to what is being saved. */
+const MOST_LATE_MS = 500;
 
 export interface View {
   readonly base: Base;
@@ -89,6 +91,7 @@ export class Outbox {
   private read = 0;
   private reading = 0;
   private hurry = new AbortController();
+  private sending: { readonly scope: Scope; readonly answered: Promise<boolean> } | null = null;
   private most = MOST_OPERATIONS;
   private failures = 0;
   private readonly channel: ReturnType<World['channel']>;
@@ -131,12 +134,15 @@ export class Outbox {
     for (const listener of this.listeners) listener();
   }
 
-  private async reload(): Promise<void> {
+  private reload = (): Promise<void> => this.showWhat(() => this.storage.queue());
+
+  /** Shows the queue that a reading or a change of the storage gives. */
+  private async showWhat(read: () => Promise<Queued[]>): Promise<void> {
     if (this.closed.signal.aborted) return;
     const turn = ++this.asked;
     this.reading++;
     try {
-      this.show(await this.storage.queue(), turn);
+      this.show(await read(), turn);
     } finally {
       this.reading--;
     }
@@ -274,7 +280,7 @@ export class Outbox {
           },
         },
       ]);
-    await this.storage.change((queue) => {
+    await this.change((queue) => {
       const now = queue.find((q) => q.op.id === entry.op.id);
       if (!now?.conflicts) return { changed: [], gone: [] };
       const left = now.conflicts.filter((c) => c.field !== field);
@@ -283,7 +289,6 @@ export class Outbox {
         gone: [],
       };
     });
-    await this.queueChanged();
   }
 
   /** What became of an operation, if it is known soon; null: it waits on. */
@@ -319,8 +324,8 @@ export class Outbox {
     this.tell({ kind: 'queue' });
   }
 
-  private async queueChanged(): Promise<void> {
-    await this.reload();
+  private async change(work: (queue: readonly Queued[]) => Changes): Promise<void> {
+    await this.showWhat(() => this.storage.change(work));
     this.tell({ kind: 'queue' });
   }
 
@@ -418,7 +423,7 @@ export class Outbox {
       (news) => {
         if (news.epoch !== this.epoch) this.otherEpoch(news.epoch);
         this.tell({ kind: 'news', scope: news.scope });
-        if (this.watched.has(news.scope)) void this.pull(news.scope);
+        if (this.watched.has(news.scope)) void this.pullAfterAnswer(news.scope);
       },
       (now) => {
         this.live = now;
@@ -444,7 +449,10 @@ export class Outbox {
           continue;
         }
         if (this.state.kind === 'saved') this.setState('saving', '');
-        if (await this.sendBatch(next.scope, next.batch)) {
+        const answered = this.sendBatch(next.scope, next.batch);
+        this.sending = { scope: next.scope, answered };
+        const was = await answered.finally(() => (this.sending = null));
+        if (was) {
           this.failures = 0;
           continue;
         }
@@ -459,6 +467,18 @@ export class Outbox {
     } finally {
       stop();
     }
+  }
+
+  /** The news of what this tab is just saving come before its answer, and the answer pulls: not twice, and not late. */
+  private async pullAfterAnswer(scope: Scope): Promise<void> {
+    if (this.sending?.scope === scope) {
+      const late = new AbortController();
+      const waited = this.world.wait(MOST_LATE_MS, late.signal).then(() => false);
+      const was = await Promise.race([this.sending.answered, waited]).catch(() => false);
+      late.abort();
+      if (was || this.closed.signal.aborted) return;
+    }
+    await this.pull(scope);
   }
 
   /** True when the batch was answered. */
@@ -502,14 +522,12 @@ export class Outbox {
   }
 
   private async settleAnswers(scope: Scope, answers: readonly Answer[], epoch: string): Promise<void> {
-    await this.storage.change((queue) => {
+    await this.change((queue) => {
       const mine = queue.filter((q) => q.scope === scope);
       const { changed, gone } = answerQueue(mine, answers, epoch);
       const after = [...queue.filter((q) => !changed.some((c) => c.seq === q.seq)), ...changed];
       return { changed, gone: [...gone, ...worn(after, KEPT_DONE)] };
     });
-    await this.reload();
-    this.tell({ kind: 'queue' });
     this.tell({ kind: 'news', scope });
     if (this.watched.has(scope)) void this.pull(scope);
   }

@@ -48,8 +48,8 @@ export class Storage {
     return (await this.db.getAll('ops')) as Queued[];
   }
 
-  /** Changes the queue by what stands in it at that moment: one transaction, whatever other tabs do. */
-  async change(work: (queue: readonly Queued[]) => Changes): Promise<void> {
+  /** Changes the queue by what stands in it at that moment: one transaction, whatever other tabs do. Gives the queue after. */
+  async change(work: (queue: readonly Queued[]) => Changes): Promise<Queued[]> {
     const tx = this.db.transaction('ops', 'readwrite');
     const queue = (await tx.store.getAll()) as Queued[];
     const { changed, gone } = work(queue);
@@ -59,6 +59,8 @@ export class Storage {
       ...gone.flatMap((id) => (seqs.has(id) ? [tx.store.delete(seqs.get(id)!)] : [])),
       tx.done,
     ]);
+    const after = new Map(changed.map((q) => [q.seq, q]));
+    return queue.filter((q) => !gone.includes(q.op.id)).map((q) => after.get(q.seq) ?? q);
   }
 
   async base(scope: Scope): Promise<Base> {

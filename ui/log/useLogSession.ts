@@ -91,7 +91,7 @@ export function useLogSession({ game, scope, state, draftKey, open, input }: Set
       const as = seen.session === before && seen.game === on ? seen.view : viewLine(before, on);
       const { session: after, effects } = step(before, event, on, as);
       now.current.session = after;
-      setSession(after);
+      // What goes to the disk is on its way before the cleared line is drawn.
       for (const effect of effects) {
         if (effect.kind === 'opened') openedOn.current = now.current.state.view();
         else if (effect.kind === 'focus') input.current?.focus();
@@ -102,6 +102,8 @@ export function useLogSession({ game, scope, state, draftKey, open, input }: Set
             (error: unknown) => send({ type: 'not-written', why: reason(error) }),
           );
       }
+      // The latest: an effect may have brought another event.
+      setSession(now.current.session);
     },
     [input, write],
   );
