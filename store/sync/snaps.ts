@@ -120,18 +120,30 @@ export function snapWriter(
     conflicts: Outcome['conflicts'] = [],
   ): Outcome => ({ order: row.order, versions: versionsOf(row.provenance), conflicts });
 
-  /** Order keys around a place; removed snaps hold theirs. */
-  async function place(after: string | null): Promise<number> {
+  type Standing = Pick<SnapEntity, 'order' | 'provenance'>;
+
+  /** The snap as it stands, and the order keys around the place it would take: one question. Removed snaps hold theirs. */
+  async function around(row: string, after: string | null) {
+    // The anchor's key and the next above it; an anchor that is not there: the end.
+    const before =
+      after === null
+        ? 'null::float8'
+        : 'coalesce((select order_key from snap where charting_id = g.id and snap_key = ?), (select max(order_key) from snap where charting_id = g.id))';
+    const [found] = (await tx.execute(
+      `select b.o as before,
+         (select min(order_key) from snap where charting_id = g.id and (b.o is null or order_key > b.o)) as next,
+         (select jsonb_build_object('order', order_key, 'provenance', provenance)
+           from snap where charting_id = g.id and snap_key = ?) as standing
+       from (select ?::uuid as id) g cross join lateral (select ${before} as o) b`,
+      [row, game.charting, ...(after === null ? [] : [after])],
+    )) as { before: number | null; next: number | null; standing: Standing | null }[];
+    return found!;
+  }
+
+  /** The order key of a place; a gap that is used up is made first. */
+  async function place(row: string, after: string | null, ends?: Awaited<ReturnType<typeof around>>) {
     for (let once = true; ; once = false) {
-      // The row's key and the next above it; an anchor that is not there: the end.
-      const ends =
-        after === null
-          ? 'select min(order_key) as next, null::float8 as before from snap where charting_id = ?'
-          : 'select b.o as before, (select min(order_key) from snap where charting_id = ? and order_key > b.o) as next from (select coalesce((select order_key from snap where charting_id = ? and snap_key = ?), (select max(order_key) from snap where charting_id = ?)) as o) b';
-      const [{ next, before }] = (await tx.execute(
-        ends,
-        after === null ? [game.charting] : [game.charting, game.charting, after, game.charting],
-      )) as [{ next: number | null; before: number | null }];
+      const { before, next } = (once ? ends : undefined) ?? (await around(row, after));
       const list = [
         ...(before === null ? [] : [{ key: 'a', order: before }]),
         ...(next === null ? [] : [{ key: 'b', order: next }]),
@@ -161,16 +173,14 @@ export function snapWriter(
         const fields = Object.fromEntries(
           Object.entries(op.fields).map(([f, v]) => [f, checkedField(f, v)]),
         ) as Partial<Snap>;
-        const [row] = (await tx.execute(
-          'select order_key as "order", provenance from snap where charting_id = ? and snap_key = ?',
-          [game.charting, op.row],
-        )) as Pick<SnapEntity, 'order' | 'provenance'>[];
-        if (row) return outcome(row);
+        const after = writing.anchor(op.after);
+        const ends = await around(op.row, after);
+        if (ends.standing) return outcome(ends.standing);
         if (!/^[A-Za-z0-9._-]{1,80}$/.test(op.row))
           throw new RefusedOperation('shape', 'A snap id is up to 80 letters, digits, dots and dashes.');
         checkTeams(fields, game.teams);
         const { columns, provenance } = newColumns(fields, writer);
-        const order = await place(writing.anchor(op.after));
+        const order = await place(op.row, after, ends);
         await tx.insert(SnapRow, {
           id: randomUUID(),
           program: actor.programId,
@@ -190,7 +200,7 @@ export function snapWriter(
       const row = await find(op.row);
       if (!row) throw new RefusedOperation('gone', 'The snap is not in the database.');
       if (op.do === 'move') {
-        const order = await place(writing.anchor(op.after));
+        const order = await place(op.row, writing.anchor(op.after));
         await tx.nativeUpdate(SnapRow, { id: row.id }, { order, revision: writing.revision } as never);
         return outcome({ order, provenance: row.provenance });
       }

@@ -1,9 +1,9 @@
 'use client';
 /** The line as a drawing, with what is worth a word of it. Comes after the line itself can be typed in. */
 import { memo, useMemo } from 'react';
-import { lookOf } from '@/core/book';
+import { lookOf, type Book } from '@/core/book';
 import type { Hash } from '@/core/field';
-import type { LoggedGame } from '@/core/log';
+import type { LevelProfile } from '@/core/field/profile';
 import { lookSentences, peopleNote, type LookCode } from '@/core/look';
 import type { SnapFields } from '@/core/snap';
 import { Chalk } from '../chalk/Chalk';
@@ -20,9 +20,8 @@ const WHILE_TYPING: ReadonlySet<LookCode> = new Set<LookCode>([
 ]);
 
 /** What the drawing says in words: people that do not fit, then the numbers. */
-function useLookWords(game: LoggedGame, drawn: SnapFields, hash: Hash | null): string {
+function useLookWords(book: Book, profile: LevelProfile, drawn: SnapFields, hash: Hash | null): string {
   const rules = useStaffRules();
-  const { book, profile } = game;
   return useMemo(() => {
     const look = lookOf(book, { ...drawn, hash }, profile, rules.look);
     if (!look) return '';
@@ -33,16 +32,17 @@ function useLookWords(game: LoggedGame, drawn: SnapFields, hash: Hash | null): s
 }
 
 interface LineDrawingProps {
-  readonly game: LoggedGame;
+  readonly book: Book;
+  readonly profile: LevelProfile;
   readonly fields: SnapFields;
   readonly hash: Hash | null;
 }
 
-export default memo(function LineDrawing({ game, fields, hash }: LineDrawingProps) {
-  const says = useLookWords(game, fields, hash);
+export default memo(function LineDrawing({ book, profile, fields, hash }: LineDrawingProps) {
+  const says = useLookWords(book, profile, fields, hash);
   return (
     <>
-      <Chalk book={game.book} profile={game.profile} fields={fields} hash={hash} height={200} />
+      <Chalk book={book} profile={profile} fields={fields} hash={hash} height={200} />
       {says && (
         <p className="small" data-testid="says">
           {says}

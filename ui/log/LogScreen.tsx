@@ -126,8 +126,10 @@ export function LogScreen(props: LogScreenProps) {
   const { hash } = view.follows.before;
   const nameOf = (key: string): string => teams.find((t) => t.key === key)?.name ?? key;
   const marked = useMemo(() => new Set(toReview(game).map((f) => f.snapId)), [game]);
-  // A key is echoed first; the picture of it comes right after.
-  const drawn = useDeferredValue(view.drawn);
+  // A key is echoed first; the picture of it comes right after, and stays while its snap goes to the disk.
+  const pictured = useRef(view.drawn);
+  if (session.pending === null) pictured.current = view.drawn;
+  const drawn = useDeferredValue(pictured.current);
   const select = useCallback(
     (snapId: string, range: boolean) => send({ type: range ? 'mark-to' : 'edit', snapId }),
     [send],
@@ -201,7 +203,11 @@ export function LogScreen(props: LogScreenProps) {
         </div>
         <div className="logside">
           <section className="card" aria-label="Chalk drawing">
-            {alive ? <LineDrawing game={game} fields={drawn} hash={hash} /> : <div className="drawingwait" />}
+            {alive ? (
+              <LineDrawing book={book} profile={profile} fields={drawn} hash={hash} />
+            ) : (
+              <div className="drawingwait" />
+            )}
           </section>
           {(view.bulk || (view.row && session.text !== session.shown)) && (
             <ManyCard session={session} view={view} game={game} />
