@@ -86,6 +86,7 @@ export async function report(args: string[]): Promise<number> {
     rests: `Film: ${names.join(', ')}. Rules of ${fallback.name}. ${ofKicks(side) ? 'Kicks that a foul wiped out' : 'Kneels, spikes and no-plays'} left out.`,
     printed: new Date().toISOString().slice(0, 10),
     report: made,
+    zones: DEFAULT_RULES.zones,
     looks: lookCards(columns, rows, side, book, fallback, DEFAULT_RULES.look),
   };
   const files: [string, Uint8Array | string][] = [

@@ -31,6 +31,7 @@ async function given(side: BoardSide, rows = select(columns, { [side]: [team] })
     rests: 'Film: five games. College.',
     printed: 'Sunday',
     report: buildReport(columns, rows, { team, side, sections: null }, DEFAULT_ZONES),
+    zones: DEFAULT_ZONES,
     looks: lookCards(columns, rows, side, DEFAULT_BOOK, COLLEGE, DEFAULT_RULES.look),
   };
 }

@@ -1,14 +1,17 @@
 /** The scouting report on paper: ink only, real text, bookmarks; tables that go on say so and repeat their headings. */
 import 'server-only';
+import type { Zone } from '@/core/field/situation';
 import { PAPERS, type Paper } from '@/core/plan';
 import {
   countText,
   FEW,
+  gridPicture,
   intervalText,
   type BoardCell,
   type BoardColumn,
   type BoardTable,
   type BoardTableRow,
+  type GridPicture,
   type Report,
 } from '@/core/read';
 import { drawMarks, fit, type Card } from './drawing-pdf';
@@ -23,6 +26,7 @@ export interface ReportToPrint {
   readonly rests: string;
   readonly printed: string;
   readonly report: Report;
+  readonly zones: readonly Zone[];
   /** The looks most used, drawn. */
   readonly looks: readonly Card[];
 }
@@ -116,7 +120,7 @@ export function reportPdf(given: ReportToPrint, options: ReportOptions): Promise
   cover(pages, given);
   for (const table of given.report.tables) {
     options.signal?.throwIfAborted();
-    section(pages, table, options.breaks);
+    section(pages, table, gridPicture(table, given.zones), options.breaks);
   }
   foot(doc, given, options.paper);
   doc.end();
@@ -169,6 +173,15 @@ function heading(pages: Pages, title: string, note: string): void {
   pages.y += HEAD + 4;
 }
 
+/** As wide as the page, where that is no taller than a third of it. */
+function drawn(pages: Pages, { drawing }: GridPicture): void {
+  const [, , wide, tall] = drawing.view;
+  const height = Math.min((pages.width * tall) / wide, 220);
+  if (!pages.room(height + 13 + 2 * LINE)) pages.add();
+  drawMarks(pages.doc, drawing, MARGIN, pages.y + 2, pages.width, height);
+  pages.y += height + 10;
+}
+
 const widthOf = (kind: BoardColumn['kind']): number =>
   kind === 'top' ? 88 : kind === 'mean' ? 40 : RATE_WIDTH;
 
@@ -188,7 +201,7 @@ function blocksOf(measured: readonly BoardColumn[], room: number): BoardColumn[]
   return blocks;
 }
 
-function section(pages: Pages, table: BoardTable, breaks: boolean): void {
+function section(pages: Pages, table: BoardTable, picture: GridPicture | null, breaks: boolean): void {
   if (breaks) pages.add();
   const untagged = table.all.rows.length - table.tagged;
   heading(
@@ -196,6 +209,7 @@ function section(pages: Pages, table: BoardTable, breaks: boolean): void {
     table.title,
     `${table.all.rows.length} snaps${untagged > 0 ? `, tagged on ${table.tagged}` : ''}; below each count its 95 % interval`,
   );
+  if (picture) drawn(pages, picture);
   const grouped = table.all.words.length;
   const words = table.columns.slice(0, grouped);
   const wide = grouped === 1 ? 150 : grouped === 2 ? 100 : 76;

@@ -86,6 +86,7 @@ export async function makeReport(actor: Actor, params: URLSearchParams): Promise
       ...about,
       printed: `${name} · printed ${now.toISOString().slice(0, 16).replace('T', ' ')} UTC`,
       report,
+      zones: rules.zones,
       looks: lookCards(columns, rows, side, book, profiles[level], rules.look),
     }),
   };

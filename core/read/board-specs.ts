@@ -14,6 +14,15 @@ export interface BoardSpec {
   readonly measures: readonly MeasureKey[];
   readonly filter?: Filter;
   readonly ranges?: Ranges;
+  /** Drawn as well: the two fields as a grid, one rate in each of its cells. */
+  readonly picture?: BoardPicture;
+}
+export interface BoardPicture {
+  readonly across: FilterField;
+  readonly down: FilterField;
+  readonly rate: RateKey;
+  /** What a bar's parts are: counted by the rate, and known to be the other. */
+  readonly words: readonly [hit: string, other: string];
 }
 
 export const RATE_KEYS = [
@@ -75,6 +84,10 @@ export const BOARDS: readonly BoardSpec[] = [
     across: 'zone',
     measures: ['run'],
   }),
+  offense('field', 'Over the field: run and pass', ['hash', 'fieldBand'], {
+    measures: ['run', 'success', 'yards', 'concept'],
+    picture: { across: 'fieldBand', down: 'hash', rate: 'run', words: ['run', 'pass or run-pass option'] },
+  }),
   offense('hash', 'By hash, and the side they go to', ['hash'], { across: 'direction' }),
   offense('boundary', 'Strength to the field or the boundary', ['boundary', 'hash'], { across: 'direction' }),
   offense('personnel', 'By personnel', ['personnel']),
@@ -127,6 +140,12 @@ export const BOARDS: readonly BoardSpec[] = [
   offense('target-map', 'Where they throw', ['depthBand', 'targetThird'], {
     filter: PASSES,
     measures: THROWN,
+    picture: {
+      across: 'targetThird',
+      down: 'depthBand',
+      rate: 'success',
+      words: ['successful', 'not successful'],
+    },
   }),
   offense('carriers', 'Who carries', ['carrier'], {
     filter: { play: ['run'] },
@@ -179,6 +198,10 @@ export const BOARDS: readonly BoardSpec[] = [
   }),
   defense('d-rush-back', 'Rush by where the back stands', ['backTo', 'strength'], {
     measures: ['five', 'success', 'negative', 'yards'],
+  }),
+  defense('d-field', 'Over the field: five or more rush', ['hash', 'fieldBand'], {
+    measures: ['five', 'man', 'success', 'coverage'],
+    picture: { across: 'fieldBand', down: 'hash', rate: 'five', words: ['five or more', 'four or fewer'] },
   }),
   defense('d-rush-hash', 'Rush by hash', ['hash'], { measures: ['five', 'success', 'negative', 'yards'] }),
   defense('d-corners', 'Corners: technique and leverage', ['cornerLeftTechnique', 'cornerRightTechnique'], {

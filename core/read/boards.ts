@@ -109,6 +109,10 @@ export interface BoardTable {
   readonly tagged: number;
 }
 
+/** The stored words that a row groups; none of the row of all the others, or of all. */
+export const groupWords = (row: BoardTableRow): readonly string[] =>
+  row.key === REST || row.key === 'all' ? [] : row.key.split('~').map(decodeURIComponent);
+
 const acrossKey = (word: string): string => `x:${word}`;
 
 const orderOf = (field: FilterField, zones: readonly Zone[]): readonly string[] | undefined =>
@@ -240,7 +244,9 @@ export function boardTable(
   const groups = groupBy(columns, rows, spec.by, true);
   sortRows(groups, spec.by[0]!, zones);
   const keyOf = (words: readonly string[]): string => words.map((w) => encodeURIComponent(w)).join('~');
-  const shown = groups.length > MOST_ROWS ? largest(groups, MOST_ROWS - 1) : groups;
+  // A picture has a place for each of its groups.
+  const most = spec.picture ? groups.length : MOST_ROWS;
+  const shown = groups.length > most ? largest(groups, most - 1) : groups;
   const rest = groups.filter((g) => !shown.includes(g)).flatMap((g) => [...g.rows]);
   const wordsOf = (words: readonly string[]): string[] =>
     words.map((w, i) =>

@@ -1,4 +1,4 @@
-/** What the order of a game says of each snap besides its situation: score, opening, drive; and the depth of a throw as a band. */
+/** What the order of a game says of each snap besides its situation: score, opening, drive; depth of a throw and place on the field as bands. */
 import { isTagged } from '../snap/snap';
 import type { Snap } from '../snap/snap';
 import type { WalkedSnap } from '../rules/walk';
@@ -18,6 +18,19 @@ export const LEADS = [
 export const HALVES = ['1st half', '2nd half', 'overtime'] as const;
 export const OPENINGS = [`first ${OPENING}`, 'later'] as const;
 export const DEPTH_BANDS = ['behind the line', '0 to 9', '10 to 19', '20 or more'] as const;
+/** Yards to the goal line, ten at a time. */
+export const FIELD_BANDS = [
+  '91 or more',
+  '81 to 90',
+  '71 to 80',
+  '61 to 70',
+  '51 to 60',
+  '41 to 50',
+  '31 to 40',
+  '21 to 30',
+  '11 to 20',
+  '1 to 10',
+] as const;
 export const DRIVE_STARTS = [
   'own 1 to 19',
   'own 20 to 39',
@@ -43,6 +56,7 @@ export interface Derived {
   readonly half: (typeof HALVES)[number] | null;
   readonly opening: (typeof OPENINGS)[number] | null;
   readonly depthBand: (typeof DEPTH_BANDS)[number] | null;
+  readonly fieldBand: (typeof FIELD_BANDS)[number] | null;
   readonly driveStart: (typeof DRIVE_STARTS)[number] | null;
   readonly driveEnd: DriveEnd | null;
   /** The first counted snap of its drive stands for the drive. */
@@ -75,6 +89,11 @@ function depthOf(depth: unknown): Derived['depthBand'] {
         ? DEPTH_BANDS[2]
         : DEPTH_BANDS[3];
 }
+
+const bandOf = (toGoal: number | null): Derived['fieldBand'] =>
+  toGoal === null || toGoal < 1
+    ? null
+    : FIELD_BANDS[FIELD_BANDS.length - 1 - Math.min(FIELD_BANDS.length - 1, Math.floor((toGoal - 1) / 10))]!;
 
 const startOf = (toGoal: number | null): Derived['driveStart'] =>
   toGoal === null
@@ -150,6 +169,7 @@ export function deriveGame(
       half: halfOf(snap.quarter),
       opening,
       depthBand: depthOf(snap.targetDepth),
+      fieldBand: bandOf(snap.toGoal),
       driveStart: inDrive === null ? null : starts.get(inDrive)!,
       driveEnd: inDrive === null ? null : ends.get(inDrive)!,
       drivePlay: inDrive === null || !counts(i) ? null : first.get(inDrive) === i ? 'first' : 'later',

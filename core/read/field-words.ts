@@ -1,7 +1,7 @@
 /** Words of fields as a reader sees them, and the order some stand in. */
 import { BUCKET_ROWS, bucketLabel, type BucketKey, type Zone } from '../field/situation';
-import { NONE, UNSEEN } from '../snap/snap';
-import { DEPTH_BANDS, DRIVE_ENDS, DRIVE_STARTS, HALVES, LEADS, OPENINGS } from './derived';
+import { NONE, THIRDS, UNSEEN } from '../snap/snap';
+import { DEPTH_BANDS, DRIVE_ENDS, DRIVE_STARTS, FIELD_BANDS, HALVES, LEADS, OPENINGS } from './derived';
 import { fieldsWith } from '../snap/fields';
 import type { FilterField } from './filters';
 
@@ -12,6 +12,9 @@ export const ORDERS: Readonly<Partial<Record<FilterField, readonly string[]>>> =
   half: HALVES,
   opening: OPENINGS,
   depthBand: DEPTH_BANDS,
+  fieldBand: FIELD_BANDS,
+  hash: ['L', 'M', 'R'],
+  targetThird: THIRDS,
   driveStart: DRIVE_STARTS,
   driveEnd: DRIVE_ENDS,
   quarter: ['1', '2', '3', '4', '5', '6', '7', '8'],

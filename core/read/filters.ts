@@ -18,6 +18,7 @@ const WALKED = {
   half: { label: 'half', menu: 12 },
   opening: { label: 'opening plays', menu: 144 },
   depthBand: { label: 'depth of the throw' },
+  fieldBand: { label: 'yards to their goal' },
   driveStart: { label: 'drive began' },
   driveEnd: { label: 'drive ended' },
   drivePlay: { label: 'play of the drive' },

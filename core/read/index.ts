@@ -18,6 +18,7 @@ export * from './boards';
 export * from './contrasts';
 export * from './compare';
 export * from './grid';
+export * from './picture';
 export * from './report';
 export * from './board';
 export * from './defense';

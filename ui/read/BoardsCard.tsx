@@ -22,6 +22,7 @@ import {
 import { Choice } from '../shared/Choice';
 import type { SetAddress } from './ReadFilters';
 
+const BoardPicture = dynamic(() => import('./BoardPicture'), { ssr: false });
 const CompareTable = dynamic(() => import('./CompareTable'), { ssr: false });
 
 interface BoardsCardProps {
@@ -104,6 +105,13 @@ export default function BoardsCard(props: BoardsCardProps) {
         />
       ) : (
         <div className="scrollx" tabIndex={0} role="group" aria-label={table.title}>
+          {spec.picture && (
+            <BoardPicture
+              table={table}
+              zones={zones}
+              onOpen={(row) => setUrl({ reel: `b/${spec.id}/${row}/n` }, true)}
+            />
+          )}
           <table className="rows">
             <thead>
               <tr>
