@@ -242,7 +242,7 @@ export function boardTable(
     ),
   });
   const groups = groupBy(columns, rows, spec.by, true);
-  sortRows(groups, spec.by[0]!, zones);
+  sortRows(groups, spec.by, zones);
   const keyOf = (words: readonly string[]): string => words.map((w) => encodeURIComponent(w)).join('~');
   // A picture has a place for each of its groups.
   const most = spec.picture ? groups.length : MOST_ROWS;
@@ -286,21 +286,25 @@ function idle(by: readonly FilterField[], words: readonly string[], at: number):
 }
 const AFTER_MOTION: ReadonlySet<FilterField> = new Set(['motionBy', 'motionResponse']);
 
-/** By the first word, in its own order or the most used first; then by snaps. */
+/** By the first word, in its own order or the most used first; then by the second in its own order, or by snaps. */
 function sortRows(
   groups: { readonly words: readonly string[]; readonly rows: Uint32Array }[],
-  first: FilterField,
+  by: readonly FilterField[],
   zones: readonly Zone[],
 ): void {
-  const order = orderOf(first, zones) ?? [];
+  const orders = by.slice(0, 2).map((field) => orderOf(field, zones) ?? []);
   const total = new Map<string, number>();
   for (const { words, rows } of groups) total.set(words[0]!, (total.get(words[0]!) ?? 0) + rows.length);
-  const rank = (word: string): number => (order.includes(word) ? order.indexOf(word) : order.length);
+  const rank = (word: string | undefined, at: number): number => {
+    const place = orders[at]?.indexOf(word ?? '') ?? -1;
+    return place < 0 ? (orders[at]?.length ?? 0) : place;
+  };
   groups.sort(
-    ({ words: [a], rows: x }, { words: [b], rows: y }) =>
-      rank(a!) - rank(b!) ||
+    ({ words: [a, c], rows: x }, { words: [b, d], rows: y }) =>
+      rank(a, 0) - rank(b, 0) ||
       total.get(b!)! - total.get(a!)! ||
       (a === b ? 0 : a! < b! ? -1 : 1) ||
+      rank(c, 1) - rank(d, 1) ||
       y.length - x.length,
   );
 }

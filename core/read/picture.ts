@@ -8,7 +8,7 @@ import type { Zone } from '../field/situation';
 import { BOARDS } from './board-specs';
 import { groupWords, type BoardTable, type BoardTableRow } from './boards';
 import { fieldWord, ORDERS } from './field-words';
-import type { FilterField } from './filters';
+import { filterLabel, type FilterField } from './filters';
 import { countText, FEW, intervalText, type Rate } from './rates';
 
 export interface PictureCell {
@@ -114,6 +114,7 @@ export function gridPicture(table: BoardTable, zones: readonly Zone[]): GridPict
   const most = Math.max(...placed.map((p) => p.row.rows.length));
   const [width, height] = [across.length * WIDE, down.length * TALL];
   const marks: DrawMark[] = [
+    words(`${filterLabel(picture.across)}:`, SIDE - 0.8, HEAD - 1, 1.3, 'end', false, 'ink2'),
     ...across.map((w, i) =>
       words(fieldWord(picture.across, w, zones), SIDE + (i + 0.5) * WIDE, HEAD - 1, 1.5, 'middle', true),
     ),

@@ -1,0 +1,130 @@
+/** A drawn board says what its table says: every snap is in a cell or said to have no place, every bar's parts add up. */
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { DEMO_SEED, simulateSeason } from '../../demo/league';
+import { DEFAULT_BOOK } from '../book/default-book';
+import { COLLEGE, DEFAULT_ZONES } from '../field';
+import type { Snap } from '../snap/snap';
+import { BOARDS, boardTable, buildColumns, countGame, gridPicture, select, sideField, wilson } from './index';
+
+const games = simulateSeason(DEMO_SEED, { tells: true, weeks: 4 });
+const counted = games.flatMap((g) => countGame(g.snaps, COLLEGE, DEFAULT_BOOK));
+const columns = buildColumns(counted);
+const spec = (id: string) => BOARDS.find((b) => b.id === id)!;
+const teams = [...new Set(games.map((g) => g.home))];
+
+describe('the field drawn', () => {
+  it('counts each cell as a plain loop over the snaps does, and leaves none out unsaid', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...teams),
+        fc.subarray(['1', '2', '3', '4'], { minLength: 1 }),
+        (team, quarter) => {
+          for (const id of ['field', 'd-field']) {
+            const side = id === 'field' ? 'offense' : 'defense';
+            const rows = select(columns, { [sideField(side)]: [team], quarter });
+            const picture = gridPicture(boardTable(columns, rows, spec(id), DEFAULT_ZONES), DEFAULT_ZONES);
+            if (picture === null) return expect(rows.length).toBe(0);
+            const snaps = [...rows].map((r) => counted[r]!.snap);
+            for (const { row, rate, label } of picture.cells) {
+              const [hash, band] = row.key.split('~').map(decodeURIComponent) as [string, string];
+              const [far, near] =
+                band === '91 or more' ? [999, 91] : band.split(' to ').map(Number).reverse();
+              const here = snaps.filter((s) => s.hash === hash && s.toGoal! >= near! && s.toGoal! <= far!);
+              const said = here.filter((s) =>
+                id === 'field' ? ['run', 'pass', 'rpo'].includes(s.play!) : typeof s.rushers === 'number',
+              );
+              const hits = said.filter((s) =>
+                id === 'field' ? s.play === 'run' : (s.rushers as number) >= 5,
+              );
+              expect(row.rows.length).toBe(here.length);
+              expect(rate).toEqual(wilson(hits.length, said.length));
+              expect(label).toContain(`${here.length} snaps`);
+            }
+            expect(picture.cells.reduce((n, c) => n + c.row.rows.length, picture.left)).toBe(rows.length);
+          }
+        },
+      ),
+      { numRuns: 60, seed: 5 },
+    );
+  });
+
+  it('draws each bar as long as its snaps, solid as far as its rate, all of it inside the drawing', () => {
+    const rows = select(columns, { offense: [teams[0]!] });
+    const { drawing, cells } = gridPicture(
+      boardTable(columns, rows, spec('field'), DEFAULT_ZONES),
+      DEFAULT_ZONES,
+    )!;
+    const [left, top, width, height] = drawing.view;
+    const most = Math.max(...cells.map((c) => c.row.rows.length));
+    const solids = drawing.marks.flatMap((m) => (m.mark === 'shape' ? [m.points] : []));
+    for (const { box, rate, row } of cells) {
+      expect(box.x >= left && box.y >= top && box.x + box.width <= left + width).toBe(true);
+      expect(box.y + box.height).toBeLessThanOrEqual(top + height);
+      const [solid] = solids.filter(
+        ([[x, y]]: any) => x > box.x && x < box.x + box.width && y > box.y && y < box.y + box.height,
+      );
+      if (rate.k === 0) expect(solid).toBeUndefined();
+      else {
+        const long = Math.max(0.3, ((box.width - 1.2) * row.rows.length) / most);
+        expect(solid![1]![0] - solid![0]![0]).toBeCloseTo((long * rate.k) / row.rows.length, 9);
+      }
+    }
+    const again = gridPicture(boardTable(columns, rows, spec('field'), DEFAULT_ZONES), DEFAULT_ZONES)!;
+    expect(JSON.stringify(again.drawing)).toBe(JSON.stringify(drawing));
+  });
+
+  it('throws stand left to right and the deepest on top; a throw without its place is said', () => {
+    const thrown = counted.filter((c) => c.snap.play === 'pass').slice(0, 6);
+    const at = [
+      [3, 'left'],
+      [25, 'left'],
+      [25, 'right'],
+      [-2, 'middle'],
+      [12, 'middle'],
+      [null, null],
+    ] as const;
+    const own = games
+      .flatMap((g) => countGame(g.snaps, COLLEGE, DEFAULT_BOOK))
+      .filter((c) => thrown.some((t) => t.snap.snapId === c.snap.snapId))
+      .map((c, i) => ({ ...c, snap: { ...c.snap, targetDepth: at[i]![0], targetThird: at[i]![1] } as Snap }));
+    // Bands follow from the game's walk, so the snaps are walked as they are charted.
+    const chart = new Map(own.map((c) => [c.snap.snapId, c.snap]));
+    const walked = games.flatMap((g) =>
+      countGame(
+        g.snaps.map((s) =>
+          chart.has(s.snapId)
+            ? {
+                ...s,
+                targetDepth: chart.get(s.snapId)!.targetDepth,
+                targetThird: chart.get(s.snapId)!.targetThird,
+              }
+            : s,
+        ),
+        COLLEGE,
+        DEFAULT_BOOK,
+      ),
+    );
+    const made = buildColumns(walked.filter((c) => chart.has(c.snap.snapId)));
+    const all = Uint32Array.from({ length: made.n }, (_, i) => i);
+    const picture = gridPicture(boardTable(made, all, spec('target-map'), DEFAULT_ZONES), DEFAULT_ZONES)!;
+    const place = (key: string) => picture.cells.find((c) => c.key === key)!.box;
+    const [deepLeft, deepRight] = [place('20%20or%20more~left'), place('20%20or%20more~right')];
+    expect(deepLeft.x).toBeLessThan(deepRight.x);
+    expect(deepLeft.y).toBe(deepRight.y);
+    expect(deepLeft.y).toBeLessThan(place('10%20to%2019~middle').y);
+    expect(place('10%20to%2019~middle').y).toBeLessThan(place('0%20to%209~left').y);
+    expect(place('0%20to%209~left').y).toBeLessThan(place('behind%20the%20line~middle').y);
+    expect(picture.left).toBe(1);
+  });
+
+  it('nothing to place is no picture', () => {
+    expect(
+      gridPicture(boardTable(columns, new Uint32Array(0), spec('field'), DEFAULT_ZONES), DEFAULT_ZONES),
+    ).toBeNull();
+    const rows = select(columns, { offense: [teams[0]!] });
+    expect(
+      gridPicture(boardTable(columns, rows, spec('personnel'), DEFAULT_ZONES), DEFAULT_ZONES),
+    ).toBeNull();
+  });
+});
