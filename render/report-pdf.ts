@@ -163,8 +163,9 @@ function cover(pages: Pages, { title, of, report, looks }: ReportToPrint): void 
   pages.y += tall;
 }
 
-function heading(pages: Pages, title: string, note: string): void {
-  if (!pages.room(HEAD + 3 * LINE)) pages.add();
+/** Kept together with what is drawn below it, and the first rows. */
+function heading(pages: Pages, title: string, note: string, drawn = 0): void {
+  if (!pages.room(HEAD + drawn + 3 * LINE)) pages.add();
   pages.doc.outline.addItem(title);
   pages.y += 8;
   pages.text(title, MARGIN, pages.y, 12.5, true);
@@ -174,13 +175,8 @@ function heading(pages: Pages, title: string, note: string): void {
 }
 
 /** As wide as the page, where that is no taller than a third of it. */
-function drawn(pages: Pages, { drawing }: GridPicture): void {
-  const [, , wide, tall] = drawing.view;
-  const height = Math.min((pages.width * tall) / wide, 220);
-  if (!pages.room(height + 13 + 2 * LINE)) pages.add();
-  drawMarks(pages.doc, drawing, MARGIN, pages.y + 2, pages.width, height);
-  pages.y += height + 10;
-}
+const heightOf = (pages: Pages, { drawing }: GridPicture): number =>
+  Math.min((pages.width * drawing.view[3]) / drawing.view[2], 220);
 
 const widthOf = (kind: BoardColumn['kind']): number =>
   kind === 'top' ? 88 : kind === 'mean' ? 40 : RATE_WIDTH;
@@ -203,13 +199,18 @@ function blocksOf(measured: readonly BoardColumn[], room: number): BoardColumn[]
 
 function section(pages: Pages, table: BoardTable, picture: GridPicture | null, breaks: boolean): void {
   if (breaks) pages.add();
+  const tall = picture ? heightOf(pages, picture) : 0;
   const untagged = table.all.rows.length - table.tagged;
   heading(
     pages,
     table.title,
     `${table.all.rows.length} snaps${untagged > 0 ? `, tagged on ${table.tagged}` : ''}; below each count its 95 % interval`,
+    tall,
   );
-  if (picture) drawn(pages, picture);
+  if (picture) {
+    drawMarks(pages.doc, picture.drawing, MARGIN, pages.y + 2, pages.width, tall);
+    pages.y += tall + 10;
+  }
   const grouped = table.all.words.length;
   const words = table.columns.slice(0, grouped);
   const wide = grouped === 1 ? 150 : grouped === 2 ? 100 : 76;

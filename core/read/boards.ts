@@ -109,10 +109,6 @@ export interface BoardTable {
   readonly tagged: number;
 }
 
-/** The stored words that a row groups; none of the row of all the others, or of all. */
-export const groupWords = (row: BoardTableRow): readonly string[] =>
-  row.key === REST || row.key === 'all' ? [] : row.key.split('~').map(decodeURIComponent);
-
 const acrossKey = (word: string): string => `x:${word}`;
 
 const orderOf = (field: FilterField, zones: readonly Zone[]): readonly string[] | undefined =>
@@ -295,10 +291,9 @@ function sortRows(
   const orders = by.slice(0, 2).map((field) => orderOf(field, zones) ?? []);
   const total = new Map<string, number>();
   for (const { words, rows } of groups) total.set(words[0]!, (total.get(words[0]!) ?? 0) + rows.length);
-  const rank = (word: string | undefined, at: number): number => {
-    const place = orders[at]?.indexOf(word ?? '') ?? -1;
-    return place < 0 ? (orders[at]?.length ?? 0) : place;
-  };
+  // A word that is not of the order (-1) comes last.
+  const rank = (word: string | undefined, at: number): number =>
+    (orders[at]?.indexOf(word ?? '') ?? -1) >>> 0;
   groups.sort(
     ({ words: [a, c], rows: x }, { words: [b, d], rows: y }) =>
       rank(a, 0) - rank(b, 0) ||

@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { DEMO_SEED, simulateSeason } from '../../demo/league';
 import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE, DEFAULT_ZONES } from '../field';
+import type { Point } from '../look/motion';
 import type { Snap } from '../snap/snap';
 import { BOARDS, boardTable, buildColumns, countGame, gridPicture, select, sideField, wilson } from './index';
 
@@ -61,9 +62,9 @@ describe('the field drawn', () => {
     for (const { box, rate, row } of cells) {
       expect(box.x >= left && box.y >= top && box.x + box.width <= left + width).toBe(true);
       expect(box.y + box.height).toBeLessThanOrEqual(top + height);
-      const [solid] = solids.filter(
-        ([[x, y]]: any) => x > box.x && x < box.x + box.width && y > box.y && y < box.y + box.height,
-      );
+      const inside = ([x, y]: Point): boolean =>
+        x > box.x && x < box.x + box.width && y > box.y && y < box.y + box.height;
+      const solid = solids.find((points) => inside(points[0]!));
       if (rate.k === 0) expect(solid).toBeUndefined();
       else {
         const long = Math.max(0.3, ((box.width - 1.2) * row.rows.length) / most);

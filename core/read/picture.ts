@@ -6,7 +6,7 @@ import type { Point } from '../look/motion';
 import type { Drawing, DrawMark } from '../look/marks';
 import type { Zone } from '../field/situation';
 import { BOARDS } from './board-specs';
-import { groupWords, type BoardTable, type BoardTableRow } from './boards';
+import { REST, type BoardTable, type BoardTableRow } from './boards';
 import { fieldWord, ORDERS } from './field-words';
 import { filterLabel, type FilterField } from './filters';
 import { countText, FEW, intervalText, type Rate } from './rates';
@@ -84,6 +84,10 @@ function bar(x: number, y: number, length: number, rate: Rate, all: number): Dra
       : []),
   ];
 }
+
+/** The stored words that a row groups; none of the row of all the others, or of all. */
+const groupWords = (row: BoardTableRow): readonly string[] =>
+  row.key === REST || row.key === 'all' ? [] : row.key.split('~').map(decodeURIComponent);
 
 /** The words of one axis in their order: from the first that is used to the last, three abreast always. */
 function axis(field: FilterField, table: BoardTable, at: number): readonly string[] {

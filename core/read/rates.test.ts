@@ -30,8 +30,8 @@ it('covers rates of 0.01 to 0.99 at n 8 to 100 in 94 to 97 % of samples on the m
     }
   }
   const mean = all.reduce((a, b) => a + b, 0) / all.length;
-  console.log(
-    `interval: mean coverage ${(100 * mean).toFixed(2)} % over ${all.length} pairs, least ${(100 * least.covered).toFixed(2)} % at n ${least.n}, rate ${least.p}`,
+  process.stdout.write(
+    `interval: mean coverage ${(100 * mean).toFixed(2)} % over ${all.length} pairs, least ${(100 * least.covered).toFixed(2)} % at n ${least.n}, rate ${least.p}\n`,
   );
   expect(mean).toBeGreaterThan(0.94);
   expect(mean).toBeLessThan(0.97);
