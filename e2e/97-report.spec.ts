@@ -79,9 +79,19 @@ test('any board as a table: a number opens its snaps, the address brings it back
   await page.keyboard.press('Escape');
   await expect(reel).toBeHidden();
   await axe(page);
+  // Drawn over the field: by keys, a cell opens what it counts.
+  await boards(page).getByLabel('against').selectOption('none');
+  await boards(page).getByLabel('board').selectOption('field');
+  const drawn = boards(page).getByRole('group', { name: 'Over the field: run and pass, drawn' });
+  const place = drawn.getByRole('button', { name: /^middle, 71 to 80: \d+ snaps, run/ });
+  const [, there] = /: (\d+) snaps/.exec((await place.getAttribute('aria-label'))!)!;
+  await place.press('Enter');
+  await expect(reel).toContainText(`Over the field: run and pass: middle, 71 to 80: ${there} snaps`);
+  await page.keyboard.press('Escape');
+  await expect(reel).toBeHidden();
+  await axe(page);
   await page.getByRole('toolbar', { name: 'Filters' }).getByLabel('side').selectOption('defense');
   await expect(boards(page).getByLabel('board')).toHaveValue('d-front');
-  await boards(page).getByLabel('against').selectOption('none');
   // The kicking game: no board of calls above it, the same tables and doors.
   await page.getByRole('toolbar', { name: 'Filters' }).getByLabel('side').selectOption('kicking');
   await expect(boards(page).getByLabel('board')).toHaveValue('k-unit');

@@ -37,6 +37,7 @@ export const USUAL_SECTIONS: Readonly<Record<BoardSide, readonly string[]>> = {
     'target-map',
     'carriers',
     'drives',
+    'field',
   ],
   defense: [
     'd-situation',
@@ -51,6 +52,7 @@ export const USUAL_SECTIONS: Readonly<Record<BoardSide, readonly string[]>> = {
     'd-third',
     'd-red',
     'd-corners',
+    'd-field',
   ],
   kicking: ['k-unit', 'k-end', 'k-formation', 'k-direction', 'k-zone', 'k-goals', 'k-kicker', 'k-fake'],
   returning: ['r-unit', 'r-end', 'r-returner', 'r-formation', 'r-zone'],
@@ -105,6 +107,8 @@ const SITUATIONS: ReadonlySet<string> = new Set([
   'lead',
   'half',
   'opening',
+  'hash',
+  'fieldBand',
 ]);
 /** What a play came to is first of all its situation; and a pressure by name is five or more by its meaning. */
 const saysNothing = (fields: readonly string[], measure: string): boolean =>
@@ -162,6 +166,7 @@ function sentenceWords(table: BoardTable, row: BoardTableRow): string {
       return ['none', 'not tagged', 'not applicable'].includes(word) ? said : `${said} by ${word}`;
     if (key === 'backTo') return word === 'nobody' ? 'empty' : `back ${word}`;
     if (key === 'strength') return word === 'not known' ? said : `${said}, strength ${word}`;
+    if (key === 'fieldBand') return `${said}, ${word} yards from their goal`;
     if (key === 'formationSide') return `${said} ${word}`;
     const alone =
       /^(#?\d+|not tagged|not known|not applicable|none|left|right|middle|not visible|the field|the boundary)$/.test(
