@@ -167,7 +167,7 @@ test('sections are chosen, moved, saved for the staff; every form of the file ho
   await sections.getByLabel('By down and distance', { exact: true }).uncheck();
   await expect(page).not.toHaveURL(/d-situation/);
   await sections.getByRole('button', { name: 'Rush by hash up' }).click();
-  await expect(page).toHaveURL(/d-rush-hash%2Cd-corners/);
+  await expect(page).toHaveURL(/d-rush-hash%2Cd-field/);
   await sections.getByRole('button', { name: 'save for the staff' }).click();
   await expect(sections).toContainText('as the staff saved them');
   await page.goto(`${SITE()}/read/report?side=defense`);

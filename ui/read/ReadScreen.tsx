@@ -6,7 +6,7 @@ import type { Book } from '@/core/book';
 import { gameNames } from '@/core/exchange/names';
 import type { TeamInfo } from '@/core/exchange/types';
 import type { SavedView } from '@/core/read/schema';
-import { answersIn, ofKicks, reelOf, writeCell, writeFilter } from '@/core/read';
+import { answersIn, ofKicks, writeCell, writeFilter } from '@/core/read';
 import { filmPath, WithFilm } from '../film/WithFilm';
 import { LookCard } from '../look/LookCard';
 import { useScreenCommands } from '../shared/commands';
@@ -14,7 +14,6 @@ import { useStaffRules } from '../StaffRules';
 import { useUrlState } from '../useUrlState';
 import { Board } from './Board';
 import { ReadFilters } from './ReadFilters';
-import { Reel } from './Reel';
 import { useReading, type ReadFilm } from './useReading';
 
 const LooksCard = dynamic(() => import('./LooksCard'), {
@@ -31,7 +30,7 @@ const BoardsCard = dynamic(() => import('./BoardsCard'), {
   ssr: false,
   loading: () => <section className="card" aria-label="Boards" aria-busy="true" />,
 });
-const BoardReel = dynamic(() => import('./BoardReel'), { ssr: false });
+const NumberReel = dynamic(() => import('./NumberReel'), { ssr: false });
 
 export interface ReadScreenProps extends ReadFilm {
   readonly teams: readonly TeamInfo[];
@@ -68,7 +67,6 @@ export function ReadScreen(props: ReadScreenProps) {
   const { cell, reel } = address;
   const [card, setCard] = useState<number | null>(null);
   const carded = card === null ? undefined : counted.looks[card];
-  const named = reel === null || /^[bcd]\//.test(reel) ? null : reelOf(reel, counted);
   useScreenCommands('Read', {
     reel: () => setUrl({ reel: 'all' }, true),
     whole: cell ? () => setUrl({ cell: null, reel: null }) : undefined,
@@ -148,8 +146,8 @@ export function ReadScreen(props: ReadScreenProps) {
           setUrl={setUrl}
         />
       )}
-      {reel !== null && /^[bc]\//.test(reel) && (
-        <BoardReel
+      {reel !== null && !reel.startsWith('d/') && (
+        <NumberReel
           name={reel}
           own={own}
           counted={counted}
@@ -172,16 +170,6 @@ export function ReadScreen(props: ReadScreenProps) {
             onOpen: () => setUrl({ reel: `answer.${card}.${i}` }, true),
           }))}
           onClose={() => setCard(null)}
-        />
-      )}
-      {named && (
-        <Reel
-          title={named.title}
-          snaps={[...named.rows].map((i) => snaps[i]!)}
-          book={book}
-          profile={profile}
-          gameName={nameOfGame}
-          onClose={() => setUrl({ reel: null })}
         />
       )}
     </>

@@ -1,12 +1,12 @@
 'use client';
-/** The snaps behind a number of a board. */
+/** The snaps behind a number, by its name in the address: of a board, of a comparison, or of what stands above them. */
 import type { Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
 import type { Zone } from '@/core/field/situation';
-import { BOARDS, boardReel, compareReel, type Counted, type CountedSnap } from '@/core/read';
+import { BOARDS, boardReel, compareReel, reelOf, type Counted, type CountedSnap } from '@/core/read';
 import { Reel } from './Reel';
 
-interface BoardReelProps {
+interface NumberReelProps {
   readonly name: string;
   readonly counted: Counted;
   /** The program's team. */
@@ -19,10 +19,12 @@ interface BoardReelProps {
   readonly onClose: () => void;
 }
 
-export default function BoardReel({ name, counted, own, zones, snaps, ...rest }: BoardReelProps) {
+export default function NumberReel({ name, counted, own, zones, snaps, ...rest }: NumberReelProps) {
   const { columns, cellRows } = counted;
   const { title, rows } = name.startsWith('c/')
     ? compareReel(name, columns, cellRows, own, BOARDS, zones)
-    : boardReel(name, columns, cellRows, zones);
+    : name.startsWith('b/')
+      ? boardReel(name, columns, cellRows, zones)
+      : reelOf(name, counted);
   return <Reel title={title} snaps={[...rows].map((i) => snaps[i]!)} {...rest} />;
 }
