@@ -6,6 +6,14 @@ import type { Columns } from './columns';
 import { CONTRASTS, type Contrast } from './contrasts';
 import { differenceOf, type Rate } from './rates';
 
+export const CONTRAST_WORDS: Readonly<Record<Contrast, string>> = {
+  half: '2nd half against 1st',
+  last: 'last game against earlier',
+  last3: 'last three games against earlier',
+  score: 'behind against ahead',
+  us: 'against us and against others',
+};
+
 export interface Parts {
   /** What each part is called. */
   readonly words: readonly [string, string];

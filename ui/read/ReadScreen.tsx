@@ -6,9 +6,8 @@ import type { Book } from '@/core/book';
 import { gameNames } from '@/core/exchange/names';
 import type { TeamInfo } from '@/core/exchange/types';
 import type { SavedView } from '@/core/read/schema';
-import { answersIn, ofKicks, writeCell, writeFilter } from '@/core/read';
+import { ofKicks, writeCell, writeFilter } from '@/core/read';
 import { filmPath, WithFilm } from '../film/WithFilm';
-import { LookCard } from '../look/LookCard';
 import { useScreenCommands } from '../shared/commands';
 import { useStaffRules } from '../StaffRules';
 import { useUrlState } from '../useUrlState';
@@ -30,6 +29,7 @@ const BoardsCard = dynamic(() => import('./BoardsCard'), {
   ssr: false,
   loading: () => <section className="card" aria-label="Boards" aria-busy="true" />,
 });
+const LookOfCard = dynamic(() => import('./LookOfCard'), { ssr: false });
 const NumberReel = dynamic(() => import('./NumberReel'), { ssr: false });
 
 export interface ReadScreenProps extends ReadFilm {
@@ -160,15 +160,12 @@ export function ReadScreen(props: ReadScreenProps) {
         />
       )}
       {carded && (
-        <LookCard
+        <LookOfCard
+          columns={counted.columns}
+          look={carded}
           book={book}
           profile={profile}
-          fields={{ formation: carded.formation, formationSide: carded.side, backfield: carded.backfield }}
-          hash={null}
-          answers={answersIn(counted.columns, carded.calls.rows).map((answer, i) => ({
-            ...answer,
-            onOpen: () => setUrl({ reel: `answer.${card}.${i}` }, true),
-          }))}
+          onAnswer={(i) => setUrl({ reel: `answer.${card}.${i}` }, true)}
           onClose={() => setCard(null)}
         />
       )}
