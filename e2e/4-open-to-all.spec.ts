@@ -1,33 +1,17 @@
-import AxeBuilder from '@axe-core/playwright';
+import { violationsInTheDark, violationsOf } from './axe';
 import { expect, test, type Page } from './place';
 import { SITE, HALF_GAME, signIn } from './staff';
 
 const found: string[] = [];
 
-const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
-
-/** Looks at a screen in light and dark; all are looked at before the test says what was found. In the dark only the colors are others. */
+/** Looks at a screen in light and dark; all are looked at before the test says what was found. */
 async function look(page: Page, what: string): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).withTags(TAGS).analyze();
-  note(`${what}, light`, violations);
-  await page.emulateMedia({ colorScheme: 'dark' });
-  const dark = await new AxeBuilder({ page }).withRules(['color-contrast']).analyze();
-  note(`${what}, dark`, dark.violations);
-  await page.emulateMedia({ colorScheme: 'light' });
+  for (const [scheme, of] of [
+    ['light', violationsOf],
+    ['dark', violationsInTheDark],
+  ] as const)
+    found.push(...(await of(page)).map((v) => `${what}, ${scheme}: ${v}`));
 }
-
-type Violations = Awaited<ReturnType<AxeBuilder['analyze']>>['violations'];
-const note = (what: string, violations: Violations): void => {
-  found.push(
-    ...violations.map(
-      (v) =>
-        `${what}: ${v.id}: ${v.nodes
-          .slice(0, 3)
-          .map((n) => n.html.slice(0, 160))
-          .join(' | ')}`,
-    ),
-  );
-};
 
 test('axe finds no violation on any screen, light or dark', async ({ browser }) => {
   test.setTimeout(600_000);

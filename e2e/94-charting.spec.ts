@@ -1,7 +1,7 @@
 /** Another staff's spreadsheet, from the drop to the game; and a charting pass by keys alone. */
-import AxeBuilder from '@axe-core/playwright';
 import path from 'node:path';
 import { unpack } from '../core/table';
+import { axe } from './axe';
 import { expect, test } from './place';
 import { HALF_GAME, line, saved, SITE, signIn } from './staff';
 
@@ -34,10 +34,7 @@ test('a table with other words, dates for downs and a bad cell becomes a game; t
   await expect(refused).toContainText('10 rows = 5 snaps + 5 left out + 0 refused');
   // The column of who carried is left out by hand.
   await page.getByLabel('Misc is').selectOption('');
-  const axe = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
-    .analyze();
-  expect(axe.violations.map((v) => `${v.id}: ${v.nodes[0]?.html.slice(0, 160)}`)).toEqual([]);
+  await axe(page);
   await expect(page.getByRole('region', { name: 'Does the arithmetic hold?' })).toContainText('STG');
   await send.click();
   await expect(page.getByText('Imported 5 snaps.')).toBeVisible();
@@ -176,10 +173,7 @@ test('a charting pass without the mouse: single keys, figures, back, undo, and a
   // The rest of the series as the snap before.
   await page.keyboard.press('.');
   await expect(said('left corner depth')).toHaveText('7');
-  const axe = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
-    .analyze();
-  expect(axe.violations.map((v) => `${v.id}: ${v.nodes[0]?.html.slice(0, 160)}`)).toEqual([]);
+  await axe(page);
   await saved(page);
   await page.reload();
   await page.keyboard.press('ArrowUp');
@@ -261,10 +255,7 @@ test('the box score: totals, an official figure that differs, and the snaps that
   await official.press('Enter');
   const differs = page.getByRole('button', { name: new RegExp(`${logged} logged, ${logged - 3} official`) });
   await expect(differs).toHaveText('+3');
-  const axe = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
-    .analyze();
-  expect(axe.violations.map((v) => `${v.id}: ${v.nodes[0]?.html.slice(0, 160)}`)).toEqual([]);
+  await axe(page);
   await page.reload();
   await differs.click();
   const behind = page.getByRole('status', { name: 'Snaps behind the figure' });

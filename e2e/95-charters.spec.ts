@@ -1,15 +1,8 @@
 /** What a staff does around charting, by keys: find, many at once, plans, rosters, the drill, two charters, the season. */
-import AxeBuilder from '@axe-core/playwright';
 import { unpack } from '../core/table';
+import { axe } from './axe';
 import { expect, test, type Page } from './place';
 import { HALF_GAME, line, saved, SITE, signIn } from './staff';
-
-const axe = async (page: Page): Promise<void> => {
-  const found = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
-    .analyze();
-  expect(found.violations.map((v) => `${v.id}: ${v.nodes[0]?.html.slice(0, 160)}`)).toEqual([]);
-};
 
 test('find with a slash, mark all, change them together, one undo', async ({ page }) => {
   await signIn(page);

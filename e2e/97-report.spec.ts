@@ -1,17 +1,11 @@
 /** From the next opponent to the printed report: boards, first page, sections, paper; its figures counted again from what is exported. */
-import AxeBuilder from '@axe-core/playwright';
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { axe } from './axe';
 import { expect, test, type Page } from './place';
 import { SITE, signIn } from './staff';
 
-const axe = async (page: Page): Promise<void> => {
-  const found = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
-    .analyze();
-  expect(found.violations.map((v) => `${v.id}: ${v.nodes[0]?.html.slice(0, 160)}`)).toEqual([]);
-};
 const boards = (page: Page) => page.getByRole('region', { name: 'Boards' });
 
 test('any board as a table: a number opens its snaps, the address brings it back, filters and cells hold in it', async ({
