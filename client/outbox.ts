@@ -508,6 +508,8 @@ export class Outbox {
     if ([400, 413, 422].includes(response.status)) {
       if (batch.length > 1) {
         this.most = 1;
+        // Nothing was settled: news that waited for this answer are asked for here.
+        if (this.watched.has(scope)) void this.pull(scope);
         return true;
       }
       await this.settleAnswers(

@@ -118,7 +118,9 @@ export function gridPicture(table: BoardTable, zones: readonly Zone[]): GridPict
   const most = Math.max(...placed.map((p) => p.row.rows.length));
   const [width, height] = [across.length * WIDE, down.length * TALL];
   const marks: DrawMark[] = [
-    words(`${filterLabel(picture.across)}:`, SIDE - 0.8, HEAD - 1, 1.3, 'end', false, 'ink2'),
+    ...[`across: ${filterLabel(picture.across)}`, `down: ${filterLabel(picture.down)}`].map((w, i) =>
+      words(w, SIDE - 0.8, HEAD - 1.6 + i * 1.3, 1.1, 'end', false, 'ink2'),
+    ),
     ...across.map((w, i) =>
       words(fieldWord(picture.across, w, zones), SIDE + (i + 0.5) * WIDE, HEAD - 1, 1.5, 'middle', true),
     ),
