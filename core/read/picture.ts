@@ -119,7 +119,7 @@ export function gridPicture(table: BoardTable, zones: readonly Zone[]): GridPict
   const [width, height] = [across.length * WIDE, down.length * TALL];
   const marks: DrawMark[] = [
     ...[`across: ${filterLabel(picture.across)}`, `down: ${filterLabel(picture.down)}`].map((w, i) =>
-      words(w, SIDE - 0.8, HEAD - 1.6 + i * 1.3, 1.1, 'end', false, 'ink2'),
+      words(w, SIDE - 0.8, HEAD - 1.9 + i * 1.5, 1.3, 'end', false, 'ink2'),
     ),
     ...across.map((w, i) =>
       words(fieldWord(picture.across, w, zones), SIDE + (i + 0.5) * WIDE, HEAD - 1, 1.5, 'middle', true),

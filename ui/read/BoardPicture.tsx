@@ -22,7 +22,7 @@ export default function BoardPicture({ table, zones, onOpen }: BoardPictureProps
       className="boardpicture"
       role="group"
       aria-label={`${table.title}, drawn`}
-      style={{ maxWidth: view[2] * 11, aspectRatio: `${view[2]} / ${view[3]}` }}
+      style={{ minWidth: view[2] * 9, maxWidth: view[2] * 11, aspectRatio: `${view[2]} / ${view[3]}` }}
     >
       <svg viewBox={view.join(' ')} aria-hidden="true">
         <Marks drawing={picture.drawing} />
