@@ -100,6 +100,22 @@ test('a workbook with a sheet a game, a file that is no table, and pasted cells'
   await expect(page.getByRole('region', { name: 'Rows it cannot take' })).toContainText(
     '4 rows = 3 snaps + 1 left out + 0 refused',
   );
+  // One sheet after the other: each is a game of its own, and what is left is offered.
+  const line = page.getByRole('region', { name: 'The game' });
+  for (const [sheet, left] of [
+    ['Tallow Bay', 'Orrin Gap'],
+    ['Orrin Gap', null],
+  ] as const) {
+    await line.getByLabel('home', { exact: true }).selectOption({ label: 'Tidewick Drovers' });
+    await line.getByLabel('away', { exact: true }).selectOption({ label: 'a new team …' });
+    await line.getByLabel('name of the away team').fill(sheet);
+    await page.getByRole('button', { name: /^Import \d snaps/ }).click();
+    await expect(page.getByText(/^Imported \d snaps\./)).toBeVisible();
+    const more = page.getByRole('button', { name: /^Next sheet/ });
+    if (left === null) await expect(more).toHaveCount(0);
+    else await more.click();
+  }
+  await expect(page.getByLabel('sheet', { exact: true })).toContainText('Tallow Bay, imported');
   await page.getByRole('button', { name: 'Another file' }).click();
   await page.getByLabel('paste cells of a spreadsheet').focus();
   await page.evaluate(() => {

@@ -51,8 +51,17 @@ export default function ForeignImport({
   const { understood, out } = foreign;
   const [sent, setSent] = useState<Sent>({ kind: 'idle' });
   const [kept, setKept] = useState<string | null>(null);
+  /** Sheets that are games by now. */
+  const [games, setGames] = useState<ReadonlySet<number>>(new Set());
   const { opened } = useSync();
   const why = whyNot(foreign);
+  const next = sheets.findIndex((_, i) => i > foreign.at && !games.has(i));
+  const left = next >= 0 ? next : sheets.findIndex((_, i) => i !== foreign.at && !games.has(i));
+  const turnTo = (index: number): void => {
+    foreign.choose(index);
+    setSent({ kind: 'idle' });
+    setKept(null);
+  };
   const remember = async (): Promise<void> =>
     setKept(
       (await save(foreign.reading()).catch(() => 'The server does not answer; the reading was not kept.')) ??
@@ -92,6 +101,7 @@ export default function ForeignImport({
     setSent(ended);
     // What was decided for these columns is decided for the next file of them.
     if (ended.kind === 'done') {
+      setGames((all) => new Set(all).add(foreign.at));
       void remember();
       await addWords(await opened(), book, foreign.fresh);
     }
@@ -104,8 +114,10 @@ export default function ForeignImport({
           <Choice
             label="sheet"
             value={String(foreign.at)}
-            options={sheets.map((s, i) => [String(i), s.name] as const)}
-            onChange={(i) => foreign.choose(Number(i))}
+            options={sheets.map(
+              (s, i) => [String(i), games.has(i) ? `${s.name}, imported` : s.name] as const,
+            )}
+            onChange={(i) => turnTo(Number(i))}
           />
         )}
         <span className="quiet">
@@ -137,6 +149,14 @@ export default function ForeignImport({
       {sent.kind === 'done' ? (
         <Alert severity="success" variant="outlined">
           Imported {sent.snaps} snaps. <Link href={`/log/${encodeURIComponent(sent.game)}`}>To the game</Link>
+          {left >= 0 && (
+            <>
+              {' '}
+              <Button size="small" onClick={() => turnTo(left)}>
+                Next sheet: {sheets[left]!.name}
+              </Button>
+            </>
+          )}
         </Alert>
       ) : (
         <>

@@ -42,6 +42,12 @@ export function keyFor(name: string, taken: ReadonlySet<string>): string {
 const alike = (team: TeamInfo, written: string): boolean =>
   [team.key, team.name, team.nickname, team.place].some((name) => name && sameTeam(name, written));
 
+/** Before anything is chosen; a sheet that bears a team's name is a game against it. */
+function firstChoice(sheet: ForeignSheet, teams: readonly TeamInfo[], phase: string): GameChoice {
+  const away = teams.find((team) => alike(team, sheet.name))?.key ?? '';
+  return { home: '', away, homeName: '', awayName: '', date: '', phase, ours: 'home' };
+}
+
 export function useForeign(
   file: string,
   sheets: readonly ForeignSheet[],
@@ -56,15 +62,7 @@ export function useForeign(
   const [columns, setColumns] = useState<ReadonlyMap<string, Target | null>>(new Map());
   const [values, setValues] = useState<ReadonlyMap<string, string | null>>(new Map());
   const [cells, setCells] = useState<ReadonlyMap<string, string>>(new Map());
-  const [game, setGame] = useState<GameChoice>({
-    home: '',
-    away: '',
-    homeName: '',
-    awayName: '',
-    date: '',
-    phase: 'regular',
-    ours: 'home',
-  });
+  const [game, setGame] = useState<GameChoice>(() => firstChoice(sheets[0]!, teams, 'regular'));
   /** Words that become terms of the book with the import: `kind|word`. */
   const [fresh, setFresh] = useState<ReadonlySet<string>>(new Set());
   const [said, setSaid] = useState<ReadonlyMap<string, 'home' | 'away'>>(new Map());
@@ -176,6 +174,9 @@ export function useForeign(
       setColumns(new Map());
       setValues(new Map());
       setCells(new Map());
+      // Another sheet is another game, mostly of another team.
+      setSaid(new Map());
+      setGame((before) => firstChoice(sheets[index]!, teams, before.phase));
     },
     understood,
     remembered: remembered.reading !== null,
