@@ -19,9 +19,8 @@ import {
   countGame,
   FILM_KINDS,
   filmKind,
-  groupBy,
   select,
-  measure,
+  measureBy,
   weightsOf,
   type Weighed,
   type FilmKind,
@@ -212,8 +211,7 @@ export async function read(args: string[]): Promise<number> {
   const filter = { ...spelledOut(where, columns), ...(values.team ? { [side]: [values.team] } : {}) };
   const rows = select(columns, filter, where.ranges);
   const rate = ({ k, n, low, high }: Rate) => ({ k, n, low, high });
-  const groups = groupBy(columns, rows, by).map((group) => {
-    const m = measure(columns, group.rows);
+  const groups = measureBy(columns, rows, by).map(({ words, measured: m }) => {
     const all = {
       run: rate(m.run),
       success: rate(m.success),
@@ -222,7 +220,7 @@ export async function read(args: string[]): Promise<number> {
       top_concepts: m.topConcepts,
     };
     return {
-      ...Object.fromEntries(by.map((f, i) => [columnOf(f), group.words[i]])),
+      ...Object.fromEntries(by.map((f, i) => [columnOf(f), words[i]])),
       n: m.n,
       n_eff: m.worth,
       ...Object.fromEntries(Object.entries(all).filter(([name]) => measures.includes(name))),

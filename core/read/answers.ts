@@ -1,5 +1,6 @@
 /** What a defense answered with: fronts and coverages among some snaps. */
-import { FIRST_VALUE, groupBy, type Columns } from './columns';
+import { groupBy } from './cells';
+import { FIRST_VALUE, type Columns } from './columns';
 import { rateOf, type Rate } from './rates';
 
 export interface Answered {

@@ -4,72 +4,21 @@
  */
 import type { Zone } from '../field/situation';
 import { NONE, UNSEEN } from '../snap/snap';
-import { FIRST_VALUE, groupBy, select, UNKNOWN, type Columns } from './columns';
+import { BOARDS, type BoardSpec, type MeanKey, type TopKey } from './board-specs';
+import { cellsOf, rowsByCell, type Cells } from './cells';
+import { FIRST_VALUE, select, type Columns } from './columns';
 import { fieldWord, ORDERS } from './field-words';
-import { BOARDS, type BoardSpec, type MeanKey, type RateKey, type TopKey } from './board-specs';
 import { filterLabel, type FilterField } from './filters';
-import { rateOf, type Rate } from './rates';
+import { isRate, outcomeOf, RATES, UNSAID, YES } from './outcomes';
+import { rateOfSums, type Rate } from './rates';
+import { meanAt, rateAt, tallyMeans, tallyRates, tallyShares, tallyWords, topAt } from './tally';
 
-/** A measure of how a kick ended; null where that is not said. */
-function kickEnded(of: (end: string) => number | null) {
-  return (c: Columns) => {
-    const { words, codes } = c.text.kickEnd;
-    const said = words.map((w, code) => (code < FIRST_VALUE ? null : of(w)));
-    return (row: number): number | null => said[codes[row]!]!;
-  };
-}
-
-/** Every measure of a snap that a board counts: 1, 0, or null where it cannot be said. */
-const RATES = {
-  run: {
-    label: 'run',
-    of: (c: Columns) => {
-      const kinds = c.text.play.words.map((w) => (w === 'run' ? 1 : w === 'pass' || w === 'rpo' ? 0 : null));
-      return (row: number) => kinds[c.text.play.codes[row]!]!;
-    },
-  },
-  success: {
-    label: 'success',
-    of: (c: Columns) => (row: number) => (c.success[row] === 2 ? null : c.success[row]!),
-  },
-  explosive: {
-    label: 'explosive',
-    of: (c: Columns) => (row: number) => (c.yards[row] === UNKNOWN ? null : c.explosive[row]!),
-  },
-  negative: {
-    label: 'lost yards',
-    of: (c: Columns) => (row: number) => (c.yards[row] === UNKNOWN ? null : Number(c.yards[row]! < 0)),
-  },
-  five: {
-    label: 'five or more rush',
-    of: (c: Columns) => {
-      const { words, codes } = c.text.rushers;
-      return (row: number) => (codes[row]! < FIRST_VALUE ? null : Number(Number(words[codes[row]!]) >= 5));
-    },
-  },
-  man: {
-    label: 'man',
-    of: (c: Columns) => {
-      const { words, codes } = c.text.style;
-      return (row: number) => (codes[row]! < FIRST_VALUE ? null : Number(words[codes[row]!] === 'man'));
-    },
-  },
-  returned: { label: 'returned', of: kickEnded((end) => Number(end === 'returned' || end === 'muffed')) },
-  good: {
-    label: 'good',
-    of: kickEnded((end) => (['good', 'missed', 'blocked'].includes(end) ? Number(end === 'good') : null)),
-  },
-  blocked: { label: 'blocked', of: kickEnded((end) => Number(end === 'blocked')) },
-} as const satisfies Readonly<
-  Record<RateKey, { readonly label: string; of(c: Columns): (row: number) => number | null }>
->;
 const TOPS: Readonly<Record<TopKey, FilterField>> = {
   concept: 'concept',
   coverage: 'coverage',
   front: 'front',
   formation: 'formation',
 };
-const isRate = (key: string): key is RateKey => Object.hasOwn(RATES, key);
 const isTop = (key: string): key is keyof typeof TOPS => Object.hasOwn(TOPS, key);
 
 /** Rows that a board shows by themselves; the rest stand together in its last row. */
@@ -140,7 +89,10 @@ export function testOf(
   spec: BoardSpec,
   key: string,
 ): ((row: number) => number | null) | null {
-  if (isRate(key)) return RATES[key].of(columns);
+  if (isRate(key)) {
+    const outcome = outcomeOf(columns, key);
+    return (row) => (outcome[row] === UNSAID ? null : Number(outcome[row] === YES));
+  }
   if (!key.startsWith('x:') || !spec.across) return null;
   const { codes, codeOf } = columns.text[spec.across];
   const wanted = codeOf.get(key.slice(2)) ?? -1;
@@ -148,12 +100,18 @@ export function testOf(
 }
 
 export function rateIn(columns: Columns, rows: Uint32Array, test: (row: number) => number | null): Rate {
-  const [hits, others]: [number[], number[]] = [[], []];
+  const sums = new Float64Array(5);
   for (const row of rows) {
     const hit = test(row);
-    if (hit !== null) (hit === 1 ? hits : others).push(row);
+    if (hit === null) continue;
+    const w = columns.weight === null ? 1 : columns.weight[row]!;
+    sums[0]! += hit;
+    sums[1]!++;
+    sums[2]! += w * hit;
+    sums[3]! += w;
+    sums[4]! += w * w;
   }
-  return rateOf(columns.weight, hits, others);
+  return rateOfSums(sums);
 }
 
 const MEANS: Readonly<Record<MeanKey, string>> = {
@@ -164,34 +122,30 @@ const MEANS: Readonly<Record<MeanKey, string>> = {
   operation: 'operation, seconds',
 };
 
-function meanIn(columns: Columns, rows: Uint32Array, key: MeanKey): { mean: number | null; n: number } {
-  const figures = columns[key];
-  let [sum, weight, n] = [0, 0, 0];
-  for (const row of rows) {
-    const figure = figures[row]!;
-    if (figure === UNKNOWN || Number.isNaN(figure)) continue;
-    const w = columns.weight === null ? 1 : columns.weight[row]!;
-    sum += w * figure;
-    weight += w;
-    n++;
-  }
-  return { mean: weight === 0 ? null : sum / weight, n };
-}
-
-function topIn(columns: Columns, rows: Uint32Array, field: FilterField): Top | null {
-  const { codes, words } = columns.text[field];
-  const counts = new Uint32Array(words.length);
-  for (const row of rows) counts[codes[row]!]!++;
-  let best = -1;
-  for (let code = FIRST_VALUE; code < words.length; code++)
-    if (
-      counts[code]! > 0 &&
-      (best < 0 ||
-        counts[code]! > counts[best]! ||
-        (counts[code] === counts[best] && words[code]! < words[best]!))
-    )
-      best = code;
-  return best < 0 ? null : { word: words[best]!, k: counts[best]! };
+/** What a board measures in each of some cells, by the key of its column. */
+function cellsMeasured(
+  columns: Columns,
+  cells: Cells,
+  measured: readonly BoardColumn[],
+  across: FilterField | undefined,
+): (cell: number) => Record<string, BoardCell> {
+  const rates = tallyRates(columns, cells, measured.map((m) => m.key).filter(isRate));
+  const column = across && columns.text[across];
+  const shares = column && tallyShares(columns, cells, column);
+  const each = measured.map(({ key }): readonly [string, (cell: number) => BoardCell] => {
+    if (isRate(key)) return [key, (cell) => rateAt(rates.get(key)!, cell)];
+    if (isTop(key)) {
+      const words = tallyWords(cells, columns.text[TOPS[key]]);
+      return [key, (cell) => topAt(words, cell, 1)[0] ?? null];
+    }
+    if (shares) {
+      const code = column.codeOf.get(key.slice(2));
+      if (key.startsWith('x:') && code !== undefined) return [key, (cell) => shares(cell, code)];
+    }
+    const means = tallyMeans(columns, cells, columns[key as MeanKey]);
+    return [key, (cell) => meanAt(means, cell)];
+  });
+  return (cell) => Object.fromEntries(each.map(([key, of]) => [key, of(cell)]));
 }
 
 /** Snaps of a selection that a board is about. */
@@ -221,23 +175,18 @@ export function boardTable(
           : { key, label: MEANS[key], kind: 'mean' },
     ),
   ];
-  const tests = new Map(measured.map((c) => [c.key, testOf(columns, spec, c.key)]));
-  const row = (key: string, words: readonly string[], of: Uint32Array): BoardTableRow => ({
+  const cells = cellsOf(columns, rows, spec.by);
+  const of = cellsMeasured(columns, cells, measured, spec.across);
+  /** Snaps of no one cell, together. */
+  const together = (key: string, words: readonly string[], some: Uint32Array): BoardTableRow => ({
     key,
     words,
-    rows: of,
-    cells: Object.fromEntries(
-      measured.map(({ key: column }): [string, BoardCell] => {
-        const test = tests.get(column);
-        if (test) return [column, rateIn(columns, of, test)];
-        return [
-          column,
-          isTop(column) ? topIn(columns, of, TOPS[column]) : meanIn(columns, of, column as MeanKey),
-        ];
-      }),
-    ),
+    rows: some,
+    cells: cellsMeasured(columns, cellsOf(columns, some, []), measured, spec.across)(0),
   });
-  const groups = groupBy(columns, rows, spec.by, true);
+  const groups = rowsByCell(cells).flatMap((list, cell) =>
+    list.length === 0 ? [] : [{ words: cells.words(cell), rows: list, cell }],
+  );
   sortRows(groups, spec.by, zones);
   const keyOf = (words: readonly string[]): string => words.map((w) => encodeURIComponent(w)).join('~');
   // A picture has a place for each of its groups.
@@ -248,10 +197,15 @@ export function boardTable(
     words.map((w, i) =>
       w === '' && idle(spec.by, words, i) ? 'not applicable' : fieldWord(spec.by[i]!, w, zones),
     );
-  const table = shown.map((g) => row(keyOf(g.words), wordsOf(g.words), g.rows));
+  const table = shown.map((g): BoardTableRow => ({
+    key: keyOf(g.words),
+    words: wordsOf(g.words),
+    rows: g.rows,
+    cells: of(g.cell),
+  }));
   if (rest.length > 0)
     table.push(
-      row(
+      together(
         REST,
         [`${groups.length - shown.length} others`, ...spec.by.slice(1).map(() => '')],
         Uint32Array.from(rest).sort(),
@@ -266,7 +220,7 @@ export function boardTable(
       ...measured,
     ],
     rows: table,
-    all: row('all', ['all', ...spec.by.slice(1).map(() => '')], rows),
+    all: together('all', ['all', ...spec.by.slice(1).map(() => '')], rows),
     tagged: groups
       .filter((g) =>
         g.words.every((w, i) => (w !== '' && w !== UNSEEN) || (w === '' && idle(spec.by, g.words, i))),

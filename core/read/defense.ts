@@ -3,7 +3,8 @@
  * it counts; the parts of each row sum to its snaps.
  */
 import { BUCKET_ROWS } from '../field/situation';
-import { FIRST_VALUE, groupBy, type Column, type Columns } from './columns';
+import { groupBy } from './cells';
+import { FIRST_VALUE, type Column, type Columns } from './columns';
 import { rateOf, type Rate } from './rates';
 
 /** Man whatever the middle; else the middle of the field says the family. */

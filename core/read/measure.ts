@@ -1,6 +1,9 @@
-/** What a group of snaps is measured by: one pass, the same for every board, the command line and the report. */
-import { FIRST_VALUE, UNKNOWN, type Columns } from './columns';
-import { rateOfSums, type Rate } from './rates';
+/** What a group of snaps is measured by: the same record for every count, the command line and the report. */
+import { cellsOf, type Cells } from './cells';
+import type { Columns } from './columns';
+import type { FilterField } from './filters';
+import type { Rate } from './rates';
+import { meanAt, rateAt, tallyMeans, tallyRates, tallyWords, topAt } from './tally';
 import { kish } from './weights';
 
 export interface ConceptCount {
@@ -24,53 +27,58 @@ export interface Measured {
   readonly topConcepts: readonly ConceptCount[];
 }
 
-/** A rate being counted: hits and all, with the sums of weights and of their squares. */
-const sums = (): Float64Array => new Float64Array(5);
-function add(into: Float64Array, hit: boolean, weight: number): void {
-  into[1]!++;
-  into[3]! += weight;
-  into[4]! += weight * weight;
-  if (!hit) return;
-  into[0]!++;
-  into[2]! += weight;
+const MEASURED = ['run', 'success', 'explosive'] as const;
+
+/** Measures every cell at once; what a cell's record holds is worked out when it is asked for. */
+export function measureCells(columns: Columns, cells: Cells, most = 3): (cell: number) => Measured {
+  const rates = tallyRates(columns, cells, MEASURED);
+  const yards = tallyMeans(columns, cells, columns.yards);
+  const concepts = tallyWords(cells, columns.text.concept);
+  const worth = worths(columns, cells);
+  const rate = (key: (typeof MEASURED)[number], cell: number): Rate => rateAt(rates.get(key)!, cell);
+  return (cell) => ({
+    n: cells.counts[cell]!,
+    worth: worth(cell),
+    run: rate('run', cell),
+    success: rate('success', cell),
+    explosive: rate('explosive', cell),
+    yards: meanAt(yards, cell),
+    topConcepts: topAt(concepts, cell, most).map(({ word, k }) => ({ concept: word, k })),
+  });
 }
 
-/** Measures rows. Cost: linear in them, and in the words for concepts. */
-export function measure(columns: Columns, rows: ArrayLike<number>, most = 3): Measured {
-  const { play, concept } = columns.text;
-  const called = play.words.map((w) => w === 'run' || w === 'pass' || w === 'rpo');
-  const ran = play.codeOf.get('run') ?? -1;
-  const [run, success, explosive] = [sums(), sums(), sums()];
-  const concepts = new Uint32Array(concept.words.length);
-  let [weights, squares, yards, gained, known] = [0, 0, 0, 0, 0];
+function worths({ weight }: Columns, { rows, at, size, counts }: Cells): (cell: number) => number {
+  if (weight === null) return (cell) => counts[cell]!;
+  const [sum, squares] = [new Float64Array(size + 1), new Float64Array(size + 1)];
   for (let i = 0; i < rows.length; i++) {
-    const row = rows[i]!;
-    const weight = columns.weight === null ? 1 : columns.weight[row]!;
-    weights += weight;
-    squares += weight * weight;
-    const call = play.codes[row]!;
-    if (called[call]) add(run, call === ran, weight);
-    if (columns.success[row] !== 2) add(success, columns.success[row] === 1, weight);
-    concepts[concept.codes[row]!]!++;
-    const gain = columns.yards[row]!;
-    if (gain === UNKNOWN) continue;
-    known++;
-    yards += weight * gain;
-    gained += weight;
-    add(explosive, columns.explosive[row] === 1, weight);
+    const w = weight[rows[i]!]!;
+    sum[at[i]!]! += w;
+    squares[at[i]!]! += w * w;
   }
-  return {
-    n: rows.length,
-    worth: kish(weights, squares),
-    run: rateOfSums(run),
-    success: rateOfSums(success),
-    explosive: rateOfSums(explosive),
-    yards: { mean: gained === 0 ? null : yards / gained, n: known },
-    topConcepts: [...concepts]
-      .map((k, code) => ({ concept: concept.words[code]!, k, code }))
-      .filter(({ k, code }) => k > 0 && code >= FIRST_VALUE)
-      .sort((a, b) => b.k - a.k || (a.concept < b.concept ? -1 : 1))
-      .slice(0, most)
-      .map(({ concept: word, k }) => ({ concept: word, k })),
-  };
+  return (cell) => kish(sum[cell]!, squares[cell]!);
+}
+
+/** Of some rows together. */
+export const measure = (columns: Columns, rows: Uint32Array, most = 3): Measured =>
+  measureCells(columns, cellsOf(columns, rows, []), most)(0);
+
+export interface MeasuredGroup {
+  readonly words: readonly string[];
+  readonly measured: Measured;
+}
+/** Of each group of rows by fields, the largest first, then by words; blank, none and unseen are in no group. */
+export function measureBy(
+  columns: Columns,
+  rows: Uint32Array,
+  by: readonly FilterField[],
+  most = 3,
+): MeasuredGroup[] {
+  const cells = cellsOf(columns, rows, by, false);
+  const of = measureCells(columns, cells, most);
+  const out: MeasuredGroup[] = [];
+  for (let cell = 0; cell < cells.size; cell++)
+    if (cells.counts[cell]! > 0) out.push({ words: cells.words(cell), measured: of(cell) });
+  return out.sort(
+    (a, b) => b.measured.n - a.measured.n || a.words.join('\u0000').localeCompare(b.words.join('\u0000')),
+  );
 }

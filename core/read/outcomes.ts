@@ -1,0 +1,66 @@
+/** What a snap says to a measure: yes, no, or that it cannot be said. Worked out once for all snaps, then only counted. */
+import type { RateKey } from './board-specs';
+import { FIRST_VALUE, UNKNOWN, type Columns } from './columns';
+
+export type { RateKey };
+export const NO = 0;
+export const YES = 1;
+export const UNSAID = 2;
+type Outcome = typeof NO | typeof YES | typeof UNSAID;
+
+const yes = (said: boolean): Outcome => (said ? YES : NO);
+
+/** By the word of a field; a blank says nothing, nor does a word for which `of` is null. */
+const byWord =
+  (field: 'play' | 'rushers' | 'style' | 'kickEnd', of: (word: string) => boolean | null) =>
+  ({ text }: Columns): ((row: number) => Outcome) => {
+    const { words, codes } = text[field];
+    const said = words.map((word, code): Outcome => {
+      const is = code < FIRST_VALUE ? null : of(word);
+      return is === null ? UNSAID : yes(is);
+    });
+    return (row) => said[codes[row]!]!;
+  };
+const byYards =
+  (of: (c: Columns, row: number) => boolean) =>
+  (c: Columns): ((row: number) => Outcome) =>
+  (row) =>
+    c.yards[row] === UNKNOWN ? UNSAID : yes(of(c, row));
+
+/** Every measure of a snap that a board counts. */
+export const RATES: Readonly<
+  Record<RateKey, { readonly label: string; of(c: Columns): (row: number) => Outcome }>
+> = {
+  run: {
+    label: 'run',
+    of: byWord('play', (w) => (w === 'run' ? true : w === 'pass' || w === 'rpo' ? false : null)),
+  },
+  success: { label: 'success', of: (c) => (row) => c.success[row] as Outcome },
+  explosive: { label: 'explosive', of: byYards((c, row) => c.explosive[row] === 1) },
+  negative: { label: 'lost yards', of: byYards((c, row) => c.yards[row]! < 0) },
+  five: { label: 'five or more rush', of: byWord('rushers', (w) => Number(w) >= 5) },
+  man: { label: 'man', of: byWord('style', (w) => w === 'man') },
+  returned: { label: 'returned', of: byWord('kickEnd', (end) => end === 'returned' || end === 'muffed') },
+  good: {
+    label: 'good',
+    of: byWord('kickEnd', (end) => (['good', 'missed', 'blocked'].includes(end) ? end === 'good' : null)),
+  },
+  blocked: { label: 'blocked', of: byWord('kickEnd', (end) => end === 'blocked') },
+};
+export const isRate = (key: string): key is RateKey => Object.hasOwn(RATES, key);
+
+const known = new WeakMap<Columns, Map<RateKey, Uint8Array>>();
+
+/** Of every snap, in the order of the columns. Cost: linear, once for each measure. */
+export function outcomeOf(columns: Columns, key: RateKey): Uint8Array {
+  let of = known.get(columns);
+  if (!of) known.set(columns, (of = new Map()));
+  let outcome = of.get(key);
+  if (!outcome) {
+    const said = RATES[key].of(columns);
+    outcome = new Uint8Array(columns.n);
+    for (let row = 0; row < outcome.length; row++) outcome[row] = said(row);
+    of.set(key, outcome);
+  }
+  return outcome;
+}
