@@ -191,6 +191,16 @@ export async function bench(args: string[]): Promise<number> {
     `${os.cpus().length} × ${os.cpus()[0]?.model.trim() ?? 'processor'}, ${(os.totalmem() / 2 ** 30).toFixed(0)} GiB, Node ${process.versions.node}\n\n`,
   );
   printRows([...coreRows(), ...(await import('./looks')).lookRows()]);
+  process.stdout.write('\nthe same questions to three engines, answers equal\n');
+  const { engineRows } = await import('./engines');
+  printRows(
+    await engineRows(
+      manySnaps(100_000),
+      flags.has('long') ? [5000, 100_000, 1_000_000] : [5000, 100_000],
+      15,
+    ),
+  );
+  process.stdout.write('\n');
   const { countKeys } = await import('./keys');
   for (const k of countKeys(3, flags.has('long') ? 1 : 4))
     process.stdout.write(

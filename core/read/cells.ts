@@ -31,16 +31,11 @@ export function cellsOf(
   const cols = fields.map((f) => columns.text[f]);
   const radix = cols.map((c) => c.words.length);
   const possible = radix.reduce((a, b) => a * b, 1);
-  const at = possible > TABLE ? new Float64Array(rows.length) : new Uint32Array(rows.length);
-  // The last field counts singly. A loop over few arrays at a time is what the engine turns into fast code.
-  cols.forEach(({ codes }, c) => {
-    const r = radix[c]!;
-    if (c === 0) for (let i = 0; i < at.length; i++) at[i] = codes[rows[i]!]!;
-    else for (let i = 0; i < at.length; i++) at[i] = at[i]! * r + codes[rows[i]!]!;
-  });
-  if (!keepAbsent)
-    for (const { codes } of cols)
-      for (let i = 0; i < at.length; i++) if (codes[rows[i]!]! < FIRST_VALUE) at[i] = possible;
+  // Loops over few arrays of one type each are what an engine turns into fast code.
+  const at = new Uint32Array(rows.length);
+  if (possible > TABLE) return sparse(columns, rows, fields, keepAbsent);
+  cols.forEach(({ codes }, c) => (c === 0 ? begin(at, rows, codes) : extend(at, rows, codes, radix[c]!)));
+  if (!keepAbsent) for (const { codes } of cols) leaveOut(at, rows, codes, possible);
   const decode = (key: number): string[] => {
     const words: string[] = [];
     for (let c = cols.length - 1, rest = key; c >= 0; c--) {
@@ -49,9 +44,19 @@ export function cellsOf(
     }
     return words;
   };
-  if (possible <= DENSE) return counted(rows, at as Uint32Array, possible, decode);
-  const { of, keys } = possible > TABLE ? numberedByMap(at, possible) : numbered(at as Uint32Array, possible);
-  return counted(rows, of, keys.length, (cell) => decode(keys[cell]!));
+  if (possible <= DENSE) return counted(rows, at, possible, decode);
+  const keys = number(at, possible);
+  return counted(rows, at, keys.length, (cell) => decode(keys[cell]!));
+}
+
+function begin(at: Uint32Array, rows: Uint32Array, codes: Uint16Array): void {
+  for (let i = 0; i < at.length; i++) at[i] = codes[rows[i]!]!;
+}
+function extend(at: Uint32Array, rows: Uint32Array, codes: Uint16Array, radix: number): void {
+  for (let i = 0; i < at.length; i++) at[i] = at[i]! * radix + codes[rows[i]!]!;
+}
+function leaveOut(at: Uint32Array, rows: Uint32Array, codes: Uint16Array, outside: number): void {
+  for (let i = 0; i < at.length; i++) if (codes[rows[i]!]! < FIRST_VALUE) at[i] = outside;
 }
 
 function counted(rows: Uint32Array, at: Uint32Array, size: number, words: (cell: number) => string[]): Cells {
@@ -60,14 +65,8 @@ function counted(rows: Uint32Array, at: Uint32Array, size: number, words: (cell:
   return { rows, at, size, counts, words };
 }
 
-interface Numbered {
-  readonly of: Uint32Array;
-  /** The key of each cell, in the order they were met. */
-  readonly keys: readonly number[];
-}
-
-/** Keys that occur, numbered; `outside` is in no cell. */
-function numbered(at: Uint32Array, outside: number): Numbered {
+/** Keys that occur, numbered as they come, in place; `outside` is in no cell. The key of each number is given back. */
+function number(at: Uint32Array, outside: number): number[] {
   const cell = new Uint32Array(outside + 1);
   const keys: number[] = [];
   for (let i = 0; i < at.length; i++) {
@@ -76,27 +75,43 @@ function numbered(at: Uint32Array, outside: number): Numbered {
     if (one === 0 && key !== outside) cell[key] = one = keys.push(key);
     at[i] = one - 1;
   }
-  settle(at, keys.length);
-  return { of: at, keys };
-}
-/** In no cell, until it is known how many there are: minus one in an unsigned array. */
-const ABSENT = 0xffff_ffff;
-function settle(of: Uint32Array, size: number): void {
-  for (let i = 0; i < of.length; i++) if (of[i] === ABSENT) of[i] = size;
+  // Minus one in an unsigned array: in none.
+  for (let i = 0; i < at.length; i++) if (at[i] === 0xffff_ffff) at[i] = keys.length;
+  return keys;
 }
 
-function numberedByMap(at: ArrayLike<number>, outside: number): Numbered {
+/** More possible cells than a table holds: the first field's words are put together with the others' cells. */
+function sparse(
+  columns: Columns,
+  rows: Uint32Array,
+  fields: readonly FilterField[],
+  keepAbsent: boolean,
+): Cells {
+  const most = fields.slice(0, -1);
+  const first = cellsOf(columns, rows, most, keepAbsent);
+  const { codes, words } = columns.text[fields[fields.length - 1]!];
   const cell = new Map<number, number>();
-  const of = new Uint32Array(at.length);
+  const at = new Uint32Array(rows.length);
   for (let i = 0; i < at.length; i++) {
-    const key = at[i]!;
-    let one = key === outside ? ABSENT : cell.get(key);
+    const code = codes[rows[i]!]!;
+    const left = first.at[i] === first.size || (!keepAbsent && code < FIRST_VALUE);
+    const key = left ? -1 : first.at[i]! * words.length + code;
+    let one = cell.get(key);
     if (one === undefined) cell.set(key, (one = cell.size));
-    of[i] = one;
+    at[i] = one;
   }
   const keys = [...cell.keys()];
-  settle(of, keys.length);
-  return { of, keys };
+  // Rows in no cell have the last number.
+  const out = keys.indexOf(-1);
+  if (out >= 0) {
+    keys.splice(out, 1);
+    for (let i = 0; i < at.length; i++)
+      at[i] = at[i] === out ? keys.length : at[i]! > out ? at[i]! - 1 : at[i]!;
+  }
+  return counted(rows, at, keys.length, (one) => [
+    ...first.words(Math.floor(keys[one]! / words.length)),
+    words[keys[one]! % words.length]!,
+  ]);
 }
 
 /** The rows of each cell, in their order: views of one array. */

@@ -4,7 +4,7 @@
  */
 import { NONE, UNSEEN } from '../snap/snap';
 import { isTendency, isKick, type CountedSnap } from './counted';
-import { FILTER_FIELDS, filterValue, type FilterField } from './filters';
+import { FILTER_FIELDS, homeOf, valueIn, type FieldHome, type FilterField } from './filters';
 import { isExplosive } from '../rules/walk';
 import { isSuccess, SUCCESS_40_60_100, yardsOf, type SuccessRule } from './success';
 
@@ -41,6 +41,8 @@ export interface Columns {
   readonly n: number;
   readonly ids: readonly string[];
   readonly text: Readonly<Record<FilterField, Column>>;
+  /** Makes several columns of `text` in one go, which is faster than one by one. */
+  readonly prepare: (fields: readonly FilterField[]) => void;
   /** UNKNOWN where nothing says it: yards to the goal line, yards to gain, seconds left, the offense's lead. */
   readonly toGoal: Int16Array;
   readonly distance: Int16Array;
@@ -64,7 +66,76 @@ export interface Columns {
   readonly weight: Float64Array | null;
 }
 
-/** Builds the columns. Linear in snaps; throws when a field has more than 65 000 different words. */
+/** A column as it is filled. */
+interface Filling extends Column {
+  readonly field: FilterField;
+  readonly home: FieldHome;
+  readonly words: string[];
+  readonly codeOf: Map<string, number>;
+  /** Codes by the value as it stands in the snap, a number or a word; a list is another value each time. */
+  readonly met: Map<unknown, number>;
+}
+
+/** Some fields of all snaps, codes in the order the words are met. Snap by snap: its fields lie together in memory. */
+function fillColumns(snaps: readonly CountedSnap[], fields: readonly FilterField[]): Filling[] {
+  const columns = fields.map((field): Filling => ({
+    field,
+    home: homeOf(field),
+    codes: new Uint16Array(snaps.length),
+    words: ['', NONE, UNSEEN],
+    codeOf: new Map([
+      [NONE, CODE_NONE],
+      [UNSEEN, CODE_UNSEEN],
+    ]),
+    met: new Map(),
+  }));
+  for (let i = 0; i < snaps.length; i++)
+    for (let f = 0; f < columns.length; f++) {
+      const column = columns[f]!;
+      const value = valueIn(snaps[i]!, column.home, column.field);
+      if (value !== null && value !== undefined)
+        column.codes[i] = column.met.get(value) ?? codeFor(column, value);
+    }
+  return columns;
+}
+
+function codeFor({ field, words, codeOf, met }: Filling, value: unknown): number {
+  const word = String(value);
+  let code = codeOf.get(word);
+  if (code === undefined) {
+    code = words.length;
+    if (code > 65_000) throw new RangeError(`${field} has more than 65 000 different words`);
+    words.push(word);
+    codeOf.set(word, code);
+  }
+  if (typeof value !== 'object') met.set(value, code);
+  return code;
+}
+
+/** Each column is made when it is first looked at, or with others beforehand: a board looks at a handful of a hundred. */
+function textColumns(snaps: readonly CountedSnap[]): Pick<Columns, 'text' | 'prepare'> {
+  const text = {} as Record<FilterField, Column>;
+  const made = new Set<FilterField>();
+  const prepare = (fields: readonly FilterField[]): void => {
+    const missing = [...new Set(fields)].filter((field) => !made.has(field));
+    for (const { field, codes, words, codeOf } of fillColumns(snaps, missing)) {
+      Object.defineProperty(text, field, { enumerable: true, value: { codes, words, codeOf } });
+      made.add(field);
+    }
+  };
+  for (const field of FILTER_FIELDS)
+    Object.defineProperty(text, field, {
+      enumerable: true,
+      configurable: true,
+      get: (): Column => {
+        prepare([field]);
+        return text[field];
+      },
+    });
+  return { text, prepare };
+}
+
+/** Builds the columns. Linear in snaps; a field of more than 65 000 different words throws when it is looked at. */
 export function buildColumns(
   snaps: readonly CountedSnap[],
   rule: SuccessRule = SUCCESS_40_60_100,
@@ -72,28 +143,6 @@ export function buildColumns(
   weights: ReadonlyMap<string, number> | null = null,
 ): Columns {
   const n = snaps.length;
-  const text = {} as Record<FilterField, Column>;
-  for (const field of FILTER_FIELDS) {
-    const codes = new Uint16Array(n);
-    const words = ['', NONE, UNSEEN];
-    const codeOf = new Map<string, number>([
-      [NONE, CODE_NONE],
-      [UNSEEN, CODE_UNSEEN],
-    ]);
-    for (let i = 0; i < n; i++) {
-      const value = filterValue(snaps[i]!, field);
-      if (value === null) continue;
-      let code = codeOf.get(value);
-      if (code === undefined) {
-        code = words.length;
-        if (code > 65_000) throw new RangeError(`${field} has more than 65 000 different words`);
-        words.push(value);
-        codeOf.set(value, code);
-      }
-      codes[i] = code;
-    }
-    text[field] = { codes, words, codeOf };
-  }
   const toGoal = new Int16Array(n);
   const [distance, clock, margin, yards] = [0, 1, 2, 3].map(() => new Int16Array(n).fill(UNKNOWN)) as [
     Int16Array,
@@ -104,8 +153,12 @@ export function buildColumns(
   const explosive = new Uint8Array(n);
   const counts = new Uint8Array(n);
   const kicks = new Uint8Array(n);
-  const figures = (of: 'kickYards' | 'returnYards' | 'hang' | 'operation'): Float64Array =>
-    Float64Array.from(snaps, ({ snap }) => (typeof snap[of] === 'number' ? snap[of] : NaN));
+  const [kickYards, returnYards, hang, operation] = [0, 1, 2, 3].map(() => new Float64Array(n)) as [
+    Float64Array,
+    Float64Array,
+    Float64Array,
+    Float64Array,
+  ];
   const success = new Uint8Array(n);
   for (let i = 0; i < n; i++) {
     const counted = snaps[i]!;
@@ -119,14 +172,22 @@ export function buildColumns(
     explosive[i] = isExplosive({ gain: yardsOf(snap), result: snap.result }) ? 1 : 0;
     counts[i] = isTendency(counted) ? 1 : 0;
     kicks[i] = isKick(counted) ? 1 : 0;
-    const good = isSuccess({ ...snap, ownScore: snap.scoredBy === snap.offense }, rule);
+    kickYards[i] = figureOf(snap.kickYards);
+    returnYards[i] = figureOf(snap.returnYards);
+    hang[i] = figureOf(snap.hang);
+    operation[i] = figureOf(snap.operation);
+    const { down, gain, turnover, score, scoredBy, offense } = snap;
+    const good = isSuccess(
+      { down, distance: snap.distance, gain, turnover, score, ownScore: scoredBy === offense },
+      rule,
+    );
     success[i] = good === null ? 2 : good ? 1 : 0;
   }
   const weight = weights && Float64Array.from(snaps, (s) => weights.get(s.snap.game) ?? 1);
   return {
     n,
     ids: snaps.map((s) => s.snap.snapId),
-    text,
+    ...textColumns(snaps),
     toGoal,
     distance,
     clock,
@@ -135,14 +196,16 @@ export function buildColumns(
     explosive,
     counts,
     kicks,
-    kickYards: figures('kickYards'),
-    returnYards: figures('returnYards'),
-    hang: figures('hang'),
-    operation: figures('operation'),
+    kickYards,
+    returnYards,
+    hang,
+    operation,
     success,
     weight,
   };
 }
+
+const figureOf = (value: unknown): number => (typeof value === 'number' ? value : NaN);
 
 /** Field → wanted words. Words of one field are alternatives, fields must all hold. */
 export type Filter = Readonly<Partial<Record<FilterField, readonly string[]>>>;
@@ -155,38 +218,60 @@ export function select(
   among: Uint32Array | null = null,
   which: 'counts' | 'kicks' = 'counts',
 ): Uint32Array {
-  const counted = columns[which];
-  const tests = Object.entries(slice)
-    .filter(([, words]) => words && words.length > 0)
-    .map(([field, words]) => {
-      const { codes, codeOf, words: all } = columns.text[field as FilterField];
-      const wanted = new Uint8Array(all.length);
-      for (const word of words!) {
-        const code = codeOf.get(word);
-        if (code !== undefined) wanted[code] = 1;
-      }
-      return { codes, wanted };
-    });
-  const within = RANGE_FIELDS.flatMap((f) => {
-    const range = ranges[f];
-    return range ? [{ figures: columns[f], ...range }] : [];
-  });
-  const n = among === null ? columns.n : among.length;
-  const out = new Uint32Array(n);
+  const all = among ?? ofWhat(columns[which]);
+  let rows = all;
+  // One condition after the other, each a plain loop over what is left.
+  for (const [field, words] of Object.entries(slice)) {
+    if (!words || words.length === 0) continue;
+    const { codes, codeOf, words: known } = columns.text[field as FilterField];
+    const wanted = new Uint8Array(known.length);
+    for (const word of words) {
+      const code = codeOf.get(word);
+      if (code !== undefined) wanted[code] = 1;
+    }
+    rows = withWords(rows, codes, wanted);
+  }
+  for (const field of RANGE_FIELDS) {
+    const range = ranges[field];
+    if (range) rows = within(rows, columns[field], range);
+  }
+  return rows === all ? rows.slice() : rows;
+}
+
+const whole = new WeakMap<Uint8Array, Uint32Array>();
+/** Rows that count at all: the same for every slice. */
+function ofWhat(counted: Uint8Array): Uint32Array {
+  const before = whole.get(counted);
+  if (before) return before;
+  const out = new Uint32Array(counted.length);
   let kept = 0;
-  rows: for (let at = 0; at < n; at++) {
-    const i = among === null ? at : among[at]!;
-    if (among === null && counted[i] === 0) continue;
-    for (let r = 0; r < within.length; r++) {
-      const { figures, from, to } = within[r]!;
-      // No figure lies in no range, however far down it reaches.
-      if (figures[i]! < from || figures[i]! > to || figures[i] === UNKNOWN) continue rows;
-    }
-    for (let term = 0; term < tests.length; term++) {
-      const test = tests[term]!;
-      if (test.wanted[test.codes[i]!] === 0) continue rows;
-    }
-    out[kept++] = i;
+  for (let i = 0; i < counted.length; i++) {
+    out[kept] = i;
+    kept += counted[i]!;
+  }
+  const rows = out.subarray(0, kept);
+  whole.set(counted, rows);
+  return rows;
+}
+function withWords(rows: Uint32Array, codes: Uint16Array, wanted: Uint8Array): Uint32Array {
+  const out = new Uint32Array(rows.length);
+  let kept = 0;
+  for (let i = 0; i < rows.length; i++) {
+    const row = rows[i]!;
+    out[kept] = row;
+    kept += wanted[codes[row]!]!;
+  }
+  return out.subarray(0, kept);
+}
+/** No figure lies in no range, however far down it reaches. */
+function within(rows: Uint32Array, figures: Int16Array, { from, to }: Range): Uint32Array {
+  const out = new Uint32Array(rows.length);
+  let kept = 0;
+  for (let i = 0; i < rows.length; i++) {
+    const row = rows[i]!;
+    const figure = figures[row]!;
+    if (figure < from || figure > to || figure === UNKNOWN) continue;
+    out[kept++] = row;
   }
   return out.subarray(0, kept);
 }

@@ -42,12 +42,21 @@ export const FILTER_MENU: readonly FilterField[] = FILTER_FIELDS.filter(
 
 const FROM_LOOK: ReadonlySet<string> = new Set(LOOK_FACT_NAMES);
 
-/** A counted snap's word of a field; null: blank. */
-export function filterValue(countedSnap: CountedSnap, field: FilterField): string | null {
-  const value = FROM_LOOK.has(field)
+/** Where a field's value lies in a counted snap. */
+export type FieldHome = 'look' | 'walked' | 'snap';
+export const homeOf = (field: FilterField): FieldHome =>
+  FROM_LOOK.has(field) ? 'look' : Object.hasOwn(WALKED, field) ? 'walked' : 'snap';
+
+/** The value as it stands there. */
+export const valueIn = (countedSnap: CountedSnap, home: FieldHome, field: FilterField): unknown =>
+  home === 'look'
     ? countedSnap.look?.[field as LookFact]
-    : Object.hasOwn(WALKED, field)
+    : home === 'walked'
       ? countedSnap[field as Walked]
       : countedSnap.snap[field as FilteredField];
+
+/** A counted snap's word of a field; null: blank. */
+export function filterValue(countedSnap: CountedSnap, field: FilterField): string | null {
+  const value = valueIn(countedSnap, homeOf(field), field);
   return value === null || value === undefined ? null : String(value);
 }

@@ -5,6 +5,7 @@ export * from './counted';
 export * from './filters';
 export * from './columns';
 export * from './cells';
+export * from './cube';
 export * from './answers';
 export * from './address';
 export * from './chosen';

@@ -1,8 +1,9 @@
 /** What a group of snaps is measured by: the same record for every count, the command line and the report. */
 import { cellsOf, type Cells } from './cells';
 import type { Columns } from './columns';
+import { cubes } from './cube';
 import type { FilterField } from './filters';
-import type { Rate } from './rates';
+import { wilson, type Rate } from './rates';
 import { meanAt, rateAt, tallyMeans, tallyRates, tallyWords, topAt } from './tally';
 import { kish } from './weights';
 
@@ -73,12 +74,52 @@ export function measureBy(
   by: readonly FilterField[],
   most = 3,
 ): MeasuredGroup[] {
+  const groups =
+    columns.weight === null && most === 3 ? whole(columns, rows, by) : weighted(columns, rows, by, most);
+  return groups.sort(
+    (a, b) => b.measured.n - a.measured.n || a.words.join('\u0000').localeCompare(b.words.join('\u0000')),
+  );
+}
+
+function weighted(
+  columns: Columns,
+  rows: Uint32Array,
+  by: readonly FilterField[],
+  most: number,
+): MeasuredGroup[] {
   const cells = cellsOf(columns, rows, by, false);
   const of = measureCells(columns, cells, most);
   const out: MeasuredGroup[] = [];
   for (let cell = 0; cell < cells.size; cell++)
     if (cells.counts[cell]! > 0) out.push({ words: cells.words(cell), measured: of(cell) });
-  return out.sort(
-    (a, b) => b.measured.n - a.measured.n || a.words.join('\u0000').localeCompare(b.words.join('\u0000')),
-  );
+  return out;
+}
+
+/** Where every snap counts whole, the packed counters of a cube say the same, and sooner. */
+function whole(columns: Columns, rows: Uint32Array, by: readonly FilterField[]): MeasuredGroup[] {
+  const cube = cubes(columns, rows, [by])[0]!;
+  const { words } = columns.text.concept;
+  const { rates, yards, top } = cube;
+  const rate = (key: keyof typeof rates, cell: number): Rate =>
+    wilson(rates[key].k[cell]!, rates[key].n[cell]!);
+  const out: MeasuredGroup[] = [];
+  for (let cell = 0; cell < cube.size; cell++) {
+    const n = cube.n[cell]!;
+    if (n === 0 || !cube.tagged(cell)) continue;
+    const known = yards.n[cell]!;
+    const topConcepts: ConceptCount[] = [];
+    for (let i = 3 * cell; i < 3 * cell + 3 && top.k[i]! > 0; i++)
+      topConcepts.push({ concept: words[top.code[i]!]!, k: top.k[i]! });
+    const measured: Measured = {
+      n,
+      worth: n,
+      run: rate('run', cell),
+      success: rate('success', cell),
+      explosive: rate('explosive', cell),
+      yards: { mean: known === 0 ? null : yards.sum[cell]! / known, n: known },
+      topConcepts,
+    };
+    out.push({ words: cube.words(cell), measured });
+  }
+  return out;
 }
