@@ -5,7 +5,7 @@ import { firstView, SCREENS, type FirstView } from './first-view';
 import type { Row } from './run';
 import { GAME, withStage } from './stage';
 
-const CHROMIUM = [
+export const CHROMIUM = [
   '--no-sandbox',
   '--disable-gpu',
   '--disable-quic',

@@ -210,7 +210,8 @@ export async function bench(args: string[]): Promise<number> {
     process.stdout.write('\nin Chromium and the store, against PostgreSQL with fsync on\n');
     const { browserRows } = await import('./browser');
     const { retagRows } = await import('./retag');
-    printRows([...(await browserRows()), ...(await retagRows())]);
+    const { readRows } = await import('./read');
+    printRows([...(await browserRows()), ...(await readRows(5000, 20)), ...(await retagRows())]);
     const { loadRows } = await import('./load');
     printRows(await loadRows({ members: 20, seconds: flags.has('long') ? 60 : 15, think: 3000 }));
     if (flags.has('long')) {

@@ -35,6 +35,8 @@ interface StageOptions {
   readonly members: number;
   /** A book of so many words: copies of its own under invented names. */
   readonly words?: number;
+  /** More to put in before the server starts. */
+  readonly fill?: () => Promise<void>;
 }
 
 async function fillBook(url: string, words: number): Promise<void> {
@@ -54,7 +56,7 @@ async function fillBook(url: string, words: number): Promise<void> {
 }
 
 export async function withStage<T>(
-  { cluster: name, members: wanted, words = 0 }: StageOptions,
+  { cluster: name, members: wanted, words = 0, fill }: StageOptions,
   work: (stage: Stage) => Promise<T>,
 ): Promise<T> {
   ensureBuild();
@@ -67,6 +69,7 @@ export async function withStage<T>(
   await migrate(cluster.url(database));
   await loadDemo(new Date());
   await fillBook(cluster.url(database), words);
+  await fill?.();
   const people = (await demoMembers())
     .filter((m) => !m.roles.includes('guest'))
     .sort((a, b) => Number(b.roles.includes('coordinator')) - Number(a.roles.includes('coordinator')));

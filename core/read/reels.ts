@@ -9,6 +9,7 @@ import { FIRST_VALUE, type Columns } from './columns';
 import type { BoardSide } from './sides';
 
 export interface Counted {
+  readonly side: BoardSide;
   readonly columns: Columns;
   /** Snaps that fit the filters, and of them those of the chosen cell. */
   readonly rows: Uint32Array;

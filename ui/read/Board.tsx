@@ -1,8 +1,8 @@
 'use client';
 /** The situation board: a row a bucket, a mark a snap where it was played; bars only when there are too many to see. */
-import { useId } from 'react';
+import { memo, useId } from 'react';
 import type { Zone } from '@/core/field/situation';
-import { MARK_YARDS, type BoardRow, type Cell } from '@/core/read';
+import { CALL_KINDS, MARK_YARDS, type BoardRow, type CallKind, type Cell } from '@/core/read';
 import { RateBar } from '../charts/RateBar';
 
 const WIDTH = 620;
@@ -21,7 +21,7 @@ export interface BoardProps {
   readonly onReel: (bucket: string, kind: string) => void;
 }
 
-export function Board({ board, cell, zones: set, onCell, onReel }: BoardProps) {
+export const Board = memo(function Board({ board, cell, zones: set, onCell, onReel }: BoardProps) {
   const id = useId().replace(/[^a-zA-Z0-9]/g, '');
   const zones = set.map((zone) => ({
     ...zone,
@@ -121,28 +121,7 @@ export function Board({ board, cell, zones: set, onCell, onReel }: BoardProps) {
                   {zones.slice(1).map((zone) => (
                     <line key={zone.key} x1={zone.a} x2={zone.a} y1="0" y2={height} stroke="var(--faint)" />
                   ))}
-                  <g pointerEvents="none">
-                    {bars
-                      ? barsOf(boardRow, `${id}${boardRow.key}`)
-                      : boardRow.marks.map((mark) => (
-                          <rect
-                            key={mark.row}
-                            x={x(mark.column) + 0.8}
-                            y={height - 2 - (mark.level + 1) * MARK_TALL + 1}
-                            width={MARK}
-                            height={MARK_TALL - 1.4}
-                            fill={
-                              mark.kind === 'run'
-                                ? 'var(--run)'
-                                : mark.kind === 'pass'
-                                  ? `url(#${id}${boardRow.key})`
-                                  : 'var(--card)'
-                            }
-                            stroke={mark.kind === 'pass' ? 'var(--pass)' : 'var(--run)'}
-                            strokeWidth={mark.kind === 'rpo' ? 1.4 : 0.7}
-                          />
-                        ))}
-                  </g>
+                  <g pointerEvents="none">{drawn(boxesOf(boardRow, height), `${id}${boardRow.key}`)}</g>
                 </svg>
               </td>
               <td>
@@ -154,42 +133,62 @@ export function Board({ board, cell, zones: set, onCell, onReel }: BoardProps) {
       </tbody>
     </table>
   );
+});
+
+interface Box {
+  readonly kind: CallKind;
+  readonly x: number;
+  readonly y: number;
+  readonly height: number;
 }
 
-function barsOf(boardRow: BoardRow, pattern: string): React.ReactNode {
-  const stacks = new Map<number, { run: number; pass: number; rpo: number }>();
-  for (const mark of boardRow.marks) {
-    const split = stacks.get(mark.column) ?? { run: 0, pass: 0, rpo: 0 };
-    split[mark.kind]++;
-    stacks.set(mark.column, split);
+/** A mark a snap; or, where they would be too many to see, a bar of each call in its place. */
+function boxesOf({ marks, tallest }: BoardRow, height: number): Box[] {
+  if (tallest <= MOST_MARKS)
+    return marks.map(({ kind, column, level }) => ({
+      kind,
+      x: x(column) + 0.8,
+      y: height - 2 - (level + 1) * MARK_TALL + 1,
+      height: MARK_TALL - 1.4,
+    }));
+  const stacks = new Map<number, Record<CallKind, number>>();
+  for (const { column, kind } of marks) {
+    const split = stacks.get(column) ?? { run: 0, rpo: 0, pass: 0 };
+    split[kind]++;
+    stacks.set(column, split);
   }
-  const unit = (BAR_TALL - 4) / boardRow.tallest;
-  return [...stacks].map(([column, split]) => {
-    const run = split.run * unit;
-    const rpo = split.rpo * unit;
-    const pass = split.pass * unit;
-    return (
-      <g key={column}>
-        <rect x={x(column) + 0.8} y={BAR_TALL - 1 - run} width={MARK} height={run} fill="var(--run)" />
-        <rect
-          x={x(column) + 0.8}
-          y={BAR_TALL - 1 - run - rpo}
-          width={MARK}
-          height={rpo}
-          fill="var(--card)"
-          stroke="var(--run)"
-          strokeWidth="0.8"
-        />
-        <rect
-          x={x(column) + 0.8}
-          y={BAR_TALL - 1 - run - rpo - pass}
-          width={MARK}
-          height={pass}
-          fill={`url(#${pattern})`}
-          stroke="var(--pass)"
-          strokeWidth="0.6"
-        />
-      </g>
+  const unit = (BAR_TALL - 4) / tallest;
+  return [...stacks].flatMap(([column, split]) => {
+    let y = BAR_TALL - 1;
+    return (['run', 'rpo', 'pass'] as const).flatMap((kind): Box[] => {
+      const tall = split[kind] * unit;
+      y -= tall;
+      return tall === 0 ? [] : [{ kind, x: x(column) + 0.8, y, height: tall }];
+    });
+  });
+}
+
+/** All of a call in one path: a thousand elements more would be felt at every choice. */
+function drawn(boxes: readonly Box[], pattern: string): React.ReactNode {
+  const fill: Readonly<Record<CallKind, string>> = {
+    run: 'var(--run)',
+    pass: `url(#${pattern})`,
+    rpo: 'var(--card)',
+  };
+  const at = (n: number): string => n.toFixed(1);
+  return CALL_KINDS.map((kind) => {
+    const d = boxes
+      .filter((box) => box.kind === kind)
+      .map((box) => `M${at(box.x)} ${at(box.y)}h${MARK}v${at(box.height)}h${-MARK}z`)
+      .join('');
+    return d === '' ? null : (
+      <path
+        key={kind}
+        d={d}
+        fill={fill[kind]}
+        stroke={kind === 'pass' ? 'var(--pass)' : 'var(--run)'}
+        strokeWidth={kind === 'rpo' ? 1.4 : 0.7}
+      />
     );
   });
 }

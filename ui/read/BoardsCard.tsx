@@ -1,7 +1,7 @@
 'use client';
 /** Any board as a table: the count first, its interval below, every number a door; copied as it stands into a spreadsheet. */
 import dynamic from 'next/dynamic';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import type { Zone } from '@/core/field/situation';
 import {
   boardGrid,
@@ -40,7 +40,7 @@ interface BoardsCardProps {
   readonly setUrl: SetAddress;
 }
 
-export default function BoardsCard(props: BoardsCardProps) {
+export default memo(function BoardsCard(props: BoardsCardProps) {
   const { columns, rows, title, side, board, against, own, zones, setUrl } = props;
   const specs = boardsOf(side);
   const spec =
@@ -157,7 +157,7 @@ export default function BoardsCard(props: BoardsCardProps) {
       )}
     </section>
   );
-}
+});
 
 interface CellOfProps {
   readonly column: BoardColumn;

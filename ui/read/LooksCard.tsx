@@ -1,5 +1,6 @@
 'use client';
 /** The formations of the chosen cell, drawn, with what was called from each. */
+import { memo } from 'react';
 import type { Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
 import { callsWords, lookName, type Counted, type LookRow } from '@/core/read';
@@ -18,7 +19,7 @@ interface LooksCardProps {
   readonly onCard: (look: number) => void;
 }
 
-export default function LooksCard({ counted, ofCell, book, profile, setUrl, onCard }: LooksCardProps) {
+export default memo(function LooksCard({ counted, ofCell, book, profile, setUrl, onCard }: LooksCardProps) {
   const { looks, cellRows, cellTitle } = counted;
   const next = looks[MOST_LOOKS];
   return (
@@ -52,7 +53,7 @@ export default function LooksCard({ counted, ofCell, book, profile, setUrl, onCa
       {looks.length === 0 && <p className="quiet">No formation is tagged here.</p>}
     </section>
   );
-}
+});
 
 interface LookProps {
   readonly look: LookRow;

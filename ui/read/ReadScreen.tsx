@@ -1,12 +1,12 @@
 'use client';
 /** Read: filters, situation board, formations of the chosen cell, the reel behind every number. */
 import dynamic from 'next/dynamic';
-import { useMemo, useState } from 'react';
+import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import type { Book } from '@/core/book';
 import { gameNames } from '@/core/exchange/names';
 import type { TeamInfo } from '@/core/exchange/types';
 import type { SavedView } from '@/core/read/schema';
-import { ofKicks, writeCell, writeFilter } from '@/core/read';
+import { ofKicks, writeCell, writeFilter, type Cell } from '@/core/read';
 import { filmPath, WithFilm } from '../film/WithFilm';
 import { useScreenCommands } from '../shared/commands';
 import { useStaffRules } from '../StaffRules';
@@ -65,8 +65,19 @@ export function ReadScreen(props: ReadScreenProps) {
   const reading = useReading(props, url, opponent ?? teams[0]?.key ?? '', nameOf);
   const { address, counted, profile, snaps } = reading;
   const { cell, reel } = address;
+  // The board of a choice stands first; formations and tables follow in the next frames.
+  const settled = useDeferredValue(counted);
   const [card, setCard] = useState<number | null>(null);
-  const carded = card === null ? undefined : counted.looks[card];
+  const carded = card === null ? undefined : settled.looks[card];
+  const chosen = cell && writeCell(cell);
+  const onCell = useCallback(
+    (to: Cell) => setUrl({ cell: writeCell(to) === chosen ? null : writeCell(to), reel: null }),
+    [chosen, setUrl],
+  );
+  const onReel = useCallback(
+    (bucket: string, kind: string) => setUrl({ reel: `row.${bucket}.${kind}` }, true),
+    [setUrl],
+  );
   useScreenCommands('Read', {
     reel: () => setUrl({ reel: 'all' }, true),
     whole: cell ? () => setUrl({ cell: null, reel: null }) : undefined,
@@ -112,19 +123,10 @@ export function ReadScreen(props: ReadScreenProps) {
                 solid run · hatched pass · open run-pass option · line = 95 % interval
               </span>
             </header>
-            <Board
-              board={counted.board}
-              cell={cell}
-              zones={zones}
-              onCell={(chosen) => {
-                const same = cell?.bucket === chosen.bucket && cell.zone === chosen.zone;
-                setUrl({ cell: same ? null : writeCell(chosen), reel: null });
-              }}
-              onReel={(bucket, kind) => setUrl({ reel: `row.${bucket}.${kind}` }, true)}
-            />
+            <Board board={counted.board} cell={cell} zones={zones} onCell={onCell} onReel={onReel} />
           </section>
           <LooksCard
-            counted={counted}
+            counted={settled}
             ofCell={cell !== null}
             book={book}
             profile={profile}
@@ -135,10 +137,10 @@ export function ReadScreen(props: ReadScreenProps) {
       )}
       {counted.rows.length > 0 && (
         <BoardsCard
-          columns={counted.columns}
-          rows={counted.cellRows}
-          title={counted.cellTitle}
-          side={address.side}
+          columns={settled.columns}
+          rows={settled.cellRows}
+          title={settled.cellTitle}
+          side={settled.side}
           board={address.board}
           against={address.against}
           own={own}
@@ -161,7 +163,7 @@ export function ReadScreen(props: ReadScreenProps) {
       )}
       {carded && (
         <LookOfCard
-          columns={counted.columns}
+          columns={settled.columns}
           look={carded}
           book={book}
           profile={profile}

@@ -99,19 +99,17 @@ export function useReading(
     return rowsAt(columns, at, rules.zones);
   }, [columns, filter, range, team, side, bucket, zone, rows, rules]);
   const looks = useMemo(() => looksOf(columns, cellRows), [columns, cellRows]);
+  const whole = `${title(team)} ${SIDE_WORDS[side]}`;
+  const part = cellWords(cell, zone?.label ?? null);
+  const counted = useMemo(
+    () => ({ side, columns, rows, cellRows, board, looks, title: whole, cellTitle: part }),
+    [side, columns, rows, cellRows, board, looks, whole, part],
+  );
   return {
     address,
     profile: profiles[levelOf(film, level, profiles)],
     games: theirs.length,
     snaps,
-    counted: {
-      columns,
-      rows,
-      cellRows,
-      board,
-      looks,
-      title: `${title(team)} ${SIDE_WORDS[side]}`,
-      cellTitle: cellWords(cell, zone?.label ?? null),
-    },
+    counted,
   };
 }
