@@ -1,46 +1,8 @@
 /** The boards there are: what each groups by, what it measures, which snaps it is about. */
-import type { Filter, Ranges } from './columns';
+import type { BoardSpec } from './board-spec';
 import type { FilterField } from './filters';
+import { KICK_BOARDS } from './kick-boards';
 import type { BoardSide } from './sides';
-
-export interface BoardSpec {
-  /** Stands in addresses and files. */
-  readonly id: string;
-  readonly title: string;
-  readonly side: BoardSide;
-  readonly by: readonly FilterField[];
-  /** Its words become columns: the share of each among the snaps where it is tagged. */
-  readonly across?: FilterField;
-  readonly measures: readonly MeasureKey[];
-  readonly filter?: Filter;
-  readonly ranges?: Ranges;
-  /** Drawn as well: the two fields as a grid, one rate in each of its cells. */
-  readonly picture?: BoardPicture;
-}
-export interface BoardPicture {
-  readonly across: FilterField;
-  readonly down: FilterField;
-  readonly rate: RateKey;
-  /** What a bar's parts are: counted by the rate, and known to be the other. */
-  readonly words: readonly [hit: string, other: string];
-}
-
-export const RATE_KEYS = [
-  'run',
-  'success',
-  'explosive',
-  'negative',
-  'five',
-  'man',
-  'returned',
-  'good',
-  'blocked',
-] as const;
-export type RateKey = (typeof RATE_KEYS)[number];
-export const MEAN_KEYS = ['yards', 'kickYards', 'returnYards', 'hang', 'operation'] as const;
-export type MeanKey = (typeof MEAN_KEYS)[number];
-export type TopKey = 'concept' | 'coverage' | 'front' | 'formation';
-export type MeasureKey = RateKey | MeanKey | TopKey;
 
 const OFFENSE = ['run', 'success', 'explosive', 'yards', 'concept'] as const;
 const THROWN = ['success', 'explosive', 'yards', 'concept'] as const;
@@ -58,21 +20,6 @@ const defense = (
   by: readonly FilterField[],
   more: Partial<BoardSpec> = {},
 ): BoardSpec => ({ id, title, side: 'defense', by, measures: DEFENSE, ...more });
-
-const kicks = (
-  side: BoardSide,
-  id: string,
-  title: string,
-  by: readonly FilterField[],
-  more: Partial<BoardSpec> = {},
-): BoardSpec => ({
-  id,
-  title,
-  side,
-  by,
-  measures: ['returned', 'blocked', 'kickYards', 'returnYards', 'hang', 'operation'],
-  ...more,
-});
 
 const THIRD = { down: ['3'] } as const;
 const PASSES = { play: ['pass'] } as const;
@@ -161,6 +108,44 @@ export const BOARDS: readonly BoardSpec[] = [
     filter: { readDecision: ['gave', 'pulled', 'pitched', 'thrown'] },
     measures: ['success', 'explosive', 'yards'],
   }),
+  offense('concept', 'Concepts: what each call returned', ['concept'], {
+    measures: ['success', 'explosive', 'negative', 'yards', 'formation'],
+  }),
+  offense('schedule', 'On schedule by down', ['down'], { measures: ['success', 'negative', 'yards', 'run'] }),
+  offense('sign', 'What shows that the snap comes, and how long before', ['snapSign', 'cadence'], {
+    measures: ['signToSnap', 'run'],
+  }),
+  offense('motion-time', 'From motion to snap', ['motion', 'motionBy'], {
+    measures: ['motionToSnap', 'run', 'success', 'concept'],
+  }),
+  offense('key', 'What the man read did, and what it gave', ['readKey', 'keyAction'], {
+    across: 'readDecision',
+    measures: ['success', 'yards', 'concept'],
+  }),
+  offense('read-right', 'Reads right and wrong', ['readDecision', 'readRight'], {
+    measures: ['success', 'explosive', 'yards'],
+  }),
+  offense('path', 'Where the runner went', ['runPath', 'pullerMet'], {
+    filter: { play: ['run'] },
+    measures: ['success', 'explosive', 'beforeContact', 'yards', 'concept'],
+  }),
+  offense('progression', 'Which read is thrown, and on which step', ['readThrown'], {
+    filter: PASSES,
+    measures: ['stepsTaken', 'success', 'explosive', 'yards', 'concept'],
+  }),
+  offense('check-down', 'Check-downs: there, taken, and what came of it', ['checkDown'], {
+    filter: PASSES,
+    measures: THROWN,
+  }),
+  offense('access', 'Free access: taken or left', ['access'], { measures: THROWN }),
+  offense('back-duty', 'The back in protection', ['backDuty'], {
+    filter: PASSES,
+    measures: ['backRelease', 'success', 'negative', 'yards'],
+  }),
+  offense('free', 'Free rushers: from where, and why', ['freeFrom', 'freeCause'], {
+    filter: PASSES,
+    measures: ['pressureTime', 'success', 'negative', 'yards'],
+  }),
   offense('drives', 'Where drives begin and how they end', ['driveStart'], {
     filter: { drivePlay: ['first'] },
     across: 'driveEnd',
@@ -178,6 +163,22 @@ export const BOARDS: readonly BoardSpec[] = [
   }),
   defense('d-box', 'Men in the box by personnel', ['personnel', 'boxCount'], {
     measures: ['five', 'success', 'explosive', 'yards', 'front'],
+  }),
+  defense('d-box-menu', 'The box they give each of our pictures', ['personnel', 'structureSnap'], {
+    across: 'boxCount',
+    measures: ['success', 'yards'],
+  }),
+  defense('d-concept', 'What each concept gained against them', ['concept'], {
+    measures: ['success', 'explosive', 'negative', 'yards', 'coverage'],
+  }),
+  defense('d-schedule', 'Held off schedule by down', ['down'], {
+    measures: ['success', 'negative', 'yards', 'coverage'],
+  }),
+  defense('d-rival', 'Coverages that could be another', ['coverage', 'coverageRival'], {
+    measures: ['coverageShare', 'success', 'yards'],
+  }),
+  defense('d-penetration', 'How far and how soon they get in', ['front', 'pressure'], {
+    measures: ['penetration', 'pressureTime', 'success', 'negative'],
   }),
   defense('d-shell', 'Shown before the snap, and what they played', ['shell'], {
     across: 'coverage',
@@ -216,33 +217,6 @@ export const BOARDS: readonly BoardSpec[] = [
     ranges: { toGoal: { from: 1, to: 20 } },
     measures: ['five', 'man', 'success', 'yards'],
   }),
-
-  kicks('kicking', 'k-unit', 'Kicks by kind', ['unit']),
-  kicks('kicking', 'k-end', 'How their kicks end', ['unit'], { across: 'kickEnd', measures: ['kickYards'] }),
-  kicks('kicking', 'k-formation', 'Kicks by formation', ['unit', 'formation']),
-  kicks('kicking', 'k-direction', 'Where they kick to', ['unit', 'kickDirection']),
-  kicks('kicking', 'k-zone', 'Punts by field zone', ['zone'], { filter: { unit: ['punt'] } }),
-  kicks('kicking', 'k-goals', 'Field goals by field zone', ['zone'], {
-    filter: { unit: ['field_goal'] },
-    measures: ['good', 'blocked', 'operation'],
-  }),
-  kicks('kicking', 'k-kicker', 'Who kicks', ['kicker', 'unit'], {
-    measures: ['good', 'returned', 'kickYards', 'hang', 'operation'],
-  }),
-  kicks('kicking', 'k-fake', 'Fakes and onside kicks', ['unit', 'fake', 'onside'], { measures: ['blocked'] }),
-  kicks('kicking', 'k-lanes', 'Coverage lanes', ['unit', 'lanes'], { measures: ['returned', 'returnYards'] }),
-  kicks('returning', 'r-unit', 'Kicks to them by kind', ['unit']),
-  kicks('returning', 'r-end', 'What they do with a kick', ['unit'], {
-    across: 'kickEnd',
-    measures: ['returnYards'],
-  }),
-  kicks('returning', 'r-returner', 'Who returns', ['returner', 'unit'], {
-    filter: { kickEnd: ['returned', 'muffed'] },
-    measures: ['returnYards'],
-  }),
-  kicks('returning', 'r-formation', 'Against kicks by formation', ['unit', 'formation'], {
-    measures: ['blocked', 'returned', 'returnYards'],
-  }),
-  kicks('returning', 'r-zone', 'Punts to them by field zone', ['zone'], { filter: { unit: ['punt'] } }),
+  ...KICK_BOARDS,
 ];
 export const boardsOf = (side: BoardSide): readonly BoardSpec[] => BOARDS.filter((b) => b.side === side);

@@ -24,11 +24,43 @@ import {
   type BoardSpec,
   type CountedSnap,
   type FilterField,
+  type MeanCell,
   type Rate,
 } from './index';
 
 const games = simulateSeason(DEMO_SEED, { tells: true, weeks: 4 });
-const whole = games.flatMap((g) => countGame(g.snaps, COLLEGE, DEFAULT_BOOK));
+const of = <const T extends readonly unknown[]>(i: number, ...all: T): T[number] => all[i % all.length];
+/** What the demo's film does not have, dealt over it. */
+const whole = games
+  .flatMap((g) => countGame(g.snaps, COLLEGE, DEFAULT_BOOK))
+  .map((c, i): CountedSnap => ({
+    ...c,
+    snap: {
+      ...c.snap,
+      snapSign: of(i, 'clap', 'leg', null),
+      cadence: of(i, 'first', 'hard_count'),
+      signToSnap: of(i, 0.8, 1.1, null, UNSEEN, 1.4),
+      motionToSnap: of(i, 0.9, 2, null),
+      readKey: of(i, 'end', 'mike', NONE, null),
+      keyAction: of(i, 'squeeze', 'fill', null),
+      readDecision: of(i, 'gave', 'pulled', null),
+      readRight: of(i, 'right', 'wrong', null),
+      runPath: of(i, 'stayed', 'bounced', null),
+      beforeContact: of(i, 0, 4, -1, null),
+      readThrown: of(i, 1, 2, null),
+      stepsTaken: of(i, 3, 5, null),
+      checkDown: of(i, 'taken', 'there', null),
+      access: of(i, 'taken', 'left', null),
+      backDuty: of(i, 'inside', 'chip', null),
+      backRelease: of(i, 1.1, 2, null),
+      freeFrom: of(i, 'left_edge', 'right_a', null),
+      freeCause: of(i, 'call', 'miss', null),
+      pressureTime: of(i, 2.1, 2.6, null),
+      penetration: of(i, 0, 2, null),
+      coverageRival: of(i, 'cover 1', null),
+      coverageShare: of(i, 60, 75, null),
+    },
+  }));
 /** Blanks where film never has everything: left out, none, not visible. */
 const counted = whole.map((c, i): CountedSnap => {
   if (i % 7 === 0) return { ...c, snap: { ...c.snap, formation: null, rushers: null, coverage: UNSEEN } };
@@ -145,6 +177,12 @@ describe('every board', () => {
               );
               expect(mine.length).toBe(same.length);
             }
+            const played = new Set([...rows].map((i) => counted[i]!.snap.game));
+            const inEach = [...played].map((g) => mine.filter((c) => c.snap.game === g).length);
+            expect(row.perGame?.mean ?? null).toBe(
+              played.size === 0 ? null : inEach.reduce((a, b) => a + b, 0) / played.size,
+            );
+            expect(row.perGame?.n ?? 0).toBe(played.size);
             for (const { key, kind } of table.columns) {
               const cell = row.cells[key];
               if (kind === 'rate') {
@@ -160,13 +198,17 @@ describe('every board', () => {
                 expect(cell).toEqual(expected);
                 expect(cellRows(columns, spec, row, key).length).toBe((cell as Rate).k);
               } else if (kind === 'mean') {
-                const yards = mine
+                const figures = mine
                   .map((c) => (key === 'yards' ? yardsOf(c) : c.snap[key as 'kickYards']))
-                  .filter((y) => y !== null);
-                const { mean, n } = cell as { mean: number | null; n: number };
-                expect(n).toBe(yards.length);
-                if (n === 0) expect(mean).toBeNull();
-                else expect(mean).toBeCloseTo(yards.reduce((a, b) => a + b, 0) / n, 10);
+                  // A gain of minus nothing is nothing.
+                  .flatMap((y) => (typeof y === 'number' ? y + 0 : []));
+                const { mean, n, least, most } = cell as MeanCell;
+                expect(n).toBe(figures.length);
+                if (n === 0) expect([mean, least, most]).toEqual([null, null, null]);
+                else {
+                  expect(mean).toBeCloseTo(figures.reduce((a, b) => a + b, 0) / n, 10);
+                  expect([least, most]).toEqual([Math.min(...figures), Math.max(...figures)]);
+                }
               } else if (kind === 'top' && cell) {
                 const { word, k } = cell as { word: string; k: number };
                 const counts = new Map<string, number>();
@@ -208,7 +250,7 @@ describe('every board', () => {
       });
   });
 
-  it('has rows in the demo, but for the options that its league does not run', () => {
+  it('has rows in this film', () => {
     const empty = BOARDS.filter((spec) =>
       teams.every(
         (t) =>
@@ -220,7 +262,7 @@ describe('every board', () => {
           ).all.rows.length === 0,
       ),
     );
-    expect(empty.map((b) => b.id)).toEqual(['option']);
+    expect(empty.map((b) => b.id)).toEqual([]);
   });
 
   it('goes into a spreadsheet with as many cells in each line as headings', () => {

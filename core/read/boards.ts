@@ -4,14 +4,25 @@
  */
 import type { Zone } from '../field/situation';
 import { NONE, UNSEEN } from '../snap/snap';
-import { BOARDS, type BoardSpec, type MeanKey, type TopKey } from './board-specs';
+import type { BoardSpec, MeanKey, TopKey } from './board-spec';
+import { BOARDS } from './board-specs';
 import { cellsOf, rowsByCell, type Cells } from './cells';
 import { FIRST_VALUE, select, type Columns } from './columns';
 import { fieldWord, ORDERS } from './field-words';
 import { filterLabel, type FilterField } from './filters';
 import { isRate, outcomeOf, RATES, UNSAID, YES } from './outcomes';
-import { rateOfSums, type Rate } from './rates';
-import { meanAt, rateAt, tallyMeans, tallyRates, tallyShares, tallyWords, topAt } from './tally';
+import { rateOfSums, type Mean, type Rate } from './rates';
+import {
+  meanAt,
+  perGameIn,
+  rateAt,
+  tallyMeans,
+  tallyRates,
+  tallyShares,
+  tallyWords,
+  topAt,
+  type MeanCell,
+} from './tally';
 
 const TOPS: Readonly<Record<TopKey, FilterField>> = {
   concept: 'concept',
@@ -38,7 +49,7 @@ export interface Top {
   readonly word: string;
   readonly k: number;
 }
-export type BoardCell = Rate | { readonly mean: number | null; readonly n: number } | Top | null;
+export type BoardCell = Rate | MeanCell | Top | null;
 
 export interface BoardTableRow {
   /** Codes of the words, joined: stable within a table; REST for the row of all the others. */
@@ -46,6 +57,8 @@ export interface BoardTableRow {
   readonly words: readonly string[];
   readonly rows: Uint32Array;
   readonly cells: Readonly<Record<string, BoardCell>>;
+  /** How often in a game, over the games of the selection, those without it too; null: no game. */
+  readonly perGame: Mean | null;
 }
 export interface BoardTable {
   readonly id: string;
@@ -120,6 +133,14 @@ const MEANS: Readonly<Record<MeanKey, string>> = {
   returnYards: 'return, yards',
   hang: 'hang, seconds',
   operation: 'operation, seconds',
+  signToSnap: 'sign to snap, seconds',
+  motionToSnap: 'motion to snap, seconds',
+  beforeContact: 'yards before contact',
+  stepsTaken: 'steps',
+  backRelease: 'release, seconds',
+  penetration: 'penetration, yards',
+  pressureTime: 'pressure, seconds',
+  coverageShare: 'share of the first, percent',
 };
 
 /** What a board measures in each of some cells, by the key of its column. */
@@ -142,7 +163,7 @@ function cellsMeasured(
       const code = column.codeOf.get(key.slice(2));
       if (key.startsWith('x:') && code !== undefined) return [key, (cell) => shares(cell, code)];
     }
-    const means = tallyMeans(columns, cells, columns[key as MeanKey]);
+    const means = tallyMeans(columns, cells, columns.figures(key as MeanKey));
     return [key, (cell) => meanAt(means, cell)];
   });
   return (cell) => Object.fromEntries(each.map(([key, of]) => [key, of(cell)]));
@@ -177,11 +198,13 @@ export function boardTable(
   ];
   const cells = cellsOf(columns, rows, spec.by);
   const of = cellsMeasured(columns, cells, measured, spec.across);
+  const aGame = perGameIn(columns, selection);
   /** Snaps of no one cell, together. */
   const together = (key: string, words: readonly string[], some: Uint32Array): BoardTableRow => ({
     key,
     words,
     rows: some,
+    perGame: aGame(some),
     cells: cellsMeasured(columns, cellsOf(columns, some, []), measured, spec.across)(0),
   });
   const groups = rowsByCell(cells).flatMap((list, cell) =>
@@ -201,6 +224,7 @@ export function boardTable(
     key: keyOf(g.words),
     words: wordsOf(g.words),
     rows: g.rows,
+    perGame: aGame(g.rows),
     cells: of(g.cell),
   }));
   if (rest.length > 0)

@@ -3,6 +3,7 @@
  * only small integers. Blank, none and not visible are three codes of their own.
  */
 import { NONE, UNSEEN } from '../snap/snap';
+import type { MeanKey } from './board-spec';
 import { isTendency, isKick, type CountedSnap } from './counted';
 import { FILTER_FIELDS, homeOf, valueIn, type FieldHome, type FilterField } from './filters';
 import { isExplosive } from '../rules/walk';
@@ -55,11 +56,8 @@ export interface Columns {
   /** 1 counts in tendencies; or as a kick. */
   readonly counts: Uint8Array;
   readonly kicks: Uint8Array;
-  /** Yards and seconds of kicks; NaN: not known. */
-  readonly kickYards: Float64Array;
-  readonly returnYards: Float64Array;
-  readonly hang: Float64Array;
-  readonly operation: Float64Array;
+  /** Figures of every snap, made when they are first asked for; UNKNOWN or NaN: not known. */
+  readonly figures: (of: MeanKey) => Int16Array | Float64Array;
   /** 0 no, 1 yes, 2 cannot know. */
   readonly success: Uint8Array;
   /** What each snap counts, 0 to 1; null: all of them whole. */
@@ -153,12 +151,6 @@ export function buildColumns(
   const explosive = new Uint8Array(n);
   const counts = new Uint8Array(n);
   const kicks = new Uint8Array(n);
-  const [kickYards, returnYards, hang, operation] = [0, 1, 2, 3].map(() => new Float64Array(n)) as [
-    Float64Array,
-    Float64Array,
-    Float64Array,
-    Float64Array,
-  ];
   const success = new Uint8Array(n);
   for (let i = 0; i < n; i++) {
     const counted = snaps[i]!;
@@ -172,10 +164,6 @@ export function buildColumns(
     explosive[i] = isExplosive({ gain: yardsOf(snap), result: snap.result }) ? 1 : 0;
     counts[i] = isTendency(counted) ? 1 : 0;
     kicks[i] = isKick(counted) ? 1 : 0;
-    kickYards[i] = figureOf(snap.kickYards);
-    returnYards[i] = figureOf(snap.returnYards);
-    hang[i] = figureOf(snap.hang);
-    operation[i] = figureOf(snap.operation);
     const { down, gain, turnover, score, scoredBy, offense } = snap;
     const good = isSuccess(
       { down, distance: snap.distance, gain, turnover, score, ownScore: scoredBy === offense },
@@ -196,16 +184,26 @@ export function buildColumns(
     explosive,
     counts,
     kicks,
-    kickYards,
-    returnYards,
-    hang,
-    operation,
+    figures: figuresOf(snaps, yards),
     success,
     weight,
   };
 }
 
-const figureOf = (value: unknown): number => (typeof value === 'number' ? value : NaN);
+function figuresOf(snaps: readonly CountedSnap[], yards: Int16Array): Columns['figures'] {
+  const made = new Map<MeanKey, Int16Array | Float64Array>([['yards', yards]]);
+  return (of) => {
+    let figures = made.get(of);
+    if (!figures) {
+      figures = Float64Array.from(snaps, ({ snap }) => {
+        const value: unknown = snap[of as Exclude<MeanKey, 'yards'>];
+        return typeof value === 'number' ? value : NaN;
+      });
+      made.set(of, figures);
+    }
+    return figures;
+  };
+}
 
 /** Field → wanted words. Words of one field are alternatives, fields must all hold. */
 export type Filter = Readonly<Partial<Record<FilterField, readonly string[]>>>;

@@ -18,6 +18,7 @@ import {
   select,
   sideField,
   wilson,
+  yardsOf,
   type Contrast,
   type CountedSnap,
 } from './index';
@@ -61,6 +62,16 @@ it('every rate of every board is counted in its part, and its difference has New
       expect(made.rows.reduce((n, r) => n + r.a.length, 0)).toBe(made.all.a.length);
       expect(made.rows.reduce((n, r) => n + r.b.length, 0)).toBe(made.all.b.length);
       let apart = 0;
+      for (const row of [...made.rows, made.all])
+        for (const { key } of made.averaged) {
+          if (key !== 'yards') continue;
+          for (const [at, part] of (['a', 'b'] as const).entries()) {
+            const yards = [...row[part]].flatMap((r) => yardsOf(counted[r]!.snap) ?? []);
+            const { mean, n } = row.means[key]![at]!;
+            expect(n).toBe(yards.length);
+            expect(mean ?? 0).toBeCloseTo(yards.reduce((x, y) => x + y, 0) / Math.max(1, n), 10);
+          }
+        }
       for (const row of made.rows)
         for (const { key } of made.measured) {
           const { a, b, difference } = row.cells[key]!;

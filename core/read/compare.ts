@@ -1,10 +1,12 @@
 /** A board of two parts of the film side by side: each rate twice, with the interval of its difference. */
 import type { Zone } from '../field/situation';
-import type { BoardSpec } from './board-specs';
+import type { BoardSpec, MeanKey } from './board-spec';
 import { boardTable, rateIn, testOf, type BoardTable } from './boards';
+import { cellsOf } from './cells';
 import type { Columns } from './columns';
 import { CONTRASTS, type Contrast } from './contrasts';
 import { differenceOf, type Rate } from './rates';
+import { meanAt, tallyMeans, type MeanCell } from './tally';
 
 export const CONTRAST_WORDS: Readonly<Record<Contrast, string>> = {
   half: '2nd half against 1st',
@@ -65,11 +67,15 @@ export interface ComparedRow {
   readonly a: Uint32Array;
   readonly b: Uint32Array;
   readonly cells: Readonly<Record<string, Compared>>;
+  /** Means of both, without an interval: a handful of yards is too skewed for one. */
+  readonly means: Readonly<Record<string, readonly [a: MeanCell, b: MeanCell]>>;
 }
 export interface Comparison {
   readonly table: BoardTable;
   /** Columns that hold rates. */
   readonly measured: BoardTable['columns'];
+  /** Columns that hold means. */
+  readonly averaged: BoardTable['columns'];
   readonly rows: readonly ComparedRow[];
   readonly all: ComparedRow;
   /** Differences that have an interval, and those whose interval leaves zero out. */
@@ -91,6 +97,9 @@ export function compareBoard(
   const table = boardTable(columns, both, spec, zones);
   const ofA = new Set(parts.a);
   const measured = table.columns.filter((c) => c.kind === 'rate');
+  const averaged = table.columns.filter((c) => c.kind === 'mean');
+  const mean = (some: Uint32Array, key: string): MeanCell =>
+    meanAt(tallyMeans(columns, cellsOf(columns, some, []), columns.figures(key as MeanKey)), 0);
   const tests = measured.map((c) => testOf(columns, spec, c.key)!);
   const rows = [...table.rows, table.all].map(({ key, words, rows }): ComparedRow => {
     const a = rows.filter((r) => ofA.has(r));
@@ -99,11 +108,12 @@ export function compareBoard(
       const [x, y] = [rateIn(columns, a, tests[i]!), rateIn(columns, b, tests[i]!)];
       return [column.key, { a: x, b: y, difference: differenceOf(x, y) }];
     });
-    return { key, words, a, b, cells: Object.fromEntries(cells) };
+    const means = averaged.map((c) => [c.key, [mean(a, c.key), mean(b, c.key)]] as const);
+    return { key, words, a, b, cells: Object.fromEntries(cells), means: Object.fromEntries(means) };
   });
   const all = rows.pop()!;
   const every = rows.flatMap((r) => Object.values(r.cells)).filter((c) => c.difference !== null);
-  return { table, measured, rows, all, looked: every.length, apart: every.filter(isApart).length };
+  return { table, measured, averaged, rows, all, looked: every.length, apart: every.filter(isApart).length };
 }
 
 const points = (x: number): string => `${x > 0 ? '+' : x < 0 ? '−' : ''}${Math.abs(Math.round(100 * x))}`;

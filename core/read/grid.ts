@@ -4,7 +4,19 @@ import type { BoardColumn, BoardTable, BoardTableRow } from './boards';
 
 /** What a heading of the grid stands for: a word, or one part of a figure. */
 export type GridPart =
-  'word' | 'count' | 'k' | 'n' | 'share' | 'low' | 'high' | 'mean' | 'known' | 'top' | 'times';
+  | 'word'
+  | 'count'
+  | 'k'
+  | 'n'
+  | 'share'
+  | 'low'
+  | 'high'
+  | 'mean'
+  | 'known'
+  | 'least'
+  | 'most'
+  | 'top'
+  | 'times';
 export interface GridHead {
   readonly label: string;
   readonly part: GridPart;
@@ -24,6 +36,8 @@ const PARTS: Readonly<Record<BoardColumn['kind'], readonly (readonly [GridPart, 
   mean: [
     ['mean', ''],
     ['known', ', of'],
+    ['least', ', least'],
+    ['most', ', most'],
   ],
   top: [
     ['top', ''],
@@ -42,7 +56,7 @@ const lineOf = ({ columns }: BoardTable, row: BoardTableRow): GridCell[] => [
     const cell = row.cells[key] ?? null;
     if (cell === null) return PARTS[kind].map(() => null);
     if ('low' in cell) return [cell.k, cell.n, cell.share, cell.low, cell.high];
-    return 'word' in cell ? [cell.word, cell.k] : [cell.mean, cell.n];
+    return 'word' in cell ? [cell.word, cell.k] : [cell.mean, cell.n, cell.least, cell.most];
   }),
 ];
 

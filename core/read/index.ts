@@ -15,6 +15,7 @@ export * from './tally';
 export * from './measure';
 export * from './derived';
 export * from './sides';
+export * from './board-spec';
 export * from './board-specs';
 export * from './field-words';
 export * from './boards';

@@ -33,7 +33,7 @@ const MEASURED = ['run', 'success', 'explosive'] as const;
 /** Measures every cell at once; what a cell's record holds is worked out when it is asked for. */
 export function measureCells(columns: Columns, cells: Cells, most = 3): (cell: number) => Measured {
   const rates = tallyRates(columns, cells, MEASURED);
-  const yards = tallyMeans(columns, cells, columns.yards);
+  const yards = tallyMeans(columns, cells, columns.figures('yards'));
   const concepts = tallyWords(cells, columns.text.concept);
   const worth = worths(columns, cells);
   const rate = (key: (typeof MEASURED)[number], cell: number): Rate => rateAt(rates.get(key)!, cell);
@@ -43,7 +43,7 @@ export function measureCells(columns: Columns, cells: Cells, most = 3): (cell: n
     run: rate('run', cell),
     success: rate('success', cell),
     explosive: rate('explosive', cell),
-    yards: meanAt(yards, cell),
+    yards: { mean: meanAt(yards, cell).mean, n: yards.n[cell]! },
     topConcepts: topAt(concepts, cell, most).map(({ word, k }) => ({ concept: word, k })),
   });
 }

@@ -1,5 +1,5 @@
 /** What a snap says to a measure: yes, no, or that it cannot be said. Worked out once for all snaps, then only counted. */
-import type { RateKey } from './board-specs';
+import type { RateKey } from './board-spec';
 import { FIRST_VALUE, UNKNOWN, type Columns } from './columns';
 
 export type { RateKey };

@@ -1,7 +1,8 @@
 /** The scouting report: sections of boards and drawings, a first page of sentences chosen by rule, and what film it rests on. */
 import type { Zone } from '../field/situation';
 import { columnOf } from '../snap/fields';
-import { BOARDS, boardsOf, type BoardSpec, RATE_KEYS } from './board-specs';
+import { RATE_KEYS, type BoardSpec } from './board-spec';
+import { BOARDS, boardsOf } from './board-specs';
 import type { BoardSide } from './sides';
 import {
   boardTable,

@@ -2,7 +2,7 @@
 import type { Cells } from './cells';
 import { FIRST_VALUE, UNKNOWN, type Column, type Columns } from './columns';
 import { outcomeOf, UNSAID, YES, type RateKey } from './outcomes';
-import { rateOfSums, wilson, type Rate } from './rates';
+import { meanPerGame, rateOfSums, wilson, type Mean, type Rate } from './rates';
 
 /** Hits and all by cell; under weights also the sums of their weights and of the squares. */
 export interface RateTally {
@@ -140,12 +140,26 @@ export interface MeanTally {
   /** Of the snaps whose figure is known. */
   readonly weight: Float64Array;
   readonly n: Uint32Array;
+  readonly least: Float64Array;
+  readonly most: Float64Array;
 }
-/** Null where no figure is known. */
-export const meanAt = ({ sum, weight, n }: MeanTally, cell: number): { mean: number | null; n: number } => ({
+/** A mean of figures, how many they are and the bounds they lie in; null where none is known. */
+export interface MeanCell {
+  readonly mean: number | null;
+  readonly n: number;
+  readonly least: number | null;
+  readonly most: number | null;
+}
+export const meanAt = ({ sum, weight, n, least, most }: MeanTally, cell: number): MeanCell => ({
   mean: weight[cell] === 0 ? null : sum[cell]! / weight[cell]!,
   n: n[cell]!,
+  least: n[cell] === 0 ? null : least[cell]!,
+  most: n[cell] === 0 ? null : most[cell]!,
 });
+
+/** "of 34, 0.8 to 1.1"; where all are one figure only how many. */
+export const meanText = ({ n, least, most }: MeanCell): string =>
+  `of ${n}${least === null || least === most ? '' : `, ${least} to ${most}`}`;
 
 /** Sums of figures by cell; UNKNOWN and NaN are no figure. */
 export function tallyMeans(
@@ -155,6 +169,8 @@ export function tallyMeans(
 ): MeanTally {
   const [sum, weight] = [new Float64Array(size + 1), new Float64Array(size + 1)];
   const n = new Uint32Array(size + 1);
+  const least = new Float64Array(size + 1).fill(Infinity);
+  const most = new Float64Array(size + 1).fill(-Infinity);
   const weights = columns.weight;
   for (let i = 0; i < rows.length; i++) {
     const row = rows[i]!;
@@ -165,8 +181,10 @@ export function tallyMeans(
     sum[cell]! += w * figure;
     weight[cell]! += w;
     n[cell]!++;
+    if (figure < least[cell]!) least[cell] = figure;
+    if (figure > most[cell]!) most[cell] = figure;
   }
-  return { sum, weight, n };
+  return { sum, weight, n, least, most };
 }
 
 /** Snaps by cell and word of a field: `counts[cell * words + code]`. */
@@ -236,3 +254,21 @@ export function tallyShares(
     return rateOfSums([counts[place]!, tagged[cell]!, hit[place]!, sum[cell]!, squares[cell]!]);
   };
 }
+
+/** Of some of these rows, how many in a game: a game of the rows without any counts as none. */
+export function perGameIn(columns: Columns, among: Uint32Array): (some: Uint32Array) => Mean | null {
+  const { codes, words } = columns.text.game;
+  const tally = (rows: Uint32Array): Uint32Array => {
+    const counts = new Uint32Array(words.length);
+    for (let i = 0; i < rows.length; i++) counts[codes[rows[i]!]!]!++;
+    return counts;
+  };
+  const played = tally(among);
+  return (some) => meanPerGame([...tally(some)].filter((_, game) => played[game]! > 0));
+}
+
+/** "2.8 a game (1.1 to 4.5)"; of a single game nothing: it is the count. */
+export const perGameText = (mean: Mean | null): string =>
+  mean === null || mean.low === null
+    ? ''
+    : `${mean.mean.toFixed(1)} a game (${mean.low.toFixed(1)} to ${mean.high!.toFixed(1)})`;

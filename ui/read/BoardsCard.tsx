@@ -10,10 +10,11 @@ import {
   CONTRAST_WORDS,
   CONTRASTS,
   countText,
+  meanText,
+  perGameText,
   FEW,
   intervalText,
   type BoardCell,
-  type BoardColumn,
   type BoardSide,
   type BoardTableRow,
   type Columns,
@@ -138,11 +139,11 @@ export default memo(function BoardsCard(props: BoardsCardProps) {
                     <button type="button" className="plain num" onClick={() => open(row, 'n')}>
                       {row.rows.length}
                     </button>
+                    <div className="small quiet">{perGameText(row.perGame)}</div>
                   </td>
                   {table.columns.slice(row.words.length + 1).map((column) => (
                     <td key={column.key} className="n">
                       <CellOf
-                        column={column}
                         cell={row.cells[column.key] ?? null}
                         label={`${row.words.filter(Boolean).join(', ')}, ${column.label}`}
                         onOpen={() => open(row, column.key)}
@@ -160,13 +161,12 @@ export default memo(function BoardsCard(props: BoardsCardProps) {
 });
 
 interface CellOfProps {
-  readonly column: BoardColumn;
   readonly cell: BoardCell;
   readonly label: string;
   readonly onOpen: () => void;
 }
 
-function CellOf({ column, cell, label, onOpen }: CellOfProps) {
+function CellOf({ cell, label, onOpen }: CellOfProps) {
   if (cell === null) return <span className="quiet">–</span>;
   if ('low' in cell) {
     if (cell.n === 0) return <span className="quiet">–</span>;
@@ -201,7 +201,7 @@ function CellOf({ column, cell, label, onOpen }: CellOfProps) {
   ) : (
     <>
       <span className="num">{cell.mean.toFixed(1)}</span>
-      <div className="small quiet">{column.kind === 'mean' ? `of ${cell.n}` : ''}</div>
+      <div className="small quiet">{meanText(cell)}</div>
     </>
   );
 }

@@ -14,6 +14,7 @@ import {
   type Compared,
   type ComparedRow,
   type Contrast,
+  type MeanCell,
 } from '@/core/read';
 
 interface CompareTableProps {
@@ -64,6 +65,11 @@ export default function CompareTable(props: CompareTableProps) {
                   {c.label}: {a}, {b}
                 </th>
               ))}
+              {made.averaged.map((c) => (
+                <th key={c.key} className="n" scope="col">
+                  {c.label}: {a}, {b}
+                </th>
+              ))}
             </tr>
           </thead>
           <tbody>
@@ -100,6 +106,11 @@ export default function CompareTable(props: CompareTableProps) {
                     />
                   </td>
                 ))}
+                {made.averaged.map((c) => (
+                  <td key={c.key} className="n" style={{ whiteSpace: 'nowrap' }}>
+                    <Means pair={row.means[c.key]!} />
+                  </td>
+                ))}
               </tr>
             ))}
           </tbody>
@@ -110,6 +121,26 @@ export default function CompareTable(props: CompareTableProps) {
         without any difference about one in twenty does.
         {parts.neither > 0 && ` ${parts.neither} snaps are neither and left out.`}
       </p>
+    </>
+  );
+}
+
+function Means({ pair }: { readonly pair: readonly [MeanCell, MeanCell] }) {
+  const [a, b] = pair;
+  const one = ({ mean, n }: MeanCell) =>
+    mean === null ? (
+      <span className="quiet">–</span>
+    ) : (
+      <span className="num" style={n < FEW ? { color: 'var(--ink2)' } : undefined}>
+        {mean.toFixed(1)}
+      </span>
+    );
+  return (
+    <>
+      {one(a)} <span className="quiet">·</span> {one(b)}
+      <div className="small quiet">
+        of {a.n} · of {b.n}
+      </div>
     </>
   );
 }

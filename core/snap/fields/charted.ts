@@ -182,7 +182,11 @@ export const CHARTED = {
   ),
   rotationTime: choice('rotated', 'the_play', 'defense', 'rottime', ['before', 'at', 'after']),
   dropped: count('dropped', 'the_play', 'defense', 'dropped', 0, 8),
-  coverageRival: { ...words('coverage, or', 'the_play', 'defense', 'covor'), terms: ['coverage'] },
+  coverageRival: {
+    ...words('coverage, or', 'the_play', 'defense', 'covor'),
+    terms: ['coverage'],
+    filter: true,
+  },
   coverageShare: count('share of the first', 'the_play', 'defense', 'covshare', 50, 100, 'percent'),
   coverageEvidence: choice('coverage seen by', 'the_play', 'defense', 'covby', [
     'eyes',
@@ -242,7 +246,7 @@ export const CHARTED = {
   missedBlock: words('missed by', 'who', 'own', 'missedby'),
   beforeContact: count('yards before contact', 'what_came_of_it', 'offense', 'before', -20, 99, 'yards'),
   progression: words('progression', 'the_play', 'own', 'progression'),
-  readThrown: count('read thrown', 'the_play', 'offense', 'readno', 1, 5),
+  readThrown: { ...count('read thrown', 'the_play', 'offense', 'readno', 1, 5), filter: true },
   throwKind: choice('throw', 'what_came_of_it', 'offense', 'throw', ['line', 'touch', 'back_shoulder']),
   placement: choice('ball was', 'what_came_of_it', 'own', 'ball', [
     'on',

@@ -138,8 +138,8 @@ export const PLAY = {
     filter: true,
     about: 'defense',
   },
-  readKey: { label: 'read key', group: 'the_play', kind: 'text', tag: true, typed: ['key'] },
-  keyAction: { label: 'key action', group: 'the_play', kind: 'text', tag: true },
+  readKey: { label: 'read key', group: 'the_play', kind: 'text', tag: true, typed: ['key'], filter: true },
+  keyAction: { label: 'key action', group: 'the_play', kind: 'text', tag: true, filter: true },
   readDecision: {
     label: 'read decision',
     group: 'the_play',
