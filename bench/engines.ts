@@ -15,6 +15,7 @@ import {
   buildColumns,
   countGame,
   cubes,
+  FIRST_VALUE,
   select,
   type Columns,
   type Cube,
@@ -76,7 +77,7 @@ const name = (field: FilterField): string => field.toLowerCase();
 
 /** Concepts numbered by the alphabet, so that a tie is broken alike everywhere. */
 function conceptOrder({ text: { concept } }: Columns): Uint16Array {
-  const order = concept.words.map((_, code) => code).slice(3);
+  const order = concept.words.map((_, code) => code).slice(FIRST_VALUE);
   order.sort((a, b) => (concept.words[a]! < concept.words[b]! ? -1 : 1));
   const rank = new Uint16Array(concept.words.length);
   order.forEach((code, i) => (rank[code] = i + 1));
@@ -239,7 +240,7 @@ async function compare(
 ): Promise<Row[]> {
   const counted = select(columns, {});
   // A third of the teams, another third each time.
-  const teams = columns.text.offense.words.slice(3);
+  const teams = columns.text.offense.words.slice(FIRST_VALUE);
   const third = (round: number): string[] =>
     teams.filter((_, i) => (i + round) % teams.length < Math.round(teams.length / 3));
   const where = (round: number): string =>

@@ -17,7 +17,7 @@ const HELP = `usage: ./vobrik COMMAND
   check [--level LEVEL] snaps.csv
                              each contradiction in the arithmetic; exit 1 if any
   read snaps.csv --by down,play [--team KEY] [--side offense|defense] [--where "quarter=1|2,distance=7..10"]
-       [--measure run,yards] [--level LEVEL] [--half-life GAMES]
+       [--measure run,yards] [--level LEVEL] [--half-life GAMES] [--doubts whole|half|none]
                              the grouped table with n, rates and intervals, as JSON
   report FILE --team KEY --out FOLDER [--side offense|defense|kicking|returning] [--sections situation,third] [--paper letter|a4]
        [--breaks] [--level LEVEL] [--film eleven|seven|five] [--half-life GAMES]

@@ -1,3 +1,4 @@
+import { DOUBTS, type Doubts } from '../core/read/doubts';
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { DEFAULT_BOOK } from '../core/book/default-book';
@@ -32,6 +33,13 @@ export function readOptions<K extends string>(
   } catch (error) {
     throw new Plain(`${(error as Error).message.split('. ')[0]}; ./vobrik --help lists the options`);
   }
+}
+
+/** What tags in doubt count; whole where nothing is said. */
+export function doubtsOption(value = 'whole'): Doubts {
+  const found = DOUBTS.find((d) => d === value);
+  if (!found) throw new Plain(`--doubts ${value} is none of ${DOUBTS.join(', ')}`);
+  return found;
 }
 
 export function levelOption(value: string | undefined): LevelProfile {

@@ -24,14 +24,14 @@ import { PAPERS, type Paper } from '../core/plan';
 import { lookCards } from '../render/report-print';
 import { playersPdf, reportPdf } from '../render/report-pdf';
 import { reportWorkbook } from '../store/report-xlsx';
-import { levelOption, print, readOptions } from './options';
+import { doubtsOption, levelOption, print, readOptions } from './options';
 import { Plain } from './paths';
 import { readGames } from './tables';
 
 export async function report(args: string[]): Promise<number> {
   const { values, flags, rest } = readOptions(
     args,
-    ['team', 'side', 'out', 'level', 'film', 'half-life', 'paper', 'sections'],
+    ['team', 'side', 'out', 'level', 'film', 'half-life', 'doubts', 'paper', 'sections'],
     ['breaks'],
   );
   const fallback = levelOption(values.level);
@@ -55,6 +55,7 @@ export async function report(args: string[]): Promise<number> {
   const halfLife = values['half-life'] === undefined ? null : Number(values['half-life']);
   if (halfLife !== null && !(halfLife > 0))
     throw new Plain(`--half-life ${values['half-life']} is not a number of games above 0`);
+  const rules = { ...DEFAULT_RULES, doubts: doubtsOption(values.doubts) };
   const { games, levelOf, phaseOf, weighed, book } = readGames(rest[0]);
   const weightOf = (key: string): number | null => weighed.find((g) => g.key === key)?.weight ?? null;
   // Film that a staff left out, and seven-on-seven, do not count here.
@@ -69,9 +70,9 @@ export async function report(args: string[]): Promise<number> {
   const keys = new Set(theirs.map(([key]) => key));
   const inTime = weighed.filter((g) => keys.has(g.key));
   const counted = theirs.flatMap(([key, snaps]) =>
-    countGame(snaps, levelOf(key) ? LEVEL_PROFILES[levelOf(key)!] : fallback, book),
+    countGame(snaps, levelOf(key) ? LEVEL_PROFILES[levelOf(key)!] : fallback, book, rules),
   );
-  const columns = buildColumns(counted, undefined, weightsOf(inTime, halfLife));
+  const columns = buildColumns(counted, rules, weightsOf(inTime, halfLife));
   const rows = rowsAt(
     columns,
     { team: values.team, side, filter: {}, ranges: {}, cell: null },

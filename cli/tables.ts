@@ -25,11 +25,12 @@ import {
   type Weighed,
   type FilmKind,
   type Rate,
+  DEFAULT_RULES,
 } from '../core/read';
 import { columnOf, type Snap } from '../core/snap';
 import { faultSentence, readPackage, rowToSnap, unpack } from '../core/table';
 import { filterColumn, readWhere, spelledOut } from './where';
-import { bookOption, levelOption, print, readFileOrSay, readOptions } from './options';
+import { bookOption, doubtsOption, levelOption, print, readFileOrSay, readOptions } from './options';
 import { Plain } from './paths';
 
 export async function parse(args: string[]): Promise<number> {
@@ -172,6 +173,7 @@ export async function read(args: string[]): Promise<number> {
     'level',
     'film',
     'half-life',
+    'doubts',
     'team',
     'side',
     'measure',
@@ -194,6 +196,7 @@ export async function read(args: string[]): Promise<number> {
   const halfLife = values['half-life'] === undefined ? null : Number(values['half-life']);
   if (halfLife !== null && !(halfLife > 0))
     throw new Plain(`--half-life ${values['half-life']} is not a number of games above 0`);
+  const rules = { ...DEFAULT_RULES, doubts: doubtsOption(values.doubts) };
   // Seven-on-seven and flag are never counted with eleven-man film.
   const chosen = [...games].filter(
     ([game]) =>
@@ -205,9 +208,9 @@ export async function read(args: string[]): Promise<number> {
   );
   const inTime = weighed.filter((g) => chosen.some(([key]) => key === g.key));
   const counted = chosen.flatMap(([game, snaps]) =>
-    countGame(snaps, levelOf(game) ? LEVEL_PROFILES[levelOf(game)!] : fallback, book),
+    countGame(snaps, levelOf(game) ? LEVEL_PROFILES[levelOf(game)!] : fallback, book, rules),
   );
-  const columns = buildColumns(counted, undefined, weightsOf(inTime, halfLife));
+  const columns = buildColumns(counted, rules, weightsOf(inTime, halfLife));
   const filter = { ...spelledOut(where, columns), ...(values.team ? { [side]: [values.team] } : {}) };
   const rows = select(columns, filter, where.ranges);
   const rate = ({ k, n, low, high }: Rate) => ({ k, n, low, high });

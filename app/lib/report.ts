@@ -8,6 +8,7 @@ import {
   ofKicks,
   rowsAt,
   SIDE_WORDS,
+  DOUBT_WORDS,
   weightsOf,
   writeFilter,
   writeRanges,
@@ -45,7 +46,7 @@ export async function makeReport(actor: Actor, params: URLSearchParams): Promise
     chosen.map((g) => g.info),
     address.halfLife,
   );
-  const columns = buildColumns(counted, rules.success, weights);
+  const columns = buildColumns(counted, rules, weights);
   const rows = rowsAt(columns, address, rules.zones);
   const template = templatesSchema.nullish().safeParse(settings.reports).data?.[side] ?? null;
   const asked = sectionsSchema.safeParse(params.get('sections')?.split(',')).data ?? null;
@@ -66,6 +67,9 @@ export async function makeReport(actor: Actor, params: URLSearchParams): Promise
     rests: [
       `Film: ${keys.map(called).join(', ') || 'none'} (${FILM_LABEL[address.film]})`,
       filtered.length > 0 ? `Only ${filtered.join('; ')}` : '',
+      columns.doubted.includes(1) && rules.doubts !== 'whole'
+        ? `Tags in doubt: ${DOUBT_WORDS[rules.doubts]}`
+        : '',
       weights === null ? '' : 'Games weighed, what n is worth in the rates',
       ofKicks(side)
         ? 'Kicks that a foul wiped out left out'

@@ -8,6 +8,7 @@ import type { BoardSpec, MeanKey, TopKey } from './board-spec';
 import { BOARDS } from './board-specs';
 import { cellsOf, rowsByCell, type Cells } from './cells';
 import { FIRST_VALUE, select, type Columns } from './columns';
+import { UNSURE } from './doubts';
 import { fieldWord, ORDERS } from './field-words';
 import { filterLabel, type FilterField } from './filters';
 import { isRate, outcomeOf, RATES, UNSAID, YES } from './outcomes';
@@ -247,7 +248,9 @@ export function boardTable(
     all: together('all', ['all', ...spec.by.slice(1).map(() => '')], rows),
     tagged: groups
       .filter((g) =>
-        g.words.every((w, i) => (w !== '' && w !== UNSEEN) || (w === '' && idle(spec.by, g.words, i))),
+        g.words.every(
+          (w, i) => (w !== '' && w !== UNSEEN && w !== UNSURE) || (w === '' && idle(spec.by, g.words, i)),
+        ),
       )
       .reduce((n, g) => n + g.rows.length, 0),
   };

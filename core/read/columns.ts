@@ -1,18 +1,21 @@
 /**
  * Snaps as columns: each text field is a dictionary of codes, so that slicing and grouping touch
- * only small integers. Blank, none and not visible are three codes of their own.
+ * only small integers. Blank, none, not visible and not sure are codes of their own.
  */
 import { NONE, UNSEEN } from '../snap/snap';
 import type { MeanKey } from './board-spec';
 import { isTendency, isKick, type CountedSnap } from './counted';
 import { FILTER_FIELDS, homeOf, valueIn, type FieldHome, type FilterField } from './filters';
 import { isExplosive } from '../rules/walk';
-import { isSuccess, SUCCESS_40_60_100, yardsOf, type SuccessRule } from './success';
+import { doubtful, UNSURE } from './doubts';
+import { DEFAULT_RULES, type StaffRules } from './staff-rules';
+import { isSuccess, yardsOf } from './success';
 
 export const BLANK = 0;
 export const CODE_NONE = 1;
 export const CODE_UNSEEN = 2;
-export const FIRST_VALUE = 3;
+export const CODE_UNSURE = 3;
+export const FIRST_VALUE = 4;
 /** No figure. */
 export const UNKNOWN = -999;
 
@@ -33,7 +36,7 @@ export type Ranges = Readonly<Partial<Record<RangeField, Range>>>;
 
 export interface Column {
   readonly codes: Uint16Array;
-  /** Words by code; codes 0, 1 and 2 are blank, none and not visible. */
+  /** Words by code; codes 0 to 3 are blank, none, not visible and not sure. */
   readonly words: readonly string[];
   readonly codeOf: ReadonlyMap<string, number>;
 }
@@ -60,6 +63,8 @@ export interface Columns {
   readonly figures: (of: MeanKey) => Int16Array | Float64Array;
   /** 0 no, 1 yes, 2 cannot know. */
   readonly success: Uint8Array;
+  /** 1: a tag that counts is in doubt. */
+  readonly doubted: Uint8Array;
   /** What each snap counts, 0 to 1; null: all of them whole. */
   readonly weight: Float64Array | null;
 }
@@ -80,10 +85,11 @@ function fillColumns(snaps: readonly CountedSnap[], fields: readonly FilterField
     field,
     home: homeOf(field),
     codes: new Uint16Array(snaps.length),
-    words: ['', NONE, UNSEEN],
+    words: ['', NONE, UNSEEN, UNSURE],
     codeOf: new Map([
       [NONE, CODE_NONE],
       [UNSEEN, CODE_UNSEEN],
+      [UNSURE, CODE_UNSURE],
     ]),
     met: new Map(),
   }));
@@ -136,7 +142,7 @@ function textColumns(snaps: readonly CountedSnap[]): Pick<Columns, 'text' | 'pre
 /** Builds the columns. Linear in snaps; a field of more than 65 000 different words throws when it is looked at. */
 export function buildColumns(
   snaps: readonly CountedSnap[],
-  rule: SuccessRule = SUCCESS_40_60_100,
+  { success: rule, doubts }: Pick<StaffRules, 'success' | 'doubts'> = DEFAULT_RULES,
   /** By game; null: all count whole. */
   weights: ReadonlyMap<string, number> | null = null,
 ): Columns {
@@ -171,7 +177,15 @@ export function buildColumns(
     );
     success[i] = good === null ? 2 : good ? 1 : 0;
   }
-  const weight = weights && Float64Array.from(snaps, (s) => weights.get(s.snap.game) ?? 1);
+  const doubted = Uint8Array.from(snaps, ({ snap }) => Number(doubtful(snap).length > 0));
+  const halved = doubts === 'half' && doubted.includes(1);
+  const weight =
+    weights || halved
+      ? Float64Array.from(
+          snaps,
+          ({ snap }, i) => (weights?.get(snap.game) ?? 1) * (halved && doubted[i] === 1 ? 0.5 : 1),
+        )
+      : null;
   return {
     n,
     ids: snaps.map((s) => s.snap.snapId),
@@ -186,6 +200,7 @@ export function buildColumns(
     kicks,
     figures: figuresOf(snaps, yards),
     success,
+    doubted,
     weight,
   };
 }

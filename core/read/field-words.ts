@@ -3,6 +3,7 @@ import { BUCKET_ROWS, bucketLabel, type BucketKey, type Zone } from '../field/si
 import { NONE, THIRDS, UNSEEN } from '../snap/snap';
 import { DEPTH_BANDS, DRIVE_ENDS, DRIVE_STARTS, FIELD_BANDS, HALVES, LEADS, OPENINGS } from './derived';
 import { fieldsWith } from '../snap/fields';
+import { UNSURE } from './doubts';
 import type { FilterField } from './filters';
 
 /** Fields whose words have an order of their own. */
@@ -29,6 +30,7 @@ export function fieldWord(field: FilterField, word: string, zones: readonly Zone
   if (field === 'afterEvent' && word === 'nothing') return 'none of these';
   if (word === NONE) return field === 'motion' ? 'no motion' : 'none';
   if (word === UNSEEN) return 'not visible';
+  if (word === UNSURE) return 'not sure';
   if (field === 'bucket') return bucketLabel(word as BucketKey);
   if (field === 'zone') return zones.find((z) => z.key === word)?.label ?? word;
   if (field === 'shell') return `${word} high`;

@@ -28,4 +28,5 @@ export * from './board';
 export * from './defense';
 export * from './film';
 export * from './staff-rules';
+export * from './doubts';
 export * from './similar';

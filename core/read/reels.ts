@@ -47,7 +47,7 @@ export const cellWords = (cell: Cell | null, zoneLabel: string | null): string =
     ? 'All situations'
     : `${bucketLabel(cell.bucket as BucketKey)}${zoneLabel ? `, ${zoneLabel}` : ''}`;
 
-/** A reel by name: "all", "cell", "row.<bucket>.<kind>", "look.<n>.<kind>", "blank.<field>", "answer.<look>.<n>". */
+/** A reel by name: "all", "cell", "row.<bucket>.<kind>", "look.<n>.<kind>", "blank.<field>", "doubt", "answer.<look>.<n>". */
 export function reelOf(name: string, counted: Counted): NamedRows {
   const [what, which = '', part = ''] = name.split('.');
   switch (what) {
@@ -62,6 +62,11 @@ export function reelOf(name: string, counted: Counted): NamedRows {
       return answerReel(counted, counted.looks[Number(which)], Number(part));
     case 'blank':
       return blankReel(counted, BLANK_FIELDS.find((f) => f === which) ?? 'formation');
+    case 'doubt':
+      return {
+        title: 'A tag in doubt',
+        rows: counted.rows.filter((i) => counted.columns.doubted[i] === 1),
+      };
     case 'cell':
       return { title: counted.cellTitle, rows: counted.cellRows };
     default:

@@ -66,7 +66,7 @@ describe('film', () => {
 
 describe('a rule of the staff', () => {
   const columns = (rules = DEFAULT_RULES) =>
-    buildColumns(countGame(game.snaps, COLLEGE, DEFAULT_BOOK, rules), rules.success);
+    buildColumns(countGame(game.snaps, COLLEGE, DEFAULT_BOOK, rules), rules);
   const n = (c: ReturnType<typeof columns>, slice: Parameters<typeof select>[1]) => select(c, slice).length;
   it('moves what depends on it: strength, box, success, buckets, zones', () => {
     const usual = columns();

@@ -1,6 +1,7 @@
 /** Counting rules as a staff typed them or as they were stored. */
 import { z } from 'zod';
 import { BOARDS } from './board-specs';
+import { DOUBTS } from './doubts';
 import { EVEN_AFTER_MOTION, STRENGTH_RULES, TIGHT_END_SCHOOLS } from '../look';
 
 const yard = z.int().min(1).max(99);
@@ -34,6 +35,7 @@ export const rulesSchema = z.object({
     )
     .min(1)
     .max(20),
+  doubts: z.enum(DOUBTS).default('whole'),
 });
 
 const ids = BOARDS.map((b) => b.id) as [string, ...string[]];

@@ -47,7 +47,7 @@ export default function PlayPanel({
         .flatMap((g) => countGame(g.snaps.map(fullSnap), profiles[g.info.level], book, rules)),
     [own, profiles, level, book, rules],
   );
-  const columns = useMemo(() => buildColumns(counted, rules.success), [counted, rules]);
+  const columns = useMemo(() => buildColumns(counted, rules), [counted, rules]);
   const links = countLinks(play, plays, columns, team);
   const fields = playFields(play);
   const drawn = drawSnap(book, fields, null, profile, {

@@ -57,7 +57,7 @@ export function usePlanFilm(props: PlanFilmProps, section: SectionSpec, looked: 
         .flatMap((g) => countGame(g.snaps.map(fullSnap), profiles[g.info.level], book, rules)),
     [games, profiles, level, book, rules],
   );
-  const columns = useMemo(() => buildColumns(snaps, rules.success), [snaps, rules]);
+  const columns = useMemo(() => buildColumns(snaps, rules), [snaps, rules]);
   const suggestions = useMemo(
     () => suggestCalls(plays, columns, team, section),
     [plays, columns, team, section],

@@ -1,7 +1,8 @@
 'use client';
 /** How much is counted and on how much it is tagged; the doors to the sheet, the boards, the report and the files. */
-import { blankLabel, blanksOf, coverageOf, ofKicks, rateOf, type BlankField } from '@/core/read';
+import { blankLabel, blanksOf, coverageOf, ofKicks, rateOf, type BlankField, type Doubts } from '@/core/read';
 import type { GameInfo } from '@/core/exchange/types';
+import { useStaffRules } from '../StaffRules';
 import type { SetAddress } from './ReadFilters';
 import Download from './Download';
 import ReportLink from './ReportLink';
@@ -13,10 +14,18 @@ interface ReadTotalsProps {
   readonly setUrl: SetAddress;
 }
 
+const DOUBTED: Readonly<Record<Doubts, string>> = {
+  whole: '',
+  half: ', counting half',
+  none: ', which counts as not sure',
+};
+
 /** How many snaps, and on how many the call and the formation are tagged. */
 export default function ReadTotals({ reading, games, setUrl }: ReadTotalsProps) {
   const { columns, rows } = reading.counted;
   const { worth } = rateOf(columns.weight, rows, []);
+  const { doubts } = useStaffRules();
+  const doubted = rows.filter((i) => columns.doubted[i] === 1).length;
   const { team, side } = reading.address;
   const theirs = games.filter(({ info }) => info.home === team || info.away === team);
   const out = theirs.filter(({ info }) => info.weight === 0).length;
@@ -53,7 +62,7 @@ export default function ReadTotals({ reading, games, setUrl }: ReadTotalsProps) 
           ·{' '}
         </>
       )}{' '}
-      {blanks} ·{' '}
+      {blanks} · {doubted > 0 && <>{door('doubt', `${doubted} with a tag in doubt${DOUBTED[doubts]}`)} · </>}
       {ofKicks(side)
         ? 'kicks that a foul wiped out are left out'
         : 'kneels, spikes and no-plays left out; a run-pass option is a call of its own'}{' '}

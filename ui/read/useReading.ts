@@ -76,7 +76,7 @@ export function useReading(
       ),
     [chosen, halfLife],
   );
-  const columns = useMemo(() => buildColumns(snaps, rules.success, weights), [snaps, rules, weights]);
+  const columns = useMemo(() => buildColumns(snaps, rules, weights), [snaps, rules, weights]);
   const filter = writeFilter(address.filter);
   const range = writeRanges(address.ranges);
   const rows = useMemo(

@@ -10,6 +10,7 @@ import {
   TIGHT_END_SCHOOLS,
   type StrengthRule,
 } from '@/core/look';
+import { DOUBTS, DOUBT_WORDS } from '@/core/read/doubts';
 import { SUCCESS_RULES } from '@/core/read/staff-rules';
 import { TextBox } from '../shared/TextBox';
 import { bucketSet, bucketSetOf, knownSuccess, type RulesDraft } from './rules-draft';
@@ -99,7 +100,7 @@ export function LookFields({
   );
 }
 
-export function SuccessFields({ draft: { percent }, set }: FieldsProps) {
+export function SuccessFields({ draft: { percent, doubts }, set }: FieldsProps) {
   return (
     <>
       <TextBox
@@ -128,6 +129,19 @@ export function SuccessFields({ draft: { percent }, set }: FieldsProps) {
           onChange={(e) => set({ percent: at(percent, i, e.target.value) })}
         />
       ))}
+      <TextBox
+        select
+        label="tags in doubt"
+        value={doubts}
+        onChange={(e) => set({ doubts: DOUBTS.find((d) => d === e.target.value)! })}
+        helperText="what a charter was not sure of, or guessed"
+      >
+        {DOUBTS.map((d) => (
+          <option key={d} value={d}>
+            {DOUBT_WORDS[d]}
+          </option>
+        ))}
+      </TextBox>
     </>
   );
 }

@@ -1,6 +1,7 @@
 /** Counting rules as they are typed: numbers are texts until they are read. */
 import { DEFAULT_BUCKETS, OTHER_BUCKETS, type BucketSet } from '@/core/field/situation';
 import type { EvenAfterMotion, School, StrengthRule } from '@/core/look';
+import type { Doubts } from '@/core/read/doubts';
 import { SUCCESS_RULES, type StaffRules } from '@/core/read/staff-rules';
 
 export interface RulesDraft {
@@ -11,6 +12,7 @@ export interface RulesDraft {
   readonly school: School;
   readonly box: { readonly lateral: string; readonly depth: string };
   readonly percent: readonly string[];
+  readonly doubts: Doubts;
   readonly buckets: BucketSet;
   readonly zones: readonly {
     readonly key: string;
@@ -22,7 +24,7 @@ export interface RulesDraft {
 
 const RULES_IN_ORDER = 4;
 
-export const draftOf = ({ look, success, buckets, zones }: StaffRules): RulesDraft => ({
+export const draftOf = ({ look, success, buckets, zones, doubts }: StaffRules): RulesDraft => ({
   order: Array.from({ length: RULES_IN_ORDER }, (_, i) => look.strength[i] ?? ''),
   evenAfterMotion: look.evenAfterMotion,
   keepHoldsEnd: look.keepHoldsEnd,
@@ -30,6 +32,7 @@ export const draftOf = ({ look, success, buckets, zones }: StaffRules): RulesDra
   box: { lateral: String(look.box.lateral), depth: String(look.box.depth) },
   percent: success.percent.map(String),
   buckets,
+  doubts,
   zones: zones.map((z) => ({ ...z, from: String(z.from), to: String(z.to) })),
 });
 
@@ -47,6 +50,7 @@ export const valueOf = ({
   percent,
   buckets,
   zones,
+  doubts,
 }: RulesDraft): unknown => ({
   look: {
     strength: order.filter((r) => r !== ''),
@@ -57,6 +61,7 @@ export const valueOf = ({
   },
   success: { name: knownSuccess(percent)?.name ?? percent.join('/'), percent: percent.map(Number) },
   buckets,
+  doubts,
   zones: zones.map((z) => ({ ...z, from: Number(z.from), to: Number(z.to) })),
 });
 

@@ -61,7 +61,7 @@ export async function GET(request: Request): Promise<Response> {
       );
       const columns = buildColumns(
         games.flatMap((g) => countGame(snaps.get(g.key) ?? [], profiles[g.level], book, rules)),
-        rules.success,
+        rules,
       );
       const rows = select(columns, { offense: [q.team] });
       const groups = groupBy(columns, rows, ['formation', 'formationSide', 'backfield'], true).filter(

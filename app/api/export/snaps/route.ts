@@ -13,7 +13,7 @@ export async function GET(request: Request): Promise<Response> {
     const { as } = query.parse({ as: params.get('as') ?? undefined });
     const { address, rules, counted } = await countedFilm(actor, params);
     // What a snap counts changes no choice of snaps; a game that counts nothing is not chosen.
-    const rows = rowsAt(buildColumns(counted, rules.success), address, rules.zones);
+    const rows = rowsAt(buildColumns(counted, rules), address, rules.zones);
     const snaps = [...rows].map((i) => counted[i]!.snap);
     const file = await snapFile(actor, as, snaps);
     return new Response(new Uint8Array(file.bytes), {
