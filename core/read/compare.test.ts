@@ -77,7 +77,10 @@ it('every rate of every board is counted in its part, and its difference has New
           const { a, b, difference } = row.cells[key]!;
           expect(a).toEqual(wilson(a.k, a.n));
           expect(difference).toEqual(differenceOf(a, b));
-          if (isApart(row.cells[key]!)) apart++;
+          if (isApart(row.cells[key]!)) {
+            apart++;
+            expect(Math.min(a.n, b.n)).toBeGreaterThanOrEqual(4);
+          }
           for (const part of ['a', 'b'] as const) {
             const name = `c/${contrast}/${spec.id}/${row.key}/${key}/${part}`;
             const reel = compareReel(name, columns, rows, own, BOARDS, DEFAULT_ZONES);

@@ -5,7 +5,7 @@ import { boardTable, rateIn, testOf, type BoardTable } from './boards';
 import { cellsOf } from './cells';
 import type { Columns } from './columns';
 import { CONTRASTS, type Contrast } from './contrasts';
-import { differenceOf, type Rate } from './rates';
+import { differenceOf, FEW_COUNT, type Rate } from './rates';
 import { meanAt, tallyMeans, type MeanCell } from './tally';
 
 export const CONTRAST_WORDS: Readonly<Record<Contrast, string>> = {
@@ -83,8 +83,12 @@ export interface Comparison {
   readonly apart: number;
 }
 
-export const isApart = ({ difference }: Compared): boolean =>
-  difference !== null && (difference.low > 0 || difference.high < 0);
+/** Too few on a side to say a difference of; none is not few. */
+export const isFew = ({ a, b }: Compared): boolean => a.worth < FEW_COUNT || b.worth < FEW_COUNT;
+export const isApart = (compared: Compared): boolean =>
+  compared.difference !== null &&
+  !isFew(compared) &&
+  (compared.difference.low > 0 || compared.difference.high < 0);
 
 /** Cost: a board's, twice. */
 export function compareBoard(
@@ -112,14 +116,18 @@ export function compareBoard(
     return { key, words, a, b, cells: Object.fromEntries(cells), means: Object.fromEntries(means) };
   });
   const all = rows.pop()!;
-  const every = rows.flatMap((r) => Object.values(r.cells)).filter((c) => c.difference !== null);
+  const every = rows.flatMap((r) => Object.values(r.cells)).filter((c) => c.difference !== null && !isFew(c));
   return { table, measured, averaged, rows, all, looked: every.length, apart: every.filter(isApart).length };
 }
 
 const points = (x: number): string => `${x > 0 ? '+' : x < 0 ? '−' : ''}${Math.abs(Math.round(100 * x))}`;
-/** "+12 to +40 points". */
-export const differenceText = ({ difference }: Compared): string =>
-  difference === null ? '' : `${points(difference.low)} to ${points(difference.high)} points`;
+/** "+12 to +40 points"; "few" under four on a side. */
+export const differenceText = (compared: Compared): string =>
+  compared.difference === null
+    ? ''
+    : isFew(compared)
+      ? 'few'
+      : `${points(compared.difference.low)} to ${points(compared.difference.high)} points`;
 
 /** The snaps of a part of a comparison by name, "c/<contrast>/<board>/<row>/<column>/<a or b>"; what is not there has none. */
 export function compareReel(
