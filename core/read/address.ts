@@ -2,6 +2,7 @@
 import { BOARD_SIDES, type BoardSide } from './sides';
 import { CONTRASTS, type Contrast } from './contrasts';
 import { FILM_KINDS, type FilmKind } from './film';
+import { bucketLabel, type BucketKey } from '../field/situation';
 import { formatClock } from '../field/spot';
 import { RANGE_FIELDS, RANGE_LABEL, type Filter, type Range, type RangeField, type Ranges } from './columns';
 import { isFilterField, type FilterField } from './filters';
@@ -77,6 +78,11 @@ export function readCell(text: string | null): Cell | null {
   return { bucket: bucket!, zone: zone ?? null };
 }
 export const writeCell = ({ bucket, zone }: Cell): string => (zone ? `${bucket}.${zone}` : bucket);
+
+export const cellWords = (cell: Cell | null, zoneLabel: string | null): string =>
+  cell === null
+    ? 'All situations'
+    : `${bucketLabel(cell.bucket as BucketKey)}${zoneLabel ? `, ${zoneLabel}` : ''}`;
 
 /** What stands in the address; words that mean nothing are passed over. */
 export function readAddress(

@@ -1,8 +1,6 @@
 /** The snaps behind each number of Read, by the name of the number in the address. */
-import { bucketLabel, type BucketKey } from '../field/situation';
 import { sideWord, type Side } from '../field/spot';
 import { answersIn, type Answered } from './answers';
-import type { Cell } from './address';
 import type { BoardRow, LookRow } from './board';
 import { callsWords } from './calls';
 import { FIRST_VALUE, type Columns } from './columns';
@@ -41,11 +39,6 @@ export const lookName = ({
 /** "front, coverage" as a defense answered. */
 export const answerWords = ({ front, coverage }: Pick<Answered, 'front' | 'coverage'>): string =>
   `${front ?? 'front not tagged'}${coverage ? `, ${coverage}` : ''}`;
-
-export const cellWords = (cell: Cell | null, zoneLabel: string | null): string =>
-  cell === null
-    ? 'All situations'
-    : `${bucketLabel(cell.bucket as BucketKey)}${zoneLabel ? `, ${zoneLabel}` : ''}`;
 
 /** A reel by name: "all", "cell", "row.<bucket>.<kind>", "look.<n>.<kind>", "blank.<field>", "doubt", "answer.<look>.<n>". */
 export function reelOf(name: string, counted: Counted): NamedRows {
