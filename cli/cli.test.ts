@@ -243,12 +243,21 @@ it('report writes paper, a workbook, a table a file and JSON; every number is a 
     );
   }
   expect(personnel.rows.reduce((n, r) => n + (r.n as number), 0)).toBe(plays.length);
+  const own = vobrik('report', file('reported.csv'), '--team', team, '--side', 'self', '--out', file('own'));
+  expect([own.code, own.err]).toEqual([0, '']);
+  const ours = JSON.parse(readFileSync(path.join(file('own'), 'report.json'), 'utf8')) as typeof json;
+  expect([ours.side, ours.tables[0]!.id]).toEqual(['self', 'schedule']);
+  const downs = ours.tables[0]!.rows.map((r) => [r.down, r.n]);
+  expect(new Map(downs as [string, number][])).toEqual(
+    new Map(['1', '2', '3', '4'].map((d) => [d, plays.filter((s) => String(s.down) === d).length])),
+  );
   for (const [args, say] of [
     [['--out', file('r')], 'name the team'],
     [['--team', 'NOBODY', '--out', file('r')], 'NOBODY plays in no game'],
     [['--team', team], 'name a folder'],
     [['--team', team, '--out', file('r'), '--sections', 'wind'], '--sections wind is none of situation'],
     [['--team', team, '--out', file('r'), '--side', 'left'], '--side left is none of'],
+    [['--team', team, '--out', file('r'), '--doubts', 'some'], '--doubts some is none of whole, half, none'],
     [['--team', team, '--out', file('r'), '--paper', 'a0'], '--paper a0 is none of letter, a4'],
   ] as const) {
     const refused = vobrik('report', file('reported.csv'), ...args);

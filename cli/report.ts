@@ -3,6 +3,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { LEVEL_PROFILES } from '../core/field/profile';
 import {
+  OWN_SECTIONS,
   BOARD_SIDES,
   boardCsv,
   boardsOf,
@@ -37,14 +38,15 @@ export async function report(args: string[]): Promise<number> {
   const fallback = levelOption(values.level);
   if (!values.team) throw new Plain('name the team that is reported on: --team KEY');
   if (!values.out) throw new Plain('name a folder to write to: --out FOLDER');
-  const side = BOARD_SIDES.find((s) => s === (values.side ?? 'offense'));
-  if (!side) throw new Plain(`--side ${values.side} is none of ${BOARD_SIDES.join(', ')}`);
+  const self = values.side === 'self';
+  const side = self ? 'offense' : BOARD_SIDES.find((s) => s === (values.side ?? 'offense'));
+  if (!side) throw new Plain(`--side ${values.side} is none of ${BOARD_SIDES.join(', ')}, self`);
   const paper = (values.paper ?? 'letter') as Paper;
   if (!Object.hasOwn(PAPERS, paper))
     throw new Plain(`--paper ${values.paper} is none of ${Object.keys(PAPERS).join(', ')}`);
   const film = (values.film ?? 'eleven') as FilmKind;
   if (!FILM_KINDS.includes(film)) throw new Plain(`--film ${film} is none of ${FILM_KINDS.join(', ')}`);
-  const sections = values.sections?.split(',') ?? null;
+  const sections = values.sections?.split(',') ?? (self ? OWN_SECTIONS : null);
   const strange = sections?.find((id) => sectionsOf(side, [id]).length === 0);
   if (strange !== undefined)
     throw new Plain(
@@ -91,7 +93,7 @@ export async function report(args: string[]): Promise<number> {
     looks: lookCards(columns, rows, side, book, fallback, DEFAULT_RULES.look),
   };
   const files: [string, Uint8Array | string][] = [
-    ['report.json', `${JSON.stringify(reportJson(made, names), null, 2)}\n`],
+    ['report.json', `${JSON.stringify(reportJson(made, names, self ? 'self' : side), null, 2)}\n`],
     ['report.pdf', await reportPdf(given, { paper, breaks: flags.has('breaks') })],
     ['players.pdf', await playersPdf(given, paper)],
     [
@@ -104,7 +106,7 @@ export async function report(args: string[]): Promise<number> {
   for (const [name, bytes] of files) writeFileSync(path.join(values.out, name), bytes);
   print({
     team: made.team,
-    side,
+    side: self ? 'self' : side,
     games: names,
     snaps: made.snaps,
     tables: made.tables.length,

@@ -118,6 +118,33 @@ test('a man is moved by keys alone, and undone', async ({ page }) => {
   await expect(page.getByText(/is covered by a man outside him/)).toBeVisible();
 });
 
+test('a tag in doubt counts half when the staff says so, and is found', async ({ page }) => {
+  await signIn(page);
+  await page.goto(`${SITE()}/log/2026-w08-stg-wre`);
+  await page.getByTestId('snap-line').click();
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByTestId('snap-line')).not.toHaveValue('');
+  await page.keyboard.press('End');
+  await page.keyboard.type(' tempo=fast?');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('#saved')).toHaveText(/^saved/);
+  await page.goto(`${SITE()}/read?team=WRE`);
+  await page.getByRole('button', { name: '1 with a tag in doubt', exact: true }).click();
+  await expect(page.getByRole('dialog')).toContainText('A tag in doubt: 1 snap');
+  await page.goto(`${SITE()}/staff`);
+  await page.getByRole('button', { name: 'Change the rules' }).click();
+  await choose(page, 'tags in doubt', 'the snap counts half');
+  await page.getByRole('button', { name: 'Save the rules' }).click();
+  await expect(page.getByText('tags in doubt: the snap counts half')).toBeVisible();
+  await page.goto(`${SITE()}/read?team=WRE`);
+  await expect(page.getByRole('button', { name: '1 with a tag in doubt, counting half' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^\d+ snaps, worth \d/ })).toBeVisible();
+  await page.goto(`${SITE()}/staff`);
+  await page.getByRole('button', { name: 'Change the rules' }).click();
+  await page.getByRole('button', { name: 'Reset to defaults' }).click();
+  await expect(page.getByText('tags in doubt: count like the others')).toBeVisible();
+});
+
 test('the strength rule moves the counts, and back', async ({ page }) => {
   await signIn(page);
   const byStrength = async () => {

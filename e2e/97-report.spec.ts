@@ -186,6 +186,14 @@ test('sections are chosen, moved, saved for the staff; every form of the file ho
     expect(response.status(), name).toBe(200);
     expect(response.headers()['content-type'], name).toContain(type);
   }
+  // Our own film: how it was done, without an opponent.
+  await page.goto(`${SITE()}/read/report?team=HER`);
+  await sections.getByRole('button', { name: 'how it was done: our own film' }).click();
+  await expect(sections.getByRole('listitem').first()).toContainText('On schedule by down');
+  await expect(page).toHaveURL(/sections=schedule%2Cconcept/);
+  const done = (await (await page.request.get(await href('JSON'))).json()) as typeof json;
+  expect(done.tables.slice(0, 3).map((t) => t.id)).toEqual(['schedule', 'concept', 'targets']);
+  await page.goto(`${SITE()}/read/report?side=defense`);
   // A sentence leads to its snaps.
   const sentence = page.getByRole('region', { name: 'First page' }).getByRole('link').first();
   const [, k] = / (\d+) of \d+$/.exec((await sentence.textContent())!)!;

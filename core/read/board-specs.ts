@@ -137,6 +137,18 @@ export const BOARDS: readonly BoardSpec[] = [
     filter: PASSES,
     measures: THROWN,
   }),
+  offense('released', 'How many receivers go out', ['released'], { filter: PASSES, measures: THROWN }),
+  offense('choice-route', 'Choice routes: settled, ran on or crossed', ['target', 'optionRoute'], {
+    filter: PASSES,
+    measures: THROWN,
+  }),
+  offense('placement', 'Where the ball was put', ['placement', 'throwKind'], {
+    filter: PASSES,
+    measures: ['success', 'explosive', 'yards'],
+  }),
+  offense('mesh', 'Fakes and the mesh', ['meshGood', 'readDecision'], {
+    measures: ['success', 'explosive', 'negative', 'yards'],
+  }),
   offense('access', 'Free access: taken or left', ['access'], { measures: THROWN }),
   offense('back-duty', 'The back in protection', ['backDuty'], {
     filter: PASSES,

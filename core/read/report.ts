@@ -59,6 +59,27 @@ export const USUAL_SECTIONS: Readonly<Record<BoardSide, readonly string[]>> = {
   returning: ['r-unit', 'r-end', 'r-returner', 'r-formation', 'r-zone'],
 };
 
+/** How we ourselves did it, for a staff that reads its own film: no opponent is needed for any of it. */
+export const OWN_SECTIONS: readonly string[] = [
+  'schedule',
+  'concept',
+  'targets',
+  'target-map',
+  'released',
+  'choice-route',
+  'progression',
+  'check-down',
+  'placement',
+  'access',
+  'read-right',
+  'mesh',
+  'path',
+  'protection',
+  'back-duty',
+  'free',
+  'motion-time',
+];
+
 /** The boards of these ids that are of the side, in their order; what is none is passed over. */
 export function sectionsOf(side: BoardSide, ids: readonly string[] | null): readonly BoardSpec[] {
   const all = boardsOf(side);
@@ -219,7 +240,11 @@ export function buildReport(
 }
 
 /** What a program reads: snake case, rates and bounds unrounded, rows by n descending, then by their words. */
-export function reportJson(report: Report, games: readonly string[]): object {
+export function reportJson(
+  report: Report,
+  games: readonly string[],
+  side: BoardSide | 'self' = report.side,
+): object {
   const keyOf = (key: string): string =>
     key.startsWith('x:')
       ? `share_${key.slice(2)}`
@@ -229,11 +254,11 @@ export function reportJson(report: Report, games: readonly string[]): object {
   const cellJson = (cell: BoardCell): unknown => {
     if (cell === null) return null;
     if ('low' in cell) return { k: cell.k, n: cell.n, low: cell.low, high: cell.high };
-    return 'word' in cell ? cell.word : cell;
+    return 'word' in cell ? cell.word : { mean: cell.mean, n: cell.n };
   };
   return {
     team: report.team,
-    side: report.side,
+    side,
     games,
     tables: report.tables.map((table) => {
       const grouped = table.rows[0]?.words.length ?? 0;

@@ -39,7 +39,7 @@ export function RulesCard({ rules, busy, mayKeep, onKeep }: RulesCardProps) {
       <p className="small quiet">
         Passing strength by {look.strength.map((r) => STRENGTH_WORD[r]).join(', then ')}; on the tight end{' '}
         {onEnd.join(', ')}; the box {look.box.lateral} yd outside the end man, {look.box.depth} deep; success{' '}
-        {success.name}; {zones.length} zones; tags in doubt {DOUBT_WORDS[doubts]}.
+        {success.name}; {zones.length} zones; tags in doubt: {DOUBT_WORDS[doubts]}.
       </p>
       {open && <RulesForm rules={rules} busy={busy} onKeep={onKeep} />}
       {JSON.stringify(rules) !== JSON.stringify(DEFAULT_RULES) && (

@@ -257,7 +257,7 @@ export const CHARTED = {
     'inside',
     'away',
   ]),
-  released: count('receivers released', 'the_play', 'offense', 'released', 0, 5),
+  released: { ...count('receivers released', 'the_play', 'offense', 'released', 0, 5), filter: true },
   releases: words('releases', 'the_play', 'own', 'releases'),
   stepsTaken: count('steps taken', 'the_play', 'own', 'steps', 0, 9, 'steps'),
   optionRoute: choice('choice route', 'the_play', 'own', 'choice', ['settled', 'ran', 'crossed']),

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { boardsOf, USUAL_SECTIONS, type BoardSide, type Sentence } from '@/core/read';
+import { boardsOf, OWN_SECTIONS, USUAL_SECTIONS, type BoardSide, type Sentence } from '@/core/read';
 import { PAPERS, type Paper } from '@/core/plan/layout';
 import { Choice } from '../../shared/Choice';
 import { useToast } from '../../shared/toasts';
@@ -157,6 +157,18 @@ export function ReportScreen(props: ReportScreenProps) {
             <div className="card flag" role="alert">
               {problem}
             </div>
+          )}
+          {side === 'offense' && (
+            <p className="toolbar small">
+              <button
+                type="button"
+                className="plain"
+                disabled={chosen.join() === OWN_SECTIONS.join()}
+                onClick={() => put(OWN_SECTIONS)}
+              >
+                how it was done: our own film
+              </button>
+            </p>
           )}
           <ol className="plainlist sections">
             {chosen.map((id, i) => {
