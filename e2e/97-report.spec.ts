@@ -106,6 +106,20 @@ test('any board as a table: a number opens its snaps, the address brings it back
   await expect(page.getByRole('heading', { name: /kicking team: report$/ })).toBeVisible();
 });
 
+test('the drives of an offense are drawn, and each opens its plays', async ({ page }) => {
+  await signIn(page);
+  await page.goto(`${SITE()}/read?team=STG&board=drives`);
+  const chart = page.getByRole('region', { name: 'Drive chart' });
+  const plays = chart.getByRole('button', { name: /^drive 2, \d+ plays/ }).first();
+  const [, n] = /(\d+) plays/.exec((await plays.getAttribute('aria-label'))!)!;
+  await axe(page);
+  await plays.click();
+  await expect(page.getByRole('dialog')).toContainText('Drive 2');
+  await expect(page.getByRole('dialog')).toContainText(`: ${n} snap`);
+  await page.goto(`${SITE()}/read?team=STG&board=drives&filter=personnel:11`);
+  await expect(chart).toContainText('Take the filters and the situation away');
+});
+
 test('from the next opponent to paper in few clicks; a number of page 3 counted from the exported snaps', async ({
   page,
 }) => {

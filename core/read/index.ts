@@ -14,6 +14,7 @@ export * from './calls';
 export * from './tally';
 export * from './measure';
 export * from './derived';
+export * from './drives';
 export * from './sides';
 export * from './board-spec';
 export * from './board-specs';

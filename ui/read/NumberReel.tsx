@@ -3,7 +3,15 @@
 import type { Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
 import type { Zone } from '@/core/field/situation';
-import { BOARDS, boardReel, compareReel, reelOf, type Counted, type CountedSnap } from '@/core/read';
+import {
+  BOARDS,
+  boardReel,
+  compareReel,
+  driveReel,
+  reelOf,
+  type Counted,
+  type CountedSnap,
+} from '@/core/read';
 import { Reel } from './Reel';
 
 interface NumberReelProps {
@@ -25,6 +33,8 @@ export default function NumberReel({ name, counted, own, zones, snaps, ...rest }
     ? compareReel(name, columns, cellRows, own, BOARDS, zones)
     : name.startsWith('b/')
       ? boardReel(name, columns, cellRows, zones)
-      : reelOf(name, counted);
+      : name.startsWith('v/')
+        ? driveReel(name, snaps, counted.rows)
+        : reelOf(name, counted);
   return <Reel title={title} snaps={[...rows].map((i) => snaps[i]!)} {...rest} />;
 }

@@ -30,6 +30,7 @@ const BoardsCard = dynamic(() => import('./BoardsCard'), {
   loading: () => <section className="card" aria-label="Boards" aria-busy="true" />,
 });
 const LookOfCard = dynamic(() => import('./LookOfCard'), { ssr: false });
+const DriveChart = dynamic(() => import('./DriveChart'), { ssr: false });
 const NumberReel = dynamic(() => import('./NumberReel'), { ssr: false });
 
 export interface ReadScreenProps extends ReadFilm {
@@ -146,6 +147,17 @@ export function ReadScreen(props: ReadScreenProps) {
           own={own}
           zones={zones}
           setUrl={setUrl}
+        />
+      )}
+      {counted.side === 'offense' && address.board === 'drives' && (
+        <DriveChart
+          snaps={snaps}
+          rows={counted.rows}
+          filtered={
+            cell !== null || writeFilter(address.filter) !== null || Object.keys(address.ranges).length > 0
+          }
+          gameName={nameOfGame}
+          onOpen={(drive) => setUrl({ reel: `v/${drive}` }, true)}
         />
       )}
       {reel !== null && !reel.startsWith('d/') && (
