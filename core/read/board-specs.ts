@@ -111,7 +111,9 @@ export const BOARDS: readonly BoardSpec[] = [
   offense('concept', 'Concepts: what each call returned', ['concept'], {
     measures: ['success', 'explosive', 'negative', 'yards', 'formation'],
   }),
-  offense('schedule', 'On schedule by down', ['down'], { measures: ['success', 'negative', 'yards', 'run'] }),
+  offense('schedule', 'On schedule by down', ['down'], {
+    measures: ['success', 'negative', 'yards', 'concept'],
+  }),
   offense('sign', 'What shows that the snap comes, and how long before', ['snapSign', 'cadence'], {
     measures: ['signToSnap', 'run'],
   }),

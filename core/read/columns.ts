@@ -7,7 +7,7 @@ import type { MeanKey } from './board-spec';
 import { isTendency, isKick, type CountedSnap } from './counted';
 import { FILTER_FIELDS, homeOf, valueIn, type FieldHome, type FilterField } from './filters';
 import { isExplosive } from '../rules/walk';
-import { doubtful, UNSURE } from './doubts';
+import { doubtful, UNSURE, type Doubts } from './doubts';
 import { DEFAULT_RULES, type StaffRules } from './staff-rules';
 import { isSuccess, yardsOf } from './success';
 
@@ -79,8 +79,14 @@ interface Filling extends Column {
   readonly met: Map<unknown, number>;
 }
 
+const NO_FIELDS: readonly FilterField[] = [];
+
 /** Some fields of all snaps, codes in the order the words are met. Snap by snap: its fields lie together in memory. */
-function fillColumns(snaps: readonly CountedSnap[], fields: readonly FilterField[]): Filling[] {
+function fillColumns(
+  snaps: readonly CountedSnap[],
+  fields: readonly FilterField[],
+  doubts: Doubts,
+): Filling[] {
   const columns = fields.map((field): Filling => ({
     field,
     home: homeOf(field),
@@ -93,13 +99,16 @@ function fillColumns(snaps: readonly CountedSnap[], fields: readonly FilterField
     ]),
     met: new Map(),
   }));
-  for (let i = 0; i < snaps.length; i++)
+  for (let i = 0; i < snaps.length; i++) {
+    const unsure = doubts === 'none' ? doubtful(snaps[i]!.snap) : NO_FIELDS;
     for (let f = 0; f < columns.length; f++) {
       const column = columns[f]!;
       const value = valueIn(snaps[i]!, column.home, column.field);
-      if (value !== null && value !== undefined)
-        column.codes[i] = column.met.get(value) ?? codeFor(column, value);
+      if (value === null || value === undefined) continue;
+      const left = unsure.length > 0 && unsure.some((field) => field === column.field);
+      column.codes[i] = left ? CODE_UNSURE : (column.met.get(value) ?? codeFor(column, value));
     }
+  }
   return columns;
 }
 
@@ -117,12 +126,12 @@ function codeFor({ field, words, codeOf, met }: Filling, value: unknown): number
 }
 
 /** Each column is made when it is first looked at, or with others beforehand: a board looks at a handful of a hundred. */
-function textColumns(snaps: readonly CountedSnap[]): Pick<Columns, 'text' | 'prepare'> {
+function textColumns(snaps: readonly CountedSnap[], doubts: Doubts): Pick<Columns, 'text' | 'prepare'> {
   const text = {} as Record<FilterField, Column>;
   const made = new Set<FilterField>();
   const prepare = (fields: readonly FilterField[]): void => {
     const missing = [...new Set(fields)].filter((field) => !made.has(field));
-    for (const { field, codes, words, codeOf } of fillColumns(snaps, missing)) {
+    for (const { field, codes, words, codeOf } of fillColumns(snaps, missing, doubts)) {
       Object.defineProperty(text, field, { enumerable: true, value: { codes, words, codeOf } });
       made.add(field);
     }
@@ -189,7 +198,7 @@ export function buildColumns(
   return {
     n,
     ids: snaps.map((s) => s.snap.snapId),
-    ...textColumns(snaps),
+    ...textColumns(snaps, doubts),
     toGoal,
     distance,
     clock,

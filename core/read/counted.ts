@@ -5,7 +5,7 @@ import type { LevelProfile } from '../field/profile';
 import { effectiveSnap, walkGame, type WalkedSnap } from '../rules/walk';
 import { deriveGame, type Derived } from './derived';
 import type { Snap } from '../snap/snap';
-import { lookedAt, withoutDoubtful } from './doubts';
+import { lookedAt } from './doubts';
 import { DEFAULT_RULES, type StaffRules } from './staff-rules';
 
 export interface CountedSnap extends Derived {
@@ -30,10 +30,11 @@ function toCounted(
   book: Book | null,
   rules: StaffRules,
 ): CountedSnap {
+  // What is in doubt is left out of what follows from it; the tag itself stays, to be shown and exported.
   const left = rules.doubts === 'none';
   return {
     ...derived,
-    snap: left ? withoutDoubtful(snap) : snap,
+    snap,
     look: book ? lookFacts(book, left ? lookedAt(snap) : snap, profile, rules.look) : null,
     number: row.number,
     bucket: row.bucket,

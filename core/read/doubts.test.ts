@@ -8,8 +8,10 @@ import type { Snap } from '../snap';
 import { readRules, rulesOf } from './read-rules';
 import {
   BOARDS,
+  boardReel,
   boardTable,
   buildColumns,
+  buildReport,
   countGame,
   DEFAULT_RULES,
   DOUBTS,
@@ -74,7 +76,9 @@ describe('tags in doubt', () => {
     const { columns, counted } = made.none;
     for (const i of select(columns, { offense: [TEAM] }))
       if (counted[i]!.snap.notSure.includes('formation')) {
+        // The tag stays as it was said, to be shown and exported.
         const { snap, look } = counted[i]!;
+        expect(snap.formation).toMatch(/^[a-z]/);
         const coverage = snap.notSure.includes('coverage') ? null : snap.coverage;
         const blank = { ...snap, formation: null, coverage };
         expect(look).toEqual(lookFacts(DEFAULT_BOOK, blank, COLLEGE, DEFAULT_RULES.look));
@@ -115,6 +119,19 @@ describe('tags in doubt', () => {
     for (const { id } of BOARDS) {
       const { rows, all } = table(doubts, id);
       expect(rows.reduce((n, r) => n + r.rows.length, 0)).toBe(all.rows.length);
+    }
+  });
+
+  it('none: no sentence is about what nobody is sure of, and each row opens by its name', () => {
+    const { columns } = made.none;
+    const rows = select(columns, { offense: [TEAM] });
+    const about = { team: TEAM, side: 'offense', sections: ['personnel-formation', 'formation'] } as const;
+    const { sentences } = buildReport(columns, rows, about, DEFAULT_ZONES);
+    expect(sentences.some((s) => /not sure/.test(s.lead))).toBe(false);
+    for (const row of table('none', 'personnel-formation').rows) {
+      const reel = boardReel(`b/personnel-formation/${row.key}/n`, columns, rows, DEFAULT_ZONES);
+      expect(reel.rows).toEqual(row.rows);
+      if (row.key !== '…') expect(row.key.split('~').length).toBe(2);
     }
   });
 

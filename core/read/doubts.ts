@@ -10,8 +10,8 @@ export const DOUBT_WORDS: Readonly<Record<Doubts, string>> = {
   none: 'count as “not sure”',
 };
 
-/** Stands where a tag in doubt is left out: a word of its own, beside none and not visible. */
-export const UNSURE = '~';
+/** Stands where a tag in doubt is left out: a word of its own, beside none and not visible. Not one that keys are joined by. */
+export const UNSURE = '!';
 
 /** What a charter judges, that a count may group by. */
 const JUDGED: ReadonlySet<string> = new Set(
@@ -21,16 +21,6 @@ const JUDGED: ReadonlySet<string> = new Set(
 /** Fields of a snap that somebody was not sure of, a guess among them. */
 export const doubtful = ({ notSure }: Pick<Snap, 'notSure'>): readonly FilteredField[] =>
   notSure.filter((f): f is FilteredField => JUDGED.has(f));
-
-/** The snap with "not sure" in place of what is in doubt; figures are blank. */
-export function withoutDoubtful(snap: Snap): Snap {
-  const fields = doubtful(snap);
-  if (fields.length === 0) return snap;
-  return {
-    ...snap,
-    ...Object.fromEntries(fields.map((f) => [f, typeof snap[f] === 'string' ? UNSURE : null])),
-  };
-}
 
 /** The snap a look is drawn from: a word in doubt is none. */
 export function lookedAt(snap: Snap): Snap {

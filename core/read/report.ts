@@ -1,6 +1,8 @@
 /** The scouting report: sections of boards and drawings, a first page of sentences chosen by rule, and what film it rests on. */
 import type { Zone } from '../field/situation';
 import { columnOf } from '../snap/fields';
+import { NONE, UNSEEN } from '../snap/snap';
+import { UNSURE } from './doubts';
 import { RATE_KEYS, type BoardSpec } from './board-spec';
 import { BOARDS, boardsOf } from './board-specs';
 import type { BoardSide } from './sides';
@@ -125,6 +127,7 @@ const SITUATIONS: ReadonlySet<string> = new Set([
   'bucket',
   'zone',
   'clockMode',
+  'down',
   'quarter',
   'lead',
   'half',
@@ -132,6 +135,8 @@ const SITUATIONS: ReadonlySet<string> = new Set([
   'hash',
   'fieldBand',
 ]);
+/** Blank, none, not visible, not sure, as they stand in the key of a row. */
+const SAYS_NO_WORD: ReadonlySet<string> = new Set(['', NONE, UNSEEN, UNSURE].map(encodeURIComponent));
 /** What a play came to is first of all its situation; and a pressure by name is five or more by its meaning. */
 const saysNothing = (fields: readonly string[], measure: string): boolean =>
   (fields.every((f) => SITUATIONS.has(f)) && ['success', 'explosive', 'negative'].includes(measure)) ||
@@ -150,7 +155,7 @@ function candidates(
   const fields = table.columns.filter((c) => c.kind === 'word').map((c) => c.key);
   const spec = BOARDS.find((b) => b.id === table.id)!;
   for (const row of table.rows) {
-    if (row.key === REST || row.key.split('~').some((w) => w === '' || w === '-' || w === '%3F')) continue;
+    if (row.key === REST || row.key.split('~').some((w) => SAYS_NO_WORD.has(w))) continue;
     for (const { key, label } of table.columns) {
       if (!(RATE_KEYS as readonly string[]).includes(key) || saysNothing(fields, key)) continue;
       const rate = row.cells[key] as Rate;

@@ -25,7 +25,7 @@ export default function DriveChart({ snaps, rows, filtered, gameName, onOpen }: 
       <header>
         <h2>Drives</h2>
         <span className="small quiet">
-          own goal line at the left · the thick end is where it ended · kicks are not plays
+          own goal line at the left · the box is where it ended, filled by a score · kicks are not plays
         </span>
       </header>
       {filtered ? (
@@ -86,7 +86,7 @@ function Line({ drive: { from, to, end } }: { readonly drive: Drive }) {
   if (from === null || to === null) return <span className="quiet">spot not known</span>;
   const scored = end === 'touchdown' || end === 'field goal';
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${TALL}`} width="100%" style={{ display: 'block' }} aria-hidden="true">
+    <svg viewBox={`-6 0 ${WIDTH + 12} ${TALL}`} width="100%" style={{ display: 'block' }} aria-hidden="true">
       {[0, 25, 50, 75, 100].map((yard) => (
         <line key={yard} x1={x(yard)} x2={x(yard)} y1="0" y2={TALL} stroke="var(--faint)" />
       ))}
