@@ -58,7 +58,7 @@ export interface BoardTableRow {
   readonly words: readonly string[];
   readonly rows: Uint32Array;
   readonly cells: Readonly<Record<string, BoardCell>>;
-  /** How often in a game, over the games of the selection, those without it too; null: no game. */
+  /** How often in a game, over the whole games of the selection, those without it too; null: no game. */
   readonly perGame: Mean | null;
 }
 export interface BoardTable {

@@ -255,7 +255,13 @@ export function tallyShares(
   };
 }
 
-/** Of some of these rows, how many in a game: a game of the rows without any counts as none. */
+/** The fourth quarter: film that reaches it is a game's. */
+const LAST_QUARTER = '4';
+
+/**
+ * Of some of these rows, how many in a game: a game of the rows without any counts as none. A game whose film does not
+ * reach the fourth quarter is half charted, and no measure of a game; where none does (no quarters, five men) all are.
+ */
 export function perGameIn(columns: Columns, among: Uint32Array): (some: Uint32Array) => Mean | null {
   const { codes, words } = columns.text.game;
   const tally = (rows: Uint32Array): Uint32Array => {
@@ -264,7 +270,11 @@ export function perGameIn(columns: Columns, among: Uint32Array): (some: Uint32Ar
     return counts;
   };
   const played = tally(among);
-  return (some) => meanPerGame([...tally(some)].filter((_, game) => played[game]! > 0));
+  const { quarter } = columns.text;
+  const last = quarter.codeOf.get(LAST_QUARTER);
+  const late = tally(among.filter((row) => quarter.codes[row] === last));
+  const measure = late.some((n) => n > 0) ? late : played;
+  return (some) => meanPerGame([...tally(some)].filter((_, game) => measure[game]! > 0));
 }
 
 /** "2.8 a game (1.1 to 4.5)"; of a single game nothing: it is the count. */
