@@ -139,6 +139,9 @@ export default memo(function BoardsCard(props: BoardsCardProps) {
                     <button type="button" className="plain num" onClick={() => open(row, 'n')}>
                       {row.rows.length}
                     </button>
+                    <span className="usebar" aria-hidden="true">
+                      <i style={{ width: `${(100 * row.rows.length) / table.all.rows.length}%` }} />
+                    </span>
                     <div className="small quiet">{perGameText(row.perGame)}</div>
                   </td>
                   {table.columns.slice(row.words.length + 1).map((column) => (
