@@ -36,18 +36,24 @@ export function cellsOf(
   if (possible > TABLE) return sparse(columns, rows, fields, keepAbsent);
   cols.forEach(({ codes }, c) => (c === 0 ? begin(at, rows, codes) : extend(at, rows, codes, radix[c]!)));
   if (!keepAbsent) for (const { codes } of cols) leaveOut(at, rows, codes, possible);
-  const decode = (key: number): string[] => {
-    const words: string[] = [];
-    for (let c = cols.length - 1, rest = key; c >= 0; c--) {
-      words.unshift(cols[c]!.words[rest % radix[c]!]!);
-      rest = Math.floor(rest / radix[c]!);
-    }
-    return words;
-  };
+  const codesOf = decoder(radix);
+  const decode = (key: number): string[] => codesOf(key).map((code, c) => cols[c]!.words[code]!);
   if (possible <= DENSE) return counted(rows, at, possible, decode);
   const keys = number(at, possible);
   return counted(rows, at, keys.length, (cell) => decode(keys[cell]!));
 }
+
+/** The codes of a cell's fields, the last counting singly. */
+export const decoder =
+  (radix: readonly number[]) =>
+  (cell: number): number[] => {
+    const codes = new Array<number>(radix.length);
+    for (let f = radix.length - 1, rest = cell; f >= 0; f--) {
+      codes[f] = rest % radix[f]!;
+      rest = Math.floor(rest / radix[f]!);
+    }
+    return codes;
+  };
 
 function begin(at: Uint32Array, rows: Uint32Array, codes: Uint16Array): void {
   for (let i = 0; i < at.length; i++) at[i] = codes[rows[i]!]!;

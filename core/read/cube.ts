@@ -4,7 +4,7 @@
  * some of the fields of another is the sum of that one's cells (the lattice of Gray and others 1997, Data Cube, Data
  * Mining and Knowledge Discovery 1:29), which is less work than the snaps again. Whole snaps only: no weights.
  */
-import { cellsOf } from './cells';
+import { cellsOf, decoder } from './cells';
 import { FIRST_VALUE, type Column, type Columns } from './columns';
 import type { FilterField } from './filters';
 import { outcomeOf, UNSAID, YES } from './outcomes';
@@ -215,18 +215,6 @@ function addAll(
 ): void {
   for (let i = 0; i < many; i++) to[into + i]! += from[at + i]!;
 }
-
-/** The codes of a cell's fields, the last counting singly. */
-const decoder =
-  (radix: readonly number[]) =>
-  (cell: number): number[] => {
-    const codes = new Array<number>(radix.length);
-    for (let f = radix.length - 1, rest = cell; f >= 0; f--) {
-      codes[f] = rest % radix[f]!;
-      rest = Math.floor(rest / radix[f]!);
-    }
-    return codes;
-  };
 
 /** What each byte says of each outcome. */
 const SAYS = OUTCOMES.map((_, o) =>

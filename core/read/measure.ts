@@ -68,27 +68,16 @@ export interface MeasuredGroup {
   readonly measured: Measured;
 }
 /** Of each group of rows by fields, the largest first, then by words; blank, none and unseen are in no group. */
-export function measureBy(
-  columns: Columns,
-  rows: Uint32Array,
-  by: readonly FilterField[],
-  most = 3,
-): MeasuredGroup[] {
-  const groups =
-    columns.weight === null && most === 3 ? whole(columns, rows, by) : weighted(columns, rows, by, most);
+export function measureBy(columns: Columns, rows: Uint32Array, by: readonly FilterField[]): MeasuredGroup[] {
+  const groups = columns.weight === null ? whole(columns, rows, by) : weighted(columns, rows, by);
   return groups.sort(
     (a, b) => b.measured.n - a.measured.n || a.words.join('\u0000').localeCompare(b.words.join('\u0000')),
   );
 }
 
-function weighted(
-  columns: Columns,
-  rows: Uint32Array,
-  by: readonly FilterField[],
-  most: number,
-): MeasuredGroup[] {
+function weighted(columns: Columns, rows: Uint32Array, by: readonly FilterField[]): MeasuredGroup[] {
   const cells = cellsOf(columns, rows, by, false);
-  const of = measureCells(columns, cells, most);
+  const of = measureCells(columns, cells);
   const out: MeasuredGroup[] = [];
   for (let cell = 0; cell < cells.size; cell++)
     if (cells.counts[cell]! > 0) out.push({ words: cells.words(cell), measured: of(cell) });
