@@ -24,10 +24,11 @@ export interface LineView {
   readonly context: LineContext;
   readonly parsed: ParsedLine;
   readonly follows: ReturnType<typeof stateAfter>;
+  /** Ranked when first asked for: the dear half of a key, and its echo does not wait for it. */
   readonly offers: readonly Completion[];
   readonly found: Found | null;
   readonly bulk: BulkPlan | null;
-  /** Problems to show now: a word still being typed is left out where completions stand. */
+  /** Problems to show now: a word still being typed is left out where completions stand (which asks for them). */
   readonly problems: readonly Problem[];
   /** Nothing before it says who has the ball: the staff must. */
   readonly starts: 'game' | 'half' | 'unknown' | null;
@@ -142,7 +143,12 @@ function previousLook(game: LoggedGame, at: number, offense: string | null): Sna
   return null;
 }
 
-/** Cost: one parse, one completion; linear in the snaps. */
+function once<T>(make: () => T): () => T {
+  let made: { readonly value: T } | null = null;
+  return () => (made ??= { value: make() }).value;
+}
+
+/** Cost: one parse, and one completion when it is asked for; linear in the snaps. */
 export function viewLine(session: Session, game: LoggedGame): LineView {
   const { mode, text } = session;
   const fixing = mode.kind === 'fix' ? (game.refused.find((r) => r.id === mode.id) ?? null) : null;
@@ -173,15 +179,16 @@ export function viewLine(session: Session, game: LoggedGame): LineView {
   const context = kicks ? assumed : typedIn({ ...state, unit: otherUnit(first), toGoal: null });
   const parsed = kicks || mode.kind === 'find' || mode.kind === 'bulk' ? first : parseLine(text, context);
   const follows = stateAfter(parsed, context);
-  const offers = mode.kind === 'find' ? [] : offersFor(session, game, context.state!, parsed, follows.before);
+  const offers = once(() =>
+    mode.kind === 'find' ? [] : offersFor(session, game, context.state!, parsed, follows.before),
+  );
   const selected = mode.kind === 'edit' || mode.kind === 'insert' ? mode.snapId : null;
   const todo = toReview(game);
-  const problems =
+  const problems = once(() =>
     mode.kind === 'bulk'
       ? []
-      : parsed.problems.filter(
-          (p) => !(p.code === 'unknown-word' && p.end === session.caret && offers.length > 0),
-        );
+      : parsed.problems.filter((p) => !(isBegun(p, session.caret) && offers().length > 0)),
+  );
   const open = mode.kind === 'next' || mode.kind === 'insert';
   const nothingCarries = state.offense === null || (start !== null && anchored);
   return {
@@ -193,17 +200,28 @@ export function viewLine(session: Session, game: LoggedGame): LineView {
     context,
     parsed,
     follows,
-    offers,
-    problems,
+    get offers() {
+      return offers();
+    },
+    get problems() {
+      return problems();
+    },
     starts: !open || !nothingCarries ? null : !previous ? 'game' : anchored ? 'half' : 'unknown',
     start,
     selected,
     todo,
     finding: findingFor(selected, game, todo),
-    stranger: problems[0]?.code === 'unknown-word' ? problems[0].text : null,
+    get stranger() {
+      const first = problems()[0];
+      return first?.code === 'unknown-word' ? first.text : null;
+    },
     drawn: text.trim() === '' && context.previous ? {} : parsed.fields,
   };
 }
+
+/** The word at the caret may go on. */
+export const isBegun = (problem: Problem, caret: number): boolean =>
+  problem.code === 'unknown-word' && problem.end === caret;
 
 function offersFor(
   { text, caret, pending }: Session,

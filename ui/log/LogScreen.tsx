@@ -222,9 +222,8 @@ export function LogScreen(props: LogScreenProps) {
       <SnapLine
         ref={input}
         text={session.text}
-        parsed={view.parsed}
-        problems={view.problems}
-        offers={view.offers}
+        caret={session.caret}
+        view={view}
         chosen={session.chosen}
         label={lineLabel(session, view, game.rows.length)}
         hint={enterHint(session)}
@@ -237,7 +236,7 @@ export function LogScreen(props: LogScreenProps) {
             <FoundList view={view} query={session.text.slice(1)} chosen={session.chosen} send={send} />
           )
         }
-        onDraw={view.stranger ? drawStranger : null}
+        onDraw={drawStranger}
       />
       <HintLine
         status={statusSentence(session.status)}

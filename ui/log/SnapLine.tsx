@@ -1,15 +1,14 @@
 'use client';
 /** The line itself: text with its meaning underlined, the echo above, the offers below. */
-import { forwardRef, useRef } from 'react';
+import { forwardRef, useDeferredValue, useRef } from 'react';
 import { SNAP_FIELDS } from '@/core/snap';
-import { echoOf, problemSentence, type Completion, type ParsedLine, type Problem } from '@/core/line';
+import { echoOf, problemSentence } from '@/core/line';
+import { isBegun, type LineView } from '@/core/log';
 
 export interface SnapLineProps {
   readonly text: string;
-  readonly parsed: ParsedLine;
-  /** Problems to show now; a word still being typed is left out. */
-  readonly problems: readonly Problem[];
-  readonly offers: readonly Completion[];
+  readonly caret: number;
+  readonly view: LineView;
   readonly chosen: number;
   readonly label: string;
   readonly hint: string;
@@ -19,8 +18,8 @@ export interface SnapLineProps {
   readonly onCandidate: (problem: number, candidate: number) => void;
   /** What was found, where snaps are looked for. */
   readonly found: React.ReactNode;
-  /** Draws the unknown word as a formation; null when the problem is another. */
-  readonly onDraw: (() => void) | null;
+  /** Draws the unknown word as a formation. */
+  readonly onDraw: () => void;
 }
 
 /** The key that takes an offer: Tab the one that is chosen, the others each their own. */
@@ -31,20 +30,24 @@ function capOf(at: number, chosen: number) {
 }
 
 export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function SnapLine(
-  { text, parsed, problems, offers, chosen, label, hint, onText, onKey, onOffer, onCandidate, found, onDraw },
+  { text, caret, view, chosen, label, hint, onText, onKey, onOffer, onCandidate, found, onDraw },
   input,
 ) {
+  const { parsed } = view;
+  // A key is echoed before what may follow is ranked; the offers and what is wrong come right after.
+  const { offers, problems, stranger } = useDeferredValue(view);
   // A line longer than the box scrolls; its underlines go with it.
   const mirror = useRef<HTMLDivElement>(null);
   const spans: React.ReactNode[] = [];
   let at = 0;
+  const shown = [...problems, ...(view.bulk ? [] : parsed.problems.filter((p) => !isBegun(p, caret)))];
   for (const piece of parsed.pieces) {
     if (piece.start < at) continue;
     spans.push(
       text.slice(at, piece.start),
       <span
         key={piece.start}
-        className={`p-${piece.kind === 'problem' && !problems.some((x) => x.start === piece.start) ? 'begun' : piece.kind}`}
+        className={`p-${piece.kind === 'problem' && !shown.some((x) => x.start === piece.start) ? 'begun' : piece.kind}`}
       >
         {text.slice(piece.start, piece.end)}
       </span>,
@@ -116,7 +119,7 @@ export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function Sna
                 <strong>{candidate.label}</strong>
               </button>
             ))}
-            {onDraw && (
+            {stranger && (
               <button type="button" className="plain" onClick={onDraw} tabIndex={-1}>
                 <kbd>Alt D</kbd> draw it as a formation
               </button>

@@ -1,6 +1,6 @@
 'use client';
 /** The commands of the screen that is shown: it says them, keys run them, the palette and the help list them. */
-import { createContext, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { createContext, useContext, useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { chordOf } from './keys';
 import { SCREEN_COMMANDS, type CommandId, type CommandSpec, type ScreenName } from './screen-commands';
 
@@ -27,7 +27,8 @@ function belongsElsewhere(event: KeyboardEvent, chord: string): boolean {
 
 export function CommandsProvider({ children }: { readonly children: ReactNode }) {
   const [list, say] = useState<readonly ScreenCommand[]>([]);
-  useEffect(() => {
+  // Heard as soon as the screen is seen: keys are faster than an effect after the paint.
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (event.defaultPrevented) return;
       const chord = chordOf(event);
@@ -46,7 +47,7 @@ export const useCommands = (): readonly ScreenCommand[] => useContext(Context).l
 /** `list` is the same object as long as nothing of it changes. */
 export function useCommandList(list: readonly ScreenCommand[]): void {
   const { say } = useContext(Context);
-  useEffect(() => {
+  useLayoutEffect(() => {
     say(list);
     return () => say([]);
   }, [say, list]);
