@@ -257,6 +257,13 @@ const HANDLERS: readonly Handler[] = [
     call: (h) => h(request('/api/report?as=json&team=AAA'), undefined as never),
   },
   {
+    file: 'app/api/report/route.ts',
+    method: 'POST',
+    action: 'game.read',
+    outside: 'through',
+    call: (h) => h(request('/api/report', json({ query: 'team=AAA' })), undefined as never),
+  },
+  {
     file: 'app/api/sheets/[sheet]/pdf/route.ts',
     method: 'GET',
     action: 'sheet.read',
@@ -394,6 +401,8 @@ const form = (fields: Record<string, string>): FormData => {
   for (const [k, v] of Object.entries(fields)) f.set(k, v);
   return f;
 };
+/** An id of no row. */
+const NOBODY = '7d0f3c52-65a5-4a5c-9f2c-0c7b1c6f3f10';
 const ACTIONS_WALKED: readonly Door[] = [
   { file: 'app/(staff)/actions.ts', name: 'leave', action: 'session.own', args: () => [] },
   { file: 'app/(staff)/actions.ts', name: 'addSample', action: 'program.import', args: () => [] },
@@ -450,6 +459,38 @@ const ACTIONS_WALKED: readonly Door[] = [
     name: 'saveView',
     action: 'view.save',
     args: () => [{ name: 'Third downs', query: 'team=AAA&filter=down%3A3' }],
+  },
+  {
+    file: 'app/(staff)/read/actions.ts',
+    name: 'saveWords',
+    action: 'report.words',
+    args: () => [{ team: 'AAA', side: 'offense', version: 99, edits: { words: {}, hidden: [], own: [] } }],
+  },
+  {
+    file: 'app/(staff)/read/reels/actions.ts',
+    name: 'keepReel',
+    action: 'reel.save',
+    args: () => [
+      { name: 'R', sentence: '', source: null, shared: false, clips: [{ game, snap: 'none', note: '' }] },
+    ],
+  },
+  {
+    file: 'app/(staff)/read/reels/actions.ts',
+    name: 'addClips',
+    action: 'reel.save',
+    args: () => [{ id: NOBODY, clips: [{ game, snap: 's1', note: '' }] }],
+  },
+  {
+    file: 'app/(staff)/read/reels/actions.ts',
+    name: 'saveReel',
+    action: 'reel.save',
+    args: () => [{ id: NOBODY, version: 1, name: 'R', sentence: '', shared: false, clips: [] }],
+  },
+  {
+    file: 'app/(staff)/read/reels/actions.ts',
+    name: 'dropReel',
+    action: 'reel.save',
+    args: () => [{ id: NOBODY }],
   },
   {
     file: 'app/(staff)/log/charting/actions.ts',
@@ -512,7 +553,7 @@ const ACTIONS_WALKED: readonly Door[] = [
     file: 'app/(staff)/book/actions.ts',
     name: 'act',
     action: 'book.undo',
-    args: () => [{ op: 'undo', id: '7d0f3c52-65a5-4a5c-9f2c-0c7b1c6f3f10' }],
+    args: () => [{ op: 'undo', id: NOBODY }],
   },
   {
     file: 'app/(staff)/book/actions.ts',
@@ -537,13 +578,13 @@ const ACTIONS_WALKED: readonly Door[] = [
     file: 'app/(staff)/staff/actions.ts',
     name: 'act',
     action: 'member.change',
-    args: () => [{ op: 'roles', id: '7d0f3c52-65a5-4a5c-9f2c-0c7b1c6f3f10', roles: ['guest'] }],
+    args: () => [{ op: 'roles', id: NOBODY, roles: ['guest'] }],
   },
   {
     file: 'app/(staff)/staff/actions.ts',
     name: 'act',
     action: 'member.change',
-    args: () => [{ op: 'remove', id: '7d0f3c52-65a5-4a5c-9f2c-0c7b1c6f3f10' }],
+    args: () => [{ op: 'remove', id: NOBODY }],
   },
   {
     file: 'app/(staff)/staff/actions.ts',

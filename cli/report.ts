@@ -9,6 +9,7 @@ import {
   boardsOf,
   buildColumns,
   buildReport,
+  glossaryOf,
   countGame,
   DEFAULT_RULES,
   filmKind,
@@ -91,6 +92,8 @@ export async function report(args: string[]): Promise<number> {
     report: made,
     zones: DEFAULT_RULES.zones,
     looks: lookCards(columns, rows, side, book, fallback, DEFAULT_RULES.look),
+    since: null,
+    words: book ? glossaryOf(columns, rows, book, fallback) : [],
   };
   const files: [string, Uint8Array | string][] = [
     ['report.json', `${JSON.stringify(reportJson(made, names, self ? 'self' : side), null, 2)}\n`],

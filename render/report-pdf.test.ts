@@ -9,7 +9,9 @@ import {
   countGame,
   countText,
   DEFAULT_RULES,
+  glossaryOf,
   select,
+  leadOf,
   sentenceText,
   type BoardSide,
   type Rate,
@@ -33,6 +35,8 @@ async function given(side: BoardSide, rows = select(columns, { [side]: [team] })
     report: buildReport(columns, rows, { team, side, sections: null }, DEFAULT_ZONES),
     zones: DEFAULT_ZONES,
     looks: lookCards(columns, rows, side, DEFAULT_BOOK, COLLEGE, DEFAULT_RULES.look),
+    since: null,
+    words: glossaryOf(columns, rows, DEFAULT_BOOK, COLLEGE),
   };
 }
 async function read(bytes: Uint8Array) {
@@ -67,7 +71,9 @@ describe.each(['offense', 'defense'] as const)('of an %s', (side) => {
         'First page',
         ...(printed.looks.length > 0 ? ['Formations, drawn'] : []),
         ...printed.report.tables.map((t) => t.title),
+        'Words of this report',
       ]);
+      for (const { word } of printed.words) expect(all).toContain(squeezed(word));
     },
   );
 });
@@ -92,7 +98,7 @@ it('of eight snaps and of none it says so and breaks nothing; nobody waits, noth
   }
   const stopped = AbortSignal.abort();
   const printed = await given('offense');
-  expect(() => reportPdf(printed, { paper: 'letter', breaks: false, signal: stopped })).toThrow();
+  await expect(reportPdf(printed, { paper: 'letter', breaks: false, signal: stopped })).rejects.toThrow();
 });
 
 it('the players’ copy is one page in large print, without intervals', async () => {
@@ -100,6 +106,6 @@ it('the players’ copy is one page in large print, without intervals', async ()
   const printed = await given('offense');
   const { pages } = await read(await playersPdf(printed, 'letter'));
   expect(pages).toHaveLength(1);
-  expect(pages[0]).toContain(squeezed(printed.report.sentences[0]!.lead));
+  expect(pages[0]).toContain(squeezed(leadOf(printed.report.sentences[0]!)));
   expect(pages[0]).not.toContain('%');
 });

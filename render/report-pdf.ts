@@ -7,15 +7,20 @@ import {
   FEW,
   gridPicture,
   intervalText,
+  leadOf,
+  MOVED_POINTS,
   type BoardCell,
   type BoardColumn,
   type BoardTable,
   type BoardTableRow,
+  type Changes,
+  type GlossaryWord,
   type GridPicture,
   type Report,
 } from '@/core/read';
 import { drawMarks, fit, type Card } from './drawing-pdf';
 import { openPdf, type Pdf } from './pdf';
+import { FOOT, MARGIN, Pages } from './report-pages';
 
 export interface ReportToPrint {
   /** "Marrow Fen offense". */
@@ -29,6 +34,17 @@ export interface ReportToPrint {
   readonly zones: readonly Zone[];
   /** The looks most used, drawn. */
   readonly looks: readonly Card[];
+  /** What is other than at the print before; null: there was none. */
+  readonly since: Since | null;
+  /** Empty: not asked for. */
+  readonly words: readonly GlossaryWord[];
+}
+export interface Since {
+  /** "2026-11-26 21:10 UTC". */
+  readonly at: string;
+  readonly changes: Changes;
+  /** Names of games by key. */
+  readonly nameOf: (game: string) => string;
 }
 export interface ReportOptions {
   readonly paper: Paper;
@@ -36,92 +52,31 @@ export interface ReportOptions {
   readonly breaks: boolean;
   /** Signals that nobody waits for it any more. */
   readonly signal?: AbortSignal;
+  /** Told before each section: how many are done, of how many. */
+  readonly onSection?: (done: number, of: number) => void;
 }
 
-const MARGIN = 36;
-const FOOT = 26;
 const LINE = 21;
 const HEAD = 17;
 const RATE_WIDTH = 54;
 const GAP = 6;
 
-class Pages {
-  y = MARGIN;
-  readonly width: number;
-  private readonly bottom: number;
+/** Others are answered between the sections. */
+const breathe = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
 
-  constructor(
-    readonly doc: Pdf,
-    paper: Paper,
-    private readonly running: string,
-  ) {
-    const { width, height } = PAPERS[paper];
-    this.width = width - 2 * MARGIN;
-    this.bottom = height - MARGIN - FOOT;
-  }
-
-  add(first = false): void {
-    this.doc.addPage();
-    this.y = MARGIN;
-    if (first) return;
-    this.text(this.running, MARGIN, this.y - 10, 7.5);
-    this.y += 4;
-  }
-
-  room = (height: number): boolean => this.y + height <= this.bottom;
-
-  text(words: string, x: number, y: number, size: number, bold = false): void {
-    this.doc
-      .font(bold ? 'bold' : 'text')
-      .fontSize(size)
-      .fillColor('#000')
-      .text(words, x, y, { lineBreak: false });
-  }
-  cut(words: string, x: number, y: number, width: number, size: number, bold = false): void {
-    this.doc.font(bold ? 'bold' : 'text').fontSize(size);
-    this.text(fit(this.doc, words, width), x, y, size, bold);
-  }
-  right(words: string, x: number, y: number, width: number, size: number, bold = false): void {
-    this.doc.font(bold ? 'bold' : 'text').fontSize(size);
-    const shown = fit(this.doc, words, width);
-    this.text(shown, x + width - this.doc.widthOfString(shown), y, size, bold);
-  }
-  rule(y: number, weight: number): void {
-    this.doc
-      .lineWidth(weight)
-      .moveTo(MARGIN, y)
-      .lineTo(MARGIN + this.width, y)
-      .stroke('#000');
-  }
-  /** What they do in bold, its doubt after it. */
-  sentence(lead: string, rest: string): void {
-    const { doc } = this;
-    doc.font('bold').fontSize(11.5).fillColor('#000');
-    const height = doc.heightOfString(lead + rest, { width: this.width });
-    doc.text(lead, MARGIN, this.y, { width: this.width, continued: true }).font('text').text(rest);
-    this.y += height + 4;
-  }
-  /** Words on as many lines as they need; what it takes is left behind. */
-  paragraph(words: string, size: number, bold = false): void {
-    this.doc
-      .font(bold ? 'bold' : 'text')
-      .fontSize(size)
-      .fillColor('#000');
-    const height = this.doc.heightOfString(words, { width: this.width, lineGap: 1 });
-    if (!this.room(height)) this.add();
-    this.doc.text(words, MARGIN, this.y, { width: this.width, lineGap: 1 });
-    this.y += height + 3;
-  }
-}
-
-export function reportPdf(given: ReportToPrint, options: ReportOptions): Promise<Uint8Array> {
+export async function reportPdf(given: ReportToPrint, options: ReportOptions): Promise<Uint8Array> {
   const { doc, done } = openPdf(options.paper, `${given.title}: ${given.of}`, true);
   const pages = new Pages(doc, options.paper, `${given.title} · ${given.of}`);
+  const { tables } = given.report;
   cover(pages, given);
-  for (const table of given.report.tables) {
+  if (given.since) since(pages, given.since);
+  for (const [i, table] of tables.entries()) {
+    options.onSection?.(i, tables.length);
+    await breathe();
     options.signal?.throwIfAborted();
     section(pages, table, gridPicture(table, given.zones), options.breaks);
   }
+  if (given.words.length > 0) glossary(pages, given.words, options.breaks);
   foot(doc, given, options.paper);
   doc.end();
   return done;
@@ -136,8 +91,9 @@ function cover(pages: Pages, { title, of, report, looks }: ReportToPrint): void 
   pages.right(`${report.snaps} snaps`, MARGIN, pages.y + 18, pages.width, 10);
   pages.rule(pages.y + 36, 1.5);
   pages.y += 44;
-  for (const { lead, interval, otherwise } of report.sentences)
-    pages.sentence(lead, ` (${interval}); otherwise ${otherwise}.`);
+  for (const line of report.own) pages.sentence(line, '');
+  for (const sentence of report.sentences)
+    pages.sentence(leadOf(sentence), ` (${sentence.interval}); otherwise ${sentence.otherwise}.`);
   if (report.sentences.length === 0)
     pages.paragraph('No row of these tables stands apart from the rest on this film.', 11);
   pages.y += 2;
@@ -161,6 +117,47 @@ function cover(pages: Pages, { title, of, report, looks }: ReportToPrint): void 
     drawMarks(doc, card.drawing, x, pages.y + 12 + card.lines.length * 9, wide, tall - 34);
   });
   pages.y += tall;
+}
+
+function since(pages: Pages, { at, changes, nameOf }: Since): void {
+  const { added, gone, snaps, moved, compared, fresh } = changes;
+  heading(pages, 'Since the last print', `printed ${at}`);
+  const films = (games: readonly string[]): string => games.map(nameOf).join(', ');
+  pages.paragraph(
+    [
+      snaps[0] === snaps[1] ? `${snaps[1]} snaps, as then` : `${snaps[1]} snaps, ${snaps[0]} then`,
+      added.length > 0 ? `film added: ${films(added)}` : '',
+      gone.length > 0 ? `left out now: ${films(gone)}` : '',
+      `${compared} rates stand on both with eight snaps or more${moved.length === 0 ? `, none moved by ${MOVED_POINTS} points` : ''}`,
+    ]
+      .filter(Boolean)
+      .join('; ') + '.',
+    9,
+  );
+  for (const { what, now, before } of moved) pages.paragraph(`${what} ${now}; then ${before}.`, 9);
+  if (fresh.length > 0) {
+    pages.paragraph('New on the first page:', 9, true);
+    for (const text of fresh) pages.paragraph(text, 9);
+  }
+}
+
+/** What the words mean, and how others say them. */
+function glossary(pages: Pages, words: readonly GlossaryWord[], breaks: boolean): void {
+  if (breaks) pages.add();
+  heading(pages, 'Words of this report', 'as the book has them; other names of the same thing; snaps');
+  const [wide, tall] = [118, 12];
+  let before = '';
+  for (const { kind, word, also, means, n } of words) {
+    if (!pages.room(tall * 2)) pages.add();
+    if (kind !== before) pages.text(kind.charAt(0).toUpperCase() + kind.slice(1), MARGIN, pages.y, 8.5, true);
+    if (kind !== before) pages.y += tall;
+    before = kind;
+    pages.cut(word, MARGIN + 8, pages.y, wide - 8, 9);
+    pages.cut(means ?? 'the book does not say', MARGIN + wide, pages.y, 250, 8);
+    pages.cut(also.join(', '), MARGIN + wide + 256, pages.y, pages.width - wide - 256 - 34, 8);
+    pages.right(String(n), MARGIN + pages.width - 30, pages.y, 30, 9);
+    pages.y += tall;
+  }
 }
 
 /** Kept together with what is drawn below it, and the first rows. */
@@ -306,7 +303,7 @@ export function playersPdf({ title, of, report }: ReportToPrint, paper: Paper): 
     .fontSize(26)
     .text(fit(doc, title, room), MARGIN, MARGIN + 16, { lineBreak: false });
   let y = MARGIN + 62;
-  for (const { lead: words } of report.sentences) {
+  for (const words of [...report.own, ...report.sentences.map(leadOf)]) {
     doc.font('bold').fontSize(19);
     const tall = doc.heightOfString(words, { width: room, lineGap: 3 });
     if (y + tall > height - MARGIN) break;

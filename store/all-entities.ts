@@ -22,6 +22,7 @@ import {
   DrillCard,
   Presence,
 } from './entities';
+import { Reel, ReportPrint, ReportWords } from './entities-read';
 import {
   SnapRow,
   BookTerm,
@@ -53,6 +54,9 @@ export const ENTITIES = [
   ForeignReading,
   DrillCard,
   Presence,
+  Reel,
+  ReportPrint,
+  ReportWords,
   SnapRow,
   BookTerm,
   BookChange,

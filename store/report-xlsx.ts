@@ -1,7 +1,7 @@
 /** A report as a workbook: a sheet a table, typed cells, rates and their bounds as live formulas of the counts beside them. */
 import 'server-only';
 import ExcelJS from 'exceljs';
-import { gridHeads, gridRows, type GridPart, type Report } from '../core/read';
+import { gridHeads, gridRows, leadOf, type GridPart, type Report } from '../core/read';
 
 /** Square of the two-sided 95 % quantile of the standard normal; Wilson 1927. */
 const Z = '1.959963984540054';
@@ -43,8 +43,9 @@ export async function reportWorkbook(
   const first = book.addWorksheet('First page');
   for (const line of about) first.addRow([harmless(line)]);
   first.addRow([]);
-  for (const { lead, interval, otherwise } of report.sentences)
-    first.addRow([harmless(lead), interval, `otherwise ${otherwise}`]);
+  for (const line of report.own) first.addRow([harmless(line)]);
+  for (const sentence of report.sentences)
+    first.addRow([harmless(leadOf(sentence)), sentence.interval, `otherwise ${sentence.otherwise}`]);
   first.getColumn(1).width = 60;
   const taken = new Set(['first page']);
   for (const table of report.tables) {

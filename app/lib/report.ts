@@ -4,7 +4,10 @@ import type { Actor } from '@/core/exchange/types';
 import {
   buildColumns,
   buildReport,
+  changesSince,
+  figuresOf,
   FILM_LABEL,
+  glossaryOf,
   ofKicks,
   rowsAt,
   SIDE_WORDS,
@@ -12,7 +15,10 @@ import {
   weightsOf,
   writeFilter,
   writeRanges,
+  type Changes,
   type Columns,
+  type KeptWords,
+  type PrintedFigures,
   type ReadAddress,
   type Report,
 } from '@/core/read';
@@ -20,6 +26,7 @@ import { sectionsSchema, templatesSchema } from '@/core/read/schema';
 import { lookCards } from '@/render/report-print';
 import type { ReportToPrint } from '@/render/report-pdf';
 import { listTeams } from '@/store/games';
+import { lastPrint, reportWords } from '@/store/reports';
 import { countedFilm } from './counted-film';
 
 export interface MadeReport {
@@ -32,9 +39,23 @@ export interface MadeReport {
   readonly games: readonly string[];
   /** What it is called, whose it is, what it rests on. */
   readonly about: Pick<ReportToPrint, 'title' | 'of' | 'rests'>;
-  /** Cards are drawn only for paper. */
-  print(now: Date): ReportToPrint;
+  /** The staff's words for the first page. */
+  readonly words: KeptWords;
+  /** What is other than at the last print of the same filters; null: there was none. */
+  readonly since: { readonly at: string; readonly changes: Changes } | null;
+  readonly gameName: (key: string) => string;
+  /** What a print keeps. */
+  figures(): PrintedFigures;
+  /** Cards are drawn only for paper; with the words' meanings and what changed as asked for. */
+  print(now: Date, asked: PrintAsked): ReportToPrint;
 }
+export interface PrintAsked {
+  readonly glossary: boolean;
+  readonly since: boolean;
+}
+
+/** "2026-11-26 21:10 UTC". */
+export const stampWords = (iso: string): string => `${iso.slice(0, 16).replace('T', ' ')} UTC`;
 
 /** The report of an address of Read: the same film, filters and cell as on the screen. */
 export async function makeReport(actor: Actor, params: URLSearchParams): Promise<MadeReport> {
@@ -52,15 +73,19 @@ export async function makeReport(actor: Actor, params: URLSearchParams): Promise
   const asked = sectionsSchema.safeParse(params.get('sections')?.split(',')).data ?? null;
   const sections = asked ?? template;
   const nameOf = (key: string): string => teams.find((t) => t.key === key)?.name ?? key;
-  const report = buildReport(columns, rows, { team: address.team, side, sections }, rules.zones);
+  const filtered = [writeFilter(address.filter), writeRanges(address.ranges), address.cell?.bucket].filter(
+    Boolean,
+  );
+  const only = [FILM_LABEL[address.film], ...filtered].join('; ');
+  const of = { team: address.team, side };
+  const [words, last] = await Promise.all([reportWords(actor, of), lastPrint(actor, of, only)]);
+  const report = buildReport(columns, rows, { ...of, sections }, rules.zones, words.edits);
   const called = gameNames(
     games.map((g) => g.info),
     nameOf,
   );
   const keys = chosen.map((g) => g.info.key);
-  const filtered = [writeFilter(address.filter), writeRanges(address.ranges), address.cell?.bucket].filter(
-    Boolean,
-  );
+  const since = last && { at: last.at, changes: changesSince(last.figures, report, keys) };
   const about = {
     title: `${nameOf(address.team)} ${SIDE_WORDS[side]}`,
     of: `${name}${settings.week === null ? '' : ` · week ${settings.week}`}`,
@@ -86,9 +111,15 @@ export async function makeReport(actor: Actor, params: URLSearchParams): Promise
     columns,
     games: keys,
     about,
-    print: (now) => ({
+    words,
+    since,
+    gameName: called,
+    figures: () => figuresOf(report, keys, only),
+    print: (now, asked) => ({
       ...about,
-      printed: `${name} · printed ${now.toISOString().slice(0, 16).replace('T', ' ')} UTC`,
+      printed: `${name} · printed ${stampWords(now.toISOString())}`,
+      since: asked.since && since ? { ...since, at: stampWords(since.at), nameOf: called } : null,
+      words: asked.glossary ? glossaryOf(columns, rows, book, profiles[level]) : [],
       report,
       zones: rules.zones,
       looks: lookCards(columns, rows, side, book, profiles[level], rules.look),

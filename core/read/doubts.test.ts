@@ -127,7 +127,7 @@ describe('tags in doubt', () => {
     const rows = select(columns, { offense: [TEAM] });
     const about = { team: TEAM, side: 'offense', sections: ['personnel-formation', 'formation'] } as const;
     const { sentences } = buildReport(columns, rows, about, DEFAULT_ZONES);
-    expect(sentences.some((s) => /not sure/.test(s.lead))).toBe(false);
+    expect(sentences.some((s) => /not sure/.test(s.says))).toBe(false);
     for (const row of table('none', 'personnel-formation').rows) {
       const reel = boardReel(`b/personnel-formation/${row.key}/n`, columns, rows, DEFAULT_ZONES);
       expect(reel.rows).toEqual(row.rows);

@@ -92,7 +92,7 @@ export const FEW = 8;
 export const FEW_COUNT = 4;
 
 /** "17 of 29". */
-export const countText = (r: Rate): string => `${r.k} of ${r.n}`;
+export const countText = (r: Pick<Rate, 'k' | 'n'>): string => `${r.k} of ${r.n}`;
 
 /** "41–74 %", "few" under four, "no snaps" without any. */
 export function intervalText(rate: Rate): string {

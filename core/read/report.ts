@@ -18,6 +18,7 @@ import {
 import type { Columns } from './columns';
 import { isFilterField } from './filters';
 import { countText, differenceOf, FEW, intervalText, type Rate } from './rates';
+import { inWords, NO_EDITS, type Sentence, type SentenceEdits } from './sentences';
 
 /** What a staff prints, in order, where it said nothing else. */
 export const USUAL_SECTIONS: Readonly<Record<BoardSide, readonly string[]>> = {
@@ -88,24 +89,15 @@ export function sectionsOf(side: BoardSide, ids: readonly string[] | null): read
   return (ids ?? USUAL_SECTIONS[side]).flatMap((id) => all.find((b) => b.id === id) ?? []);
 }
 
-export interface Sentence {
-  /** "Return motion by H: run 23 of 28". */
-  readonly lead: string;
-  /** "64–92 %"; and the count of all the other snaps of the board. */
-  readonly interval: string;
-  readonly otherwise: string;
-  /** The board it is of, and the name of its snaps there. */
-  readonly board: string;
-  readonly reel: string;
-  readonly rate: Rate;
-  readonly rest: Rate;
-}
-
 export interface Report {
   readonly team: string;
   readonly side: BoardSide;
   readonly snaps: number;
+  /** Lines of the staff's own, before the sentences of the rule. */
+  readonly own: readonly string[];
   readonly sentences: readonly Sentence[];
+  /** Sentences of the rule that the staff left out. */
+  readonly hidden: readonly Sentence[];
   /** How many rates the sentences were chosen from. */
   readonly looked: number;
   /** Boards that say something, in the order asked for. */
@@ -169,7 +161,9 @@ function candidates(
       if (apart === null || (apart.low <= 0 && apart.high >= 0)) continue;
       const least = Math.min(Math.abs(apart.low), Math.abs(apart.high));
       found.push({
-        lead: `${sentenceWords(table, row)}: ${label} ${countText(rate)}`,
+        says: `${sentenceWords(table, row)}: ${label}`,
+        count: countText(rate),
+        was: null,
         interval: intervalText(rate),
         otherwise: countText(rest),
         board: table.id,
@@ -204,22 +198,24 @@ function sentenceWords(table: BoardTable, row: BoardTableRow): string {
   return said.charAt(0).toUpperCase() + said.slice(1);
 }
 
-/** The whole sentence, as it is read. */
-export const sentenceText = ({ lead, interval, otherwise }: Sentence): string =>
-  `${lead} (${interval}); otherwise ${otherwise}.`;
-
-/** The first page: most telling first, at most two of a board, no set of snaps twice. */
-function choose(found: readonly Candidate[]): Sentence[] {
+/** The first page: most telling first, at most two of a board, no set of snaps twice; what the staff hid gives its place up. */
+function choose(
+  found: readonly Candidate[],
+  edits: SentenceEdits,
+): { readonly shown: Sentence[]; readonly hidden: Sentence[] } {
+  const left = new Set(edits.hidden);
+  const plain = ({ worth: _worth, rows: _rows, ...sentence }: Candidate): Sentence =>
+    inWords(sentence, edits);
   const kept: Candidate[] = [];
   for (const one of [...found].sort((a, b) => b.worth - a.worth || (a.reel < b.reel ? -1 : 1))) {
-    if (kept.filter((k) => k.board === one.board).length === EACH_BOARD) continue;
+    if (left.has(one.reel) || kept.filter((k) => k.board === one.board).length === EACH_BOARD) continue;
     const same = kept.some(
       (k) => k.rows.length === one.rows.length && k.rows.every((row, i) => row === one.rows[i]),
     );
     if (!same) kept.push(one);
     if (kept.length === MOST_SENTENCES) break;
   }
-  return kept.map(({ worth: _worth, rows: _rows, ...sentence }) => sentence);
+  return { shown: kept.map(plain), hidden: found.filter((f) => left.has(f.reel)).map(plain) };
 }
 
 /** Cost: a table a section. */
@@ -228,16 +224,23 @@ export function buildReport(
   rows: Uint32Array,
   about: { readonly team: string; readonly side: BoardSide; readonly sections: readonly string[] | null },
   zones: readonly Zone[],
+  edits: SentenceEdits = NO_EDITS,
 ): Report {
   const all = sectionsOf(about.side, about.sections).map((spec) => boardTable(columns, rows, spec, zones));
   // A table of blanks says nothing on paper; on screen it says what is not tagged.
   const tables = all.filter((t) => t.tagged > 0);
   const from = tables.map((t) => candidates(columns, t));
+  const { shown, hidden } = choose(
+    from.flatMap((f) => f.found),
+    edits,
+  );
   return {
     team: about.team,
     side: about.side,
     snaps: rows.length,
-    sentences: choose(from.flatMap((f) => f.found)),
+    own: edits.own,
+    sentences: shown,
+    hidden,
     looked: from.reduce((n, f) => n + f.looked, 0),
     tables,
     empty: all.filter((t) => t.tagged === 0).map((t) => t.title),

@@ -1,6 +1,7 @@
 /** Counting rules as a staff typed them or as they were stored. */
 import { z } from 'zod';
 import { BOARDS } from './board-specs';
+import { BOARD_SIDES } from './sides';
 import { DOUBTS } from './doubts';
 import { EVEN_AFTER_MOTION, STRENGTH_RULES, TIGHT_END_SCHOOLS } from '../look';
 
@@ -68,3 +69,46 @@ export const viewsSchema = z
   .array(viewSchema)
   .max(60, 'a staff saves up to 60 views; remove one first')
   .refine((v) => new Set(v.map((x) => x.name)).size === v.length, 'two views have one name');
+
+export const MOST_CLIPS = 500;
+const clipsSchema = z
+  .array(
+    z.object({
+      game: z.string().min(1).max(120),
+      snap: z.string().min(1).max(120),
+      note: z.string().max(400, 'a note has up to 400 characters'),
+    }),
+  )
+  .max(MOST_CLIPS, `a reel holds up to ${MOST_CLIPS} snaps; take some out, or make two`)
+  .refine(
+    (clips) => new Set(clips.map((c) => `${c.game} ${c.snap}`)).size === clips.length,
+    'a snap stands in a reel once',
+  );
+/** A reel as it is made, and as it is changed. */
+export const reelSchema = z.object({
+  name: z.string().trim().min(1, 'a reel needs a name').max(80, 'a name has up to 80 characters'),
+  sentence: z.string().max(300),
+  source: viewSchema.shape.query.nullable(),
+  shared: z.boolean(),
+  clips: clipsSchema.min(1, 'a reel needs a snap'),
+});
+export type ReelFields = z.infer<typeof reelSchema>;
+export const changedReelSchema = reelSchema.omit({ source: true }).extend({
+  id: z.uuid('there is no such reel'),
+  version: z.int().min(1),
+  clips: clipsSchema,
+});
+export const addedClipsSchema = z.object({ id: z.uuid('there is no such reel'), clips: clipsSchema.min(1) });
+
+const line = z.string().trim().min(1, 'a line needs words').max(300, 'a line has up to 300 characters');
+/** What a staff changes on the first page of its report of a team. */
+export const reportWordsSchema = z.object({
+  team: z.string().min(1).max(40),
+  side: z.enum(BOARD_SIDES),
+  version: z.int().min(0),
+  edits: z.object({
+    words: z.record(z.string().max(400), line).refine((w) => Object.keys(w).length <= 200, 'too many lines'),
+    hidden: z.array(z.string().max(400)).max(200),
+    own: z.array(line).max(10, 'a first page has up to ten lines of your own'),
+  }),
+});

@@ -20,9 +20,10 @@ import { SyncOperation, SyncScope } from '../entities';
 import { Invalid } from '../errors';
 import { openEm, type Em } from '../orm';
 import { playRows, playWriter, termRows, termWriter } from './book';
+import { lockBlind, lockGame, type Wanted } from './game-lock';
 import { openSheet, sheetRows, sheetWriter } from './sheets';
 import { CHANNEL, epochOf, nextRevision } from './scope';
-import { lockBlind, lockGame, pullGame, snapWriter } from './snaps';
+import { insertionOf, pullGame, snapWriter } from './snaps';
 import { refusalOf, RefusedOperation, type ScopeWriter, type Writing } from './writing';
 
 const partsOf = (scope: Scope): readonly [kind: string, key: string] => {
@@ -53,7 +54,7 @@ export async function synchronize(
   };
   try {
     return await em.transactional(async (tx) => {
-      const { opened, epoch, known } = await open(tx, actor, scope, raw.map(idOf), now);
+      const { opened, epoch, known } = await open(tx, actor, scope, raw, raw.map(idOf), now);
       const made: Answer[] = [];
       for (const candidate of raw) {
         const before = known.get(idOf(candidate));
@@ -101,7 +102,12 @@ export async function synchronize(
           refuse(op.id, refused);
         }
       }
-      if (made.length > 0) await opened.close(made);
+      if (made.length > 0)
+        await opened.close(made).catch((error: unknown) => {
+          // The only operation was to be written here: it is answered by what the database says of it.
+          if (raw.length === 1) answers.length = 0;
+          throw error;
+        });
       return { epoch, answers };
     });
   } catch (error) {
@@ -134,13 +140,38 @@ interface Locked {
   readonly revision: number;
   readonly charting: string | null;
   readonly writer: (w: Writing) => ScopeWriter;
+  /** Where it was read with the lock. */
+  readonly standing?: Standing;
+}
+interface Standing {
+  readonly epoch: string;
+  readonly closed: boolean;
+  readonly known: Map<string, Answer>;
 }
 
-async function lock(tx: Em, actor: Actor, scope: Scope, now: Date): Promise<Locked> {
+/** Where the first operation wants a new row; null: it is no such operation, or cannot be read as one. */
+function wantedBy(op: unknown): Wanted | null {
+  const { do: what, row, after } = (op ?? {}) as Record<string, unknown>;
+  const text = (v: unknown): v is string => typeof v === 'string' && !/[\p{Cc}\p{Cs}]/u.test(v);
+  return what === 'put' && text(row) && (after === null || text(after)) ? { row, after } : null;
+}
+
+async function lock(
+  tx: Em,
+  actor: Actor,
+  scope: Scope,
+  raw: readonly unknown[],
+  ids: readonly string[],
+  now: Date,
+): Promise<Locked> {
   const [kind, key] = partsOf(scope);
-  if (kind === 'game' || kind === 'blind') {
-    const game = kind === 'game' ? await lockGame(tx, actor, key, now) : await lockBlind(tx, actor, key);
-    return { revision: game.revision, charting: game.charting, writer: (w) => snapWriter(w, game) };
+  if (kind === 'game') {
+    const game = await lockGame(tx, actor, key, ids, wantedBy(raw[0]), now);
+    return { ...game, writer: (w) => snapWriter(w, game) };
+  }
+  if (kind === 'blind') {
+    const game = await lockBlind(tx, actor, key);
+    return { ...game, writer: (w) => snapWriter(w, game) };
   }
   const writers: Readonly<Record<string, () => Promise<(w: Writing) => ScopeWriter>>> = {
     sheet: async () => {
@@ -159,26 +190,32 @@ async function lock(tx: Em, actor: Actor, scope: Scope, now: Date): Promise<Lock
   };
 }
 
-/** What must be read after the lock, in one question: a game closed while this request waited is closed for it too. */
-async function standing(tx: Em, actor: Actor, scope: Scope, ids: readonly string[]) {
-  const [kind, key] = partsOf(scope);
+/** What must be read after the lock of a scope that is no game, in one question. */
+async function standing(tx: Em, actor: Actor, ids: readonly string[]): Promise<Standing> {
   const [row] = (await tx.execute(
     `select (select epoch from installation where id = 1) as epoch,
-       (select closed from game where program_id = ? and key = ?) as closed,
        (select jsonb_object_agg(id, answer) from sync_operation
          where program_id = ? and id = any(array(select jsonb_array_elements_text(?::jsonb)))) as known`,
-    [actor.programId, kind === 'game' ? key : null, actor.programId, JSON.stringify(ids)],
-  )) as { epoch: string; closed: boolean | null; known: Record<string, Answer> | null }[];
+    [actor.programId, JSON.stringify(ids)],
+  )) as { epoch: string; known: Record<string, Answer> | null }[];
   return {
     epoch: row!.epoch,
-    closed: row!.closed ?? false,
+    closed: false,
     known: new Map(Object.entries(row!.known ?? {})),
   };
 }
 
-async function open(tx: Em, actor: Actor, scope: Scope, ids: readonly string[], now: Date) {
-  const { revision, charting, writer } = await lock(tx, actor, scope, now);
-  const { epoch, closed, known } = await standing(tx, actor, scope, ids);
+async function open(
+  tx: Em,
+  actor: Actor,
+  scope: Scope,
+  raw: readonly unknown[],
+  ids: readonly string[],
+  now: Date,
+) {
+  const { revision, charting, writer, standing: read } = await lock(tx, actor, scope, raw, ids, now);
+  const { epoch, closed, known } = read ?? (await standing(tx, actor, ids));
+  let snap: Readonly<Record<string, unknown>> | null = null;
   const seen = new Map<string, Answer>();
   const anchors = new Map<string, string | null>();
   const writing: Writing = {
@@ -188,6 +225,7 @@ async function open(tx: Em, actor: Actor, scope: Scope, ids: readonly string[], 
     epoch,
     closed,
     revision,
+    withAnswer: raw.length > 1 ? null : (made) => (snap = made),
     async versionRead(op: Operation, field: string, over: Over): Promise<number | null> {
       if (op.epoch !== epoch) return null;
       if (typeof over === 'number') return over;
@@ -219,12 +257,22 @@ async function open(tx: Em, actor: Actor, scope: Scope, ids: readonly string[], 
     revision,
     writer: writer(writing),
     async close(made) {
+      const placed = snap && insertionOf(tx, snap);
       await tx.execute(
-        `with kept as (insert into sync_operation (program_id, id, at, answer)
+        `with ${placed ? `placed as (${placed.sql}), ` : ''}kept as (insert into sync_operation (program_id, id, at, answer)
            select ?::uuid, a->>'id', ?::timestamptz, a from jsonb_array_elements(?::jsonb) a),
          moved as (update charting set revision = ? where id = ?::uuid)
          select pg_notify(?, ?)`,
-        [actor.programId, now.toISOString(), JSON.stringify(made), revision, charting, CHANNEL, news],
+        [
+          ...(placed?.bindings ?? []),
+          actor.programId,
+          now.toISOString(),
+          JSON.stringify(made),
+          revision,
+          charting,
+          CHANNEL,
+          news,
+        ],
       );
     },
     answered: (answer) => void seen.set(answer.id, answer),

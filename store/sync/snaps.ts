@@ -11,9 +11,9 @@ import { permit } from '../access';
 import { Charting, Game } from '../entities';
 import { SnapRow } from '../entities-football';
 import { NotFound } from '../errors';
-import { officialCharting } from '../games';
 import { columnValue, newColumns, provenanceOf, rowToSnap, type SnapEntity, type Writer } from '../mapping';
 import type { Em } from '../orm';
+import type { Ends, Wanted } from './game-lock';
 import {
   orderAfter,
   patchFields,
@@ -32,6 +32,16 @@ export const plainRows = async (em: Em, where: object): Promise<SnapEntity[]> =>
     .select('*')
     .where(where)
     .execute('all')) as unknown as SnapEntity[];
+
+/** The statement that writes a snap, for one that does more. */
+export function insertionOf(em: Em, snap: Readonly<Record<string, unknown>>) {
+  const { sql, bindings } = em
+    .createQueryBuilder(SnapRow)
+    .insert(snap as never)
+    .getKnexQuery()
+    .toSQL();
+  return { sql, bindings: [...bindings] as unknown[] };
+}
 
 /** A value as it may be stored, or a refusal that names field and remedy. */
 export function checkedField(field: string, value: unknown): unknown {
@@ -52,47 +62,6 @@ export function checkedField(field: string, value: unknown): unknown {
   return read.value;
 }
 
-/** The member's own blind charting, locked; handed in, it is closed. */
-export async function lockBlind(tx: Em, actor: Actor, key: string) {
-  permit(actor, 'snap.log');
-  const [locked] = (await tx.execute(
-    "select c.id as charting, c.revision, c.handed_in_at, g.home, g.away from charting c join game g on g.id = c.game_id where g.program_id = ? and g.key = ? and c.kind = 'blind' and c.charter_id = ? for no key update of c",
-    [actor.programId, key, actor.memberId],
-  )) as { charting: string; revision: number; handed_in_at: Date | null; home: string; away: string }[];
-  if (!locked) throw new NotFound('charting of yours');
-  if (locked.handed_in_at !== null)
-    throw new RefusedOperation('closed', 'You handed this charting in; it is not changed any more.');
-  return {
-    charting: locked.charting,
-    revision: locked.revision + 1,
-    teams: [locked.home, locked.away] as const,
-  };
-}
-
-export async function lockGame(tx: Em, actor: Actor, key: string, now: Date) {
-  permit(actor, 'snap.log');
-  // One question under one lock: while it is held, few round trips follow, and others of the game wait that long.
-  const lock = async () =>
-    (
-      (await tx.execute(
-        "select c.id as charting, c.revision, g.home, g.away from charting c join game g on g.id = c.game_id where g.program_id = ? and g.key = ? and c.kind = 'official' for no key update of c",
-        [actor.programId, key],
-      )) as { charting: string; revision: number; home: string; away: string }[]
-    )[0];
-  let locked = await lock();
-  if (!locked) {
-    const game = await tx.findOne(Game, { program: actor.programId, key });
-    if (!game) throw new NotFound('game');
-    await officialCharting(tx, actor, game.id, now);
-    locked = (await lock())!;
-  }
-  return {
-    charting: locked.charting,
-    revision: locked.revision + 1,
-    teams: [locked.home, locked.away] as const,
-  };
-}
-
 /** Only teams that play in the game, as an import asks too; else what goes out would not come back. */
 function checkTeams(fields: Readonly<Record<string, unknown>>, teams: readonly string[]): void {
   for (const field of TEAM_FIELDS) {
@@ -109,7 +78,12 @@ function checkTeams(fields: Readonly<Record<string, unknown>>, teams: readonly s
 
 export function snapWriter(
   writing: Writing,
-  game: { readonly charting: string; readonly teams: readonly string[] },
+  game: {
+    readonly charting: string;
+    readonly teams: readonly string[];
+    /** Read with the lock, and true until something is written. */
+    readonly first?: (Wanted & Ends) | null;
+  },
 ): ScopeWriter {
   const { tx, actor, closed } = writing;
   const writer: Writer = { id: actor.memberId, name: actor.name, at: writing.now };
@@ -120,10 +94,12 @@ export function snapWriter(
     conflicts: Outcome['conflicts'] = [],
   ): Outcome => ({ order: row.order, versions: versionsOf(row.provenance), conflicts });
 
-  type Standing = Pick<SnapEntity, 'order' | 'provenance'>;
-
+  let { first = null } = game;
   /** The snap as it stands, and the order keys around the place it would take: one question. Removed snaps hold theirs. */
-  async function around(row: string, after: string | null) {
+  async function around(row: string, after: string | null): Promise<Ends> {
+    const known = first;
+    first = null;
+    if (known?.row === row && known.after === after) return known;
     // The anchor's key and the next above it; an anchor that is not there: the end.
     const before =
       after === null
@@ -136,12 +112,12 @@ export function snapWriter(
            from snap where charting_id = g.id and snap_key = ?) as standing
        from (select ?::uuid as id) g cross join lateral (select ${before} as o) b`,
       [row, game.charting, ...(after === null ? [] : [after])],
-    )) as { before: number | null; next: number | null; standing: Standing | null }[];
+    )) as Ends[];
     return found!;
   }
 
   /** The order key of a place; a gap that is used up is made first. */
-  async function place(row: string, after: string | null, ends?: Awaited<ReturnType<typeof around>>) {
+  async function place(row: string, after: string | null, ends?: Ends) {
     for (let once = true; ; once = false) {
       const { before, next } = (once ? ends : undefined) ?? (await around(row, after));
       const list = [
@@ -181,7 +157,7 @@ export function snapWriter(
         checkTeams(fields, game.teams);
         const { columns, provenance } = newColumns(fields, writer);
         const order = await place(op.row, after, ends);
-        await tx.insert(SnapRow, {
+        const made = {
           id: randomUUID(),
           program: actor.programId,
           charting: game.charting,
@@ -194,7 +170,9 @@ export function snapWriter(
           createdAt: writer.at,
           deletedAt: null,
           revision: writing.revision,
-        } as never);
+        };
+        if (writing.withAnswer) writing.withAnswer(made);
+        else await tx.insert(SnapRow, made as never);
         return outcome({ order, provenance });
       }
       const row = await find(op.row);

@@ -61,6 +61,8 @@ export interface Writing {
   readonly revision: number;
   /** The version a patch was typed over; null when what it was typed over never came to be, or is of another epoch. */
   versionRead(op: Operation, field: string, over: Over): Promise<number | null>;
+  /** A snap to be written with its answer, in one statement; null: the request has other operations, it is written now. */
+  readonly withAnswer: ((snap: Readonly<Record<string, unknown>>) => void) | null;
   /** The row to stand after: refused new rows hand on their own neighbor. */
   anchor(after: string | null): string | null;
 }

@@ -75,9 +75,9 @@ function useLoggedGame(
     () => walkGame(snaps, profile, { buckets: rules.buckets, zones: rules.zones }),
     [snaps, profile, rules],
   );
-  const findings = useFindings(walked);
-  // The next line is typed before the last one is counted.
+  // The next line is typed, and the last one is on its way, before it is checked and counted.
   const counted = useDeferredValue(walked);
+  const findings = useFindings(counted);
   const habits = useMemo(
     () => buildHabits(counted.filter((r) => r.before.unit === 'scrimmage').map(habitOf), book, earlier),
     [counted, book, earlier],
@@ -125,6 +125,7 @@ export function LogScreen(props: LogScreenProps) {
   const router = useRouter();
   const { hash } = view.follows.before;
   const nameOf = (key: string): string => teams.find((t) => t.key === key)?.name ?? key;
+  const strip = useDeferredValue(game.rows);
   const marked = useMemo(() => new Set(toReview(game).map((f) => f.snapId)), [game]);
   // A key is echoed first; the picture of it comes right after, and stays while its snap goes to the disk.
   const pictured = useRef(view.drawn);
@@ -189,7 +190,7 @@ export function LogScreen(props: LogScreenProps) {
         <div className="logside">
           {alive ? (
             <FieldStrip
-              rows={game.rows}
+              rows={strip}
               rightward={game.home}
               leftward={game.away}
               selected={view.selected}

@@ -25,6 +25,14 @@ export const SCREEN_COMMANDS = {
     { id: 'whole', label: 'back to all situations', chords: ['Alt+W'] },
     { id: 'unfilter', label: 'take all filters away', chords: ['Alt+U'] },
   ],
+  Reel: [
+    { id: 'present', label: 'show it to the room', chords: ['Alt+P'] },
+    { id: 'undo', label: 'undo the last change', chords: ['Mod+Z'] },
+    { id: 'next', label: 'next snap', chords: ['Alt+J'] },
+    { id: 'previous', label: 'snap before', chords: ['Alt+K'] },
+    { id: 'up', label: 'move the snap up', chords: ['Alt+ArrowUp'], focused: true },
+    { id: 'down', label: 'move the snap down', chords: ['Alt+ArrowDown'], focused: true },
+  ],
   Plan: [
     { id: 'undo', label: 'undo the last change', chords: ['Mod+Z'] },
     { id: 'next', label: 'next section', chords: ['Alt+J'] },

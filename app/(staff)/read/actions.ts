@@ -1,11 +1,13 @@
 'use server';
-/** Reports: the sections a staff prints. */
+/** Reports: the sections a staff prints and the words of the first page; views by name. */
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { action } from '@/app/lib/action';
 import { BOARD_SIDES } from '@/core/read';
-import { sectionsSchema, viewSchema } from '@/core/read/schema';
+import { reportWordsSchema, sectionsSchema, viewSchema } from '@/core/read/schema';
+import { clock } from '@/app/lib/session';
 import { setTemplate, setView } from '@/store/programs';
+import { setReportWords } from '@/store/reports';
 
 const kept = action(
   'report.template',
@@ -32,5 +34,15 @@ const named = action(
 /** Null when it was saved, or taken away, else why not. */
 export async function saveView(given: unknown): Promise<string | null> {
   const done = await named(given);
+  return done.ok ? null : done.words;
+}
+
+const worded = action('report.words', reportWordsSchema, async (actor, { team, side, edits, version }) => {
+  await setReportWords(actor, { team, side }, edits, version, clock());
+  revalidatePath('/read/report');
+});
+/** Null when it was saved, else why not. */
+export async function saveWords(given: unknown): Promise<string | null> {
+  const done = await worded(given);
   return done.ok ? null : done.words;
 }

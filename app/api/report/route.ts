@@ -1,18 +1,28 @@
 import { strToU8, zipSync } from 'fflate';
 import { z } from 'zod';
 import { makeReport } from '@/app/lib/report';
-import { handle } from '@/app/lib/respond';
+import { body, failure, handle } from '@/app/lib/respond';
 import { clock } from '@/app/lib/session';
 import { PAPERS } from '@/core/plan';
 import { boardCsv, reportJson } from '@/core/read';
 import { playersPdf, reportPdf } from '@/render/report-pdf';
 import { reportWorkbook } from '@/store/report-xlsx';
+import { keepPrint } from '@/store/reports';
 
+const paper = z.enum(Object.keys(PAPERS) as [keyof typeof PAPERS]).default('letter');
 const query = z.object({
   as: z.enum(['pdf', 'players', 'xlsx', 'csv', 'json']).default('pdf'),
-  paper: z.enum(Object.keys(PAPERS) as [keyof typeof PAPERS]).default('letter'),
+  paper,
   breaks: z.literal('yes').optional(),
 });
+const order = z.object({
+  query: z.string().max(4000),
+  paper,
+  breaks: z.boolean(),
+  glossary: z.boolean(),
+  since: z.boolean(),
+});
+const WHOLE = { glossary: true, since: true } as const;
 
 /** The scouting report of a view of Read, as its address says: on paper, as a workbook, a CSV a table, or JSON. */
 export async function GET(request: Request): Promise<Response> {
@@ -41,7 +51,7 @@ export async function GET(request: Request): Promise<Response> {
         'application/zip',
         'zip',
       );
-    const print = made.print(clock());
+    const print = made.print(clock(), WHOLE);
     if (as === 'xlsx')
       return file(
         await reportWorkbook(report, [print.title, print.of, print.rests], columns.weight !== null),
@@ -56,5 +66,45 @@ export async function GET(request: Request): Promise<Response> {
           'pdf',
           true,
         );
+  });
+}
+
+/** The PDF as it is built: a line of JSON before each section, then the file. The print is kept, to be compared with the next. */
+export async function POST(request: Request): Promise<Response> {
+  return handle(request, 'game.read', async (actor) => {
+    const asked = await body(request, order);
+    const made = await makeReport(actor, new URLSearchParams(asked.query));
+    const { team, side } = made.report;
+    const stopped = new AbortController();
+    const lines = new TextEncoder();
+    const stream = new ReadableStream<Uint8Array>({
+      async start(out) {
+        const say = (line: object): void => {
+          if (!stopped.signal.aborted) out.enqueue(lines.encode(`${JSON.stringify(line)}\n`));
+        };
+        try {
+          const now = clock();
+          const pdf = await reportPdf(made.print(now, asked), {
+            paper: asked.paper,
+            breaks: asked.breaks,
+            signal: AbortSignal.any([stopped.signal, request.signal]),
+            onSection: (done, of) => say({ done, of }),
+          });
+          await keepPrint(actor, { team, side }, made.figures(), now);
+          say({ name: `report-${team}-${side}.pdf`, pdf: Buffer.from(pdf).toString('base64') });
+        } catch (error) {
+          if (stopped.signal.aborted || request.signal.aborted) return;
+          const { error: problem } = (await failure(error, { path: '/api/report' }).json()) as {
+            error: string;
+          };
+          say({ problem });
+        }
+        if (!stopped.signal.aborted) out.close();
+      },
+      cancel: () => stopped.abort(),
+    });
+    return new Response(stream, {
+      headers: { 'Content-Type': 'application/x-ndjson', 'Cache-Control': 'no-store' },
+    });
   });
 }

@@ -1,12 +1,15 @@
 'use client';
 /** The report before it is printed: its first page, each sentence a door to its snaps; which sections it has, in which order. */
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { boardsOf, OWN_SECTIONS, USUAL_SECTIONS, type BoardSide, type Sentence } from '@/core/read';
+import { boardsOf, OWN_SECTIONS, USUAL_SECTIONS, type BoardSide } from '@/core/read';
 import { PAPERS, type Paper } from '@/core/plan/layout';
 import { Choice } from '../../shared/Choice';
 import { useToast } from '../../shared/toasts';
+import { withWords } from './address';
+import { FirstPage, type First } from './FirstPage';
+import { PdfButton } from './PdfButton';
+import { SinceCard, type SinceShown } from './SinceCard';
 
 interface ReportScreenProps {
   readonly title: string;
@@ -15,7 +18,9 @@ interface ReportScreenProps {
   readonly side: BoardSide;
   readonly snaps: number;
   readonly looked: number;
-  readonly sentences: readonly Sentence[];
+  readonly first: First;
+  /** Null: this report was not printed before. */
+  readonly since: SinceShown | null;
   /** Snaps of each section that has any. */
   readonly counts: Readonly<Record<string, number>>;
   /** Null: the usual ones. */
@@ -26,24 +31,18 @@ interface ReportScreenProps {
   readonly query: string;
   /** Null: the member may not. */
   readonly save: ((given: unknown) => Promise<string | null>) | null;
-}
-
-/** An address with other words; null takes one away. */
-function withWords(query: string, words: Readonly<Record<string, string | null>>): string {
-  const params = new URLSearchParams(query);
-  for (const [key, value] of Object.entries(words)) {
-    if (value === null) params.delete(key);
-    else params.set(key, value);
-  }
-  return params.toString();
+  readonly saveWords: ((given: unknown) => Promise<string | null>) | null;
 }
 
 export function ReportScreen(props: ReportScreenProps) {
-  const { title, of, rests, side, snaps, looked, sentences, counts, sections, template, query, save } = props;
+  const { title, of, rests, side, snaps, looked, first, since, counts, sections, template, query, save } =
+    props;
   const router = useRouter();
   const say = useToast();
   const [paper, setPaper] = useState<Paper>('letter');
   const [breaks, setBreaks] = useState(false);
+  const [glossary, setGlossary] = useState(true);
+  const [changes, setChanges] = useState(true);
   const [problem, setProblem] = useState<string | null>(null);
   const boards = boardsOf(side);
   const saved = sections !== null && sections.join() === template?.join();
@@ -92,12 +91,29 @@ export function ReportScreen(props: ReportScreenProps) {
           <input type="checkbox" checked={breaks} onChange={(e) => setBreaks(e.target.checked)} /> a page a
           section
         </label>
+        <label className="small">
+          <input type="checkbox" checked={glossary} onChange={(e) => setGlossary(e.target.checked)} /> what
+          the words mean
+        </label>
+        {since && (
+          <label className="small">
+            <input type="checkbox" checked={changes} onChange={(e) => setChanges(e.target.checked)} /> what
+            changed
+          </label>
+        )}
         <span className="grow" />
         {snaps > 0 && (
           <>
-            <a className="button" href={file('pdf')} target="_blank" rel="noreferrer">
-              PDF
-            </a>
+            <PdfButton
+              order={{
+                query: withWords(query, { sections: chosen.join(',') }),
+                paper,
+                breaks,
+                glossary,
+                since: changes,
+              }}
+              onPrinted={() => router.refresh()}
+            />
             <a className="button" href={file('players')} target="_blank" rel="noreferrer">
               a page for players
             </a>
@@ -113,30 +129,21 @@ export function ReportScreen(props: ReportScreenProps) {
           </>
         )}
       </section>
+      {since && <SinceCard since={since} query={query} />}
       <div className="reportgrid">
         <section className="card" aria-label="First page">
           <header>
             <h2>What the first page says</h2>
             <span className="small quiet">{of}</span>
           </header>
-          {sentences.length === 0 ? (
+          {first.sentences.length === 0 && (
             <p>
               {snaps === 0
                 ? 'No snaps fit. Choose another team, more games or fewer filters in Read.'
                 : 'No row of these tables stands apart from the rest on this film.'}
             </p>
-          ) : (
-            <ol className="sentences">
-              {sentences.map((s) => (
-                <li key={s.reel}>
-                  <Link href={`/read?${withWords(query, { sections: null, board: s.board, reel: s.reel })}`}>
-                    {s.lead}
-                  </Link>{' '}
-                  ({s.interval}); otherwise {s.otherwise}.
-                </li>
-              ))}
-            </ol>
           )}
+          <FirstPage first={first} query={query} save={props.saveWords} />
           {looked > 0 && (
             <p className="small quiet">
               Chosen among {looked} rates by how far each stands from all the other snaps of its board: the

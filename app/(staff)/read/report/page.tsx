@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
 import { pageFor } from '@/app/lib/refusable';
-import { makeReport } from '@/app/lib/report';
+import { makeReport, stampWords } from '@/app/lib/report';
 import { may } from '@/core/staff';
 import { ReportScreen } from '@/ui/read/report/ReportScreen';
-import { saveSections } from '../actions';
+import { saveSections, saveWords } from '../actions';
 
 export const metadata: Metadata = { title: 'Report' };
 export const dynamic = 'force-dynamic';
@@ -18,7 +18,7 @@ export default pageFor('game.read', async function ReportPage(actor, { searchPar
   );
   const params = new URLSearchParams(given);
   const made = await makeReport(actor, params);
-  const { report, sections, template, address, about } = made;
+  const { report, sections, template, address, about, words, since, gameName } = made;
   const { title, of, rests } = about;
   return (
     <ReportScreen
@@ -28,12 +28,28 @@ export default pageFor('game.read', async function ReportPage(actor, { searchPar
       side={address.side}
       snaps={report.snaps}
       looked={report.looked}
-      sentences={report.sentences}
+      first={{
+        team: report.team,
+        side: report.side,
+        sentences: report.sentences,
+        hidden: report.hidden,
+        edits: words.edits,
+        version: words.version,
+      }}
+      since={
+        since && {
+          ...since.changes,
+          at: stampWords(since.at),
+          added: since.changes.added.map(gameName),
+          gone: since.changes.gone.map(gameName),
+        }
+      }
       counts={Object.fromEntries(report.tables.map((t) => [t.id, t.all.rows.length]))}
       sections={sections}
       template={template}
       query={params.toString()}
       save={may(actor.roles, 'report.template') ? saveSections : null}
+      saveWords={may(actor.roles, 'report.words') ? saveWords : null}
     />
   );
 });
