@@ -126,8 +126,11 @@ export const browserRows = (): Promise<Row[]> =>
           keys += line.length;
           await page.keyboard.press('Enter');
           await page.waitForTimeout(PACE);
-          await page.waitForFunction(() =>
-            /^saved/.test(document.getElementById('saved')?.textContent ?? ''),
+          // Asked now and then: asked each frame, the page paints all the time and competes with what is measured.
+          await page.waitForFunction(
+            () => /^saved/.test(document.getElementById('saved')?.textContent ?? ''),
+            undefined,
+            { polling: PACE },
           );
         }
       }

@@ -15,4 +15,5 @@ export * from './nearest';
 export * from './drawn-terms';
 export * from './draw-snap';
 export * from './facts';
+export * from './call-kind';
 export * from './board';

@@ -30,6 +30,7 @@ export const RATE_KEYS = [
   'success',
   'explosive',
   'negative',
+  'havoc',
   'five',
   'man',
   'returned',

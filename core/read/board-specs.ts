@@ -111,6 +111,16 @@ export const BOARDS: readonly BoardSpec[] = [
   offense('concept', 'Concepts: what each call returned', ['concept'], {
     measures: ['success', 'explosive', 'negative', 'yards', 'formation'],
   }),
+  offense('pass-kind', 'Kinds of pass: quick, drop-back, play action, screens', ['passType', 'concept'], {
+    filter: PASSES,
+    measures: ['success', 'explosive', 'negative', 'yards'],
+  }),
+  offense('attack', 'Where they attack by structure', ['structureSnap', 'strongSide'], {
+    across: 'attack',
+    measures: ['success', 'yards'],
+  }),
+  offense('caller', 'Who makes the call', ['callSource'], { measures: [...OFFENSE] }),
+  offense('quality', 'Starters and backups', ['quality'], { measures: [...OFFENSE] }),
   offense('schedule', 'On schedule by down', ['down'], {
     measures: ['success', 'negative', 'yards', 'concept'],
   }),
@@ -173,7 +183,7 @@ export const BOARDS: readonly BoardSpec[] = [
   defense('d-situation', 'By down and distance', ['bucket']),
   defense('d-zone', 'By field zone', ['zone']),
   defense('d-coverage', 'Coverages, and what they gave up', ['coverage'], {
-    measures: ['five', 'success', 'explosive', 'negative', 'yards', 'front'],
+    measures: ['five', 'success', 'explosive', 'havoc', 'yards', 'front'],
   }),
   defense('d-box', 'Men in the box by personnel', ['personnel', 'boxCount'], {
     measures: ['five', 'success', 'explosive', 'yards', 'front'],
@@ -185,6 +195,10 @@ export const BOARDS: readonly BoardSpec[] = [
   defense('d-concept', 'What each concept gained against them', ['concept'], {
     measures: ['success', 'explosive', 'negative', 'yards', 'coverage'],
   }),
+  defense('d-attack', 'Where they were attacked, and what they played', ['attack', 'coverage'], {
+    measures: ['five', 'success', 'explosive', 'yards'],
+  }),
+  defense('d-quality', 'Against starters and backups', ['quality']),
   defense('d-schedule', 'Held off schedule by down', ['down'], {
     measures: ['success', 'negative', 'yards', 'coverage'],
   }),
@@ -209,7 +223,7 @@ export const BOARDS: readonly BoardSpec[] = [
     measures: ['man', 'five'],
   }),
   defense('d-pressure', 'Pressures by name', ['pressure'], {
-    measures: ['five', 'success', 'explosive', 'negative', 'yards'],
+    measures: ['five', 'success', 'explosive', 'havoc', 'yards'],
   }),
   defense('d-rush-back', 'Rush by where the back stands', ['backTo', 'strength'], {
     measures: ['five', 'success', 'negative', 'yards'],

@@ -127,6 +127,12 @@ const SAYS: Readonly<Record<string, (c: CountedSnap) => boolean | null>> = {
     return yards === null ? null : yards >= far;
   },
   negative: (c) => (yardsOf(c) === null ? null : yardsOf(c)! < 0),
+  havoc: (c) => {
+    const { turnover, fumble, result, incompleteCause: why } = c.snap;
+    if (turnover || fumble) return true;
+    if (result === 'incomplete') return why ? why === 'batted' || why === 'defended' : null;
+    return yardsOf(c) === null ? null : yardsOf(c)! < 0;
+  },
   five: ({ snap: { rushers } }) => (typeof rushers === 'number' ? rushers >= 5 : null),
   man: ({ look }) => (look?.style ? look.style === 'man' : null),
   returned: ({ snap: { kickEnd: e } }) => (e === null ? null : e === 'returned' || e === 'muffed'),

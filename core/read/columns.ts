@@ -2,7 +2,7 @@
  * Snaps as columns: each text field is a dictionary of codes, so that slicing and grouping touch
  * only small integers. Blank, none, not visible and not sure are codes of their own.
  */
-import { NONE, UNSEEN } from '../snap/snap';
+import { NONE, UNSEEN, type Snap } from '../snap/snap';
 import type { MeanKey } from './board-spec';
 import { isTendency, isKick, type CountedSnap } from './counted';
 import { FILTER_FIELDS, homeOf, valueIn, type FieldHome, type FilterField } from './filters';
@@ -63,6 +63,8 @@ export interface Columns {
   readonly figures: (of: MeanKey) => Int16Array | Float64Array;
   /** 0 no, 1 yes, 2 cannot know. */
   readonly success: Uint8Array;
+  /** The defense made a loss, a fumble, an interception, or broke a pass up or batted it: 0 no, 1 yes, 2 cannot know. */
+  readonly havoc: Uint8Array;
   /** 1: a tag that counts is in doubt. */
   readonly doubted: Uint8Array;
   /** What each snap counts, 0 to 1; null: all of them whole. */
@@ -151,7 +153,11 @@ function textColumns(snaps: readonly CountedSnap[], doubts: Doubts): Pick<Column
 /** Builds the columns. Linear in snaps; a field of more than 65 000 different words throws when it is looked at. */
 export function buildColumns(
   snaps: readonly CountedSnap[],
-  { success: rule, doubts }: Pick<StaffRules, 'success' | 'doubts'> = DEFAULT_RULES,
+  {
+    success: rule,
+    explosive: far,
+    doubts,
+  }: Pick<StaffRules, 'success' | 'explosive' | 'doubts'> = DEFAULT_RULES,
   /** By game; null: all count whole. */
   weights: ReadonlyMap<string, number> | null = null,
 ): Columns {
@@ -164,6 +170,7 @@ export function buildColumns(
     Int16Array,
   ];
   const explosive = new Uint8Array(n);
+  const havoc = new Uint8Array(n);
   const counts = new Uint8Array(n);
   const kicks = new Uint8Array(n);
   const success = new Uint8Array(n);
@@ -176,7 +183,8 @@ export function buildColumns(
     if (snap.pointsFor !== null && snap.pointsAgainst !== null)
       margin[i] = snap.pointsFor - snap.pointsAgainst;
     yards[i] = yardsOf(snap) ?? UNKNOWN;
-    explosive[i] = isExplosive({ gain: yardsOf(snap), result: snap.result }) ? 1 : 0;
+    explosive[i] = isExplosive({ gain: yardsOf(snap), result: snap.result }, far) ? 1 : 0;
+    havoc[i] = havocOf(snap, yards[i]!);
     counts[i] = isTendency(counted) ? 1 : 0;
     kicks[i] = isKick(counted) ? 1 : 0;
     const { down, gain, turnover, score, scoredBy, offense } = snap;
@@ -209,9 +217,22 @@ export function buildColumns(
     kicks,
     figures: figuresOf(snaps, yards),
     success,
+    havoc,
     doubted,
     weight,
   };
+}
+
+/** Common practice; a fumble counts whoever kept it. An incompletion whose cause is blank may have been broken up. */
+function havocOf({ turnover, fumble, result, incompleteCause }: Snap, yards: number): 0 | 1 | 2 {
+  if (turnover !== null || fumble !== null || (yards !== UNKNOWN && yards < 0)) return 1;
+  if (result === 'incomplete')
+    return incompleteCause === null
+      ? 2
+      : incompleteCause === 'batted' || incompleteCause === 'defended'
+        ? 1
+        : 0;
+  return yards === UNKNOWN ? 2 : 0;
 }
 
 function figuresOf(snaps: readonly CountedSnap[], yards: Int16Array): Columns['figures'] {

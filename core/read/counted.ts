@@ -1,4 +1,5 @@
 /** A snap as it is counted: the effective fields and what the game's order derives. */
+import { callKind, type Attack, type PassType } from '../book/call-kind';
 import { lookFacts, type LookFacts } from '../book/facts';
 import type { Book } from '../book/term';
 import type { LevelProfile } from '../field/profile';
@@ -18,9 +19,14 @@ export interface CountedSnap extends Derived {
   readonly firstOfPossession: boolean;
   readonly possession: number;
   readonly series: number;
+  /** By what the book says the concept is; null: it does not. */
+  readonly passType: PassType | null;
+  readonly attack: Attack | null;
   /** What follows from the look; null where no book was at hand. */
   readonly look: LookFacts | null;
 }
+
+const NO_KIND = { passType: null, attack: null } as const;
 
 function toCounted(
   row: WalkedSnap,
@@ -32,9 +38,13 @@ function toCounted(
 ): CountedSnap {
   // What is in doubt is left out of what follows from it; the tag itself stays, to be shown and exported.
   const left = rules.doubts === 'none';
+  const call = left ? lookedAt(snap) : snap;
+  const { passType, attack } = book ? callKind(book, call) : NO_KIND;
   return {
     ...derived,
     snap,
+    passType,
+    attack,
     look: book ? lookFacts(book, left ? lookedAt(snap) : snap, profile, rules.look) : null,
     number: row.number,
     bucket: row.bucket,
@@ -54,7 +64,8 @@ export function countGame(
   book: Book | null = null,
   rules: StaffRules = DEFAULT_RULES,
 ): CountedSnap[] {
-  const rows = walkGame(snaps, profile, { buckets: rules.buckets, zones: rules.zones });
+  const { buckets, zones, explosive } = rules;
+  const rows = walkGame(snaps, profile, { buckets, zones, explosive });
   const effective = rows.map(effectiveSnap);
   const derived = deriveGame(rows, effective, (i) => isTendency({ snap: effective[i]! }));
   return rows.map((row, i) => toCounted(row, effective[i]!, derived[i]!, profile, book, rules));

@@ -17,6 +17,8 @@ const WALKED = {
   lead: { label: 'score', menu: 142 },
   half: { label: 'half', menu: 12 },
   opening: { label: 'opening plays', menu: 144 },
+  passType: { label: 'kind of pass', menu: 235 },
+  attack: { label: 'attacks', menu: 237 },
   depthBand: { label: 'depth of the throw' },
   fieldBand: { label: 'yards to their goal' },
   driveStart: { label: 'drive began' },

@@ -38,6 +38,7 @@ export const RATES: Readonly<
   success: { label: 'success', of: (c) => (row) => c.success[row] as Outcome },
   explosive: { label: 'explosive', of: byYards((c, row) => c.explosive[row] === 1) },
   negative: { label: 'lost yards', of: byYards((c, row) => c.yards[row]! < 0) },
+  havoc: { label: 'havoc', of: (c) => (row) => c.havoc[row] as Outcome },
   five: { label: 'five or more rush', of: byWord('rushers', (w) => Number(w) >= 5) },
   man: { label: 'man', of: byWord('style', (w) => w === 'man') },
   returned: { label: 'returned', of: byWord('kickEnd', (end) => end === 'returned' || end === 'muffed') },

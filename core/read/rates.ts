@@ -114,13 +114,19 @@ const T95 = [
   2.12, 2.11, 2.101, 2.093, 2.086, 2.08, 2.074, 2.069, 2.064, 2.06, 2.056, 2.052, 2.048, 2.045, 2.042,
 ];
 
-/** Mean of counts a game with a 95 % t interval (floored at 0); null without data, no bounds for one game. */
-export function meanPerGame(counts: readonly number[]): Mean | null {
-  const n = counts.length;
+/** Mean with a 95 % t interval; null without data, no bounds for one figure. */
+export function meanOf(figures: readonly number[]): Mean | null {
+  const n = figures.length;
   if (n === 0) return null;
-  const mean = counts.reduce((a, b) => a + b, 0) / n;
+  const mean = figures.reduce((a, b) => a + b, 0) / n;
   if (n === 1) return { mean, n, low: null, high: null };
-  const variance = counts.reduce((a, c) => a + (c - mean) ** 2, 0) / (n - 1);
+  const variance = figures.reduce((a, c) => a + (c - mean) ** 2, 0) / (n - 1);
   const half = (T95[n - 2] ?? 1.96) * Math.sqrt(variance / n);
-  return { mean, n, low: Math.max(0, mean - half), high: mean + half };
+  return { mean, n, low: mean - half, high: mean + half };
+}
+
+/** Mean of counts a game: none is less than 0. */
+export function meanPerGame(counts: readonly number[]): Mean | null {
+  const mean = meanOf(counts);
+  return mean && { ...mean, low: mean.low === null ? null : Math.max(0, mean.low) };
 }

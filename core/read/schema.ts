@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { BOARDS } from './board-specs';
 import { BOARD_SIDES } from './sides';
 import { DOUBTS } from './doubts';
+import { EXPLOSIVE } from '../rules/walk';
 import { EVEN_AFTER_MOTION, STRENGTH_RULES, TIGHT_END_SCHOOLS } from '../look';
 
 const yard = z.int().min(1).max(99);
@@ -22,6 +23,9 @@ export const rulesSchema = z.object({
     name: z.string().max(40),
     percent: z.tuple([z.number().min(1).max(100), z.number().min(1).max(100), z.number().min(1).max(100)]),
   }),
+  explosive: z
+    .object({ run: z.int().min(1).max(60), pass: z.int().min(1).max(60) })
+    .default({ run: EXPLOSIVE.run, pass: EXPLOSIVE.pass }),
   buckets: z.object({
     freshFirst: z.boolean(),
     secondMedium: yard,

@@ -23,12 +23,18 @@ import { unknownState, type GameState } from './state';
 export const AFTER_EVENTS = ['turnover', 'explosive', 'loss', 'penalty', 'quarter', 'nothing'] as const;
 export type AfterEvent = (typeof AFTER_EVENTS)[number];
 
-/** Explosive gains, common practice: run of 12, pass of 16. */
-export const EXPLOSIVE = { run: 12, pass: 16 } as const;
+/** Yards from which a run and a pass are explosive: schools, a staff setting. */
+export interface ExplosiveRule {
+  readonly run: number;
+  readonly pass: number;
+}
+/** Common practice. */
+export const EXPLOSIVE: ExplosiveRule = { run: 12, pass: 16 };
 
 export interface WalkOptions {
   readonly buckets?: BucketSet;
   readonly zones?: readonly Zone[];
+  readonly explosive?: ExplosiveRule;
 }
 
 export interface WalkedSnap {
@@ -91,17 +97,20 @@ export const isOpeningKickoff = (before: GameState): boolean =>
   before.unit === 'kickoff' && before.quarter === 1;
 
 /** Whether a gain is explosive; false where none is known. */
-export function isExplosive({ gain, result }: Pick<Snap, 'gain' | 'result'>): boolean {
-  const limit = result === 'complete' || result === 'scramble' ? EXPLOSIVE.pass : EXPLOSIVE.run;
+export function isExplosive(
+  { gain, result }: Pick<Snap, 'gain' | 'result'>,
+  rule: ExplosiveRule = EXPLOSIVE,
+): boolean {
+  const limit = result === 'complete' || result === 'scramble' ? rule.pass : rule.run;
   return gain !== null && gain >= limit;
 }
 
-function eventOf(row: WalkedSnap, quarterChanged: boolean): AfterEvent {
+function eventOf(row: WalkedSnap, quarterChanged: boolean, rule?: ExplosiveRule): AfterEvent {
   const { snap } = row;
   if (snap.turnover === 'interception' || (snap.turnover === 'fumble' && snap.fumble !== 'kept'))
     return 'turnover';
   if (snap.penalties.some((p) => p.outcome !== 'declined')) return 'penalty';
-  if (isExplosive(snap)) return 'explosive';
+  if (isExplosive(snap, rule)) return 'explosive';
   if (snap.result === 'sack' || (snap.gain !== null && snap.gain < 0)) return 'loss';
   return quarterChanged ? 'quarter' : 'nothing';
 }
@@ -197,7 +206,8 @@ export function walkGame(
         snap.clock,
         pointsFor === null || pointsAgainst === null ? null : pointsFor - pointsAgainst,
       ),
-      afterEvent: last === null ? 'nothing' : eventOf(last, last.before.quarter !== before.quarter),
+      afterEvent:
+        last === null ? 'nothing' : eventOf(last, last.before.quarter !== before.quarter, options.explosive),
       anchored,
     };
     rows.push(row);

@@ -8,15 +8,20 @@ import {
   boardReel,
   compareReel,
   driveReel,
+  efficiencyReel,
+  onePlayReel,
   reelOf,
   type Counted,
   type CountedSnap,
+  type NamedRows,
 } from '@/core/read';
 import { Reel } from './Reel';
 
 interface NumberReelProps {
   readonly name: string;
   readonly counted: Counted;
+  /** Whose film it is. */
+  readonly team: string;
   /** The program's team. */
   readonly own: string;
   readonly zones: readonly Zone[];
@@ -27,14 +32,40 @@ interface NumberReelProps {
   readonly onClose: () => void;
 }
 
-export default function NumberReel({ name, counted, own, zones, snaps, ...rest }: NumberReelProps) {
-  const { columns, cellRows } = counted;
-  const { title, rows } = name.startsWith('c/')
-    ? compareReel(name, columns, cellRows, own, BOARDS, zones)
-    : name.startsWith('b/')
-      ? boardReel(name, columns, cellRows, zones)
-      : name.startsWith('v/')
-        ? driveReel(name, snaps, counted.rows)
-        : reelOf(name, counted);
-  return <Reel title={title} snaps={[...rows].map((i) => snaps[i]!)} {...rest} />;
+function named({ name, counted, own, zones, snaps, team }: NumberReelProps): NamedRows {
+  const { columns, cellRows, rows, side } = counted;
+  switch (name.slice(0, 2)) {
+    case 'c/':
+      return compareReel(name, columns, cellRows, own, BOARDS, zones);
+    case 'b/':
+      return boardReel(name, columns, cellRows, zones);
+    case 'v/':
+      return driveReel(name, snaps, rows);
+    case 'o/':
+      return onePlayReel(name, columns, cellRows);
+    case 'e/':
+      return efficiencyReel(name, {
+        snaps,
+        rows,
+        team,
+        side: side === 'defense' ? 'defense' : 'offense',
+      });
+    default:
+      return reelOf(name, counted);
+  }
+}
+
+export default function NumberReel(props: NumberReelProps) {
+  const { snaps, book, profile, gameName, onClose } = props;
+  const { title, rows } = named(props);
+  return (
+    <Reel
+      title={title}
+      snaps={[...rows].map((i) => snaps[i]!)}
+      book={book}
+      profile={profile}
+      gameName={gameName}
+      onClose={onClose}
+    />
+  );
 }

@@ -32,6 +32,8 @@ const BoardsCard = dynamic(() => import('./BoardsCard'), {
 });
 const LookOfCard = dynamic(() => import('./LookOfCard'), { ssr: false });
 const DriveChart = dynamic(() => import('./DriveChart'), { ssr: false });
+const EfficiencyCard = dynamic(() => import('./EfficiencyCard'), { ssr: false });
+const OnePlayCard = dynamic(() => import('./OnePlayCard'), { ssr: false });
 const NumberReel = dynamic(() => import('./NumberReel'), { ssr: false });
 
 export interface ReadScreenProps extends ReadFilm {
@@ -75,6 +77,9 @@ export function ReadScreen(props: ReadScreenProps) {
   const [card, setCard] = useState<number | null>(null);
   const carded = card === null ? undefined : settled.looks[card];
   const chosen = cell && writeCell(cell);
+  // Parts of drives are no drives.
+  const filtered =
+    cell !== null || writeFilter(address.filter) !== null || Object.keys(address.ranges).length > 0;
   const onCell = useCallback(
     (to: Cell) => setUrl({ cell: writeCell(to) === chosen ? null : writeCell(to), reel: null }),
     [chosen, setUrl],
@@ -153,13 +158,28 @@ export function ReadScreen(props: ReadScreenProps) {
           setUrl={setUrl}
         />
       )}
+      {settled.side === 'offense' && settled.cellRows.length > 0 && (
+        <OnePlayCard
+          columns={settled.columns}
+          rows={settled.cellRows}
+          onOpen={(picture) => setUrl({ reel: `o/${picture}` }, true)}
+        />
+      )}
+      {counted.rows.length > 0 && !ofKicks(counted.side) && (
+        <EfficiencyCard
+          snaps={snaps}
+          rows={settled.rows}
+          team={address.team}
+          side={settled.side === 'defense' ? 'defense' : 'offense'}
+          filtered={filtered}
+          onOpen={(figure) => setUrl({ reel: `e/${figure}` }, true)}
+        />
+      )}
       {counted.side === 'offense' && address.board === 'drives' && (
         <DriveChart
           snaps={snaps}
           rows={counted.rows}
-          filtered={
-            cell !== null || writeFilter(address.filter) !== null || Object.keys(address.ranges).length > 0
-          }
+          filtered={filtered}
           gameName={nameOfGame}
           onOpen={(drive) => setUrl({ reel: `v/${drive}` }, true)}
         />
@@ -167,6 +187,7 @@ export function ReadScreen(props: ReadScreenProps) {
       {reel !== null && !reel.startsWith('d/') && (
         <NumberReel
           name={reel}
+          team={address.team}
           own={own}
           counted={counted}
           zones={zones}

@@ -20,7 +20,7 @@ export interface RulesCardProps {
 
 export function RulesCard({ rules, busy, mayKeep, onKeep }: RulesCardProps) {
   const [open, setOpen] = useState(false);
-  const { look, success, zones, doubts } = rules;
+  const { look, success, explosive, zones, doubts } = rules;
   const onEnd = TECHNIQUES.filter((t) => t.anchor === 'Y').map((t) => techniqueName(t, look.school));
   return (
     <section className="card" aria-label="Counting rules">
@@ -39,7 +39,8 @@ export function RulesCard({ rules, busy, mayKeep, onKeep }: RulesCardProps) {
       <p className="small quiet">
         Passing strength by {look.strength.map((r) => STRENGTH_WORD[r]).join(', then ')}; on the tight end{' '}
         {onEnd.join(', ')}; the box {look.box.lateral} yd outside the end man, {look.box.depth} deep; success{' '}
-        {success.name}; {zones.length} zones; tags in doubt: {DOUBT_WORDS[doubts]}.
+        {success.name}; explosive from {explosive.run} yd of a run, {explosive.pass} of a pass; {zones.length}{' '}
+        zones; tags in doubt: {DOUBT_WORDS[doubts]}.
       </p>
       {open && <RulesForm rules={rules} busy={busy} onKeep={onKeep} />}
       {JSON.stringify(rules) !== JSON.stringify(DEFAULT_RULES) && (

@@ -13,7 +13,7 @@ import {
 import { DOUBTS, DOUBT_WORDS } from '@/core/read/doubts';
 import { SUCCESS_RULES } from '@/core/read/staff-rules';
 import { TextBox } from '../shared/TextBox';
-import { bucketSet, bucketSetOf, knownSuccess, type RulesDraft } from './rules-draft';
+import { bucketSet, bucketSetOf, EXPLOSIVE_NAMES, explosiveName, knownSuccess, type RulesDraft } from './rules-draft';
 import { EVEN_WORD, STRENGTH_WORD } from './words';
 
 interface FieldsProps {
@@ -100,7 +100,7 @@ export function LookFields({
   );
 }
 
-export function SuccessFields({ draft: { percent, doubts }, set }: FieldsProps) {
+export function SuccessFields({ draft: { percent, explosive, doubts }, set }: FieldsProps) {
   return (
     <>
       <TextBox
@@ -127,6 +127,32 @@ export function SuccessFields({ draft: { percent, doubts }, set }: FieldsProps) 
           label={`success ${['1st', '2nd', '3rd and 4th'][i]}, %`}
           value={name}
           onChange={(e) => set({ percent: at(percent, i, e.target.value) })}
+        />
+      ))}
+      <TextBox
+        select
+        label="explosive"
+        value={explosiveName(explosive)}
+        onChange={(event) => {
+          const [run = '', pass = ''] = event.target.value.split('/');
+          if (pass !== '') set({ explosive: { run, pass } });
+        }}
+        helperText="yards of a run, yards of a pass"
+      >
+        {EXPLOSIVE_NAMES.map((name) => (
+          <option key={name} value={name}>
+            {name}
+          </option>
+        ))}
+        <option value="own">own numbers</option>
+      </TextBox>
+      {(['run', 'pass'] as const).map((kind) => (
+        <TextBox
+          key={kind}
+          type="number"
+          label={`explosive ${kind}, yd`}
+          value={explosive[kind]}
+          onChange={(e) => set({ explosive: { ...explosive, [kind]: e.target.value } })}
         />
       ))}
       <TextBox

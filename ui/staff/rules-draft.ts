@@ -2,7 +2,7 @@
 import { DEFAULT_BUCKETS, OTHER_BUCKETS, type BucketSet } from '@/core/field/situation';
 import type { EvenAfterMotion, School, StrengthRule } from '@/core/look';
 import type { Doubts } from '@/core/read/doubts';
-import { SUCCESS_RULES, type StaffRules } from '@/core/read/staff-rules';
+import { EXPLOSIVE_RULES, SUCCESS_RULES, type StaffRules } from '@/core/read/staff-rules';
 
 export interface RulesDraft {
   /** First to last; empty: nothing further. */
@@ -12,6 +12,7 @@ export interface RulesDraft {
   readonly school: School;
   readonly box: { readonly lateral: string; readonly depth: string };
   readonly percent: readonly string[];
+  readonly explosive: { readonly run: string; readonly pass: string };
   readonly doubts: Doubts;
   readonly buckets: BucketSet;
   readonly zones: readonly {
@@ -24,13 +25,14 @@ export interface RulesDraft {
 
 const RULES_IN_ORDER = 4;
 
-export const draftOf = ({ look, success, buckets, zones, doubts }: StaffRules): RulesDraft => ({
+export const draftOf = ({ look, success, explosive, buckets, zones, doubts }: StaffRules): RulesDraft => ({
   order: Array.from({ length: RULES_IN_ORDER }, (_, i) => look.strength[i] ?? ''),
   evenAfterMotion: look.evenAfterMotion,
   keepHoldsEnd: look.keepHoldsEnd,
   school: look.school,
   box: { lateral: String(look.box.lateral), depth: String(look.box.depth) },
   percent: success.percent.map(String),
+  explosive: { run: String(explosive.run), pass: String(explosive.pass) },
   buckets,
   doubts,
   zones: zones.map((z) => ({ ...z, from: String(z.from), to: String(z.to) })),
@@ -40,6 +42,18 @@ export const draftOf = ({ look, success, buckets, zones, doubts }: StaffRules): 
 export const knownSuccess = (percent: readonly string[]) =>
   SUCCESS_RULES.find((r) => r.percent.join() === percent.join()) ?? null;
 
+const yardsOfRule = ({
+  run,
+  pass,
+}: {
+  readonly run: number | string;
+  readonly pass: number | string;
+}): string => `${run}/${pass}`;
+export const EXPLOSIVE_NAMES: readonly string[] = EXPLOSIVE_RULES.map(yardsOfRule);
+/** "12/16", or own: the staff's own yards. */
+export const explosiveName = (explosive: RulesDraft['explosive']): string =>
+  EXPLOSIVE_NAMES.find((name) => name === yardsOfRule(explosive)) ?? 'own';
+
 /** What is to be read. */
 export const valueOf = ({
   order,
@@ -48,6 +62,7 @@ export const valueOf = ({
   school,
   box,
   percent,
+  explosive,
   buckets,
   zones,
   doubts,
@@ -60,6 +75,7 @@ export const valueOf = ({
     box: { lateral: Number(box.lateral), depth: Number(box.depth) },
   },
   success: { name: knownSuccess(percent)?.name ?? percent.join('/'), percent: percent.map(Number) },
+  explosive: { run: Number(explosive.run), pass: Number(explosive.pass) },
   buckets,
   doubts,
   zones: zones.map((z) => ({ ...z, from: Number(z.from), to: Number(z.to) })),

@@ -57,11 +57,10 @@ const players = (label: string, group: FieldGroup, about: About, typed: string) 
   ({ label, group, about, typed: [typed], kind: 'numbers', pattern: JERSEY }) as const;
 
 export const CHARTED = {
-  quality: choice('players on the field', 'at_the_line', 'offense', 'quality', [
-    'starters',
-    'backups',
-    'mixed',
-  ]),
+  quality: {
+    ...choice('players on the field', 'at_the_line', 'offense', 'quality', ['starters', 'backups', 'mixed']),
+    menu: 14,
+  },
   missing: players('out of the game', 'at_the_line', 'offense', 'missing'),
   mode: choice('mode', 'at_the_line', 'offense', 'mode', [
     'normal',
@@ -105,14 +104,17 @@ export const CHARTED = {
     'snap',
   ),
   sidelineChecks: count('sideline checks', 'before_the_snap', 'offense', 'checks', 0, 5, undefined, 'set'),
-  callSource: choice(
-    'call made by',
-    'before_the_snap',
-    'offense',
-    'source',
-    ['sideline', 'quarterback', 'line', 'receivers'],
-    'set',
-  ),
+  callSource: {
+    ...choice(
+      'call made by',
+      'before_the_snap',
+      'offense',
+      'source',
+      ['sideline', 'quarterback', 'line', 'receivers'],
+      'set',
+    ),
+    menu: 16,
+  },
   callSent: words('call sent', 'before_the_snap', 'own', 'sent'),
   callByRules: words('call by the rules', 'before_the_snap', 'own', 'byrules'),
   declaredStrength: choice(

@@ -1,0 +1,34 @@
+import { describe, expect, it } from 'vitest';
+import { callKind } from './call-kind';
+import { DEFAULT_BOOK } from './default-book';
+
+const of = (concept: string | null, play: 'run' | 'pass' | 'rpo' | null) =>
+  callKind(DEFAULT_BOOK, { concept, play } as Parameters<typeof callKind>[1]);
+
+describe('what a call is by its word', () => {
+  // Facts of the trade, common practice.
+  it.each([
+    ['inside zone', 'run', null, 'inside run'],
+    ['power', 'run', null, 'off tackle'],
+    ['stretch', 'run', null, 'perimeter'],
+    ['stick', 'pass', 'quick', 'quick pass'],
+    ['bubble', 'pass', 'screen', 'perimeter'],
+    ['back screen', 'pass', 'screen', 'perimeter'],
+    ['tunnel screen', 'pass', 'screen', 'screen'],
+    ['four verticals', 'pass', 'drop-back', 'vertical'],
+  ] as const)('%s, called %s: %s, %s', (word, play, passType, attack) => {
+    expect(of(word, play)).toEqual({ passType, attack });
+  });
+  it('says nothing of a word that the book does not have, or of none', () => {
+    expect(of('no such word', 'pass')).toEqual({ passType: null, attack: null });
+    expect(of(null, 'run')).toEqual({ passType: null, attack: null });
+  });
+  it('every run and pass of the general book is of a kind', () => {
+    for (const { kind, word, definition } of DEFAULT_BOOK.terms)
+      if (definition && (kind === 'run' || kind === 'pass')) {
+        const said = of(word, kind);
+        expect(said.attack, word).not.toBeNull();
+        expect(said.passType === null, word).toBe(kind === 'run');
+      }
+  });
+});

@@ -1,0 +1,202 @@
+/**
+ * What drives and series came to: points, yards, first downs made, touchdowns from inside the twenty, and points
+ * against what such first downs were worth. Of whole games: kicks and tries are needed to know the score after a drive.
+ */
+import type { CountedSnap } from './counted';
+import { expectedPoints } from './expected-points';
+import { drivesOf } from './drives';
+import { meanOf, wilson, type Mean, type Rate } from './rates';
+import { sideField, type BoardSide } from './sides';
+import { yardsOf } from './success';
+
+/** A drive reached the red zone with a play from here on. */
+export const RED_FROM = 20;
+
+export interface EfficiencyFigure {
+  readonly key: string;
+  readonly label: string;
+  readonly value: Rate | Mean;
+  /** What stands behind it: plays of the drives or series counted, or that hit. */
+  readonly rows: Uint32Array;
+}
+
+interface Whole {
+  readonly snaps: readonly CountedSnap[];
+  /** Plays of the side that count, unfiltered. */
+  readonly rows: Uint32Array;
+  readonly team: string;
+  readonly side: Extract<BoardSide, 'offense' | 'defense'>;
+}
+
+/** The team's lead before a snap; null: the score is not known there. */
+function leadAt({ snap: { offense, pointsFor, pointsAgainst } }: CountedSnap, team: string): number | null {
+  if (pointsFor === null || pointsAgainst === null || offense === null) return null;
+  return offense === team ? pointsFor - pointsAgainst : pointsAgainst - pointsFor;
+}
+function pointsAt({ snap: { offense, pointsFor, pointsAgainst } }: CountedSnap, team: string): number | null {
+  return offense === null ? null : offense === team ? pointsFor : pointsAgainst;
+}
+
+/** The first snap of the game after these that is no try; null: the film ends. */
+function after(snaps: readonly CountedSnap[], last: number): number | null {
+  const { game } = snaps[last]!.snap;
+  for (let i = last + 1; i < snaps.length && snaps[i]!.snap.game === game; i++)
+    if (snaps[i]!.snap.unit !== 'try') return i;
+  return null;
+}
+
+interface Series {
+  readonly rows: readonly number[];
+  readonly offense: string;
+  /** A first down or a touchdown; null: the film does not say. */
+  readonly made: boolean | null;
+  /** Points gained by the offense less what the series was worth; null outside the table. */
+  readonly added: number | null;
+}
+
+const half = (quarter: number | null): number | null =>
+  quarter === null ? null : quarter <= 2 ? 1 : quarter <= 4 ? 2 : quarter;
+
+/** A first and ten, or first and goal, from scrimmage: what the table is of. */
+const isFirst = ({ snap: { down, distance, unit, toGoal } }: CountedSnap): boolean =>
+  down === 1 && unit === 'scrimmage' && toGoal !== null && (distance === 10 || distance === toGoal);
+
+/** From first down to first down: points scored meanwhile, what the next is worth to whom, less what this was worth. */
+function addedBy(snaps: readonly CountedSnap[], from: number, to: number, offense: string): number | null {
+  const start = snaps[from]!;
+  if (!isFirst(start)) return null;
+  const worth = expectedPoints(start.snap.toGoal!);
+  const before = leadAt(start, offense);
+  if (worth === null || before === null) return null;
+  const { game, quarter } = start.snap;
+  let next = to + 1;
+  while (next < snaps.length && snaps[next]!.snap.game === game && !isFirst(snaps[next]!)) next++;
+  const then = snaps[next];
+  if (!then || then.snap.game !== game) return null;
+  const lead = leadAt(then, offense);
+  if (lead === null) return null;
+  const points = lead - before;
+  // The half ended: nothing was left to be gained.
+  if (half(then.snap.quarter) !== half(quarter)) return points - worth;
+  const left = expectedPoints(then.snap.toGoal!);
+  return left === null ? null : points + (then.snap.offense === offense ? left : -left) - worth;
+}
+
+/** The first play from scrimmage after a series; undefined: the film of the game ends. */
+function nextSeries(snaps: readonly CountedSnap[], to: number): CountedSnap | undefined {
+  const { snap, series } = snaps[to]!;
+  for (let i = to + 1; i < snaps.length && snaps[i]!.snap.game === snap.game; i++)
+    if (snaps[i]!.series !== series && snaps[i]!.snap.unit === 'scrimmage') return snaps[i];
+  return undefined;
+}
+
+function seriesOf(snaps: readonly CountedSnap[], rows: Uint32Array): Series[] {
+  const lists = new Map<string, number[]>();
+  for (const row of rows) {
+    const { snap, series, possession } = snaps[row]!;
+    if (possession === 0 || snap.unit === 'try' || snap.offense === null) continue;
+    const key = `${snap.game}~${series}`;
+    const list = lists.get(key);
+    if (list) list.push(row);
+    else lists.set(key, [row]);
+  }
+  return [...lists.values()].map((list): Series => {
+    const from = list[0]!;
+    const to = list[list.length - 1]!;
+    const last = snaps[to]!;
+    const offense = last.snap.offense!;
+    const next = nextSeries(snaps, to);
+    const scored = last.snap.score === 'touchdown' && last.snap.scoredBy === offense;
+    const made =
+      scored || (next !== undefined && next.possession === last.possession)
+        ? true
+        : next === undefined && last.driveEnd === null
+          ? null
+          : false;
+    return { rows: list, offense, made, added: addedBy(snaps, from, to, offense) };
+  });
+}
+
+const rowsIn = (lists: readonly (readonly number[] | Uint32Array)[]): Uint32Array =>
+  Uint32Array.from(lists.flatMap((l) => [...l])).sort();
+
+/** Cost: linear in the snaps. */
+export function efficiencyOf({ snaps, rows, team, side }: Whole): EfficiencyFigure[] {
+  const mine = rows.filter((row) => snaps[row]!.snap[sideField(side)] === team);
+  const drives = drivesOf(snaps, mine).map((drive) => {
+    const first = snaps[drive.rows[0]!]!;
+    const offense = first.snap.offense!;
+    const next = after(snaps, drive.rows[drive.rows.length - 1]!);
+    const [before, then] = [pointsAt(first, offense), next === null ? null : pointsAt(snaps[next]!, offense)];
+    const yards = [...drive.rows].map((row) => yardsOf(snaps[row]!.snap) ?? 0).reduce((a, b) => a + b, 0);
+    const red = [...drive.rows].some((row) => {
+      const { toGoal } = snaps[row]!.snap;
+      return toGoal !== null && toGoal <= RED_FROM;
+    });
+    return { ...drive, points: before === null || then === null ? null : then - before, yards, red };
+  });
+  const ended = drives.filter((d) => d.end !== null && d.end !== 'end of half');
+  const pointed = drives.filter((d) => d.points !== null);
+  const red = drives.filter((d) => d.red && d.end !== null);
+  const series = seriesOf(snaps, mine);
+  const said = series.filter((s) => s.made !== null);
+  const valued = series.filter((s) => s.added !== null);
+  const made = said.filter((s) => s.made);
+  const touchdowns = red.filter((d) => d.end === 'touchdown');
+  const scored = ended.filter((d) => d.end === 'touchdown' || d.end === 'field goal');
+  const mean = (figures: readonly number[]): Mean =>
+    meanOf(figures) ?? { mean: NaN, n: 0, low: null, high: null };
+  return [
+    {
+      key: 'points',
+      label: 'points a drive',
+      value: mean(pointed.map((d) => d.points!)),
+      rows: rowsIn(pointed.map((d) => d.rows)),
+    },
+    {
+      key: 'yards',
+      label: 'yards a drive',
+      value: mean(drives.map((d) => d.yards)),
+      rows: rowsIn(drives.map((d) => d.rows)),
+    },
+    {
+      key: 'scored',
+      label: 'drives that scored',
+      value: wilson(scored.length, ended.length),
+      rows: rowsIn(scored.map((d) => d.rows)),
+    },
+    {
+      key: 'red',
+      label: `touchdowns of drives inside the ${RED_FROM}`,
+      value: wilson(touchdowns.length, red.length),
+      rows: rowsIn(touchdowns.map((d) => d.rows)),
+    },
+    {
+      key: 'series',
+      label: 'series with a first down or a touchdown',
+      value: wilson(made.length, said.length),
+      rows: rowsIn(made.map((s) => s.rows)),
+    },
+    {
+      key: 'added',
+      label: 'points added a series, 1971 professional values',
+      value: mean(valued.map((s) => s.added!)),
+      rows: rowsIn(valued.map((s) => s.rows)),
+    },
+  ];
+}
+
+/** The snaps of a figure by name, "e/<key>". */
+export function efficiencyReel(
+  name: string,
+  whole: Whole,
+): { readonly title: string; readonly rows: Uint32Array } {
+  const figure = efficiencyOf(whole).find((f) => f.key === name.slice(2));
+  return figure ? { title: figure.label, rows: figure.rows } : { title: '', rows: new Uint32Array(0) };
+}
+
+/** "2.1 (1.4 to 2.8)"; a minus is a minus. */
+export const figureText = ({ mean, low, high }: Mean): string => {
+  const text = (x: number): string => x.toFixed(1).replace('-', '−').replace('−0.0', '0.0');
+  return low === null || high === null ? text(mean) : `${text(mean)} (${text(low)} to ${text(high)})`;
+};
