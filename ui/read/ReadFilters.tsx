@@ -1,37 +1,18 @@
 'use client';
 /** Whose offense, which games, which film, and what is filtered by; with the doors to what is counted and what is not tagged. */
 import dynamic from 'next/dynamic';
-import { useState } from 'react';
 import type { LevelKey } from '@/core/field/profile';
 import type { GameInfo, TeamInfo } from '@/core/exchange/types';
-import {
-  BOARD_SIDES,
-  FILM_KINDS,
-  FILM_LABEL,
-  filmKind,
-  filterLabel,
-  ownFilm,
-  SIDE_WORDS,
-  RANGE_LABEL,
-  rangeWords,
-  writeFilter,
-  writeRanges,
-  type Filter,
-  type FilterField,
-  type RangeField,
-  type Ranges,
-} from '@/core/read';
+import { BOARD_SIDES, FILM_KINDS, FILM_LABEL, filmKind, ownFilm, SIDE_WORDS } from '@/core/read';
 import type { SavedView } from '@/core/read/schema';
 import { Choice } from '../shared/Choice';
 import type { Reading } from './useReading';
-import { wordOf } from './words';
 
 const ReadTotals = dynamic(() => import('./ReadTotals'), {
   ssr: false,
   loading: () => <span className="small quiet totals">…</span>,
 });
-const SavedViews = dynamic(() => import('./SavedViews'), { ssr: false });
-const FilterMenu = dynamic(() => import('./FilterMenu'), { ssr: false });
+const FilterChips = dynamic(() => import('./FilterChips'), { ssr: false });
 
 export type SetAddress = (changes: Readonly<Record<string, string | null>>, push?: boolean) => void;
 
@@ -50,14 +31,7 @@ interface ReadFiltersProps {
 
 export function ReadFilters(props: ReadFiltersProps) {
   const { reading, games, teams, level, setUrl, views, saveView } = props;
-  const { team, side, film, last, halfLife, filter, ranges } = reading.address;
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const setFilter = (next: Filter): void => setUrl({ filter: writeFilter(next), reel: null });
-  const setRanges = (next: Ranges): void =>
-    setUrl({
-      range: writeRanges(Object.fromEntries(Object.entries(next).filter(([, r]) => r !== undefined))),
-      reel: null,
-    });
+  const { team, side, film, last, halfLife } = reading.address;
   const own = ownFilm(level);
   const otherFilm = film !== own || games.some((g) => ![null, own].includes(filmKind(g.info)));
   return (
@@ -121,53 +95,8 @@ export function ReadFilters(props: ReadFiltersProps) {
           }
         />
       )}
-      {Object.entries(filter).map(([field, words]) => (
-        <span key={field} className="chip">
-          {filterLabel(field as FilterField)}: {words!.map(wordOf).join(' or ')}
-          <button
-            type="button"
-            className="plain"
-            onClick={() => setFilter({ ...filter, [field]: [] })}
-            aria-label={`take the filter ${filterLabel(field as FilterField)} away`}
-          >
-            ×
-          </button>
-        </span>
-      ))}
-      {Object.entries(ranges).map(([field, range]) => (
-        <span key={field} className="chip">
-          {rangeWords(field as RangeField, range)}
-          <button
-            type="button"
-            className="plain"
-            onClick={() => setRanges({ ...ranges, [field]: undefined })}
-            aria-label={`take the range of ${RANGE_LABEL[field as RangeField]} away`}
-          >
-            ×
-          </button>
-        </span>
-      ))}
-      <button
-        type="button"
-        className="button"
-        onClick={(e) => setAnchor(e.currentTarget)}
-        aria-haspopup="menu"
-      >
-        add a filter
-      </button>
-      <SavedViews views={views} save={saveView} />
+      <FilterChips reading={reading} setUrl={setUrl} views={views} saveView={saveView} />
       <ReadTotals reading={reading} games={games} setUrl={setUrl} />
-      {anchor && (
-        <FilterMenu
-          anchor={anchor}
-          counted={reading.counted}
-          onClose={() => setAnchor(null)}
-          onRange={(field, range) => setRanges({ ...ranges, [field]: range })}
-          onAdd={(field, word) =>
-            setFilter({ ...filter, [field]: [...new Set([...(filter[field] ?? []), word])] })
-          }
-        />
-      )}
     </div>
   );
 }

@@ -103,7 +103,7 @@ export function FirstPage({ first, query, save }: FirstPageProps) {
           ))}
         </ul>
       )}
-      <ol className="sentences">
+      <ol className="sentences" aria-label="Sentences">
         {sentences.map((s) => (
           <li key={s.reel}>
             {open === s.reel ? (
