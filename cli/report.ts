@@ -9,7 +9,9 @@ import {
   boardsOf,
   buildColumns,
   buildReport,
+  efficiencyOf,
   glossaryOf,
+  onePlayPictures,
   countGame,
   DEFAULT_RULES,
   filmKind,
@@ -93,6 +95,15 @@ export async function report(args: string[]): Promise<number> {
     zones: DEFAULT_RULES.zones,
     looks: lookCards(columns, rows, side, book, fallback, DEFAULT_RULES.look),
     since: null,
+    figures: ofKicks(side)
+      ? []
+      : efficiencyOf({
+          snaps: counted,
+          rows,
+          team: values.team,
+          side: side === 'defense' ? side : 'offense',
+        }),
+    onePlay: side === 'offense' ? onePlayPictures(columns, rows) : [],
     words: book ? glossaryOf(columns, rows, book, fallback) : [],
   };
   const files: [string, Uint8Array | string][] = [

@@ -6,6 +6,9 @@ import type { Pdf } from './pdf';
 
 export const MARGIN = 36;
 export const FOOT = 26;
+/** Of a row of a table, and of a heading. */
+export const LINE = 21;
+const HEAD = 17;
 
 export class Pages {
   y = MARGIN;
@@ -74,4 +77,15 @@ export class Pages {
     this.doc.text(words, MARGIN, this.y, { width: this.width, lineGap: 1 });
     this.y += height + 3;
   }
+}
+
+/** Kept together with what is drawn below it, and the first rows. */
+export function heading(pages: Pages, title: string, note: string, drawn = 0): void {
+  if (!pages.room(HEAD + drawn + 3 * LINE)) pages.add();
+  pages.doc.outline.addItem(title);
+  pages.y += 8;
+  pages.text(title, MARGIN, pages.y, 12.5, true);
+  pages.right(note, MARGIN + pages.width / 2, pages.y + 4, pages.width / 2, 7.5);
+  pages.rule(pages.y + HEAD, 1.2);
+  pages.y += HEAD + 4;
 }

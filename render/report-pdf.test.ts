@@ -9,7 +9,10 @@ import {
   countGame,
   countText,
   DEFAULT_RULES,
+  efficiencyOf,
+  figureText,
   glossaryOf,
+  onePlayPictures,
   select,
   leadOf,
   sentenceText,
@@ -21,7 +24,8 @@ import { DEMO_SEED, simulateSeason } from '../demo/league';
 vi.mock('server-only', () => ({}));
 
 const games = simulateSeason(DEMO_SEED, { tells: true, weeks: 5 });
-const columns = buildColumns(games.flatMap((g) => countGame(g.snaps, COLLEGE, DEFAULT_BOOK)));
+const snaps = games.flatMap((g) => countGame(g.snaps, COLLEGE, DEFAULT_BOOK));
+const columns = buildColumns(snaps);
 const team = games[0]!.home;
 const squeezed = (words: string): string => words.replace(/\s+/g, '');
 
@@ -36,6 +40,8 @@ async function given(side: BoardSide, rows = select(columns, { [side]: [team] })
     zones: DEFAULT_ZONES,
     looks: lookCards(columns, rows, side, DEFAULT_BOOK, COLLEGE, DEFAULT_RULES.look),
     since: null,
+    figures: efficiencyOf({ snaps, rows, team, side: side === 'defense' ? 'defense' : 'offense' }),
+    onePlay: side === 'offense' ? onePlayPictures(columns, rows, 40) : [],
     words: glossaryOf(columns, rows, DEFAULT_BOOK, COLLEGE),
   };
 }
@@ -70,9 +76,16 @@ describe.each(['offense', 'defense'] as const)('of an %s', (side) => {
       expect(outline?.map((o) => o.title)).toEqual([
         'First page',
         ...(printed.looks.length > 0 ? ['Formations, drawn'] : []),
+        ...(printed.figures.some((f) => f.value.n > 0) ? ['Drives and series'] : []),
+        ...(printed.onePlay.length > 0 ? ['One picture, one play'] : []),
         ...printed.report.tables.map((t) => t.title),
         'Words of this report',
       ]);
+      for (const { value } of printed.figures)
+        if (value.n > 0)
+          expect(all).toContain(squeezed('share' in value ? countText(value) : figureText(value)));
+      for (const { concept, rate } of printed.onePlay.slice(0, 12))
+        expect(all).toContain(squeezed(`${concept} ${countText(rate)}`));
       for (const { word } of printed.words) expect(all).toContain(squeezed(word));
     },
   );

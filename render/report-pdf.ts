@@ -8,19 +8,20 @@ import {
   gridPicture,
   intervalText,
   leadOf,
-  MOVED_POINTS,
   type BoardCell,
   type BoardColumn,
   type BoardTable,
   type BoardTableRow,
-  type Changes,
+  type EfficiencyFigure,
   type GlossaryWord,
   type GridPicture,
+  type OnePlay,
   type Report,
 } from '@/core/read';
 import { drawMarks, fit, type Card } from './drawing-pdf';
 import { openPdf, type Pdf } from './pdf';
-import { FOOT, MARGIN, Pages } from './report-pages';
+import { FOOT, heading, LINE, MARGIN, Pages } from './report-pages';
+import { drivesAndSeries, glossary, since, type Since } from './report-words';
 
 export interface ReportToPrint {
   /** "Marrow Fen offense". */
@@ -36,15 +37,12 @@ export interface ReportToPrint {
   readonly looks: readonly Card[];
   /** What is other than at the print before; null: there was none. */
   readonly since: Since | null;
+  /** What drives and series came to; empty: a filter leaves parts of drives, or the side has none. */
+  readonly figures: readonly EfficiencyFigure[];
+  /** Pictures that give their play away. */
+  readonly onePlay: readonly OnePlay[];
   /** Empty: not asked for. */
   readonly words: readonly GlossaryWord[];
-}
-export interface Since {
-  /** "2026-11-26 21:10 UTC". */
-  readonly at: string;
-  readonly changes: Changes;
-  /** Names of games by key. */
-  readonly nameOf: (game: string) => string;
 }
 export interface ReportOptions {
   readonly paper: Paper;
@@ -56,8 +54,6 @@ export interface ReportOptions {
   readonly onSection?: (done: number, of: number) => void;
 }
 
-const LINE = 21;
-const HEAD = 17;
 const RATE_WIDTH = 54;
 const GAP = 6;
 
@@ -70,6 +66,7 @@ export async function reportPdf(given: ReportToPrint, options: ReportOptions): P
   const { tables } = given.report;
   cover(pages, given);
   if (given.since) since(pages, given.since);
+  drivesAndSeries(pages, given);
   for (const [i, table] of tables.entries()) {
     options.onSection?.(i, tables.length);
     await breathe();
@@ -117,58 +114,6 @@ function cover(pages: Pages, { title, of, report, looks }: ReportToPrint): void 
     drawMarks(doc, card.drawing, x, pages.y + 12 + card.lines.length * 9, wide, tall - 34);
   });
   pages.y += tall;
-}
-
-function since(pages: Pages, { at, changes, nameOf }: Since): void {
-  const { added, gone, snaps, moved, compared, fresh } = changes;
-  heading(pages, 'Since the last print', `printed ${at}`);
-  const films = (games: readonly string[]): string => games.map(nameOf).join(', ');
-  pages.paragraph(
-    [
-      snaps[0] === snaps[1] ? `${snaps[1]} snaps, as then` : `${snaps[1]} snaps, ${snaps[0]} then`,
-      added.length > 0 ? `film added: ${films(added)}` : '',
-      gone.length > 0 ? `left out now: ${films(gone)}` : '',
-      `${compared} rates stand on both with eight snaps or more${moved.length === 0 ? `, none moved by ${MOVED_POINTS} points` : ''}`,
-    ]
-      .filter(Boolean)
-      .join('; ') + '.',
-    9,
-  );
-  for (const { what, now, before } of moved) pages.paragraph(`${what} ${now}; then ${before}.`, 9);
-  if (fresh.length > 0) {
-    pages.paragraph('New on the first page:', 9, true);
-    for (const text of fresh) pages.paragraph(text, 9);
-  }
-}
-
-/** What the words mean, and how others say them. */
-function glossary(pages: Pages, words: readonly GlossaryWord[], breaks: boolean): void {
-  if (breaks) pages.add();
-  heading(pages, 'Words of this report', 'as the book has them; other names of the same thing; snaps');
-  const [wide, tall] = [118, 12];
-  let before = '';
-  for (const { kind, word, also, means, n } of words) {
-    if (!pages.room(tall * 2)) pages.add();
-    if (kind !== before) pages.text(kind.charAt(0).toUpperCase() + kind.slice(1), MARGIN, pages.y, 8.5, true);
-    if (kind !== before) pages.y += tall;
-    before = kind;
-    pages.cut(word, MARGIN + 8, pages.y, wide - 8, 9);
-    pages.cut(means ?? 'the book does not say', MARGIN + wide, pages.y, 250, 8);
-    pages.cut(also.join(', '), MARGIN + wide + 256, pages.y, pages.width - wide - 256 - 34, 8);
-    pages.right(String(n), MARGIN + pages.width - 30, pages.y, 30, 9);
-    pages.y += tall;
-  }
-}
-
-/** Kept together with what is drawn below it, and the first rows. */
-function heading(pages: Pages, title: string, note: string, drawn = 0): void {
-  if (!pages.room(HEAD + drawn + 3 * LINE)) pages.add();
-  pages.doc.outline.addItem(title);
-  pages.y += 8;
-  pages.text(title, MARGIN, pages.y, 12.5, true);
-  pages.right(note, MARGIN + pages.width / 2, pages.y + 4, pages.width / 2, 7.5);
-  pages.rule(pages.y + HEAD, 1.2);
-  pages.y += HEAD + 4;
 }
 
 /** As wide as the page, where that is no taller than a third of it. */

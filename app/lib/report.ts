@@ -5,9 +5,11 @@ import {
   buildColumns,
   buildReport,
   changesSince,
+  efficiencyOf,
   figuresOf,
   FILM_LABEL,
   glossaryOf,
+  onePlayPictures,
   ofKicks,
   rowsAt,
   SIDE_WORDS,
@@ -119,6 +121,16 @@ export async function makeReport(actor: Actor, params: URLSearchParams): Promise
       ...about,
       printed: `${name} · printed ${stampWords(now.toISOString())}`,
       since: asked.since && since ? { ...since, at: stampWords(since.at), nameOf: called } : null,
+      figures:
+        filtered.length === 0 && !ofKicks(side)
+          ? efficiencyOf({
+              snaps: counted,
+              rows,
+              team: address.team,
+              side: side === 'defense' ? side : 'offense',
+            })
+          : [],
+      onePlay: side === 'offense' ? onePlayPictures(columns, rows) : [],
       words: asked.glossary ? glossaryOf(columns, rows, book, profiles[level]) : [],
       report,
       zones: rules.zones,

@@ -1,4 +1,5 @@
 /** Pictures that give a play away: of one grouping, formation, place of the back and motion, one concept most of the time. */
+import { NONE } from '../snap/snap';
 import { groupBy } from './cells';
 import { FIRST_VALUE, type Columns } from './columns';
 import type { FilterField } from './filters';
@@ -64,6 +65,13 @@ export function onePlayPictures(columns: Columns, rows: Uint32Array, percent = G
     .sort((a, b) => b.add - a.add || b.rate.n - a.rate.n || (a.key < b.key ? -1 : 1));
 }
 
+/** "12, wing right, back to strength, no motion": blanks are left out. */
+export const pictureWords = (words: readonly string[]): string =>
+  words
+    .map((word, i) => (word === NONE && PICTURE[i] === 'motion' ? 'no motion' : word))
+    .filter((word) => word !== '' && word !== NONE)
+    .join(', ');
+
 /** The snaps of a picture by name: "o/<key>" its one play, "o/<key>/all" the whole picture. */
 export function onePlayReel(
   name: string,
@@ -74,7 +82,7 @@ export function onePlayReel(
   // Whatever share the screen asks for.
   const found = onePlayPictures(columns, rows, 1).find((p) => p.key === key);
   if (!found) return { title: '', rows: new Uint32Array(0) };
-  const title = found.words.filter((w) => w !== '' && w !== '-').join(', ');
+  const title = pictureWords(found.words);
   return part === 'all'
     ? { title, rows: found.all }
     : { title: `${title}: ${found.concept}`, rows: found.rows };

@@ -1,7 +1,14 @@
 'use client';
 /** Pictures from which one play comes most of the time, and how many others would hide it. */
 import { useMemo, useState } from 'react';
-import { countText, GIVES_AWAY, intervalText, onePlayPictures, type Columns } from '@/core/read';
+import {
+  countText,
+  GIVES_AWAY,
+  intervalText,
+  onePlayPictures,
+  pictureWords,
+  type Columns,
+} from '@/core/read';
 import { Choice } from '../shared/Choice';
 
 interface OnePlayCardProps {
@@ -11,11 +18,6 @@ interface OnePlayCardProps {
 }
 const LIMITS = [60, GIVES_AWAY, 80];
 const MOST = 12;
-const said = (words: readonly string[]): string =>
-  words
-    .map((w, i) => (w === '-' && i === 3 ? 'no motion' : w))
-    .filter((w) => w !== '' && w !== '-')
-    .join(', ');
 
 export default function OnePlayCard({ columns, rows, onOpen }: OnePlayCardProps) {
   const [limit, setLimit] = useState(GIVES_AWAY);
@@ -56,7 +58,7 @@ export default function OnePlayCard({ columns, rows, onOpen }: OnePlayCardProps)
               <tr key={p.key}>
                 <td>
                   <button type="button" className="plain" onClick={() => onOpen(`${p.key}/all`)}>
-                    {said(p.words)}
+                    {pictureWords(p.words)}
                   </button>
                 </td>
                 <td>{p.concept}</td>

@@ -24,6 +24,9 @@ interface PresentProps {
   readonly onClose: (at: number) => void;
 }
 
+/** Of the screen, for what stands above and below the drawing. */
+const WORDS = 450;
+
 const STEPS: Readonly<Record<string, number>> = {
   ArrowRight: 1,
   ArrowDown: 1,
@@ -78,7 +81,7 @@ export default function Present({ title, snaps, first, book, profile, gameName, 
           note={current.note}
           book={book}
           profile={profile}
-          height={440}
+          height={Math.max(240, window.innerHeight - WORDS)}
           onCard={null}
           log={false}
         />

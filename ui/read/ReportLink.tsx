@@ -10,7 +10,8 @@ export default function ReportLink() {
     <>
       <Link className="door" href={`/read/report?${params.toString()}`}>
         report
-      </Link>
+      </Link>{' '}
+      ·{' '}
       <Link className="door" href="/read/reels">
         reels
       </Link>

@@ -13,7 +13,14 @@ import {
 import { DOUBTS, DOUBT_WORDS } from '@/core/read/doubts';
 import { SUCCESS_RULES } from '@/core/read/staff-rules';
 import { TextBox } from '../shared/TextBox';
-import { bucketSet, bucketSetOf, EXPLOSIVE_NAMES, explosiveName, knownSuccess, type RulesDraft } from './rules-draft';
+import {
+  bucketSet,
+  bucketSetOf,
+  EXPLOSIVE_NAMES,
+  explosiveName,
+  knownSuccess,
+  type RulesDraft,
+} from './rules-draft';
 import { EVEN_WORD, STRENGTH_WORD } from './words';
 
 interface FieldsProps {

@@ -129,7 +129,6 @@ export function ReportScreen(props: ReportScreenProps) {
           </>
         )}
       </section>
-      {since && <SinceCard since={since} query={query} />}
       <div className="reportgrid">
         <section className="card" aria-label="First page">
           <header>
@@ -249,6 +248,7 @@ export function ReportScreen(props: ReportScreenProps) {
           )}
         </section>
       </div>
+      {since && <SinceCard since={since} query={query} />}
     </div>
   );
 }

@@ -29,7 +29,7 @@ export function SinceCard({ since, query }: { readonly since: SinceShown; readon
               <Link href={`/read?${withWords(query, { sections: null, board: m.board, reel: m.reel })}`}>
                 {m.what} {m.now}
               </Link>
-              ; then {m.before}.
+              ; then {m.before}: {m.by > 0 ? 'up' : 'down'} {Math.round(Math.abs(m.by))} points.
             </li>
           ))}
         </ul>
