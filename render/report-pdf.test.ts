@@ -76,9 +76,9 @@ describe.each(['offense', 'defense'] as const)('of an %s', (side) => {
       expect(outline?.map((o) => o.title)).toEqual([
         'First page',
         ...(printed.looks.length > 0 ? ['Formations, drawn'] : []),
+        ...printed.report.tables.map((t) => t.title),
         ...(printed.figures.some((f) => f.value.n > 0) ? ['Drives and series'] : []),
         ...(printed.onePlay.length > 0 ? ['One picture, one play'] : []),
-        ...printed.report.tables.map((t) => t.title),
         'Words of this report',
       ]);
       for (const { value } of printed.figures)

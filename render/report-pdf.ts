@@ -66,13 +66,13 @@ export async function reportPdf(given: ReportToPrint, options: ReportOptions): P
   const { tables } = given.report;
   cover(pages, given);
   if (given.since) since(pages, given.since);
-  drivesAndSeries(pages, given);
   for (const [i, table] of tables.entries()) {
     options.onSection?.(i, tables.length);
     await breathe();
     options.signal?.throwIfAborted();
     section(pages, table, gridPicture(table, given.zones), options.breaks);
   }
+  drivesAndSeries(pages, given, options.breaks);
   if (given.words.length > 0) glossary(pages, given.words, options.breaks);
   foot(doc, given, options.paper);
   doc.end();

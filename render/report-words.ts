@@ -52,8 +52,10 @@ export function drivesAndSeries(
     figures,
     onePlay,
   }: { readonly figures: readonly EfficiencyFigure[]; readonly onePlay: readonly OnePlay[] },
+  breaks: boolean,
 ): void {
   const known = figures.filter((f) => f.value.n > 0);
+  if (breaks && known.length + onePlay.length > 0) pages.add();
   if (known.length > 0) {
     heading(
       pages,

@@ -1,7 +1,6 @@
 'use client';
 /** A page that failed says so inside the frame, and is asked again without leaving it. */
-import Button from '@mui/material/Button';
-
+// A plain button: this part comes with the first view of every screen.
 export default function PageError({ reset }: { error: Error; reset: () => void }) {
   return (
     <section className="card" role="alert">
@@ -10,9 +9,9 @@ export default function PageError({ reset }: { error: Error; reset: () => void }
         The database may be away for a moment. What you typed is stored in this browser and saved when it is
         back.
       </p>
-      <Button variant="contained" onClick={reset}>
+      <button type="button" className="button" onClick={reset}>
         Try again
-      </Button>
+      </button>
     </section>
   );
 }

@@ -54,7 +54,7 @@ export default function Present({ title, snaps, first, book, profile, gameName, 
       open
       fullScreen
       onClose={() => onClose(at)}
-      aria-label={`${title}, presented`}
+      aria-labelledby="present-title"
       onKeyDown={(event) => {
         const step = STEPS[event.key];
         if (step === undefined || (event.key === ' ' && event.target instanceof HTMLButtonElement)) return;
@@ -65,7 +65,7 @@ export default function Present({ title, snaps, first, book, profile, gameName, 
     >
       <div className="present" tabIndex={-1} autoFocus>
         <div className="cardhead small">
-          <span>{title}</span>
+          <span id="present-title">{title}</span>
           <span>
             <span className="num" aria-live="polite">
               {at + 1} of {snaps.length}{' '}
