@@ -26,15 +26,10 @@ const DefenseRead = dynamic(() => import('./DefenseRead'), {
   loading: () => <section className="card" aria-label="Defense" aria-busy="true" />,
 });
 
-const BoardsCard = dynamic(() => import('./BoardsCard'), {
+const ReadRest = dynamic(() => import('./ReadRest'), {
   ssr: false,
   loading: () => <section className="card" aria-label="Boards" aria-busy="true" />,
 });
-const LookOfCard = dynamic(() => import('./LookOfCard'), { ssr: false });
-const DriveChart = dynamic(() => import('./DriveChart'), { ssr: false });
-const EfficiencyCard = dynamic(() => import('./EfficiencyCard'), { ssr: false });
-const OnePlayCard = dynamic(() => import('./OnePlayCard'), { ssr: false });
-const NumberReel = dynamic(() => import('./NumberReel'), { ssr: false });
 
 export interface ReadScreenProps extends ReadFilm {
   readonly teams: readonly TeamInfo[];
@@ -75,11 +70,7 @@ export function ReadScreen(props: ReadScreenProps) {
   // The board of a choice stands first; formations and tables follow in the next frames.
   const settled = useDeferredValue(counted);
   const [card, setCard] = useState<number | null>(null);
-  const carded = card === null ? undefined : settled.looks[card];
   const chosen = cell && writeCell(cell);
-  // Parts of drives are no drives.
-  const filtered =
-    cell !== null || writeFilter(address.filter) !== null || Object.keys(address.ranges).length > 0;
   const onCell = useCallback(
     (to: Cell) => setUrl({ cell: writeCell(to) === chosen ? null : writeCell(to), reel: null }),
     [chosen, setUrl],
@@ -145,67 +136,17 @@ export function ReadScreen(props: ReadScreenProps) {
           />
         </div>
       )}
-      {counted.rows.length > 0 && (
-        <BoardsCard
-          columns={settled.columns}
-          rows={settled.cellRows}
-          title={settled.cellTitle}
-          side={settled.side}
-          board={address.board}
-          against={address.against}
+      {(counted.rows.length > 0 || reel !== null) && (
+        <ReadRest
+          reading={reading}
+          settled={settled}
+          look={card}
+          onLook={setCard}
           own={own}
           zones={zones}
+          book={book}
+          gameName={nameOfGame}
           setUrl={setUrl}
-        />
-      )}
-      {settled.side === 'offense' && settled.cellRows.length > 0 && (
-        <OnePlayCard
-          columns={settled.columns}
-          rows={settled.cellRows}
-          onOpen={(picture) => setUrl({ reel: `o/${picture}` }, true)}
-        />
-      )}
-      {counted.rows.length > 0 && !ofKicks(counted.side) && (
-        <EfficiencyCard
-          snaps={snaps}
-          rows={settled.rows}
-          team={address.team}
-          side={settled.side === 'defense' ? 'defense' : 'offense'}
-          filtered={filtered}
-          onOpen={(figure) => setUrl({ reel: `e/${figure}` }, true)}
-        />
-      )}
-      {counted.side === 'offense' && address.board === 'drives' && (
-        <DriveChart
-          snaps={snaps}
-          rows={counted.rows}
-          filtered={filtered}
-          gameName={nameOfGame}
-          onOpen={(drive) => setUrl({ reel: `v/${drive}` }, true)}
-        />
-      )}
-      {reel !== null && !reel.startsWith('d/') && (
-        <NumberReel
-          name={reel}
-          team={address.team}
-          own={own}
-          counted={counted}
-          zones={zones}
-          snaps={snaps}
-          book={book}
-          profile={profile}
-          gameName={nameOfGame}
-          onClose={() => setUrl({ reel: null })}
-        />
-      )}
-      {carded && (
-        <LookOfCard
-          columns={settled.columns}
-          look={carded}
-          book={book}
-          profile={profile}
-          onAnswer={(i) => setUrl({ reel: `answer.${card}.${i}` }, true)}
-          onClose={() => setCard(null)}
         />
       )}
     </>
