@@ -3,7 +3,7 @@
 import dynamic from 'next/dynamic';
 import type { LevelKey } from '@/core/field/profile';
 import type { GameInfo, TeamInfo } from '@/core/exchange/types';
-import { BOARD_SIDES, FILM_KINDS, FILM_LABEL, filmKind, ownFilm, SIDE_WORDS } from '@/core/read';
+import { BOARD_SIDES, SIDE_WORDS } from '@/core/read';
 import type { SavedView } from '@/core/read/schema';
 import { Choice } from '../shared/Choice';
 import type { Reading } from './useReading';
@@ -15,9 +15,6 @@ const ReadTotals = dynamic(() => import('./ReadTotals'), {
 const FilterChips = dynamic(() => import('./FilterChips'), { ssr: false });
 
 export type SetAddress = (changes: Readonly<Record<string, string | null>>, push?: boolean) => void;
-
-/** Games in which a snap’s weight halves. */
-const FADING = [1, 2, 3, 5];
 
 interface ReadFiltersProps {
   readonly reading: Reading;
@@ -31,9 +28,7 @@ interface ReadFiltersProps {
 
 export function ReadFilters(props: ReadFiltersProps) {
   const { reading, games, teams, level, setUrl, views, saveView } = props;
-  const { team, side, film, last, halfLife } = reading.address;
-  const own = ownFilm(level);
-  const otherFilm = film !== own || games.some((g) => ![null, own].includes(filmKind(g.info)));
+  const { team, side, last } = reading.address;
   return (
     <div className="toolbar" role="toolbar" aria-label="Filters">
       <Choice
@@ -71,31 +66,14 @@ export function ReadFilters(props: ReadFiltersProps) {
         ]}
         onChange={(to) => setUrl({ last: to === 'all' ? null : to, reel: null })}
       />
-      <Choice
-        label="fading"
-        value={halfLife === null ? 'none' : String(halfLife)}
-        width={150}
-        options={[
-          ['none', 'old as new'],
-          ...FADING.map((n): [string, string] => [
-            String(n),
-            n === 1 ? 'half each game' : `half in ${n} games`,
-          ]),
-        ]}
-        onChange={(to) => setUrl({ halflife: to === 'none' ? null : to, reel: null })}
+      <FilterChips
+        reading={reading}
+        games={games}
+        level={level}
+        setUrl={setUrl}
+        views={views}
+        saveView={saveView}
       />
-      {otherFilm && (
-        <Choice
-          label="film"
-          value={film}
-          width={150}
-          options={FILM_KINDS.map((k) => [k, FILM_LABEL[k]])}
-          onChange={(to) =>
-            setUrl({ film: to === own ? null : to, last: null, cell: null, reel: null, filter: null })
-          }
-        />
-      )}
-      <FilterChips reading={reading} setUrl={setUrl} views={views} saveView={saveView} />
       <ReadTotals reading={reading} games={games} setUrl={setUrl} />
     </div>
   );
