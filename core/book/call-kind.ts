@@ -1,5 +1,5 @@
 /** What a call is by what its word means in the book: the kind of pass, and where on the field it attacks. */
-import type { Route, RunDef } from '../look';
+import type { RunDef } from '../look';
 import type { Snap } from '../snap/snap';
 import { findTerm } from './index-terms';
 import type { PASS_TYPES, PassDef } from './play';
@@ -24,19 +24,10 @@ export interface CallKind {
 }
 const UNKNOWN: CallKind = { passType: null, attack: null };
 
-const DEEP: ReadonlySet<Route> = new Set<Route>([
-  'go',
-  'seam',
-  'fade',
-  'post',
-  'corner',
-  'slant and go',
-  'hitch and go',
-  'out and up',
-  'post corner',
-  'corner post',
-]);
-const WIDE: ReadonlySet<Route> = new Set<Route>(['bubble', 'now', 'swing']);
+/** Routes that go over a defense: go, seam, fade, post, corner, and doubles of them. */
+const DEEP = /\b(go|seam|fade|post|corner|up)$/;
+/** Thrown outside behind the line. */
+const WIDE = /^(bubble|now|swing)$/;
 
 /** A pitch goes outside whatever its first point is (common practice). */
 const runAttack = ({ point, pitch }: RunDef): Attack =>
@@ -46,31 +37,16 @@ const runAttack = ({ point, pitch }: RunDef): Attack =>
 function passAttack({ type, strong, weak, back }: PassDef): Attack {
   const routes = [...strong, ...weak, back];
   if (type === 'sprint' || type === 'boot') return 'perimeter';
-  if (type === 'screen') return routes.some((r) => WIDE.has(r)) ? 'perimeter' : 'screen';
+  if (type === 'screen') return routes.some((r) => WIDE.test(r)) ? 'perimeter' : 'screen';
   if (type === 'quick') return 'quick pass';
-  return type === 'shot' || routes.filter((r) => DEEP.has(r)).length >= 2 ? 'vertical' : 'underneath';
+  return type === 'shot' || routes.filter((r) => DEEP.test(r)).length >= 2 ? 'vertical' : 'underneath';
 }
-
-const cache = new WeakMap<Book, Map<string, CallKind>>();
 
 /** Null where the concept is not tagged or the book does not say what it means. */
 export function callKind(book: Book, { concept, play }: Pick<Snap, 'concept' | 'play'>): CallKind {
-  if (concept === null) return UNKNOWN;
-  let known = cache.get(book);
-  if (!known) cache.set(book, (known = new Map()));
-  const key = `${play ?? ''}|${concept}`;
-  let found = known.get(key);
-  if (!found) {
-    // A word may name a run and a pass: the call says which.
-    const pass = play === 'run' ? null : (findTerm(book, 'pass', concept)?.definition ?? null);
-    const run = play === 'pass' ? null : (findTerm(book, 'run', concept)?.definition ?? null);
-    found =
-      pass?.kind === 'pass'
-        ? { passType: pass.pass.type, attack: passAttack(pass.pass) }
-        : run?.kind === 'run'
-          ? { passType: null, attack: runAttack(run.run) }
-          : UNKNOWN;
-    known.set(key, found);
-  }
-  return found;
+  // A word may name a run and a pass: the call says which.
+  const pass = play === 'run' ? null : findTerm(book, 'pass', concept)?.definition;
+  if (pass?.kind === 'pass') return { passType: pass.pass.type, attack: passAttack(pass.pass) };
+  const run = play === 'pass' ? null : findTerm(book, 'run', concept)?.definition;
+  return run?.kind === 'run' ? { passType: null, attack: runAttack(run.run) } : UNKNOWN;
 }

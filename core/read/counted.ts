@@ -39,12 +39,10 @@ function toCounted(
   // What is in doubt is left out of what follows from it; the tag itself stays, to be shown and exported.
   const left = rules.doubts === 'none';
   const call = left ? lookedAt(snap) : snap;
-  const { passType, attack } = book ? callKind(book, call) : NO_KIND;
   return {
     ...derived,
+    ...(book ? callKind(book, call) : NO_KIND),
     snap,
-    passType,
-    attack,
     look: book ? lookFacts(book, left ? lookedAt(snap) : snap, profile, rules.look) : null,
     number: row.number,
     bucket: row.bucket,
