@@ -17,6 +17,7 @@ import type { BookChangeInfo } from '@/core/exchange/types';
 import type { Pulled } from '@/core/sync';
 import type { View } from '@/client/outbox';
 import { useScreenCommands } from '../shared/commands';
+import { BOOK } from '../shared/screen-commands';
 import { Said } from '../shared/Said';
 import { Unsettled } from '../sync/Unsettled';
 import { useUrlState } from '../useUrlState';
@@ -80,7 +81,7 @@ export function BookScreen(props: BookScreenProps) {
     openedOn.current = view();
     setOpen({ what, term });
   };
-  useScreenCommands('Book', {
+  useScreenCommands(BOOK, {
     find: () => findBox.current?.focus(),
     draw: mayAdd ? () => router.push('/book/draw') : undefined,
     mirror: chosen ? () => setUrl({ side: side === 'R' ? 'L' : 'R' }) : undefined,

@@ -23,6 +23,7 @@ import { draw, lineUp, mirrorLineUp, shapeOf, structure, type Man } from '@/core
 import type { Pulled } from '@/core/sync';
 import type { View } from '@/client/outbox';
 import { useScreenCommands } from '../shared/commands';
+import { DRAW } from '../shared/screen-commands';
 import { Said } from '../shared/Said';
 import { useStaffRules } from '../StaffRules';
 import { DrawField } from './DrawField';
@@ -81,7 +82,7 @@ export function FormationEditor(props: FormationEditorProps) {
   const [unread, setUnread] = useState('');
   const [busy, start] = useTransition();
   const { men, trail } = board;
-  useScreenCommands('Draw', {
+  useScreenCommands(DRAW, {
     undo: () => send({ type: 'undo' }),
     redo: () => send({ type: 'redo' }),
     mirror: () => send({ type: 'mirror' }),

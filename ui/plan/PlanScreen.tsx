@@ -25,6 +25,7 @@ import { filmPath, WithFilm } from '../film/WithFilm';
 import { LookCard } from '../look/LookCard';
 import { Reel } from '../read/Reel';
 import { useScreenCommands } from '../shared/commands';
+import { PLAN } from '../shared/screen-commands';
 import { Unsettled } from '../sync/Unsettled';
 import { useUrlState } from '../useUrlState';
 import { CallRow } from './CallRow';
@@ -94,7 +95,7 @@ export function PlanScreen(props: PlanScreenProps) {
     if (call) work(call);
     return call !== undefined;
   };
-  useScreenCommands('Plan', {
+  useScreenCommands(PLAN, {
     undo: mayEdit ? sheet.undo : undefined,
     next: () => stepSection(1),
     previous: () => stepSection(-1),

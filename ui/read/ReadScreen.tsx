@@ -9,6 +9,7 @@ import type { SavedView } from '@/core/read/schema';
 import { ofKicks, writeCell, writeFilter, type Cell } from '@/core/read';
 import { filmPath, WithFilm } from '../film/WithFilm';
 import { useScreenCommands } from '../shared/commands';
+import { READ } from '../shared/screen-commands';
 import { useStaffRules } from '../StaffRules';
 import { useUrlState } from '../useUrlState';
 import { Board } from './Board';
@@ -79,7 +80,7 @@ export function ReadScreen(props: ReadScreenProps) {
     (bucket: string, kind: string) => setUrl({ reel: `row.${bucket}.${kind}` }, true),
     [setUrl],
   );
-  useScreenCommands('Read', {
+  useScreenCommands(READ, {
     reel: () => setUrl({ reel: 'all' }, true),
     whole: cell ? () => setUrl({ cell: null, reel: null }) : undefined,
     unfilter: writeFilter(address.filter) ? () => setUrl({ filter: null, reel: null }) : undefined,

@@ -2,15 +2,15 @@
 /** Commands of a screen made on the server: each leads to an address, or with # to the first field of a part of it. */
 import { useRouter } from 'next/navigation';
 import { useScreenCommands } from './commands';
-import type { CommandId, ScreenName } from './screen-commands';
+import type { CommandSpec, Runs } from './screen-commands';
 
-interface ScreenLinksProps<S extends ScreenName> {
-  readonly screen: S;
+interface ScreenLinksProps<L extends readonly CommandSpec[]> {
+  readonly commands: L;
   /** A command without an address is not offered. */
-  readonly to: Readonly<Partial<Record<CommandId<S>, string | null>>>;
+  readonly to: Readonly<Partial<Record<L[number]['id'], string | null>>>;
 }
 
-export function ScreenLinks<S extends ScreenName>({ screen, to }: ScreenLinksProps<S>) {
+export function ScreenLinks<L extends readonly CommandSpec[]>({ commands, to }: ScreenLinksProps<L>) {
   const router = useRouter();
   const go = (address: string): void =>
     address.startsWith('#') ? focusIn(address.slice(1)) : router.push(address);
@@ -19,8 +19,8 @@ export function ScreenLinks<S extends ScreenName>({ screen, to }: ScreenLinksPro
       id,
       address ? () => go(address) : undefined,
     ]),
-  ) as Partial<Record<CommandId<S>, () => void>>;
-  useScreenCommands(screen, runs);
+  ) as Runs<L>;
+  useScreenCommands(commands, runs);
   return null;
 }
 

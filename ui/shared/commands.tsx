@@ -2,7 +2,7 @@
 /** The commands of the screen that is shown: it says them, keys run them, the palette and the help list them. */
 import { createContext, useContext, useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { chordOf } from './keys';
-import { SCREEN_COMMANDS, type CommandId, type CommandSpec, type ScreenName } from './screen-commands';
+import type { CommandSpec, Runs } from './screen-commands';
 
 export interface ScreenCommand extends CommandSpec {
   /** False: there was nothing to do, the key is the browser's. */
@@ -54,15 +54,11 @@ export function useCommandList(list: readonly ScreenCommand[]): void {
 }
 
 /** The commands of a screen that can be run now, by what runs them; what is undefined is not offered. */
-export function useScreenCommands<S extends ScreenName>(
-  screen: S,
-  runs: Readonly<Partial<Record<CommandId<S>, (() => void | boolean) | undefined>>>,
-): void {
+export function useScreenCommands<L extends readonly CommandSpec[]>(specs: L, runs: Runs<L>): void {
   const now = useRef(runs);
   now.current = runs;
-  const specs: readonly CommandSpec[] = SCREEN_COMMANDS[screen];
   const offered = specs
-    .filter((c) => runs[c.id as CommandId<S>])
+    .filter((c) => runs[c.id as L[number]['id']])
     .map((c) => c.id)
     .join();
   useCommandList(
@@ -70,7 +66,7 @@ export function useScreenCommands<S extends ScreenName>(
       () =>
         specs
           .filter((c) => offered.split(',').includes(c.id))
-          .map((c) => ({ ...c, run: () => now.current[c.id as CommandId<S>]?.() })),
+          .map((c) => ({ ...c, run: () => now.current[c.id as L[number]['id']]?.() })),
       [specs, offered],
     ),
   );

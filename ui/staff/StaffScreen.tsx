@@ -20,6 +20,7 @@ import { WeekForm } from './WeekForm';
 import { DONE_WORDS, type RunChange } from './words';
 import { useStaffRules } from '../StaffRules';
 import { useScreenCommands } from '../shared/commands';
+import { STAFF } from '../shared/screen-commands';
 import { focusIn } from '../shared/ScreenLinks';
 import { useToast, useWorking } from '../shared/toasts';
 
@@ -52,7 +53,7 @@ export function StaffScreen(props: StaffScreenProps) {
   const rules = useStaffRules();
   const say = useToast();
   useWorking(busy, 'Saving');
-  useScreenCommands('Staff', {
+  useScreenCommands(STAFF, {
     week: props.mayWeek ? () => focusIn('this-week') : undefined,
     member: props.mayMembers ? () => focusIn('add-member') : undefined,
     export: props.mayExport ? () => window.location.assign('/api/export') : undefined,

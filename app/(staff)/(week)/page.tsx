@@ -5,6 +5,7 @@ import { logOf, logState, walkedGames } from '@/app/lib/week';
 import { requireActor } from '@/app/lib/session';
 import { may } from '@/core/staff';
 import { FirstSteps } from '@/ui/FirstSteps';
+import { WEEK } from '@/ui/shared/screen-commands';
 import { ScreenLinks } from '@/ui/shared/ScreenLinks';
 import { FilmCard } from '@/ui/week/FilmCard';
 import { NextCard } from '@/ui/week/NextCard';
@@ -53,7 +54,7 @@ export default async function Week() {
     <>
       <h1 className="hide">The week</h1>
       <ScreenLinks
-        screen="Week"
+        commands={WEEK}
         to={{
           continue: open[0] ? `/log/${open[0].game.key}` : null,
           read: opponent === null ? null : `/read?team=${opponent}`,

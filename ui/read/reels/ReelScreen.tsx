@@ -11,6 +11,7 @@ import type { LevelProfile } from '@/core/field';
 import { movedClip, notedClip, withoutClip, type Clip, type KeptReel } from '@/core/read/clips';
 import type { Snap } from '@/core/snap';
 import { useScreenCommands } from '../../shared/commands';
+import { REEL } from '../../shared/screen-commands';
 import { useToast } from '../../shared/toasts';
 import { ReelSnap } from '../ReelSnap';
 import { ClipRow } from './ClipRow';
@@ -79,7 +80,7 @@ export function ReelScreen({ reel, clips, names, bookText, profile, save, drop }
     say(`Reel “${draft.name}” is removed`);
     router.push('/read/reels');
   };
-  useScreenCommands('Reel', {
+  useScreenCommands(REEL, {
     present: shown.length > 0 ? () => setPresented(true) : undefined,
     undo,
     next: here < last ? () => focusOn(here + 1) : undefined,

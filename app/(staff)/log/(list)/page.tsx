@@ -7,6 +7,7 @@ import { may } from '@/core/staff';
 import { listGames, listTeams } from '@/store/games';
 import { GameActions } from '@/ui/log/GameActions';
 import { NewGameForm } from '@/ui/log/NewGameForm';
+import { GAMES } from '@/ui/shared/screen-commands';
 import { ScreenLinks } from '@/ui/shared/ScreenLinks';
 import { Waiting } from '@/ui/sync/Waiting';
 import { gameScope } from '@/core/sync';
@@ -22,7 +23,7 @@ export default pageFor('game.read', async function Log(actor) {
   return (
     <div className="weekgrid">
       <ScreenLinks
-        screen="Games"
+        commands={GAMES}
         to={{
           newest: newest ? `/log/${encodeURIComponent(newest.key)}` : null,
           start: '#start-game',
