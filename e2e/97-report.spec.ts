@@ -122,6 +122,41 @@ test('the drives of an offense are drawn, and each opens its plays', async ({ pa
   await expect(chart).toContainText('Take the filters and the situation away');
 });
 
+test('drives and series, pictures with one play, looks to prepare for: each figure opens its snaps', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto(`${SITE()}/read?team=STG`);
+  const drives = page.getByRole('region', { name: 'Drives and series' });
+  const series = drives.getByRole('button', { name: /^series with a first down/ });
+  await expect(series).toHaveText(/^\d+ of \d+$/);
+  await series.click();
+  const reel = page.getByRole('dialog');
+  await expect(reel).toContainText(/series with a first down or a touchdown: \d+ snaps/);
+  await page.keyboard.press('Escape');
+  const pictures = page.getByRole('region', { name: 'One picture, one play' });
+  await expect(pictures).toContainText(/above 70 %|others to add/);
+  await pictures.getByLabel('more than').selectOption('60');
+  await expect(pictures).toContainText(/above 60 %|down to 60 %/);
+  const looks = page.getByRole('region', { name: 'Looks to prepare for' });
+  await expect(looks).toContainText(/\d+ looks in 5 games/);
+  const [, many] = /(\d+) looks/.exec((await looks.textContent())!)!;
+  await looks.getByLabel('A usual week gives').fill('60');
+  await expect(looks).toContainText(`${Math.round((Number(many) * 60) / 12)} minutes for these`);
+  const once = looks.getByRole('button', { name: /shown once$/ });
+  const [n] = /\d+/.exec((await once.textContent())!)!;
+  await once.click();
+  await expect(reel).toContainText(`Looks shown once: ${n} snap`);
+  await page.keyboard.press('Escape');
+  await axe(page);
+  // A filter leaves parts of drives.
+  await page.goto(`${SITE()}/read?team=STG&filter=personnel:11`);
+  await expect(drives).toContainText('Take the filters and the situation away');
+  await page.goto(`${SITE()}/read?team=STG&side=defense`);
+  await expect(page.getByRole('region', { name: 'Defenders' })).toContainText('Nobody is charted');
+  await axe(page);
+});
+
 test('from the next opponent to paper in few clicks; a number of page 3 counted from the exported snaps', async ({
   page,
 }) => {

@@ -7,10 +7,12 @@ import {
   BOARDS,
   boardReel,
   compareReel,
+  defenderReel,
   driveReel,
   efficiencyReel,
   onePlayReel,
   reelOf,
+  varietyReel,
   type Counted,
   type CountedSnap,
   type NamedRows,
@@ -41,6 +43,10 @@ function named({ name, counted, own, zones, snaps, team }: NumberReelProps): Nam
       return boardReel(name, columns, cellRows, zones);
     case 'v/':
       return driveReel(name, snaps, rows);
+    case 'y/':
+      return varietyReel(name, columns, cellRows);
+    case 'p/':
+      return defenderReel(name, snaps, cellRows);
     case 'o/':
       return onePlayReel(name, columns, cellRows);
     case 'e/':

@@ -3,7 +3,7 @@
 import dynamic from 'next/dynamic';
 import type { Book } from '@/core/book';
 import type { Zone } from '@/core/field/situation';
-import { ofKicks, writeFilter, type Counted } from '@/core/read';
+import { ofKicks, writeFilter, type Counted, type CountedSnap } from '@/core/read';
 import BoardsCard from './BoardsCard';
 import type { SetAddress } from './ReadFilters';
 import type { Reading } from './useReading';
@@ -11,13 +11,16 @@ import type { Reading } from './useReading';
 const LookOfCard = dynamic(() => import('./LookOfCard'), { ssr: false });
 const DriveChart = dynamic(() => import('./DriveChart'), { ssr: false });
 const EfficiencyCard = dynamic(() => import('./EfficiencyCard'), { ssr: false });
+const DefendersCard = dynamic(() => import('./DefendersCard'), { ssr: false });
 const OnePlayCard = dynamic(() => import('./OnePlayCard'), { ssr: false });
+const VarietyCard = dynamic(() => import('./VarietyCard'), { ssr: false });
 const NumberReel = dynamic(() => import('./NumberReel'), { ssr: false });
 
 interface ReadRestProps {
   readonly reading: Reading;
-  /** What is counted, a moment later than the board above. */
+  /** What is counted, a moment later than the board above, and the snaps its rows are of. */
   readonly settled: Counted;
+  readonly settledSnaps: readonly CountedSnap[];
   /** The formation whose card is open. */
   readonly look: number | null;
   readonly onLook: (look: number | null) => void;
@@ -29,7 +32,7 @@ interface ReadRestProps {
 }
 
 export default function ReadRest(props: ReadRestProps) {
-  const { reading, settled, look, onLook, own, zones, book, gameName, setUrl } = props;
+  const { reading, settled, settledSnaps, look, onLook, own, zones, book, gameName, setUrl } = props;
   const { address, counted, profile, snaps } = reading;
   const { cell, reel, filter, ranges } = address;
   // Parts of drives are no drives.
@@ -58,9 +61,15 @@ export default function ReadRest(props: ReadRestProps) {
           onOpen={(picture) => open(`o/${picture}`)}
         />
       )}
+      {settled.side === 'offense' && settled.cellRows.length > 0 && (
+        <VarietyCard columns={settled.columns} rows={settled.cellRows} onOpen={(part) => open(`y/${part}`)} />
+      )}
+      {settled.side === 'defense' && settled.cellRows.length > 0 && (
+        <DefendersCard snaps={settledSnaps} rows={settled.cellRows} onOpen={(sign) => open(`p/${sign}`)} />
+      )}
       {settled.rows.length > 0 && !ofKicks(settled.side) && (
         <EfficiencyCard
-          snaps={snaps}
+          snaps={settledSnaps}
           rows={settled.rows}
           team={address.team}
           side={settled.side === 'defense' ? 'defense' : 'offense'}
@@ -70,7 +79,7 @@ export default function ReadRest(props: ReadRestProps) {
       )}
       {settled.side === 'offense' && address.board === 'drives' && settled.rows.length > 0 && (
         <DriveChart
-          snaps={snaps}
+          snaps={settledSnaps}
           rows={settled.rows}
           filtered={filtered}
           gameName={gameName}

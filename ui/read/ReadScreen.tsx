@@ -69,7 +69,10 @@ export function ReadScreen(props: ReadScreenProps) {
   const { address, counted, profile, snaps } = reading;
   const { cell, reel } = address;
   // The board of a choice stands first; formations and tables follow in the next frames.
-  const settled = useDeferredValue(counted);
+  // Both together: the rows are of these snaps.
+  const { counted: settled, snaps: settledSnaps } = useDeferredValue(
+    useMemo(() => ({ counted, snaps }), [counted, snaps]),
+  );
   const [card, setCard] = useState<number | null>(null);
   const chosen = cell && writeCell(cell);
   const onCell = useCallback(
@@ -141,6 +144,7 @@ export function ReadScreen(props: ReadScreenProps) {
         <ReadRest
           reading={reading}
           settled={settled}
+          settledSnaps={settledSnaps}
           look={card}
           onLook={setCard}
           own={own}

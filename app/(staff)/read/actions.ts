@@ -38,11 +38,9 @@ export async function saveView(given: unknown): Promise<string | null> {
 }
 
 const worded = action('report.words', reportWordsSchema, async (actor, { team, side, edits, version }) => {
-  await setReportWords(actor, { team, side }, edits, version, clock());
+  const next = await setReportWords(actor, { team, side }, edits, version, clock());
   revalidatePath('/read/report');
+  return next;
 });
-/** Null when it was saved, else why not. */
-export async function saveWords(given: unknown): Promise<string | null> {
-  const done = await worded(given);
-  return done.ok ? null : done.words;
-}
+/** The version they have then. */
+export const saveWords = async (given: unknown) => worded(given);

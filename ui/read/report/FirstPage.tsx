@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { withHidden, withWordsFor, type BoardSide, type Sentence, type SentenceEdits } from '@/core/read';
 import { useToast } from '../../shared/toasts';
+import type { Told } from '../reels/KeptReels';
 import { withWords } from './address';
 
 export interface First {
@@ -20,11 +21,16 @@ interface FirstPageProps {
   readonly first: First;
   readonly query: string;
   /** Null: the member may not. */
-  readonly save: ((given: unknown) => Promise<string | null>) | null;
+  readonly save: SaveWords | null;
 }
+export type SaveWords = (given: unknown) => Promise<Told<number>>;
 
 export function FirstPage({ first, query, save }: FirstPageProps) {
-  const { team, side, sentences, hidden, edits, version } = first;
+  const { team, side, sentences, hidden } = first;
+  // What was just saved, until the page comes with it: a second change goes on from the first.
+  const [kept, setKept] = useState({ edits: first.edits, version: first.version });
+  const { edits, version } = kept.version > first.version ? kept : first;
+  const [busy, setBusy] = useState(false);
   const router = useRouter();
   const say = useToast();
   /** The sentence whose words are open, or "own" for a new line; what is typed. */
@@ -32,11 +38,16 @@ export function FirstPage({ first, query, save }: FirstPageProps) {
   const [typed, setTyped] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const keep = async (next: SentenceEdits, words: string): Promise<void> => {
-    const why = await save!({ team, side, edits: next, version }).catch(
-      () => 'The server does not answer; nothing was saved.',
-    );
-    setProblem(why);
-    if (why === null) {
+    if (busy) return;
+    setBusy(true);
+    const told = await save!({ team, side, edits: next, version }).catch((): Told<number> => ({
+      ok: false,
+      words: 'The server does not answer; nothing was saved.',
+    }));
+    setBusy(false);
+    setProblem(told.ok ? null : told.words);
+    if (told.ok) {
+      setKept({ edits: next, version: told.value });
       setOpen(null);
       say(words);
     }

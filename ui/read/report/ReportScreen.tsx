@@ -7,7 +7,7 @@ import { PAPERS, type Paper } from '@/core/plan/layout';
 import { Choice } from '../../shared/Choice';
 import { useToast } from '../../shared/toasts';
 import { withWords } from './address';
-import { FirstPage, type First } from './FirstPage';
+import { FirstPage, type First, type SaveWords } from './FirstPage';
 import { PdfButton } from './PdfButton';
 import { SinceCard, type SinceShown } from './SinceCard';
 
@@ -31,7 +31,7 @@ interface ReportScreenProps {
   readonly query: string;
   /** Null: the member may not. */
   readonly save: ((given: unknown) => Promise<string | null>) | null;
-  readonly saveWords: ((given: unknown) => Promise<string | null>) | null;
+  readonly saveWords: SaveWords | null;
 }
 
 export function ReportScreen(props: ReportScreenProps) {
