@@ -13,9 +13,9 @@ const rows = select(columns, { offense: [team] });
 it('looks are counted as a plain set counts them, and those seen once are single', () => {
   const seen = new Map<string, number[]>();
   for (const row of rows) {
-    const { formation, formationSide, backfield, motion } = snaps[row]!.snap;
+    const { formation, backfield, motion } = snaps[row]!.snap;
     if (!formation || formation === '-' || formation === '?') continue;
-    const key = [formation, formationSide, backfield, motion].join('|');
+    const key = [formation, backfield, motion].join('|');
     seen.set(key, [...(seen.get(key) ?? []), row]);
   }
   const variety = varietyOf(columns, rows);

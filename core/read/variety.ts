@@ -3,8 +3,8 @@ import { groupBy } from './cells';
 import { FIRST_VALUE, type Columns } from './columns';
 import type { FilterField } from './filters';
 
-/** A look by its words: its side and motion make another one. */
-const LOOK: readonly FilterField[] = ['formation', 'formationSide', 'backfield', 'motion'];
+/** A look by its words; to the left and to the right it is one. */
+const LOOK: readonly FilterField[] = ['formation', 'backfield', 'motion'];
 
 export interface Variety {
   /** Snaps whose formation is tagged. */

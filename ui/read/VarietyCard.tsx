@@ -32,7 +32,7 @@ export default function VarietyCard({ columns, rows, onOpen }: VarietyCardProps)
     <section className="card" aria-label="Looks to prepare for">
       <header>
         <h2>Looks to prepare for</h2>
-        <span className="small quiet">formation, side, backfield and motion, by their words</span>
+        <span className="small quiet">formation, backfield and motion; left and right are one look</span>
       </header>
       <p>
         <strong>{variety.looks} looks</strong> in {variety.games} {variety.games === 1 ? 'game' : 'games'}, of{' '}
@@ -54,7 +54,7 @@ export default function VarietyCard({ columns, rows, onOpen }: VarietyCardProps)
         {figure('A usual week gives', minutes, setMinutes, 'minutes')}
         {figure('to', usual, setUsual, 'looks:')}
         <strong>{Math.round(cost)} minutes for these.</strong>
-        <span className="quiet">A guess of yours, spread evenly; beside it stand our own reps a look.</span>
+        <span className="quiet">A guess of yours, spread evenly.</span>
       </p>
     </section>
   );
