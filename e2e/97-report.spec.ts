@@ -147,8 +147,6 @@ test('drives and series, pictures with one play, looks to prepare for: each figu
   const [n] = /\d+/.exec((await once.textContent())!)!;
   await once.click();
   await expect(reel).toContainText(`Looks shown once: ${n} snap`);
-  await page.keyboard.press('Escape');
-  await axe(page);
   // A filter leaves parts of drives.
   await page.goto(`${SITE()}/read?team=STG&filter=personnel:11`);
   await expect(drives).toContainText('Take the filters and the situation away');
