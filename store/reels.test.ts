@@ -103,6 +103,25 @@ describe('a reel', () => {
     for (const snap of ['s1', 's3', 's4']) expect(grown.clips.map((c) => c.snap)).toContain(snap);
     expect(grown.clips.find((c) => c.snap === 's1')?.note).toBe('n');
   });
+  it('sent again after a lost answer, each save is the one it was', async () => {
+    const made = reel('Sent twice', ['s1', 's2']);
+    const id = await reels.createReel(ours, made, NOW);
+    expect(await reels.createReel(ours, made, later(1))).toBe(id);
+    const change = {
+      id,
+      version: 1,
+      name: 'Sent twice',
+      sentence: 'x',
+      shared: false,
+      clips: [clip('s2', 'n')],
+    };
+    expect(await reels.changeReel(ours, change, NOW)).toBe(2);
+    expect(await reels.changeReel(ours, change, later(1))).toBe(2);
+    await expect(reels.changeReel(ours, { ...change, sentence: 'y' }, NOW)).rejects.toThrow(Invalid);
+    expect(await reels.addToReel(ours, id, [clip('s3')], NOW)).toBe(2);
+    expect(await reels.addToReel(ours, id, [clip('s3')], NOW)).toBe(2);
+    expect((await reels.openReel(ours, id)).clips).toEqual([clip('s2', 'n'), clip('s3')]);
+  });
   it('a name that is taken meanwhile is refused by name, and the reel stays as it was', async () => {
     const id = await reels.createReel(ours, reel('Mine', ['s1']), NOW);
     await expect(
@@ -155,6 +174,9 @@ describe('the words of a first page', () => {
     ]);
     expect(both.map((b) => b.status).sort()).toEqual(['fulfilled', 'rejected']);
     await reports.setReportWords(ours, of, edits, 1, NOW);
+    // The same again: it stands already.
+    expect(await reports.setReportWords(ours, of, edits, 1, NOW)).toBe(2);
+    await expect(reports.setReportWords(ours, of, NO_EDITS, 1, NOW)).rejects.toThrow(Invalid);
     expect(await reports.reportWords(ours, of)).toEqual({ edits, version: 2 });
     expect(await reports.reportWords(ours, { ...of, side: 'defense' })).toMatchObject({ version: 0 });
     expect(await reports.reportWords(theirs, of)).toMatchObject({ version: 0 });

@@ -1,6 +1,7 @@
 /** Reels that a staff keeps. Who changes one says which change of it he read: nobody's work is written over unseen. */
 import 'server-only';
 import { randomUUID } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
 import { UniqueConstraintViolationException } from '@mikro-orm/core';
 import { withClips, type Clip, type KeptReel, type ReelInfo } from '../core/read/clips';
 import { MOST_CLIPS, type ReelFields } from '../core/read/schema';
@@ -75,14 +76,20 @@ async function checkClips(tx: Em, actor: Actor, clips: readonly Clip[]): Promise
 
 export async function createReel(actor: Actor, fields: ReelFields, now: Date): Promise<string> {
   permit(actor, 'reel.save');
-  const id = randomUUID();
-  await (
-    await openEm()
-  )
+  return (await openEm())
     .transactional(async (tx) => {
+      // Sent again after a lost answer: it is there already.
+      const same = await tx.findOne(Reel, {
+        program: actor.programId,
+        nameKey: fields.name.toLowerCase(),
+        by: actor.memberId,
+        version: 1,
+      });
+      if (same && isDeepStrictEqual(same.clips, fields.clips)) return same.id;
       if ((await tx.count(Reel, { program: actor.programId })) >= MOST_REELS)
         throw new Invalid(`a staff keeps up to ${MOST_REELS} reels; remove one first`);
       await checkClips(tx, actor, fields.clips);
+      const id = randomUUID();
       await tx.insert(Reel, {
         ...fields,
         id,
@@ -93,9 +100,9 @@ export async function createReel(actor: Actor, fields: ReelFields, now: Date): P
         at: now,
       });
       await record(tx, actor, 'reel.save', `reel “${fields.name}” of ${fields.clips.length} snaps`, now);
+      return id;
     })
     .catch(unlessTaken(fields.name));
-  return id;
 }
 
 /** Behind what is there; how many it then holds. Needs no version: it takes nothing away. */
@@ -129,6 +136,10 @@ export async function changeReel(
   return (await openEm())
     .transactional(async (tx) => {
       const reel = await find(tx, actor, id, true);
+      // Sent again after a lost answer: it stands already.
+      const { name: n, sentence: made, shared: open, clips: stands } = reel;
+      const done = isDeepStrictEqual([n, made, open, stands], [name, sentence, shared, clips]);
+      if (done && reel.version === version + 1) return reel.version;
       if (reel.version !== version) throw new Invalid('somebody changed this reel meanwhile');
       const had = new Set(reel.clips.map((c) => `${c.game} ${c.snap}`));
       await checkClips(

@@ -34,6 +34,8 @@ export async function setReportWords(
       `vobrik words ${Object.values(where).join(' ')}`,
     ]);
     const kept = await tx.findOne(ReportWords, where);
+    // Sent again after a lost answer: they stand already.
+    if (kept?.version === version + 1 && isDeepStrictEqual(kept.edits, edits)) return kept.version;
     if ((kept?.version ?? 0) !== version)
       throw new Invalid('somebody changed this first page meanwhile; what it says now is shown');
     const fields = { edits, version: version + 1, by: actor.memberId, at: now };

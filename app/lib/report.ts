@@ -78,7 +78,8 @@ export async function makeReport(actor: Actor, params: URLSearchParams): Promise
   const filtered = [writeFilter(address.filter), writeRanges(address.ranges), address.cell?.bucket].filter(
     Boolean,
   );
-  const only = [FILM_LABEL[address.film], ...filtered].join('; ');
+  // Counted by other rules, a rate moves without a snap.
+  const only = [FILM_LABEL[address.film], ...filtered, JSON.stringify(rules)].join('; ');
   const of = { team: address.team, side };
   const [words, last] = await Promise.all([reportWords(actor, of), lastPrint(actor, of, only)]);
   const report = buildReport(columns, rows, { ...of, sections }, rules.zones, words.edits);

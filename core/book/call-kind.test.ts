@@ -13,9 +13,18 @@ describe('what a call is by its word', () => {
     ['stretch', 'run', null, 'perimeter'],
     ['stick', 'pass', 'quick', 'quick pass'],
     ['bubble', 'pass', 'screen', 'perimeter'],
-    ['back screen', 'pass', 'screen', 'perimeter'],
+    ['back screen', 'pass', 'screen', 'screen'],
     ['tunnel screen', 'pass', 'screen', 'screen'],
     ['four verticals', 'pass', 'drop-back', 'vertical'],
+    ['switch verticals', 'pass', 'drop-back', 'vertical'],
+    // Somebody clears deep; the ball goes underneath.
+    ['mesh', 'pass', 'drop-back', 'drop-back pass'],
+    ['smash', 'pass', 'drop-back', 'drop-back pass'],
+    ['angle', 'pass', 'drop-back', 'drop-back pass'],
+    ['curl-flat', 'pass', 'drop-back', 'drop-back pass'],
+    ['hitch and go', 'pass', 'shot', 'vertical'],
+    ['boot', 'pass', 'boot', 'perimeter'],
+    ['triple option', 'run', null, 'perimeter'],
   ] as const)('%s, called %s: %s, %s', (word, play, passType, attack) => {
     expect(of(word, play)).toEqual({ passType, attack });
   });

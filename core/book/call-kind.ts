@@ -6,13 +6,13 @@ import type { PASS_TYPES, PassDef } from './play';
 import type { Book } from './term';
 
 export type PassType = (typeof PASS_TYPES)[number];
-/** From the middle of the line outward, then by depth. */
+/** From the middle of the line outward, then how it is thrown; "vertical" only where four go deep, or one shot is all of it. */
 export const ATTACKS = [
   'inside run',
   'off tackle',
   'perimeter',
   'quick pass',
-  'underneath',
+  'drop-back pass',
   'screen',
   'vertical',
 ] as const;
@@ -24,22 +24,24 @@ export interface CallKind {
 }
 const UNKNOWN: CallKind = { passType: null, attack: null };
 
-/** Routes that go over a defense: go, seam, fade, post, corner, and doubles of them. */
-const DEEP = /\b(go|seam|fade|post|corner|up)$/;
-/** Thrown outside behind the line. */
-const WIDE = /^(bubble|now|swing)$/;
-
+/** Routes that go over a defense. */
+const DEEP = /\b(go|seam|fade|post|corner|up|wheel|bend)$/;
 /** A pitch goes outside whatever its first point is (common practice). */
 const runAttack = ({ point, pitch }: RunDef): Attack =>
   pitch || point === 'D' ? 'perimeter' : point === 'C' ? 'off tackle' : 'inside run';
 
-/** The quarterback on the move and throws to the flat stretch a defense sideways; two deep routes, or a shot, go over it. */
-function passAttack({ type, strong, weak, back }: PassDef): Attack {
-  const routes = [...strong, ...weak, back];
+/**
+ * The quarterback on the move and a screen thrown at once stretch a defense sideways. Counting deep routes alone says
+ * nothing: most concepts send somebody deep to clear. Four do where the two outermost of both sides go.
+ */
+function passAttack({ type, drop, strong, weak }: PassDef): Attack {
   if (type === 'sprint' || type === 'boot') return 'perimeter';
-  if (type === 'screen') return routes.some((r) => WIDE.test(r)) ? 'perimeter' : 'screen';
+  if (type === 'screen') return drop <= 1 ? 'perimeter' : 'screen';
   if (type === 'quick') return 'quick pass';
-  return type === 'shot' || routes.filter((r) => DEEP.test(r)).length >= 2 ? 'vertical' : 'underneath';
+  const four = [strong, weak].every(
+    (side) => side.length >= 2 && side.slice(0, 2).every((r) => DEEP.test(r)),
+  );
+  return type === 'shot' || four ? 'vertical' : 'drop-back pass';
 }
 
 /** Null where the concept is not tagged or the book does not say what it means. */

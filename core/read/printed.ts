@@ -7,7 +7,7 @@ import { sentenceText } from './sentences';
 type Counted = readonly [k: number, n: number];
 
 export interface PrintedFigures {
-  /** Filters and kind of film, in words: figures of other snaps are not compared. */
+  /** Kind of film, filters and rules: figures counted otherwise are not compared. */
   readonly only: string;
   readonly games: readonly string[];
   readonly snaps: number;
