@@ -468,6 +468,12 @@ const ACTIONS_WALKED: readonly Door[] = [
   },
   {
     file: 'app/(staff)/read/reels/actions.ts',
+    name: 'keptReels',
+    action: 'reel.save',
+    args: () => [],
+  },
+  {
+    file: 'app/(staff)/read/reels/actions.ts',
     name: 'keepReel',
     action: 'reel.save',
     args: () => [

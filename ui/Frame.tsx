@@ -7,6 +7,7 @@ import { SyncProvider } from '@/client/SyncProvider';
 import { CommandsProvider } from './shared/commands';
 import { PaletteKey } from './shared/PaletteKey';
 import { ToastsProvider } from './shared/toasts';
+import { KeptReelsContext, type KeptReels } from './read/reels/KeptReels';
 import { StaffRulesContext } from './StaffRules';
 import { Notices } from './sync/Notices';
 import { SaveStatus } from './sync/SaveStatus';
@@ -38,11 +39,14 @@ export interface FrameProps {
   readonly week: string;
   readonly member: string;
   readonly rules: StaffRules;
+  /** Null: the member keeps no reels. */
+  readonly reels: KeptReels | null;
   readonly signOut: () => Promise<string | null>;
   readonly children: ReactNode;
 }
 
-export function Frame({ owner, epoch, may, opponent, week, member, rules, signOut, children }: FrameProps) {
+export function Frame(props: FrameProps) {
+  const { owner, epoch, may, opponent, week, member, rules, reels, signOut, children } = props;
   const path = usePathname();
   const link = (href: string, label: string) => (
     <Link
@@ -91,7 +95,9 @@ export function Frame({ owner, epoch, may, opponent, week, member, rules, signOu
             </header>
             <main id="main" className="page">
               <Notices epoch={epoch} />
-              <StaffRulesContext.Provider value={rules}>{children}</StaffRulesContext.Provider>
+              <StaffRulesContext.Provider value={rules}>
+                <KeptReelsContext.Provider value={reels}>{children}</KeptReelsContext.Provider>
+              </StaffRulesContext.Provider>
             </main>
           </div>
         </CommandsProvider>

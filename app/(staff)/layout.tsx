@@ -7,6 +7,7 @@ import { programOf } from '@/store/programs';
 import { epochOf } from '@/store/sync';
 import { Frame } from '@/ui/Frame';
 import { leave } from './actions';
+import { addClips, keepReel, keptReels } from './read/reels/actions';
 
 export default async function StaffLayout({ children }: { children: ReactNode }) {
   const actor = await requireActor();
@@ -27,6 +28,7 @@ export default async function StaffLayout({ children }: { children: ReactNode })
       week={week}
       member={actor.name}
       rules={rulesOf(program.settings.rules)}
+      reels={may(actor.roles, 'reel.save') ? { list: keptReels, create: keepReel, add: addClips } : null}
       signOut={leave}
     >
       {children}

@@ -63,7 +63,7 @@ export async function shownReel(actor: Actor, id: string) {
     };
   });
   return {
-    reel,
+    reel: staff ? reel : { ...reel, source: null },
     bookText: staff
       ? bookText
       : JSON.stringify(

@@ -14,7 +14,6 @@ import { useStaffRules } from '../StaffRules';
 import { useUrlState } from '../useUrlState';
 import { Board } from './Board';
 import { ReadFilters } from './ReadFilters';
-import { KeptReelsContext, type KeptReels } from './reels/KeptReels';
 import { useReading, type ReadFilm } from './useReading';
 
 const LooksCard = dynamic(() => import('./LooksCard'), {
@@ -40,7 +39,6 @@ export interface ReadScreenProps extends ReadFilm {
   /** Saved for the staff, by name. */
   readonly views: readonly SavedView[];
   readonly saveView: (given: unknown) => Promise<string | null>;
-  readonly reels: KeptReels;
 }
 
 /** Read with its film. */
@@ -50,9 +48,7 @@ export function ReadPage({
 }: Omit<ReadScreenProps, 'games' | 'book'> & { readonly bookText: string }) {
   const book = useMemo(() => JSON.parse(bookText) as Book, [bookText]);
   return (
-    <KeptReelsContext.Provider value={props.reels}>
-      <WithFilm path={filmPath()}>{(games) => <ReadScreen {...props} book={book} games={games} />}</WithFilm>
-    </KeptReelsContext.Provider>
+    <WithFilm path={filmPath()}>{(games) => <ReadScreen {...props} book={book} games={games} />}</WithFilm>
   );
 }
 

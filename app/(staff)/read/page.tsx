@@ -6,20 +6,13 @@ import { listTeams } from '@/store/games';
 import { programOf } from '@/store/programs';
 import { viewsSchema } from '@/core/read/schema';
 import { ReadPage } from '@/ui/read/ReadScreen';
-import { listReels } from '@/store/reels';
 import { saveView } from './actions';
-import { addClips, keepReel } from './reels/actions';
 
 export const metadata: Metadata = { title: 'Read' };
 export const dynamic = 'force-dynamic';
 
 export default pageFor('game.read', async function Read(actor) {
-  const [teams, program, book, reels] = await Promise.all([
-    listTeams(actor),
-    programOf(actor),
-    bookTextFor(actor),
-    listReels(actor),
-  ]);
+  const [teams, program, book] = await Promise.all([listTeams(actor), programOf(actor), bookTextFor(actor)]);
   return (
     <ReadPage
       teams={teams}
@@ -30,7 +23,6 @@ export default pageFor('game.read', async function Read(actor) {
       own={program.team}
       views={viewsSchema.safeParse(program.settings.views).data ?? []}
       saveView={saveView}
-      reels={{ list: reels, create: keepReel, add: addClips }}
     />
   );
 });

@@ -2,7 +2,7 @@
 /** Keeps the snaps of an open reel: under a name of their own, or behind those of a reel there is. */
 import Link from 'next/link';
 import { useState } from 'react';
-import type { Clip } from '@/core/read/clips';
+import type { Clip, ReelInfo } from '@/core/read/clips';
 import { Choice } from '../../shared/Choice';
 import type { KeptReels, Told } from './KeptReels';
 
@@ -17,6 +17,7 @@ const NO_ANSWER = { ok: false, words: 'The server does not answer; nothing was k
 
 export function KeepForm({ reels, title, clips, source }: KeepFormProps) {
   const [open, setOpen] = useState(false);
+  const [list, setList] = useState<readonly ReelInfo[]>([]);
   const [name, setName] = useState('');
   const [to, setTo] = useState('');
   const [done, setDone] = useState<{ readonly id: string; readonly words: string } | null>(null);
@@ -55,6 +56,11 @@ export function KeepForm({ reels, title, clips, source }: KeepFormProps) {
           onClick={() => {
             setName(title.slice(0, 80));
             setOpen(true);
+            // A new reel can be kept before it is known which there are.
+            void reels
+              .list()
+              .then((told) => told.ok && setList(told.value))
+              .catch(() => undefined);
           }}
         >
           keep this reel
@@ -74,12 +80,12 @@ export function KeepForm({ reels, title, clips, source }: KeepFormProps) {
         if (e.key === 'Escape') setOpen(false);
       }}
     >
-      {reels.list.length > 0 && (
+      {list.length > 0 && (
         <Choice
           label="keep in"
           value={to}
           width={190}
-          options={[['', 'a new reel'], ...reels.list.map((r) => [r.id, r.name] as const)]}
+          options={[['', 'a new reel'], ...list.map((r) => [r.id, r.name] as const)]}
           onChange={setTo}
         />
       )}

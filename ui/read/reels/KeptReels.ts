@@ -1,5 +1,5 @@
 'use client';
-/** The staff's reels where snaps are looked at: what there is, and how to keep what is shown. Null: the member keeps none. */
+/** The staff's reels wherever snaps are looked at: what there is, and how to keep what is shown. Null: the member keeps none. */
 import { createContext, useContext } from 'react';
 import type { Clip, ReelInfo } from '@/core/read/clips';
 
@@ -14,7 +14,8 @@ export interface NewReel {
   readonly clips: readonly Clip[];
 }
 export interface KeptReels {
-  readonly list: readonly ReelInfo[];
+  /** Asked for when one wants to keep. */
+  readonly list: () => Promise<Told<readonly ReelInfo[]>>;
   /** The id of the new reel. */
   readonly create: (reel: NewReel) => Promise<Told<string>>;
   /** How many snaps it holds then. */

@@ -5,7 +5,10 @@ import { z } from 'zod';
 import { action } from '@/app/lib/action';
 import { clock } from '@/app/lib/session';
 import { addedClipsSchema, changedReelSchema, reelSchema } from '@/core/read/schema';
-import { addToReel, changeReel, createReel, removeReel } from '@/store/reels';
+import { addToReel, changeReel, createReel, listReels, removeReel } from '@/store/reels';
+
+const listed = action('reel.save', z.undefined(), async (actor) => listReels(actor));
+export const keptReels = async () => listed(undefined);
 
 const made = action('reel.save', reelSchema, async (actor, reel) => {
   const id = await createReel(actor, reel, clock());
