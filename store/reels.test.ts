@@ -4,11 +4,10 @@ import type { Actor } from '../core/exchange/types';
 import { NO_EDITS, withWordsFor } from '../core/read/sentences';
 import type { PrintedFigures } from '../core/read/printed';
 import { Invalid, NotFound, Refused } from './errors';
-import * as games from './games';
 import * as reels from './reels';
 import * as reports from './reports';
 import { saveSnaps } from './rows.testing';
-import { openTestDatabase, testProgram, type TestDatabase } from './testing';
+import { openTestDatabase, testGame, testProgram, type TestDatabase } from './testing';
 
 const NOW = new Date('2026-10-01T12:00:00Z');
 const later = (minutes: number): Date => new Date(NOW.getTime() + 60_000 * minutes);
@@ -32,14 +31,7 @@ beforeAll(async () => {
   ours = await testProgram('Ours', 'AAA', NOW);
   theirs = await testProgram('Theirs', 'AAA', NOW);
   guest = { ...ours, roles: ['guest'] };
-  game = await games.createGame(ours, {
-    home: { key: 'AAA' },
-    away: { name: 'Birch' },
-    date: '2026-09-05',
-    week: 1,
-    level: null,
-    phase: 'regular',
-  });
+  game = await testGame(ours, 'AAA');
   await saveSnaps(
     ours,
     game,

@@ -5,11 +5,10 @@ import type { Actor } from '../core/exchange/types';
 import type { RosterLine } from '../core/roster';
 import { Invalid, NotFound, Refused } from './errors';
 import { Player } from './entities';
-import * as games from './games';
 import { openEm } from './orm';
 import { exportTables } from './packages';
 import * as rosters from './rosters';
-import { openTestDatabase, testProgram, type TestDatabase } from './testing';
+import { openTestDatabase, testGame, testProgram, type TestDatabase } from './testing';
 
 const NOW = new Date('2026-10-01T12:00:00Z');
 let database: TestDatabase;
@@ -32,14 +31,7 @@ beforeAll(async () => {
   database = await openTestDatabase('rosters');
   ours = await testProgram('Ours', 'AAA', NOW);
   theirs = await testProgram('Theirs', 'AAA', NOW);
-  game = await games.createGame(ours, {
-    home: { key: 'AAA' },
-    away: { name: 'Birch' },
-    date: '2026-09-05',
-    week: 1,
-    level: null,
-    phase: 'regular',
-  });
+  game = await testGame(ours, 'AAA');
 });
 afterAll(() => database.close());
 

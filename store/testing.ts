@@ -1,6 +1,7 @@
 /** A throw-away database in a cluster of its own, for tests. */
 import { dropDatabase, ensureDatabase, joinCluster, startCluster, type Cluster } from '../cli/cluster';
 import type { Actor } from '../core/exchange/types';
+import { createGame } from './games';
 import { closeOrm, getOrm, migrate, openEm } from './orm';
 import { insertProgram } from './programs';
 
@@ -53,5 +54,16 @@ export async function testProgram(name: string, key: string, now: Date): Promise
   );
   return { ...ids, name: member, roles };
 }
+
+/** A game of the program's team against another, without snaps; its key. */
+export const testGame = (actor: Actor, home: string): Promise<string> =>
+  createGame(actor, {
+    home: { key: home },
+    away: { name: 'Birch' },
+    date: '2026-09-05',
+    week: 1,
+    level: null,
+    phase: 'regular',
+  });
 
 export { getOrm };

@@ -17,7 +17,7 @@ import { NOW, saveSnaps } from './rows.testing';
 import { loadGames } from './snaps';
 import { snapFile } from './snap-files';
 import { pull } from './sync';
-import { openTestDatabase, testProgram, type TestDatabase } from './testing';
+import { openTestDatabase, testGame, testProgram, type TestDatabase } from './testing';
 import { tradePackage } from './trades';
 
 let database: TestDatabase;
@@ -30,14 +30,7 @@ beforeAll(async () => {
   database = await openTestDatabase('trades');
   ours = await testProgram('Ours', 'AAA', NOW);
   theirs = await testProgram('Theirs', 'ZZZ', NOW);
-  game = await games.createGame(ours, {
-    home: { key: 'AAA' },
-    away: { name: 'Birch' },
-    date: '2026-09-05',
-    week: 1,
-    level: null,
-    phase: 'regular',
-  });
+  game = await testGame(ours, 'AAA');
   const film = simulateSeason(3, { tells: true, weeks: 1 })[0]!;
   const [home, away] = [film.home, film.away];
   const renamed = (key: unknown): unknown => (key === home ? 'AAA' : key === away ? 'BIRCH' : key);

@@ -117,9 +117,6 @@ function seriesOf(snaps: readonly CountedSnap[], rows: Uint32Array): Series[] {
   });
 }
 
-const rowsIn = (lists: readonly (readonly number[] | Uint32Array)[]): Uint32Array =>
-  Uint32Array.from(lists.flatMap((l) => [...l])).sort();
-
 /** Cost: linear in the snaps. */
 export function efficiencyOf({ snaps, rows, team, side }: Whole): EfficiencyFigure[] {
   const mine = rows.filter((row) => snaps[row]!.snap[sideField(side)] === team);
@@ -144,47 +141,41 @@ export function efficiencyOf({ snaps, rows, team, side }: Whole): EfficiencyFigu
   const made = said.filter((s) => s.made);
   const touchdowns = red.filter((d) => d.end === 'touchdown');
   const scored = ended.filter((d) => d.end === 'touchdown' || d.end === 'field goal');
-  const mean = (figures: readonly number[]): Mean =>
-    meanOf(figures) ?? { mean: NaN, n: 0, low: null, high: null };
   return [
-    {
-      key: 'points',
-      label: 'points a drive',
-      value: mean(pointed.map((d) => d.points!)),
-      rows: rowsIn(pointed.map((d) => d.rows)),
-    },
-    {
-      key: 'yards',
-      label: 'yards a drive',
-      value: mean(drives.map((d) => d.yards)),
-      rows: rowsIn(drives.map((d) => d.rows)),
-    },
-    {
-      key: 'scored',
-      label: 'drives that scored',
-      value: wilson(scored.length, ended.length),
-      rows: rowsIn(scored.map((d) => d.rows)),
-    },
-    {
-      key: 'red',
-      label: `touchdowns of drives inside the ${RED_FROM}`,
-      value: wilson(touchdowns.length, red.length),
-      rows: rowsIn(touchdowns.map((d) => d.rows)),
-    },
-    {
-      key: 'series',
-      label: 'series with a first down or a touchdown',
-      value: wilson(made.length, said.length),
-      rows: rowsIn(made.map((s) => s.rows)),
-    },
-    {
-      key: 'added',
-      label: 'points added a series, 1971 professional values',
-      value: mean(valued.map((s) => s.added!)),
-      rows: rowsIn(valued.map((s) => s.rows)),
-    },
+    meanFigure('points', 'points a drive', pointed, (d) => d.points!),
+    meanFigure('yards', 'yards a drive', drives, (d) => d.yards),
+    rateFigure('scored', 'drives that scored, ends of halves left out', scored, ended),
+    rateFigure('red', `touchdowns of drives inside the ${RED_FROM}`, touchdowns, red),
+    rateFigure('series', 'series with a first down or a touchdown', made, said),
+    meanFigure('added', 'points added a series, 1971 professional values', valued, (s) => s.added!),
   ];
 }
+
+/** A drive, or a series. */
+interface Stretch {
+  readonly rows: Iterable<number>;
+}
+const rowsIn = (stretches: readonly Stretch[]): Uint32Array =>
+  Uint32Array.from(stretches.flatMap((s) => [...s.rows])).sort();
+
+const rateFigure = (
+  key: string,
+  label: string,
+  hits: readonly Stretch[],
+  all: readonly Stretch[],
+): EfficiencyFigure => ({ key, label, value: wilson(hits.length, all.length), rows: rowsIn(hits) });
+
+const meanFigure = <S extends Stretch>(
+  key: string,
+  label: string,
+  all: readonly S[],
+  of: (stretch: S) => number,
+): EfficiencyFigure => ({
+  key,
+  label,
+  value: meanOf(all.map(of)) ?? { mean: NaN, n: 0, low: null, high: null },
+  rows: rowsIn(all),
+});
 
 /** The snaps of a figure by name, "e/<key>". */
 export function efficiencyReel(
