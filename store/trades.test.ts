@@ -10,7 +10,6 @@ import { gameScope } from '../core/sync';
 import { readCsv, snapToRow, unpack } from '../core/table';
 import { loadBook } from './book';
 import { BookTerm } from './entities-football';
-import * as games from './games';
 import { importFiles } from './imports';
 import { openEm } from './orm';
 import { NOW, saveSnaps } from './rows.testing';
