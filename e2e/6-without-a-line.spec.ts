@@ -88,3 +88,28 @@ test('no keystroke is lost while the page comes alive', async ({ page }) => {
     await expect(line(page)).toHaveValue('');
   }
 });
+
+test('what is chosen and typed before the page is alive stands', async ({ page }) => {
+  await signIn(page);
+  // The markup is there, its scripts are not yet.
+  let goOn = (): void => undefined;
+  const go = new Promise<void>((resolve) => (goOn = resolve));
+  await page.route('**/_next/static/**/*.js', async (route) => {
+    await go;
+    await route.continue();
+  });
+  await page.goto(`${SITE()}/log`, { waitUntil: 'commit' });
+  await choose(page, 'Away', 'Marrow Fen Stags');
+  await choose(page, 'Home', 'Tidewick Drovers');
+  await choose(page, 'Kind of film', 'seven on seven');
+  await choose(page, 'Level', '7-on-7');
+  await page.getByRole('textbox', { name: 'Week' }).fill('12');
+  goOn();
+  await page.waitForLoadState('networkidle');
+  await page.unroute('**/_next/static/**/*.js');
+  await page.getByRole('button', { name: 'Start game' }).click();
+  await expect(page.getByText('Who kicks off?')).toBeVisible();
+  await expect(line(page)).toBeFocused();
+  await page.goto(`${SITE()}/log/season?team=STG`);
+  await expect(page.getByRole('row', { name: /seven on seven/ })).toBeVisible();
+});

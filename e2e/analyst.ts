@@ -17,8 +17,10 @@ interface Offered {
   readonly key: string;
   readonly words: string;
 }
-const offersIn = (page: Page, region: string): Promise<Offered[]> =>
-  page.evaluate(
+const offersIn = async (page: Page, region: string): Promise<Offered[]> => {
+  // A key is echoed before its offers are ranked.
+  await page.locator(`${region} .offers:not([aria-busy=true])`).waitFor();
+  return page.evaluate(
     (where) =>
       [...document.querySelectorAll(`${where} .offers > button`)].map((b) => ({
         key: b.querySelector('kbd')?.textContent ?? '',
@@ -26,6 +28,7 @@ const offersIn = (page: Page, region: string): Promise<Offered[]> =>
       })),
     region,
   );
+};
 
 /** One snap in the snap line, to Enter; the keys it took. */
 export async function typeSnap(page: Page, row: WalkedSnap): Promise<number> {

@@ -35,7 +35,10 @@ export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function Sna
 ) {
   const { parsed } = view;
   // A key is echoed before what may follow is ranked; the offers and what is wrong come right after.
-  const { offers, problems, stranger } = useDeferredValue(view);
+  const ranked = useDeferredValue(view);
+  const { offers, problems, stranger } = ranked;
+  // Offers of the text as it was: a key takes those of the text as it stands, the pointer waits for them.
+  const behind = ranked !== view;
   // A line longer than the box scrolls; its underlines go with it.
   const mirror = useRef<HTMLDivElement>(null);
   const spans: React.ReactNode[] = [];
@@ -99,7 +102,7 @@ export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function Sna
           autoFocus
         />
       </div>
-      <div className="offers">
+      <div className="offers" aria-busy={behind}>
         {found ? (
           found
         ) : problems.length > 0 ? (
@@ -112,7 +115,7 @@ export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function Sna
                 key={candidate.text}
                 type="button"
                 className="plain"
-                onClick={() => onCandidate(0, i)}
+                onClick={() => !behind && onCandidate(0, i)}
                 tabIndex={-1}
               >
                 {capOf(i, chosen % Math.max(1, problems[0]!.candidates.length))}{' '}
@@ -135,7 +138,7 @@ export const SnapLine = forwardRef<HTMLInputElement, SnapLineProps>(function Sna
                 key={completion.insert}
                 type="button"
                 className="plain"
-                onClick={() => onOffer(i)}
+                onClick={() => !behind && onOffer(i)}
                 tabIndex={-1}
               >
                 {capOf(i, chosen)} <strong>{completion.insert}</strong>

@@ -1,6 +1,7 @@
 'use client';
 /** One of several, by the browser's own list, where the label need not be more than a word. */
 import { useId } from 'react';
+import { useEarly } from './useEarly';
 
 export interface ChoiceProps {
   readonly label: string;
@@ -13,10 +14,11 @@ export interface ChoiceProps {
 
 export function Choice({ label, value, options, onChange, width = 120 }: ChoiceProps) {
   const id = useId();
+  const control = useEarly<HTMLSelectElement>(value);
   return (
     <span className="choice" style={{ minWidth: width }}>
       <label htmlFor={id}>{label}</label>
-      <select id={id} value={value} onChange={(e) => onChange(e.target.value)}>
+      <select ref={control} id={id} value={value} onChange={(e) => onChange(e.target.value)}>
         {options.map(([key, words]) => (
           <option key={key} value={key}>
             {words}

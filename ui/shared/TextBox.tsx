@@ -9,6 +9,7 @@ import InputLabel from '@mui/material/InputLabel';
 import NativeSelect from '@mui/material/NativeSelect';
 import OutlinedInput, { type OutlinedInputProps } from '@mui/material/OutlinedInput';
 import type { SxProps } from '@mui/material/styles';
+import { useForkRef } from '@mui/material/utils';
 import {
   Children,
   isValidElement,
@@ -18,6 +19,7 @@ import {
   type ReactNode,
   type Ref,
 } from 'react';
+import { useEarly } from './useEarly';
 
 type Control = HTMLInputElement | HTMLTextAreaElement | HTMLSelectElement;
 
@@ -66,9 +68,12 @@ export function TextBox(props: TextBoxProps) {
     select,
     children,
     htmlInput,
+    inputRef,
     ...input
   } = props;
   const id = useId();
+  const early = useEarly<HTMLInputElement & HTMLTextAreaElement & HTMLSelectElement>(input.value);
+  const control = useForkRef(early, inputRef);
   const help = `${id}-help`;
   const described = helperText ? help : undefined;
   return (
@@ -88,6 +93,7 @@ export function TextBox(props: TextBoxProps) {
         <NativeSelect
           value={input.value ?? ''}
           onChange={(e) => input.onChange?.(e)}
+          inputRef={early}
           input={<OutlinedInput notched label={label} />}
           inputProps={{ id, name: input.name, 'aria-describedby': described }}
         >
@@ -100,6 +106,7 @@ export function TextBox(props: TextBoxProps) {
           {...(input as OutlinedInputProps)}
           id={id}
           label={label}
+          inputRef={control}
           inputProps={{ ...htmlInput, 'aria-describedby': described }}
         />
       )}
