@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useRef, type RefObject } from 'react';
+import { useEffect, useLayoutEffect, useRef, type RefObject } from 'react';
 
 type Control = HTMLInputElement | HTMLTextAreaElement | HTMLSelectElement;
 
@@ -10,16 +10,21 @@ type Control = HTMLInputElement | HTMLTextAreaElement | HTMLSelectElement;
 export function useEarly<T extends Control>(value: string | number | undefined): RefObject<T | null> {
   const ref = useRef<T>(null);
   const first = useRef(value);
-  useEffect(() => {
+  const early = useRef<string | null>(null);
+  // All boxes are read before the first is heard: what one says draws the others anew, as the page knows them.
+  useLayoutEffect(() => {
     const { current: control } = ref;
     if (!control || first.current === undefined || control.value === String(first.current)) return;
-    const said = control.value;
     // A list without an option for the value shows its first, which nobody chose.
-    if (
-      control instanceof HTMLSelectElement &&
-      ![...control.options].some((o) => o.value === String(first.current))
-    )
-      return;
+    const listed = (c: HTMLSelectElement): boolean =>
+      [...c.options].some((o) => o.value === String(first.current));
+    if (!(control instanceof HTMLSelectElement) || listed(control)) early.current = control.value;
+  }, []);
+  useEffect(() => {
+    const { current: control } = ref;
+    const { current: said } = early;
+    early.current = null;
+    if (!control || said === null) return;
     // React hears a value that differs from the last it saw: it sees the old one through the element's own setter.
     control.value = String(first.current);
     const proto = Object.getPrototypeOf(control) as Control;
