@@ -25,13 +25,15 @@ export function useEarly<T extends Control>(value: string | number | undefined):
     const { current: said } = early;
     early.current = null;
     if (!control || said === null) return;
-    // React hears a value that differs from the last it saw: it sees the old one through the element's own setter.
-    control.value = String(first.current);
-    const proto = Object.getPrototypeOf(control) as Control;
-    Object.getOwnPropertyDescriptor(proto, 'value')?.set?.call(control, said);
-    control.dispatchEvent(
-      new Event(control instanceof HTMLSelectElement ? 'change' : 'input', { bubbles: true }),
-    );
+    // Not in the commit: each is drawn before the next is said.
+    queueMicrotask(() => {
+      // React hears a value that differs from the last it saw: it sees the old one through the element's own setter.
+      control.value = String(first.current);
+      const proto = Object.getPrototypeOf(control) as Control;
+      Object.getOwnPropertyDescriptor(proto, 'value')?.set?.call(control, said);
+      const heard = control instanceof HTMLSelectElement ? 'change' : 'input';
+      control.dispatchEvent(new Event(heard, { bubbles: true }));
+    });
   }, []);
   return ref;
 }
