@@ -110,6 +110,18 @@ const serwist = new Serwist({
 });
 serwist.addEventListeners();
 
+/** A browser that can be told what never concerns this worker (static routing) does not ask, and need not start it, for each save. */
+interface RoutedInstall extends ExtendableEvent {
+  addRoutes?(rules: {
+    readonly condition: { readonly urlPattern: string };
+    readonly source: 'network';
+  }): Promise<void>;
+}
+self.addEventListener('install', (event: RoutedInstall) => {
+  const routed = event.addRoutes?.({ condition: { urlPattern: '/api/*' }, source: 'network' });
+  if (routed) event.waitUntil(routed.catch(() => undefined));
+});
+
 self.addEventListener('message', (event) => {
   const data = event.data as { kind?: string; owner?: string; url?: string } | null;
   if (data?.kind === 'remember' && typeof data.owner === 'string' && typeof data.url === 'string')
