@@ -1,12 +1,23 @@
 import 'server-only';
+import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import PDFDocument from 'pdfkit';
 import { PAPERS, type Measure, type Paper } from '@/core/plan';
+import { unpackWoff } from './woff';
 
 export type Pdf = InstanceType<typeof PDFDocument>;
 
 const FONTS = path.join(process.cwd(), 'node_modules/@fontsource/archivo-narrow/files');
-const font = (weight: 400 | 700): string => path.join(FONTS, `archivo-narrow-latin-${weight}-normal.woff`);
+const unpacked = new Map<number, Buffer>();
+/** The shipped font, unpacked once a process. */
+function font(weight: 400 | 700): Buffer {
+  let bytes = unpacked.get(weight);
+  if (!bytes) {
+    bytes = unpackWoff(readFileSync(path.join(FONTS, `archivo-narrow-latin-${weight}-normal.woff`)));
+    unpacked.set(weight, bytes);
+  }
+  return bytes;
+}
 
 /** An empty document in the shipped fonts ("text", "bold"); `done` gives its bytes after `doc.end()`. */
 export function openPdf(
