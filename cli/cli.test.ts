@@ -1,5 +1,6 @@
 /** The commands as a shell runs them, with a cluster of their own. */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
+import { once } from 'node:events';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -403,22 +404,28 @@ it('read takes a side of a team, ranges of figures, and prints the measures that
 });
 
 describe('the database from the command line', () => {
-  it('exports, backs up, restores and refuses what is twice', () => {
-    const seed = spawnSync(
+  it('exports, backs up, restores and refuses what is twice', async () => {
+    // Fills the demo, and stays with the cluster: else each command starts one and stops it.
+    const seed = spawn(
       process.execPath,
       [
         '--import',
         'tsx',
         '-e',
-        "const { openDatabase } = await import('./cli/database'); const open = await openDatabase('demo'); const { loadDemo } = await import('./demo/load'); await loadDemo(new Date(0)); await (await import('./store/orm')).closeOrm(); open.leave();",
+        "const { openDatabase } = await import('./cli/database'); const open = await openDatabase('demo'); const { loadDemo } = await import('./demo/load'); await loadDemo(new Date(0)); await (await import('./store/orm')).closeOrm(); console.log('filled'); process.stdin.on('end', open.leave).resume();",
       ],
       {
         cwd: root,
-        encoding: 'utf8',
         env: { ...process.env, VOBRIK_WORK: path.join(root, '.vobrik/cli-test') },
+        stdio: ['pipe', 'pipe', 'inherit'],
       },
     );
-    expect(seed.status, seed.stderr).toBe(0);
+    const ended = once(seed, 'exit');
+    const filled = new Promise<boolean>((resolve) => {
+      seed.stdout.on('data', (said: Buffer) => said.includes('filled') && resolve(true));
+      seed.once('exit', () => resolve(false));
+    });
+    expect(await filled).toBe(true);
     const exported = vobrik('export', '--demo', file('all.zip'));
     expect([exported.code, exported.err]).toEqual([0, '']);
     const files = unpack('all.zip', new Uint8Array(readFileSync(file('all.zip'))));
@@ -455,5 +462,7 @@ describe('the database from the command line', () => {
     expect(vobrik('restore', '--demo', file('all.vobrik')).code).toBe(0);
     vobrik('export', '--demo', after);
     expect(readFileSync(after).equals(readFileSync(file('all.zip')))).toBe(true);
+    seed.stdin.end();
+    expect((await ended)[0]).toBe(0);
   }, 400_000);
 });
