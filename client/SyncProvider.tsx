@@ -213,9 +213,10 @@ export function useScope(scope: Scope, brought: Pulled): ScopeState {
           : { base: pullInto(EMPTY_BASE, broughtNow.current), queue: outbox?.queue ?? [] };
       },
       push: async (make) => {
-        const outbox = await opened();
-        const ops = make(outbox);
-        if (ops.length > 0) await outbox.push(scope, ops);
+        // Open, it takes the operations within the key that makes them: they are on their way before the screen is drawn.
+        const to = outbox ?? (await opened());
+        const ops = make(to);
+        if (ops.length > 0) await to.push(scope, ops);
         return ops;
       },
     }),

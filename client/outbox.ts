@@ -92,6 +92,10 @@ export class Outbox {
   private reading = 0;
   private hurry = new AbortController();
   private sending: { readonly scope: Scope; readonly answered: Promise<boolean> } | null = null;
+  /** This tab sends, and has nothing to send. */
+  private idle = false;
+  /** What was sent while the disk still wrote it. */
+  private ahead: Promise<readonly Answer[] | null> | null = null;
   private most = MOST_OPERATIONS;
   private failures = 0;
   private readonly channel: ReturnType<World['channel']>;
@@ -317,11 +321,51 @@ export class Outbox {
 
   private async add(entries: readonly Omit<Queued, 'seq'>[], gone: readonly number[] = []): Promise<void> {
     const turn = ++this.asked;
-    const added = await this.storage.add(entries, gone);
+    const adding = this.storage.add(entries, gone);
+    const ahead = gone.length === 0 ? this.sendAhead(entries, adding) : null;
+    let added: Queued[];
+    try {
+      added = await adding;
+    } catch (error) {
+      // What the database has is kept better than by this disk. Whether an answer was lost, nobody knows: said as not kept.
+      const answers = await ahead;
+      if (!answers || answers.length === 0 || answers.some((a) => a.status !== 'done')) throw error;
+      return;
+    }
     // What a reading that is under way brings would be taken for older than this.
     if (this.reading > 0) await this.reload();
     else this.show([...this.queue.filter((q) => !gone.includes(q.seq)), ...added], turn);
     this.tell({ kind: 'queue' });
+  }
+
+  /**
+   * Sends what is typed while the disk still writes it, when nothing stands before it: an analyst waits for the
+   * database, and not for both in turn. It is settled when it is on the disk; unanswered, it is sent again from there,
+   * with the same ids.
+   */
+  private sendAhead(
+    entries: readonly Omit<Queued, 'seq'>[],
+    adding: Promise<unknown>,
+  ): Promise<readonly Answer[] | null> | null {
+    if (!this.idle || this.ahead || this.reading > 0 || this.closed.signal.aborted) return null;
+    const next = nextBatch(
+      entries.map((e, seq) => ({ ...e, seq })),
+      this.most,
+      MOST_REQUEST / 2,
+    );
+    if (next?.batch.length !== entries.length) return null;
+    const onDisk = adding.then(
+      () => true,
+      () => false,
+    );
+    this.setState('saving', '');
+    const answered = this.sendBatch(next.scope, next.batch, onDisk).catch(() => null);
+    this.sending = { scope: next.scope, answered: answered.then((a) => a !== null) };
+    this.ahead = answered.finally(() => {
+      this.ahead = this.sending = null;
+      this.rouse();
+    });
+    return this.ahead;
   }
 
   private async change(work: (queue: readonly Queued[]) => Changes): Promise<void> {
@@ -438,18 +482,25 @@ export class Outbox {
       while (!signal.aborted) {
         // Whoever changes the queue reads it again and wakes this loop.
         this.awake = false;
+        if (this.ahead) {
+          await this.ahead;
+          continue;
+        }
         const next = nextBatch(this.queue, this.most, MOST_REQUEST / 2);
         if (!next) {
           this.setState('saved', '');
           // Closed or woken while it looked: no wake-up comes after.
-          if (!this.awake && !signal.aborted)
+          if (!this.awake && !signal.aborted) {
+            this.idle = true;
             await new Promise<void>((resolve) => {
               this.wake = resolve;
             });
+            this.idle = false;
+          }
           continue;
         }
         if (this.state.kind === 'saved') this.setState('saving', '');
-        const answered = this.sendBatch(next.scope, next.batch);
+        const answered = this.sendBatch(next.scope, next.batch).then((a) => a !== null);
         this.sending = { scope: next.scope, answered };
         const was = await answered.finally(() => (this.sending = null));
         if (was) {
@@ -481,8 +532,12 @@ export class Outbox {
     await this.pull(scope);
   }
 
-  /** True when the batch was answered. */
-  private async sendBatch(scope: Scope, batch: readonly Queued[]): Promise<boolean> {
+  /** The answers, as far as the batch as a whole was taken; null: nobody answered. */
+  private async sendBatch(
+    scope: Scope,
+    batch: readonly Queued[],
+    onDisk: Promise<boolean> = Promise.resolve(true),
+  ): Promise<readonly Answer[] | null> {
     let response: Response;
     try {
       response = await this.world.fetch('/api/sync', {
@@ -493,15 +548,20 @@ export class Outbox {
       });
     } catch {
       this.setState('away', 'The server does not answer.');
-      return false;
+      return null;
     }
     const answer = (await response.json().catch(() => null)) as
       (Partial<SyncAnswer> & { error?: string }) | null;
+    /** In the queue, where it stands there; else the rows say it. */
+    const settled = async (answers: readonly Answer[], epoch: string): Promise<readonly Answer[]> => {
+      if (await onDisk) await this.settleAnswers(scope, answers, epoch);
+      else if (this.watched.has(scope)) await this.pull(scope);
+      return answers;
+    };
     if (response.ok && Array.isArray(answer?.answers)) {
       if (answer.epoch !== undefined && answer.epoch !== this.epoch) this.otherEpoch(answer.epoch);
-      await this.settleAnswers(scope, answer.answers, answer.epoch ?? this.epoch);
       this.most = MOST_OPERATIONS;
-      return true;
+      return settled(answer.answers, answer.epoch ?? this.epoch);
     }
     const why = answer?.error ?? 'The server does not answer.';
     // A request that is itself refused: one operation at a time shows which one it is.
@@ -510,17 +570,12 @@ export class Outbox {
         this.most = 1;
         // Nothing was settled: news that waited for this answer are asked for here.
         if (this.watched.has(scope)) void this.pull(scope);
-        return true;
+        return [];
       }
-      await this.settleAnswers(
-        scope,
-        [{ id: batch[0]!.op.id, status: 'refused', code: 'shape', reason: why }],
-        this.epoch,
-      );
-      return true;
+      return settled([{ id: batch[0]!.op.id, status: 'refused', code: 'shape', reason: why }], this.epoch);
     }
     this.setState(response.status === 401 || response.status === 409 ? 'signed-out' : 'away', why);
-    return false;
+    return null;
   }
 
   private async settleAnswers(scope: Scope, answers: readonly Answer[], epoch: string): Promise<void> {
