@@ -253,8 +253,9 @@ test('a storage that is full is said, the line stays, and nothing is saved twice
   await saved(page);
   await page.keyboard.press('Enter');
   await expect(line(page)).toHaveValue('');
+  await expect.poll(async () => (await rows(page, game)).length).toBe(1);
   await saved(page);
-  expect(await rows(page, game)).toHaveLength(1);
+  await expect(page.getByRole('alert').filter({ hasText: 'its storage is full' })).toHaveCount(0);
   await page.evaluate(() => (window as unknown as { heal: () => void }).heal());
   await page.keyboard.type('offense=STG 1&10 @o25 11 trips r gun power r +4');
   await page.keyboard.press('Enter');
