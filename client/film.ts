@@ -61,6 +61,13 @@ export const sameFilm = (those: readonly Stamped[], others: readonly Stamped[]):
       g.info.closed === others[i]!.info.closed,
   );
 
+/** After what the screen has to do now. */
+const whenIdle = (): Promise<void> =>
+  new Promise((resolve) => {
+    if (typeof requestIdleCallback === 'function') requestIdleCallback(() => resolve(), { timeout: 5000 });
+    else setTimeout(resolve, 1000);
+  });
+
 interface Film {
   readonly games: readonly Stamped[];
   /** As this browser last had it: the server does not answer. */
@@ -75,20 +82,22 @@ async function loadFilm(
   signal: AbortSignal,
 ): Promise<Film> {
   const storage = await Storage.open(owner).catch(() => null);
+  let keeping: Promise<unknown> | undefined;
   try {
     const stored = (await storage?.film(path).catch(() => undefined)) as readonly Stamped[] | undefined;
     const kept = before?.games ?? stored ?? [];
     try {
       const games = await newFilm(path, owner, kept, signal);
       if (before && !before.old && sameFilm(before.games, games)) return before;
-      await storage?.keepFilm(path, games).catch(() => undefined);
+      // The screen does not wait for the disk, nor for the copy of a season that the disk takes.
+      if (storage) keeping = whenIdle().then(() => storage.keepFilm(path, games).catch(() => undefined));
       return { games, old: false };
     } catch (error) {
       if (kept.length > 0) return { games: kept, old: true };
       throw error instanceof TypeError ? new Error(NO_ANSWER) : error;
     }
   } finally {
-    storage?.close();
+    void Promise.resolve(keeping).then(() => storage?.close());
   }
 }
 

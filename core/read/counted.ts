@@ -22,7 +22,7 @@ export interface CountedSnap extends Derived {
   /** By what the book says the concept is; null: it does not. */
   readonly passType: PassType | null;
   readonly attack: Attack | null;
-  /** What follows from the look; null where no book was at hand. */
+  /** What follows from the look, measured when it is first asked for; null where no book was at hand. */
   readonly look: LookFacts | null;
 }
 
@@ -39,11 +39,14 @@ function toCounted(
   // What is in doubt is left out of what follows from it; the tag itself stays, to be shown and exported.
   const left = rules.doubts === 'none';
   const call = left ? lookedAt(snap) : snap;
+  let look: LookFacts | null = null;
   return {
     ...derived,
     ...(book ? callKind(book, call) : NO_KIND),
     snap,
-    look: book ? lookFacts(book, left ? lookedAt(snap) : snap, profile, rules.look) : null,
+    get look() {
+      return (look ??= book && lookFacts(book, call, profile, rules.look));
+    },
     number: row.number,
     bucket: row.bucket,
     zone: row.zone,
