@@ -91,6 +91,34 @@ export async function logByPage({
         return route.abort().catch(() => undefined);
       });
   };
+  const settled = () =>
+    world.page.waitForFunction(
+      () => !/waiting|saving/.test(document.getElementById('saved')?.textContent ?? ''),
+      undefined,
+      { timeout: 60_000 },
+    );
+  const cleared = () =>
+    world.page.waitForFunction(
+      () => (document.querySelector('[data-testid=snap-line]') as HTMLInputElement).value === '',
+      undefined,
+      { timeout: 10_000 },
+    );
+  const said = () =>
+    world.page.getByRole('alert').filter({ hasText: 'storage is full' }).waitFor({ timeout: 10_000 });
+  /** Enter, until the page does what it is to do: one that was not alive yet is asked again. */
+  const enter = async (note: string, does: () => Promise<unknown>): Promise<void> => {
+    for (let tries = 1; ; tries++) {
+      await line().press('Enter');
+      const done = await does().then(
+        () => true,
+        () => false,
+      );
+      if (done) return;
+      if (tries === 6)
+        throw new Error(`the line “${note}” was not taken: ${await world.page.innerText('main')}`);
+      actions.again = (actions.again ?? 0) + 1;
+    }
+  };
   const kinds: Readonly<Record<string, number>> = {
     type: 12,
     net: 6,
@@ -115,25 +143,8 @@ export async function logByPage({
         if (what === 'type') {
           const note = `${run}-${typed.length}`;
           await line().fill(`1&10 @o30 11 trips r power r #22 +3 "${note}"`);
-          // Cleared: it is on the disk. From here on it may not be lost. A page that was not alive yet is asked again.
-          for (let tries = 1; ; tries++) {
-            await line().press('Enter');
-            const cleared = world.page.waitForFunction(
-              () => (document.querySelector('[data-testid=snap-line]') as HTMLInputElement).value === '',
-              undefined,
-              { timeout: 10_000 },
-            );
-            if (
-              await cleared.then(
-                () => true,
-                () => false,
-              )
-            )
-              break;
-            if (tries === 6)
-              throw new Error(`the line “${note}” was not taken: ${await world.page.innerText('main')}`);
-            actions.again = (actions.again ?? 0) + 1;
-          }
+          // Cleared: from here on it may not be lost.
+          await enter(note, cleared);
           typed.push(note);
         } else if (what === 'net') await setNet(source.pick(['up', 'down', 'lossy', 'failing'] as const));
         else if (what === 'reload') {
@@ -155,23 +166,28 @@ export async function logByPage({
           await world.context.addCookies(cookies);
           await openLog();
         } else if (what === 'full') {
+          // A disk that is full: without a network it is said, with one the database has the snap all the same.
+          const away = source.chance(0.5);
+          await setNet('up');
+          await settled();
+          await setNet(away ? 'down' : 'up');
+          const note = away ? 'not taken' : `${run}-${typed.length}`;
           // As text: the loader of the command line would wrap a function with helpers that the page does not know.
           await world.page.evaluate(
             "window.keptAdd = IDBObjectStore.prototype.add; IDBObjectStore.prototype.add = () => { throw new DOMException('full', 'QuotaExceededError'); }; 0",
           );
-          await line().fill('1&10 @o30 power r +3 "not taken"');
-          await line().press('Enter');
-          await world.page.getByRole('alert').filter({ hasText: 'storage is full' }).waitFor();
+          await line().fill(`1&10 @o30 power r +3 "${note}"`);
+          await enter(note, away ? said : cleared);
+          if (!away) {
+            await settled();
+            typed.push(note);
+          }
           await world.page.evaluate('IDBObjectStore.prototype.add = window.keptAdd; 0');
           await line().fill('');
         } else await restart!();
       }
       await setNet('up');
-      await world.page.waitForFunction(
-        () => !/waiting|saving/.test(document.getElementById('saved')?.textContent ?? ''),
-        undefined,
-        { timeout: 60_000 },
-      );
+      await settled();
     }
     const { rows } = (await (await world.page.request.get(`${base}/api/sync?scope=game:${game}`)).json()) as {
       rows: { order: number; deleted: boolean; fields: { note?: string } }[];

@@ -5,13 +5,13 @@ import { LEVEL_PROFILES } from '../core/field/profile';
 import {
   OWN_SECTIONS,
   BOARD_SIDES,
+  besideCsv,
+  besideTables,
   boardCsv,
   boardsOf,
   buildColumns,
   buildReport,
-  efficiencyOf,
   glossaryOf,
-  onePlayPictures,
   countGame,
   DEFAULT_RULES,
   filmKind,
@@ -85,6 +85,7 @@ export async function report(args: string[]): Promise<number> {
   );
   const about = { team: values.team, side, sections };
   const made = buildReport(columns, rows, about, DEFAULT_RULES.zones);
+  const beside = besideTables({ snaps: counted, columns, rows, team: values.team, side, whole: true });
   const names = inTime.map((g) => g.key);
   const given = {
     title: `${values.team} ${SIDE_WORDS[side]}`,
@@ -95,26 +96,19 @@ export async function report(args: string[]): Promise<number> {
     zones: DEFAULT_RULES.zones,
     looks: lookCards(columns, rows, side, book, fallback, DEFAULT_RULES.look),
     since: null,
-    figures: ofKicks(side)
-      ? []
-      : efficiencyOf({
-          snaps: counted,
-          rows,
-          team: values.team,
-          side: side === 'defense' ? side : 'offense',
-        }),
-    onePlay: side === 'offense' ? onePlayPictures(columns, rows) : [],
+    beside,
     words: book ? glossaryOf(columns, rows, book, fallback) : [],
   };
   const files: [string, Uint8Array | string][] = [
-    ['report.json', `${JSON.stringify(reportJson(made, names, self ? 'self' : side), null, 2)}\n`],
+    ['report.json', `${JSON.stringify(reportJson(made, names, beside, self ? 'self' : side), null, 2)}\n`],
     ['report.pdf', await reportPdf(given, { paper, breaks: flags.has('breaks') })],
     ['players.pdf', await playersPdf(given, paper)],
     [
       'report.xlsx',
-      await reportWorkbook(made, [given.title, given.of, given.rests], columns.weight !== null),
+      await reportWorkbook(made, beside, [given.title, given.of, given.rests], columns.weight !== null),
     ],
     ...made.tables.map((t): [string, string] => [`${t.id}.csv`, boardCsv(t)]),
+    ...beside.map((t): [string, string] => [`${t.id}.csv`, besideCsv(t)]),
   ];
   mkdirSync(values.out, { recursive: true });
   for (const [name, bytes] of files) writeFileSync(path.join(values.out, name), bytes);
@@ -123,7 +117,7 @@ export async function report(args: string[]): Promise<number> {
     side: self ? 'self' : side,
     games: names,
     snaps: made.snaps,
-    tables: made.tables.length,
+    tables: made.tables.length + beside.length,
     files: files.map(([name]) => name),
   });
   return 0;

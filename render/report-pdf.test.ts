@@ -4,15 +4,14 @@ import { describe, expect, it, vi } from 'vitest';
 import { DEFAULT_BOOK } from '@/core/book/default-book';
 import { COLLEGE, DEFAULT_ZONES } from '@/core/field';
 import {
+  besideTables,
   buildColumns,
   buildReport,
   countGame,
   countText,
   DEFAULT_RULES,
-  efficiencyOf,
   figureText,
   glossaryOf,
-  onePlayPictures,
   select,
   leadOf,
   sentenceText,
@@ -24,7 +23,17 @@ import { DEMO_SEED, simulateSeason } from '../demo/league';
 vi.mock('server-only', () => ({}));
 
 const games = simulateSeason(DEMO_SEED, { tells: true, weeks: 5 });
-const snaps = games.flatMap((g) => countGame(g.snaps, COLLEGE, DEFAULT_BOOK));
+/** Somebody charted who tackled and who missed. */
+const snaps = games
+  .flatMap((g) => countGame(g.snaps, COLLEGE, DEFAULT_BOOK))
+  .map((c, i) => ({
+    ...c,
+    snap: {
+      ...c.snap,
+      tacklers: [String(50 + (i % 7))],
+      missedTackles: i % 9 === 0 ? [String(20 + (i % 5))] : [],
+    },
+  }));
 const columns = buildColumns(snaps);
 const team = games[0]!.home;
 const squeezed = (words: string): string => words.replace(/\s+/g, '');
@@ -40,8 +49,7 @@ async function given(side: BoardSide, rows = select(columns, { [side]: [team] })
     zones: DEFAULT_ZONES,
     looks: lookCards(columns, rows, side, DEFAULT_BOOK, COLLEGE, DEFAULT_RULES.look),
     since: null,
-    figures: efficiencyOf({ snaps, rows, team, side: side === 'defense' ? 'defense' : 'offense' }),
-    onePlay: side === 'offense' ? onePlayPictures(columns, rows, 40) : [],
+    beside: besideTables({ snaps, columns, rows, team, side, whole: true }),
     words: glossaryOf(columns, rows, DEFAULT_BOOK, COLLEGE),
   };
 }
@@ -77,15 +85,19 @@ describe.each(['offense', 'defense'] as const)('of an %s', (side) => {
         'First page',
         ...(printed.looks.length > 0 ? ['Formations, drawn'] : []),
         ...printed.report.tables.map((t) => t.title),
-        ...(printed.figures.some((f) => f.value.n > 0) ? ['Drives and series'] : []),
-        ...(printed.onePlay.length > 0 ? ['One picture, one play'] : []),
+        ...printed.beside.map((t) => t.title),
         'Words of this report',
       ]);
-      for (const { value } of printed.figures)
-        if (value.n > 0)
-          expect(all).toContain(squeezed('share' in value ? countText(value) : figureText(value)));
-      for (const { concept, rate } of printed.onePlay.slice(0, 12))
-        expect(all).toContain(squeezed(`${concept} ${countText(rate)}`));
+      expect(printed.beside.map((t) => t.id)).toEqual(
+        side === 'offense' ? ['drives_and_series', 'looks'] : ['drives_and_series', 'players'],
+      );
+      for (const table of printed.beside)
+        for (const row of table.rows.slice(0, 14)) {
+          expect(all).toContain(squeezed(String(row[0])));
+          for (const cell of row)
+            if (typeof cell === 'object' && cell !== null && cell.n > 0)
+              expect(all).toContain(squeezed('share' in cell ? countText(cell) : figureText(cell)));
+        }
       for (const { word } of printed.words) expect(all).toContain(squeezed(word));
     },
   );

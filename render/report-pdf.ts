@@ -8,20 +8,19 @@ import {
   gridPicture,
   intervalText,
   leadOf,
+  type BesideTable,
   type BoardCell,
   type BoardColumn,
   type BoardTable,
   type BoardTableRow,
-  type EfficiencyFigure,
   type GlossaryWord,
   type GridPicture,
-  type OnePlay,
   type Report,
 } from '@/core/read';
 import { drawMarks, fit, type Card } from './drawing-pdf';
 import { openPdf, type Pdf } from './pdf';
 import { FOOT, heading, LINE, MARGIN, Pages } from './report-pages';
-import { drivesAndSeries, glossary, since, type Since } from './report-words';
+import { besides, glossary, since, type Since } from './report-words';
 
 export interface ReportToPrint {
   /** "Marrow Fen offense". */
@@ -37,10 +36,8 @@ export interface ReportToPrint {
   readonly looks: readonly Card[];
   /** What is other than at the print before; null: there was none. */
   readonly since: Since | null;
-  /** What drives and series came to; empty: a filter leaves parts of drives, or the side has none. */
-  readonly figures: readonly EfficiencyFigure[];
-  /** Pictures that give their play away. */
-  readonly onePlay: readonly OnePlay[];
+  /** What is counted beside the boards. */
+  readonly beside: readonly BesideTable[];
   /** Empty: not asked for. */
   readonly words: readonly GlossaryWord[];
 }
@@ -72,7 +69,7 @@ export async function reportPdf(given: ReportToPrint, options: ReportOptions): P
     options.signal?.throwIfAborted();
     section(pages, table, gridPicture(table, given.zones), options.breaks);
   }
-  drivesAndSeries(pages, given, options.breaks);
+  besides(pages, given.beside, options.breaks);
   if (given.words.length > 0) glossary(pages, given.words, options.breaks);
   foot(doc, given, options.paper);
   doc.end();

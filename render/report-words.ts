@@ -3,18 +3,17 @@ import 'server-only';
 import {
   countText,
   figureText,
-  GIVES_AWAY,
   intervalText,
   MOVED_POINTS,
-  pictureWords,
+  type BesideCell,
+  type BesideColumn,
+  type BesideTable,
   type Changes,
-  type EfficiencyFigure,
   type GlossaryWord,
-  type OnePlay,
 } from '@/core/read';
-import { heading, MARGIN, type Pages } from './report-pages';
+import { heading, LINE, MARGIN, type Pages } from './report-pages';
 
-const MOST_PICTURES = 12;
+const MOST_BESIDE = 14;
 
 export interface Since {
   /** "2026-11-26 21:10 UTC". */
@@ -46,36 +45,66 @@ export function since(pages: Pages, { at, changes, nameOf }: Since): void {
   }
 }
 
-export function drivesAndSeries(
-  pages: Pages,
-  {
-    figures,
-    onePlay,
-  }: { readonly figures: readonly EfficiencyFigure[]; readonly onePlay: readonly OnePlay[] },
-  breaks: boolean,
-): void {
-  const known = figures.filter((f) => f.value.n > 0);
-  if (breaks && known.length + onePlay.length > 0) pages.add();
-  if (known.length > 0) {
-    heading(
-      pages,
-      'Drives and series',
-      'points added: from first down to first down, Carter and Machol, 1971, professional games',
-    );
-    for (const { label, value } of known)
-      pages.paragraph(
-        `${label}: ${'share' in value ? `${countText(value)} (${intervalText(value)})` : `${figureText(value)}, n ${value.n}`}`,
-        9.5,
-      );
+const WIDTHS = { count: 40, rate: 60, mean: 84 } as const;
+const GAP = 6;
+const NUMBERS = 12;
+
+/** What is counted beside the boards, a table each. */
+export function besides(pages: Pages, tables: readonly BesideTable[], breaks: boolean): void {
+  for (const [t, table] of tables.entries()) {
+    if (breaks && t === 0) pages.add();
+    heading(pages, table.title, table.note);
+    plainTable(pages, table);
   }
-  if (onePlay.length > 0) {
-    heading(pages, 'One picture, one play', `more than ${GIVES_AWAY} % of eight snaps or more`);
-    for (const { words, concept, rate, add } of onePlay.slice(0, MOST_PICTURES))
-      pages.paragraph(
-        `${pictureWords(words)}: ${concept} ${countText(rate)} (${intervalText(rate)}); ${add} other ${add === 1 ? 'play' : 'plays'} would hide it.`,
-        9.5,
-      );
+}
+
+/** The figure, and what stands below it. */
+function cellWords(cell: BesideCell): readonly [string, string] {
+  if (cell === null) return ['–', ''];
+  if (typeof cell !== 'object') return [String(cell), ''];
+  if ('share' in cell) return cell.n === 0 ? ['–', ''] : [countText(cell), intervalText(cell)];
+  return [figureText(cell), `n ${cell.n}`];
+}
+
+function plainTable(pages: Pages, { columns, rows }: BesideTable): void {
+  const { doc } = pages;
+  const named = columns.filter((c) => c.kind === 'word').length;
+  const taken = columns.reduce((sum, { kind }) => sum + (kind === 'word' ? 0 : WIDTHS[kind]) + GAP, 0);
+  const wide = Math.min((pages.width - taken) / named, 230);
+  const widthOf = ({ kind }: BesideColumn): number => (kind === 'word' ? wide : WIDTHS[kind]);
+  const tall = columns.some((c) => c.kind === 'rate' || c.kind === 'mean') ? LINE : NUMBERS;
+  const head = (): void => {
+    doc.font('bold').fontSize(7.5).fillColor('#000');
+    const height = Math.max(...columns.map((c) => doc.heightOfString(c.label, { width: widthOf(c) })));
+    let x = MARGIN;
+    for (const column of columns) {
+      const align = column.kind === 'word' ? 'left' : 'right';
+      doc.text(column.label, x, pages.y, { width: widthOf(column), align });
+      x += widthOf(column) + GAP;
+    }
+    pages.y += height + 2;
+    pages.rule(pages.y, 0.7);
+    pages.y += 3;
+  };
+  head();
+  for (const row of rows.slice(0, MOST_BESIDE)) {
+    if (!pages.room(tall)) {
+      pages.add();
+      head();
+    }
+    let x = MARGIN;
+    row.forEach((cell, c) => {
+      const [first, second] = cellWords(cell);
+      const width = widthOf(columns[c]!);
+      if (columns[c]!.kind === 'word') pages.cut(cell === null ? '' : first, x, pages.y, width, 9, c === 0);
+      else pages.right(first, x, pages.y, width, 9, columns[c]!.key === 'n');
+      if (second) pages.right(second, x, pages.y + 9.3, width, 7);
+      x += width + GAP;
+    });
+    pages.rule(pages.y + tall - 3.5, 0.25);
+    pages.y += tall;
   }
+  pages.y += 4;
 }
 
 /** What the words mean, and how others say them. */

@@ -4,7 +4,16 @@ import FormulaParser from 'fast-formula-parser';
 import { expect, it, vi } from 'vitest';
 import { DEFAULT_BOOK } from '../core/book/default-book';
 import { COLLEGE, DEFAULT_ZONES } from '../core/field';
-import { boardGrid, buildColumns, buildReport, countGame, gridHeads, select } from '../core/read';
+import {
+  besideGrid,
+  besideTables,
+  boardGrid,
+  buildColumns,
+  buildReport,
+  countGame,
+  gridHeads,
+  select,
+} from '../core/read';
 import { DEMO_SEED, simulateSeason } from '../demo/league';
 
 vi.mock('server-only', () => ({}));
@@ -15,7 +24,10 @@ const team = games[0]!.home;
 const reportOf = (weights: ReadonlyMap<string, number> | null = null) => {
   const columns = buildColumns(counted, undefined, weights);
   const rows = select(columns, { offense: [team] });
-  return buildReport(columns, rows, { team, side: 'offense', sections: null }, DEFAULT_ZONES);
+  return {
+    report: buildReport(columns, rows, { team, side: 'offense', sections: null }, DEFAULT_ZONES),
+    beside: besideTables({ snaps: counted, columns, rows, team, side: 'offense', whole: true }),
+  };
 };
 async function read(bytes: Uint8Array): Promise<ExcelJS.Workbook> {
   const book = new ExcelJS.Workbook();
@@ -27,21 +39,24 @@ async function read(bytes: Uint8Array): Promise<ExcelJS.Workbook> {
 
 it('each rate, share and bound is a formula that gives what the report counted', async () => {
   const { reportWorkbook } = await import('./report-xlsx');
-  const report = reportOf();
-  const book = await read(await reportWorkbook(report, ['A title', '=1+1'], false));
+  const { report, beside } = reportOf();
+  const book = await read(await reportWorkbook(report, beside, ['A title', '=1+1'], false));
   expect(book.worksheets[0]!.getCell('A2').value).toBe("'=1+1");
-  expect(book.worksheets).toHaveLength(report.tables.length + 1);
+  expect(beside.map((t) => t.title)).toContain('Drives and series');
+  expect(book.worksheets).toHaveLength(report.tables.length + beside.length + 1);
   let checked = 0;
-  report.tables.forEach((table, t) => {
+  const sheets = [
+    ...report.tables.map((table) => ({ heads: gridHeads(table), lines: boardGrid(table).slice(1) })),
+    ...beside.map((table) => ({ heads: besideGrid(table).heads, lines: besideGrid(table).rows })),
+  ];
+  sheets.forEach(({ heads, lines }, t) => {
     const sheet = book.worksheets[t + 1]!;
     expect(sheet.views[0]).toMatchObject({ state: 'frozen', ySplit: 1 });
     const parser = new FormulaParser({
       onCell: ({ row, col }) => sheet.getRow(row).getCell(col).value as number,
     });
-    const heads = gridHeads(table);
-    const grid = boardGrid(table);
-    expect(sheet.rowCount).toBe(grid.length);
-    grid.slice(1).forEach((line, i) =>
+    expect(sheet.rowCount).toBe(lines.length + 1);
+    lines.forEach((line, i) =>
       line.forEach((expected, c) => {
         const { value } = sheet.getRow(i + 2).getCell(c + 1);
         const { part } = heads[c]!;
@@ -61,7 +76,8 @@ it('each rate, share and bound is a formula that gives what the report counted',
 it('under weights the shares stand as figures: no formula of the counts would give them', async () => {
   const { reportWorkbook } = await import('./report-xlsx');
   const weights = new Map(games.map((g, i) => [g.snaps[0]!.game, i % 2 === 0 ? 1 : 0.25]));
-  const book = await read(await reportWorkbook(reportOf(weights), [], true));
+  const { report } = reportOf(weights);
+  const book = await read(await reportWorkbook(report, [], [], true));
   let figures = 0;
   for (const sheet of book.worksheets.slice(1))
     sheet.eachRow((row) =>

@@ -1,7 +1,15 @@
 /** A report as a workbook: a sheet a table, typed cells, rates and their bounds as live formulas of the counts beside them. */
 import 'server-only';
 import ExcelJS from 'exceljs';
-import { gridHeads, gridRows, leadOf, type GridPart, type Report } from '../core/read';
+import {
+  besideGrid,
+  gridHeads,
+  gridRows,
+  leadOf,
+  type BesideTable,
+  type GridPart,
+  type Report,
+} from '../core/read';
 
 /** Square of the two-sided 95 % quantile of the standard normal; Wilson 1927. */
 const Z = '1.959963984540054';
@@ -34,6 +42,7 @@ const harmless = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text
 /** `weighted`: snaps count by their game, and shares do not follow from the counts; they stand as figures then. */
 export async function reportWorkbook(
   report: Report,
+  beside: readonly BesideTable[],
   about: readonly string[],
   weighted: boolean,
 ): Promise<Uint8Array> {
@@ -48,13 +57,22 @@ export async function reportWorkbook(
     first.addRow([harmless(leadOf(sentence)), sentence.interval, `otherwise ${sentence.otherwise}`]);
   first.getColumn(1).width = 60;
   const taken = new Set(['first page']);
-  for (const table of report.tables) {
-    const name = sheetName(table.title, taken);
+  const sheets = [
+    ...report.tables.map((table) => ({
+      title: table.title,
+      heads: gridHeads(table),
+      rows: gridRows(table),
+      weighted,
+    })),
+    // Drives, pictures and men are counted whole, whatever a game counts.
+    ...beside.map((table) => ({ title: table.title, ...besideGrid(table), weighted: false })),
+  ];
+  for (const { title, heads, rows, weighted: sums } of sheets) {
+    const name = sheetName(title, taken);
     taken.add(name.toLowerCase());
     const sheet = book.addWorksheet(name, { views: [{ state: 'frozen', ySplit: 1 }] });
-    const heads = gridHeads(table);
     sheet.addRow(heads.map((h) => h.label)).font = { bold: true };
-    gridRows(table).forEach((line, i) => {
+    rows.forEach((line, i) => {
       const row = i + 2;
       let k = '';
       sheet.addRow(
@@ -62,7 +80,7 @@ export async function reportWorkbook(
           const { part } = heads[c]!;
           if (part === 'k') k = `${columnName(c + 1)}${row}`;
           const n = `${columnName(c + (part === 'share' ? 0 : part === 'low' ? -1 : -2))}${row}`;
-          const formula = weighted || !['share', 'low', 'high'].includes(part) ? null : formulaOf(part, k, n);
+          const formula = sums || !['share', 'low', 'high'].includes(part) ? null : formulaOf(part, k, n);
           if (formula !== null) return { formula, result: cell ?? '' };
           return typeof cell === 'string' ? harmless(cell) : cell;
         }),

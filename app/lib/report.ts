@@ -5,11 +5,9 @@ import {
   buildColumns,
   buildReport,
   changesSince,
-  efficiencyOf,
   figuresOf,
   FILM_LABEL,
   glossaryOf,
-  onePlayPictures,
   ofKicks,
   rowsAt,
   SIDE_WORDS,
@@ -23,6 +21,8 @@ import {
   type PrintedFigures,
   type ReadAddress,
   type Report,
+  besideTables,
+  type BesideTable,
 } from '@/core/read';
 import { sectionsSchema, templatesSchema } from '@/core/read/schema';
 import { lookCards } from '@/render/report-print';
@@ -34,6 +34,8 @@ import { countedFilm } from './counted-film';
 export interface MadeReport {
   readonly address: ReadAddress;
   readonly report: Report;
+  /** What is counted beside its boards. */
+  readonly beside: readonly BesideTable[];
   /** Sections that were asked for: by the address, by the staff, or the usual ones (null). */
   readonly sections: readonly string[] | null;
   readonly template: readonly string[] | null;
@@ -106,9 +108,12 @@ export async function makeReport(actor: Actor, params: URLSearchParams): Promise
       .filter(Boolean)
       .join('. '),
   };
+  const { team } = address;
+  const beside = besideTables({ snaps: counted, columns, rows, team, side, whole: filtered.length === 0 });
   return {
     address,
     report,
+    beside,
     sections,
     template,
     columns,
@@ -122,16 +127,7 @@ export async function makeReport(actor: Actor, params: URLSearchParams): Promise
       ...about,
       printed: `${name} · printed ${stampWords(now.toISOString())}`,
       since: asked.since && since ? { ...since, at: stampWords(since.at), nameOf: called } : null,
-      figures:
-        filtered.length === 0 && !ofKicks(side)
-          ? efficiencyOf({
-              snaps: counted,
-              rows,
-              team: address.team,
-              side: side === 'defense' ? side : 'offense',
-            })
-          : [],
-      onePlay: side === 'offense' ? onePlayPictures(columns, rows) : [],
+      beside,
       words: asked.glossary ? glossaryOf(columns, rows, book, profiles[level]) : [],
       report,
       zones: rules.zones,

@@ -23,7 +23,8 @@ export interface GridHead {
 }
 export type GridCell = string | number | null;
 
-const PARTS: Readonly<Record<BoardColumn['kind'], readonly (readonly [GridPart, string])[]>> = {
+/** What a column of a kind becomes: its parts, and what their headings add. */
+export const GRID_PARTS: Readonly<Record<BoardColumn['kind'], readonly (readonly [GridPart, string])[]>> = {
   word: [['word', '']],
   count: [['count', '']],
   rate: [
@@ -47,14 +48,16 @@ const PARTS: Readonly<Record<BoardColumn['kind'], readonly (readonly [GridPart, 
 
 /** Headings of a table's grid: a rate is five cells, its count, its n, its share and its bounds. */
 export const gridHeads = ({ columns }: BoardTable): GridHead[] =>
-  columns.flatMap(({ label, kind }) => PARTS[kind].map(([part, more]) => ({ label: label + more, part })));
+  columns.flatMap(({ label, kind }) =>
+    GRID_PARTS[kind].map(([part, more]) => ({ label: label + more, part })),
+  );
 
 const lineOf = ({ columns }: BoardTable, row: BoardTableRow): GridCell[] => [
   ...row.words,
   row.rows.length,
   ...columns.slice(row.words.length + 1).flatMap(({ key, kind }): GridCell[] => {
     const cell = row.cells[key] ?? null;
-    if (cell === null) return PARTS[kind].map(() => null);
+    if (cell === null) return GRID_PARTS[kind].map(() => null);
     if ('low' in cell) return [cell.k, cell.n, cell.share, cell.low, cell.high];
     return 'word' in cell ? [cell.word, cell.k] : [cell.mean, cell.n, cell.least, cell.most];
   }),

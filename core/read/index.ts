@@ -17,6 +17,7 @@ export * from './measure';
 export * from './derived';
 export * from './defenders';
 export * from './drives';
+export * from './beside';
 export * from './efficiency';
 export * from './expected-points';
 export * from './one-play';

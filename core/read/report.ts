@@ -6,6 +6,7 @@ import { UNSURE } from './doubts';
 import { RATE_KEYS, type BoardSpec } from './board-spec';
 import { BOARDS, boardsOf } from './board-specs';
 import type { BoardSide } from './sides';
+import { besideJson, type BesideTable } from './beside';
 import {
   boardTable,
   rateIn,
@@ -251,6 +252,7 @@ export function buildReport(
 export function reportJson(
   report: Report,
   games: readonly string[],
+  beside: readonly BesideTable[] = [],
   side: BoardSide | 'self' = report.side,
 ): object {
   const keyOf = (key: string): string =>
@@ -268,28 +270,29 @@ export function reportJson(
     team: report.team,
     side,
     games,
-    tables: report.tables.map((table) => {
-      const grouped = table.rows[0]?.words.length ?? 0;
-      return {
-        id: table.id,
-        title: table.title,
-        columns: table.columns.map(({ key, label, kind }) => ({ key: columnKey(key, kind), label, kind })),
-        rows: [...table.rows]
-          .sort((a, b) => b.rows.length - a.rows.length || (a.words.join() < b.words.join() ? -1 : 1))
-          .map((row) => ({
-            ...Object.fromEntries(
-              table.columns.slice(0, grouped).map(({ key, kind }, i) => [columnKey(key, kind), row.words[i]]),
-            ),
-            n: row.rows.length,
-            ...Object.fromEntries(
-              table.columns
-                .slice(grouped + 1)
-                .map(({ key, kind }) => [columnKey(key, kind), cellJson(row.cells[key] ?? null)]),
-            ),
-          })),
-      };
-    }),
+    tables: [...report.tables.map(tableJson), ...beside.map(besideJson)],
   };
+  function tableJson(table: BoardTable): object {
+    const grouped = table.rows[0]?.words.length ?? 0;
+    return {
+      id: table.id,
+      title: table.title,
+      columns: table.columns.map(({ key, label, kind }) => ({ key: columnKey(key, kind), label, kind })),
+      rows: [...table.rows]
+        .sort((a, b) => b.rows.length - a.rows.length || (a.words.join() < b.words.join() ? -1 : 1))
+        .map((row) => ({
+          ...Object.fromEntries(
+            table.columns.slice(0, grouped).map(({ key, kind }, i) => [columnKey(key, kind), row.words[i]]),
+          ),
+          n: row.rows.length,
+          ...Object.fromEntries(
+            table.columns
+              .slice(grouped + 1)
+              .map(({ key, kind }) => [columnKey(key, kind), cellJson(row.cells[key] ?? null)]),
+          ),
+        })),
+    };
+  }
   function columnKey(key: string, kind: string): string {
     return kind === 'top' ? `top_${key}` : keyOf(key);
   }

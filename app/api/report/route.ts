@@ -4,7 +4,7 @@ import { makeReport } from '@/app/lib/report';
 import { body, failure, handle } from '@/app/lib/respond';
 import { clock } from '@/app/lib/session';
 import { PAPERS } from '@/core/plan';
-import { boardCsv, reportJson } from '@/core/read';
+import { besideCsv, boardCsv, reportJson } from '@/core/read';
 import { playersPdf, reportPdf } from '@/render/report-pdf';
 import { reportWorkbook } from '@/store/report-xlsx';
 import { keepPrint } from '@/store/reports';
@@ -34,7 +34,7 @@ export async function GET(request: Request): Promise<Response> {
       ),
     );
     const made = await makeReport(actor, params);
-    const { report, games, columns } = made;
+    const { report, beside, games, columns } = made;
     const name = `report-${report.team}-${report.side}`;
     const file = (bytes: Uint8Array | string, type: string, ending: string, show = false): Response =>
       new Response(bytes as BodyInit, {
@@ -44,17 +44,23 @@ export async function GET(request: Request): Promise<Response> {
           'Cache-Control': 'no-store',
         },
       });
-    if (as === 'json') return file(JSON.stringify(reportJson(report, games)), 'application/json', 'json');
+    if (as === 'json')
+      return file(JSON.stringify(reportJson(report, games, beside)), 'application/json', 'json');
     if (as === 'csv')
       return file(
-        zipSync(Object.fromEntries(report.tables.map((t) => [`${t.id}.csv`, strToU8(boardCsv(t))]))),
+        zipSync(
+          Object.fromEntries([
+            ...report.tables.map((t) => [`${t.id}.csv`, strToU8(boardCsv(t))] as const),
+            ...beside.map((t) => [`${t.id}.csv`, strToU8(besideCsv(t))] as const),
+          ]),
+        ),
         'application/zip',
         'zip',
       );
     const print = made.print(clock(), WHOLE);
     if (as === 'xlsx')
       return file(
-        await reportWorkbook(report, [print.title, print.of, print.rests], columns.weight !== null),
+        await reportWorkbook(report, beside, [print.title, print.of, print.rests], columns.weight !== null),
         'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
         'xlsx',
       );
