@@ -4,7 +4,9 @@ import path from 'node:path';
 import { HELP } from '../core/line';
 import { LOG_COMMANDS } from '../core/log';
 import { chordWords } from '../ui/shared/keys';
-import { FRAME_COMMANDS, SCREEN_COMMANDS, type CommandSpec } from '../ui/shared/screen-commands';
+import { SCREEN_COMMANDS } from '../ui/shared/screen-commands/all';
+import { FRAME_COMMANDS } from '../ui/shared/screen-commands/frame';
+import type { CommandSpec } from '../ui/shared/screen-commands/spec';
 
 const table = (list: readonly CommandSpec[]): string[] => [
   '| key | does |',

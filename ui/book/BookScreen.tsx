@@ -17,7 +17,7 @@ import type { BookChangeInfo } from '@/core/exchange/types';
 import type { Pulled } from '@/core/sync';
 import type { View } from '@/client/outbox';
 import { useScreenCommands } from '../shared/commands';
-import { BOOK } from '../shared/screen-commands';
+import { BOOK } from '../shared/screen-commands/book';
 import { Said } from '../shared/Said';
 import { Unsettled } from '../sync/Unsettled';
 import { useUrlState } from '../useUrlState';

@@ -23,7 +23,7 @@ import { draw, lineUp, mirrorLineUp, shapeOf, structure, type Man } from '@/core
 import type { Pulled } from '@/core/sync';
 import type { View } from '@/client/outbox';
 import { useScreenCommands } from '../shared/commands';
-import { DRAW } from '../shared/screen-commands';
+import { DRAW } from '../shared/screen-commands/draw';
 import { Said } from '../shared/Said';
 import { useStaffRules } from '../StaffRules';
 import { DrawField } from './DrawField';

@@ -25,7 +25,7 @@ import { filmPath, WithFilm } from '../film/WithFilm';
 import { LookCard } from '../look/LookCard';
 import { Reel } from '../read/Reel';
 import { useScreenCommands } from '../shared/commands';
-import { PLAN } from '../shared/screen-commands';
+import { PLAN } from '../shared/screen-commands/plan';
 import { Unsettled } from '../sync/Unsettled';
 import { useUrlState } from '../useUrlState';
 import { CallRow } from './CallRow';

@@ -1,9 +1,10 @@
 'use client';
 /** Below the situation board: boards as tables, pictures with one play, drives and series; and what a number opens. */
 import dynamic from 'next/dynamic';
+import { memo } from 'react';
 import type { Book } from '@/core/book';
 import type { Zone } from '@/core/field/situation';
-import { ofKicks, writeFilter, type Counted, type CountedSnap } from '@/core/read';
+import { ofKicks, type Contrast, type Counted, type CountedSnap } from '@/core/read';
 import BoardsCard from './BoardsCard';
 import type { SetAddress } from './ReadFilters';
 import type { Reading } from './useReading';
@@ -16,76 +17,92 @@ const OnePlayCard = dynamic(() => import('./OnePlayCard'), { ssr: false });
 const VarietyCard = dynamic(() => import('./VarietyCard'), { ssr: false });
 const NumberReel = dynamic(() => import('./NumberReel'), { ssr: false });
 
-interface ReadRestProps {
-  readonly reading: Reading;
-  /** What is counted, a moment later than the board above, and the snaps its rows are of. */
-  readonly settled: Counted;
-  readonly settledSnaps: readonly CountedSnap[];
-  /** The formation whose card is open. */
-  readonly look: number | null;
-  readonly onLook: (look: number | null) => void;
+/** What is counted, a moment later than the board above: the snaps its rows are of, whose they are, and whether parts were taken away. */
+export interface Settled {
+  readonly counted: Counted;
+  readonly snaps: readonly CountedSnap[];
+  readonly team: string;
+  /** Parts of drives are no drives. */
+  readonly filtered: boolean;
+}
+
+interface CardsProps {
+  readonly settled: Settled;
+  readonly board: string | null;
+  readonly against: Contrast | null;
   readonly own: string;
   readonly zones: readonly Zone[];
-  readonly book: Book;
   readonly gameName: (key: string) => string;
   readonly setUrl: SetAddress;
 }
 
-export default function ReadRest(props: ReadRestProps) {
-  const { reading, settled, settledSnaps, look, onLook, own, zones, book, gameName, setUrl } = props;
-  const { address, counted, profile, snaps } = reading;
-  const { cell, reel, filter, ranges } = address;
-  // Parts of drives are no drives.
-  const filtered = cell !== null || writeFilter(filter) !== null || Object.keys(ranges).length > 0;
-  const looked = look === null ? undefined : settled.looks[look];
+/** Anew when what is counted has settled, not with each click above. */
+const Cards = memo(function Cards({ settled, board, against, own, zones, gameName, setUrl }: CardsProps) {
+  const { counted, snaps, team, filtered } = settled;
+  const { side, columns, rows, cellRows } = counted;
   const open = (name: string): void => setUrl({ reel: name }, true);
+  if (rows.length === 0) return null;
   return (
     <>
-      {settled.rows.length > 0 && (
-        <BoardsCard
-          columns={settled.columns}
-          rows={settled.cellRows}
-          title={settled.cellTitle}
-          side={settled.side}
-          board={address.board}
-          against={address.against}
-          own={own}
-          zones={zones}
-          setUrl={setUrl}
-        />
+      <BoardsCard
+        columns={columns}
+        rows={cellRows}
+        title={counted.cellTitle}
+        side={side}
+        board={board}
+        against={against}
+        own={own}
+        zones={zones}
+        setUrl={setUrl}
+      />
+      {side === 'offense' && cellRows.length > 0 && (
+        <>
+          <OnePlayCard columns={columns} rows={cellRows} onOpen={(picture) => open(`o/${picture}`)} />
+          <VarietyCard columns={columns} rows={cellRows} onOpen={(part) => open(`y/${part}`)} />
+        </>
       )}
-      {settled.side === 'offense' && settled.cellRows.length > 0 && (
-        <OnePlayCard
-          columns={settled.columns}
-          rows={settled.cellRows}
-          onOpen={(picture) => open(`o/${picture}`)}
-        />
+      {side === 'defense' && cellRows.length > 0 && (
+        <DefendersCard snaps={snaps} rows={cellRows} onOpen={(sign) => open(`p/${sign}`)} />
       )}
-      {settled.side === 'offense' && settled.cellRows.length > 0 && (
-        <VarietyCard columns={settled.columns} rows={settled.cellRows} onOpen={(part) => open(`y/${part}`)} />
-      )}
-      {settled.side === 'defense' && settled.cellRows.length > 0 && (
-        <DefendersCard snaps={settledSnaps} rows={settled.cellRows} onOpen={(sign) => open(`p/${sign}`)} />
-      )}
-      {settled.rows.length > 0 && !ofKicks(settled.side) && (
+      {!ofKicks(side) && (
         <EfficiencyCard
-          snaps={settledSnaps}
-          rows={settled.rows}
-          team={address.team}
-          side={settled.side === 'defense' ? 'defense' : 'offense'}
+          snaps={snaps}
+          rows={rows}
+          team={team}
+          side={side === 'defense' ? 'defense' : 'offense'}
           filtered={filtered}
           onOpen={(figure) => open(`e/${figure}`)}
         />
       )}
-      {settled.side === 'offense' && address.board === 'drives' && settled.rows.length > 0 && (
+      {side === 'offense' && board === 'drives' && (
         <DriveChart
-          snaps={settledSnaps}
-          rows={settled.rows}
+          snaps={snaps}
+          rows={rows}
           filtered={filtered}
           gameName={gameName}
           onOpen={(drive) => open(`v/${drive}`)}
         />
       )}
+    </>
+  );
+});
+
+interface ReadRestProps extends CardsProps {
+  readonly reading: Reading;
+  /** The formation whose card is open. */
+  readonly look: number | null;
+  readonly onLook: (look: number | null) => void;
+  readonly book: Book;
+}
+
+export default function ReadRest({ reading, look, onLook, book, ...cards }: ReadRestProps) {
+  const { settled, own, zones, gameName, setUrl } = cards;
+  const { address, counted, profile, snaps } = reading;
+  const { reel } = address;
+  const looked = look === null ? undefined : settled.counted.looks[look];
+  return (
+    <>
+      <Cards {...cards} />
       {reel !== null && !reel.startsWith('d/') && (
         <NumberReel
           name={reel}
@@ -102,11 +119,11 @@ export default function ReadRest(props: ReadRestProps) {
       )}
       {looked && (
         <LookOfCard
-          columns={settled.columns}
+          columns={settled.counted.columns}
           look={looked}
           book={book}
           profile={profile}
-          onAnswer={(i) => open(`answer.${look}.${i}`)}
+          onAnswer={(i) => setUrl({ reel: `answer.${look}.${i}` }, true)}
           onClose={() => onLook(null)}
         />
       )}

@@ -9,7 +9,7 @@ import type { SavedView } from '@/core/read/schema';
 import { ofKicks, writeCell, writeFilter, type Cell } from '@/core/read';
 import { filmPath, WithFilm } from '../film/WithFilm';
 import { useScreenCommands } from '../shared/commands';
-import { READ } from '../shared/screen-commands';
+import { READ } from '../shared/screen-commands/read';
 import { useStaffRules } from '../StaffRules';
 import { useUrlState } from '../useUrlState';
 import { Board } from './Board';
@@ -56,19 +56,26 @@ export function ReadScreen(props: ReadScreenProps) {
   const { games, teams, book, level, opponent, own } = props;
   const [url, setUrl] = useUrlState();
   const { zones } = useStaffRules();
-  const nameOf = (key: string): string => teams.find((t) => t.key === key)?.name ?? key;
-  const nameOfGame = gameNames(
-    games.map((g) => g.info),
-    nameOf,
+  const nameOf = useCallback((key: string): string => teams.find((t) => t.key === key)?.name ?? key, [teams]);
+  const nameOfGame = useMemo(
+    () =>
+      gameNames(
+        games.map((g) => g.info),
+        nameOf,
+      ),
+    [games, nameOf],
   );
   const reading = useReading(props, url, opponent ?? teams[0]?.key ?? '', nameOf);
   const { address, counted, profile, snaps } = reading;
-  const { cell, reel } = address;
-  // The board of a choice stands first; formations and tables follow in the next frames.
-  // Both together: the rows are of these snaps.
-  const { counted: settled, snaps: settledSnaps } = useDeferredValue(
-    useMemo(() => ({ counted, snaps }), [counted, snaps]),
+  const { team, cell, reel } = address;
+  const filtered =
+    cell !== null || writeFilter(address.filter) !== null || Object.keys(address.ranges).length > 0;
+  // The board of a choice stands first; formations and tables follow in the next frames, all of the same snaps.
+  const settled = useDeferredValue(
+    useMemo(() => ({ counted, snaps, team, filtered }), [counted, snaps, team, filtered]),
   );
+  const said = JSON.stringify(address.against);
+  const against = useMemo(() => JSON.parse(said) as typeof address.against, [said]);
   const [card, setCard] = useState<number | null>(null);
   const chosen = cell && writeCell(cell);
   const onCell = useCallback(
@@ -127,7 +134,7 @@ export function ReadScreen(props: ReadScreenProps) {
             <Board board={counted.board} cell={cell} zones={zones} onCell={onCell} onReel={onReel} />
           </section>
           <LooksCard
-            counted={settled}
+            counted={settled.counted}
             ofCell={cell !== null}
             book={book}
             profile={profile}
@@ -140,7 +147,8 @@ export function ReadScreen(props: ReadScreenProps) {
         <ReadRest
           reading={reading}
           settled={settled}
-          settledSnaps={settledSnaps}
+          board={address.board}
+          against={against}
           look={card}
           onLook={setCard}
           own={own}

@@ -5,7 +5,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useCommands } from './commands';
 import { chordWords } from './keys';
-import { FRAME_COMMANDS } from './screen-commands';
+import { FRAME_COMMANDS } from './screen-commands/frame';
 
 export default function KeysHelp({ onClose }: { readonly onClose: () => void }) {
   const commands = useCommands();

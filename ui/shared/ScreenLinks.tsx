@@ -2,7 +2,7 @@
 /** Commands of a screen made on the server: each leads to an address, or with # to the first field of a part of it. */
 import { useRouter } from 'next/navigation';
 import { useScreenCommands } from './commands';
-import type { CommandSpec, Runs } from './screen-commands';
+import type { CommandSpec, Runs } from './screen-commands/spec';
 
 interface ScreenLinksProps<L extends readonly CommandSpec[]> {
   readonly commands: L;

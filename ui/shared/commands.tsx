@@ -2,7 +2,7 @@
 /** The commands of the screen that is shown: it says them, keys run them, the palette and the help list them. */
 import { createContext, useContext, useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { chordOf } from './keys';
-import type { CommandSpec, Runs } from './screen-commands';
+import type { CommandSpec, Runs } from './screen-commands/spec';
 
 export interface ScreenCommand extends CommandSpec {
   /** False: there was nothing to do, the key is the browser's. */

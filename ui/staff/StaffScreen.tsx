@@ -20,7 +20,7 @@ import { WeekForm } from './WeekForm';
 import { DONE_WORDS, type RunChange } from './words';
 import { useStaffRules } from '../StaffRules';
 import { useScreenCommands } from '../shared/commands';
-import { STAFF } from '../shared/screen-commands';
+import { STAFF } from '../shared/screen-commands/staff';
 import { focusIn } from '../shared/ScreenLinks';
 import { useToast, useWorking } from '../shared/toasts';
 

@@ -5,7 +5,7 @@ import { logOf, logState, walkedGames } from '@/app/lib/week';
 import { requireActor } from '@/app/lib/session';
 import { may } from '@/core/staff';
 import { FirstSteps } from '@/ui/FirstSteps';
-import { WEEK } from '@/ui/shared/screen-commands';
+import { WEEK } from '@/ui/shared/screen-commands/week';
 import { ScreenLinks } from '@/ui/shared/ScreenLinks';
 import { FilmCard } from '@/ui/week/FilmCard';
 import { NextCard } from '@/ui/week/NextCard';

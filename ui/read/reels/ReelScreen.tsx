@@ -11,7 +11,7 @@ import type { LevelProfile } from '@/core/field';
 import { movedClip, notedClip, withoutClip, type Clip, type KeptReel } from '@/core/read/clips';
 import type { Snap } from '@/core/snap';
 import { useScreenCommands } from '../../shared/commands';
-import { REEL } from '../../shared/screen-commands';
+import { REEL } from '../../shared/screen-commands/reel';
 import { useToast } from '../../shared/toasts';
 import { ReelSnap } from '../ReelSnap';
 import { ClipRow } from './ClipRow';

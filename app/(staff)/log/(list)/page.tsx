@@ -7,7 +7,7 @@ import { may } from '@/core/staff';
 import { listGames, listTeams } from '@/store/games';
 import { GameActions } from '@/ui/log/GameActions';
 import { NewGameForm } from '@/ui/log/NewGameForm';
-import { GAMES } from '@/ui/shared/screen-commands';
+import { GAMES } from '@/ui/shared/screen-commands/games';
 import { ScreenLinks } from '@/ui/shared/ScreenLinks';
 import { Waiting } from '@/ui/sync/Waiting';
 import { gameScope } from '@/core/sync';

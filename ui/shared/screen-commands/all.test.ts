@@ -1,6 +1,8 @@
 import { expect, it } from 'vitest';
-import { LOG_COMMANDS } from '../../core/log';
-import { FRAME_COMMANDS, SCREEN_COMMANDS, type CommandSpec } from './screen-commands';
+import { LOG_COMMANDS } from '../../../core/log';
+import { SCREEN_COMMANDS } from './all';
+import { FRAME_COMMANDS } from './frame';
+import type { CommandSpec } from './spec';
 
 const screens: readonly (readonly [string, readonly CommandSpec[]])[] = [
   ...Object.entries(SCREEN_COMMANDS),
