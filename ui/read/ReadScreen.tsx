@@ -6,7 +6,7 @@ import type { Book } from '@/core/book';
 import { gameNames } from '@/core/exchange/names';
 import type { TeamInfo } from '@/core/exchange/types';
 import type { SavedView } from '@/core/read/schema';
-import { ofKicks, writeCell, writeFilter, type Cell } from '@/core/read';
+import { ofKicks, writeCell, writeFilter, type Cell, type Contrast } from '@/core/read';
 import { filmPath, WithFilm } from '../film/WithFilm';
 import { useScreenCommands } from '../shared/commands';
 import { READ } from '../shared/screen-commands/read';
@@ -75,7 +75,7 @@ export function ReadScreen(props: ReadScreenProps) {
     useMemo(() => ({ counted, snaps, team, filtered }), [counted, snaps, team, filtered]),
   );
   const said = JSON.stringify(address.against);
-  const against = useMemo(() => JSON.parse(said) as typeof address.against, [said]);
+  const against = useMemo(() => JSON.parse(said) as Contrast | null, [said]);
   const [card, setCard] = useState<number | null>(null);
   const chosen = cell && writeCell(cell);
   const onCell = useCallback(
