@@ -3,6 +3,7 @@
 import { QueryClient, useQuery } from '@tanstack/react-query';
 import type { GameInfo } from '@/core/exchange/types';
 import type { SlimSnap } from '@/core/snap';
+import { noteFilm, takeEarly } from './early-film';
 import { useSync } from './SyncProvider';
 import { Storage } from './storage';
 
@@ -32,6 +33,8 @@ export function mergeFilm(sent: readonly Sent[], kept: readonly Stamped[]): Stam
   return out;
 }
 
+const haveOf = (kept: readonly Stamped[]): string => kept.map((g) => `${g.info.key}=${g.stamp}`).join(',');
+
 /** Asks for the games that are newer than those at hand; both, when one of them is not here after all. */
 async function newFilm(
   path: string,
@@ -39,9 +42,10 @@ async function newFilm(
   kept: readonly Stamped[],
   signal: AbortSignal,
 ): Promise<readonly Stamped[]> {
-  const have = kept.map((g) => `${g.info.key}=${g.stamp}`).join(',');
+  const have = haveOf(kept);
   const address = have ? `${path}${path.includes('?') ? '&' : '?'}have=${encodeURIComponent(have)}` : path;
-  const response = await fetch(address, { headers: { 'x-vobrik-owner': owner }, signal });
+  const response = await (takeEarly(path, owner, have) ??
+    fetch(address, { headers: { 'x-vobrik-owner': owner }, signal }));
   if (!response.ok) {
     const said = (await response.json().catch(() => null)) as { error?: string } | null;
     throw new Error(said?.error ?? NO_ANSWER);
@@ -90,7 +94,11 @@ async function loadFilm(
       const games = await newFilm(path, owner, kept, signal);
       if (before && !before.old && sameFilm(before.games, games)) return before;
       // The screen does not wait for the disk, nor for the copy of a season that the disk takes.
-      if (storage) keeping = whenIdle().then(() => storage.keepFilm(path, games).catch(() => undefined));
+      if (storage)
+        keeping = whenIdle()
+          .then(() => storage.keepFilm(path, games))
+          .then(() => noteFilm(path, owner, haveOf(games)))
+          .catch(() => undefined);
       return { games, old: false };
     } catch (error) {
       if (kept.length > 0) return { games: kept, old: true };

@@ -1,4 +1,5 @@
 /** What this browser keeps besides the queue: pages for the time without a network, drafts; and how it is taken off. */
+import { HAVE_FILM } from './early-film';
 import { OWNER_CACHE, pagesCache } from './offline-pages';
 import { Storage } from './storage';
 
@@ -18,12 +19,13 @@ export async function erasePages(owner: string): Promise<void> {
   await caches.delete(OWNER_CACHE);
 }
 
-/** Erases a member's pages and drafts: at sign-out. */
+/** Erases a member's pages, drafts and notes: at sign-out. */
 export async function eraseOffline(owner: string): Promise<void> {
   await erasePages(owner);
   try {
     for (const key of Object.keys(localStorage))
-      if (key.startsWith(`${DRAFTS}${owner}`)) localStorage.removeItem(key);
+      if (key.startsWith(`${DRAFTS}${owner}`) || key.startsWith(`${HAVE_FILM}${owner}`))
+        localStorage.removeItem(key);
   } catch {
     // A browser that keeps nothing has nothing to erase.
   }

@@ -21,7 +21,8 @@ import {
 } from '@/core/plan';
 import type { Pulled } from '@/core/sync';
 import type { FilmGames } from '@/client/film';
-import { filmPath, WithFilm } from '../film/WithFilm';
+import { filmPath } from '../film/path';
+import { WithFilm } from '../film/WithFilm';
 import { LookCard } from '../look/LookCard';
 import { Reel } from '../read/Reel';
 import { useScreenCommands } from '../shared/commands';

@@ -2,12 +2,10 @@
 /** Read: filters, situation board, formations of the chosen cell, the reel behind every number. */
 import dynamic from 'next/dynamic';
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
-import type { Book } from '@/core/book';
 import { gameNames } from '@/core/exchange/names';
 import type { TeamInfo } from '@/core/exchange/types';
 import type { SavedView } from '@/core/read/schema';
 import { ofKicks, writeCell, writeFilter, type Cell, type Contrast } from '@/core/read';
-import { filmPath, WithFilm } from '../film/WithFilm';
 import { useScreenCommands } from '../shared/commands';
 import { READ } from '../shared/screen-commands/read';
 import { useStaffRules } from '../StaffRules';
@@ -41,18 +39,7 @@ export interface ReadScreenProps extends ReadFilm {
   readonly saveView: (given: unknown) => Promise<string | null>;
 }
 
-/** Read with its film. */
-export function ReadPage({
-  bookText,
-  ...props
-}: Omit<ReadScreenProps, 'games' | 'book'> & { readonly bookText: string }) {
-  const book = useMemo(() => JSON.parse(bookText) as Book, [bookText]);
-  return (
-    <WithFilm path={filmPath()}>{(games) => <ReadScreen {...props} book={book} games={games} />}</WithFilm>
-  );
-}
-
-export function ReadScreen(props: ReadScreenProps) {
+export default function ReadScreen(props: ReadScreenProps) {
   const { games, teams, book, level, opponent, own } = props;
   const [url, setUrl] = useUrlState();
   const { zones } = useStaffRules();

@@ -1,0 +1,25 @@
+'use client';
+/** Read with its film. What counts and draws it comes beside the film, so that the page is alive before. */
+import dynamic from 'next/dynamic';
+import { useEffect, useMemo } from 'react';
+import type { Book } from '@/core/book';
+import { filmPath } from '../film/path';
+import { WithFilm } from '../film/WithFilm';
+import type { ReadScreenProps } from './ReadScreen';
+
+const load = () => import('./ReadScreen');
+const ReadScreen = dynamic(load, {
+  ssr: false,
+  loading: () => <section className="card" aria-label="Situation board" aria-busy="true" />,
+});
+
+export function ReadPage({
+  bookText,
+  ...props
+}: Omit<ReadScreenProps, 'games' | 'book'> & { readonly bookText: string }) {
+  const book = useMemo(() => JSON.parse(bookText) as Book, [bookText]);
+  useEffect(() => void load(), []);
+  return (
+    <WithFilm path={filmPath()}>{(games) => <ReadScreen {...props} book={book} games={games} />}</WithFilm>
+  );
+}
