@@ -65,11 +65,14 @@ export const sameFilm = (those: readonly Stamped[], others: readonly Stamped[]):
       g.info.closed === others[i]!.info.closed,
   );
 
-/** After what the screen has to do now. */
+const LATER_MS = 3000;
+/** After what the screen has to do now: a season is copied at once, and nothing is answered meanwhile. */
 const whenIdle = (): Promise<void> =>
   new Promise((resolve) => {
-    if (typeof requestIdleCallback === 'function') requestIdleCallback(() => resolve(), { timeout: 5000 });
-    else setTimeout(resolve, 1000);
+    setTimeout(() => {
+      if (typeof requestIdleCallback === 'function') requestIdleCallback(() => resolve(), { timeout: 5000 });
+      else resolve();
+    }, LATER_MS);
   });
 
 interface Film {

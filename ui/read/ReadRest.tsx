@@ -7,6 +7,7 @@ import type { Zone } from '@/core/field/situation';
 import { ofKicks, type Contrast, type Counted, type CountedSnap } from '@/core/read';
 import BoardsCard from './BoardsCard';
 import type { SetAddress } from './ReadFilters';
+import { useMeasured } from './useMeasured';
 import type { Reading } from './useReading';
 
 const LookOfCard = dynamic(() => import('./LookOfCard'), { ssr: false });
@@ -40,6 +41,7 @@ interface CardsProps {
 const Cards = memo(function Cards({ settled, board, against, own, zones, gameName, setUrl }: CardsProps) {
   const { counted, snaps, team, filtered } = settled;
   const { side, columns, rows, cellRows } = counted;
+  const measured = useMeasured(snaps);
   const open = (name: string): void => setUrl({ reel: name }, true);
   if (rows.length === 0) return null;
   return (
@@ -55,7 +57,10 @@ const Cards = memo(function Cards({ settled, board, against, own, zones, gameNam
         zones={zones}
         setUrl={setUrl}
       />
-      {side === 'offense' && cellRows.length > 0 && (
+      {side === 'offense' && cellRows.length > 0 && !measured && (
+        <section className="card" aria-label="One picture, one play" aria-busy="true" />
+      )}
+      {side === 'offense' && cellRows.length > 0 && measured && (
         <>
           <OnePlayCard columns={columns} rows={cellRows} onOpen={(picture) => open(`o/${picture}`)} />
           <VarietyCard columns={columns} rows={cellRows} onOpen={(part) => open(`y/${part}`)} />
