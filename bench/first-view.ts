@@ -60,12 +60,12 @@ export async function firstView(
       const path = address.get(finished.requestId);
       if (path) bytes.set(path, finished.encodedDataLength);
     });
-    // By the page's own clock, in the frame after the one that draws it: asked from outside, it answers when it has time.
+    // By the page's own clock, after the frame that draws it: asked from outside, it answers when it has time.
     // As text: the loader of the command line would wrap functions with helpers that the page does not know.
     await page.addInitScript(`{
       const look = () => {
         if (!document.querySelector(${JSON.stringify(screen.ready)})?.checkVisibility()) return requestAnimationFrame(look);
-        requestAnimationFrame(() => setTimeout(() => { window.ready = performance.timeOrigin + performance.now(); }));
+        setTimeout(() => { window.ready = performance.timeOrigin + performance.now(); });
       };
       requestAnimationFrame(look);
     }`);

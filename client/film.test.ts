@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { packSnaps } from '@/core/snap/packed';
 import { mergeFilm, sameFilm } from './film';
 import { TabMemory } from './tab';
 
@@ -6,18 +7,23 @@ const game = (key: string, stamp: string, more: object = {}) => ({
   info: { key, closed: false, ...more } as never,
   stamp,
 });
-const kept = [
-  { ...game('a', '1'), snaps: ['a1'] as never },
-  { ...game('b', '4'), snaps: ['b4'] as never },
-];
+const snap = (snapId: string) => ({ snapId, game: 'g', order: 1 });
+const held = (key: string, stamp: string) => ({
+  ...game(key, stamp),
+  packed: packSnaps([snap(key + stamp)]),
+  snaps: [snap(key + stamp)],
+});
+const kept = [held('a', '1'), held('b', '4')];
 
 describe('film that is here already', () => {
   it('is taken for games whose stamp is the same, and sent anew for the others', () => {
-    const merged = mergeFilm([game('a', '1'), { ...game('b', '5'), snaps: ['b5'] as never }], kept)!;
+    const merged = mergeFilm([game('a', '1'), { ...game('b', '5'), packed: packSnaps([snap('b5')]) }], kept)!;
     expect(merged.map((g) => [g.info.key, g.stamp, g.snaps])).toEqual([
-      ['a', '1', ['a1']],
-      ['b', '5', ['b5']],
+      ['a', '1', [snap('a1')]],
+      ['b', '5', [snap('b5')]],
     ]);
+    // What did not change is not counted again.
+    expect(merged[0]!.snaps).toBe(kept[0]!.snaps);
   });
   it('asks for all where a game that was to be here is not', () => {
     expect(mergeFilm([game('a', '2')], kept)).toBeNull();

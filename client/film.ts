@@ -3,6 +3,7 @@
 import { QueryClient, useQuery } from '@tanstack/react-query';
 import type { GameInfo } from '@/core/exchange/types';
 import type { SlimSnap } from '@/core/snap';
+import { unpackSnaps, type PackedSnaps } from '@/core/snap/packed';
 import { noteFilm, takeEarly } from './early-film';
 import { useSync } from './SyncProvider';
 import { Storage } from './storage';
@@ -14,8 +15,11 @@ export interface FilmGame {
 export type FilmGames = readonly FilmGame[];
 interface Stamped extends FilmGame {
   readonly stamp: string;
+  /** As it came, and as this browser keeps it. */
+  readonly packed: PackedSnaps;
 }
-type Sent = Omit<Stamped, 'snaps'> & Partial<Pick<Stamped, 'snaps'>>;
+type Stored = Omit<Stamped, 'snaps'>;
+type Sent = Omit<Stored, 'packed'> & Partial<Pick<Stored, 'packed'>>;
 export type FilmState =
   | { readonly kind: 'loading' }
   | { readonly kind: 'here'; readonly games: FilmGames; readonly old: boolean }
@@ -23,12 +27,14 @@ export type FilmState =
 
 /** Games as sent, with the snaps of those that the browser has already. Null: one is missing, the server must send all. */
 export function mergeFilm(sent: readonly Sent[], kept: readonly Stamped[]): Stamped[] | null {
-  const here = new Map(kept.map((g) => [`${g.info.key} ${g.stamp}`, g.snaps]));
+  const here = new Map(kept.map((g) => [`${g.info.key} ${g.stamp}`, g]));
   const out: Stamped[] = [];
   for (const game of sent) {
-    const snaps = game.snaps ?? here.get(`${game.info.key} ${game.stamp}`);
-    if (!snaps) return null;
-    out.push({ info: game.info, stamp: game.stamp, snaps });
+    const { info, stamp, packed } = game;
+    const before = packed ? null : here.get(`${info.key} ${stamp}`);
+    if (packed) out.push({ info, stamp, packed, snaps: unpackSnaps(packed) });
+    else if (before) out.push({ ...before, info });
+    else return null;
   }
   return out;
 }
@@ -54,6 +60,9 @@ async function newFilm(
   return games ?? newFilm(path, owner, [], signal);
 }
 const NO_ANSWER = 'The server does not answer, and this film was not opened on this browser before.';
+
+const opened = (game: Stored): Stamped => ({ ...game, snaps: unpackSnaps(game.packed) });
+const stored = ({ info, stamp, packed }: Stored): Stored => ({ info, stamp, packed });
 
 /** Nothing on screen would change. */
 export const sameFilm = (those: readonly Stamped[], others: readonly Stamped[]): boolean =>
@@ -91,15 +100,18 @@ async function loadFilm(
   const storage = await Storage.open(owner).catch(() => null);
   let keeping: Promise<unknown> | undefined;
   try {
-    const stored = (await storage?.film(path).catch(() => undefined)) as readonly Stamped[] | undefined;
-    const kept = before?.games ?? stored ?? [];
+    const inBrowser = before
+      ? null
+      : ((await storage?.film(path).catch(() => null)) as readonly Stored[] | null);
+    // What an earlier version kept snap by snap is asked for anew.
+    const kept = before?.games ?? (inBrowser ?? []).filter((g) => g.packed).map(opened);
     try {
       const games = await newFilm(path, owner, kept, signal);
       if (before && !before.old && sameFilm(before.games, games)) return before;
       // The screen does not wait for the disk, nor for the copy of a season that the disk takes.
       if (storage)
         keeping = whenIdle()
-          .then(() => storage.keepFilm(path, games))
+          .then(() => storage.keepFilm(path, games.map(stored)))
           .then(() => noteFilm(path, owner, haveOf(games)))
           .catch(() => undefined);
       return { games, old: false };

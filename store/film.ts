@@ -4,6 +4,7 @@
  */
 import 'server-only';
 import { slimSnap } from '../core/snap/fields';
+import { packSnaps } from '../core/snap/packed';
 import type { Snap } from '../core/snap/snap';
 import { permit } from './access';
 import { listGames } from './games';
@@ -61,10 +62,10 @@ export async function filmJson(
     games.map(async (stampedGame) => {
       const head = `{"info":${JSON.stringify(stampedGame.info)},"stamp":${JSON.stringify(stampedGame.stamp)}`;
       if (have.get(stampedGame.info.key) === stampedGame.stamp) return `${head}}`;
-      const snaps = await caches().json.get(`${stampedGame.info.id} ${stampedGame.stamp}`, async () =>
-        JSON.stringify((await snapsOf(actor, stampedGame)).map(slimSnap)),
+      const packed = await caches().json.get(`${stampedGame.info.id} ${stampedGame.stamp}`, async () =>
+        JSON.stringify(packSnaps((await snapsOf(actor, stampedGame)).map(slimSnap))),
       );
-      return `${head},"snaps":${snaps}}`;
+      return `${head},"packed":${packed}}`;
     }),
   );
   return `[${parts.join(',')}]`;
