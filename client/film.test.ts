@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { blankSnap, slimSnap } from '@/core/snap';
 import { packSnaps } from '@/core/snap/packed';
 import { mergeFilm, sameFilm } from './film';
 import { TabMemory } from './tab';
@@ -7,17 +8,20 @@ const game = (key: string, stamp: string, more: object = {}) => ({
   info: { key, closed: false, ...more } as never,
   stamp,
 });
-const snap = (snapId: string) => ({ snapId, game: 'g', order: 1 });
+const snap = (snapId: string) => blankSnap(snapId, 'g', 1);
 const held = (key: string, stamp: string) => ({
   ...game(key, stamp),
-  packed: packSnaps([snap(key + stamp)]),
+  packed: packSnaps([slimSnap(snap(key + stamp))]),
   snaps: [snap(key + stamp)],
 });
 const kept = [held('a', '1'), held('b', '4')];
 
 describe('film that is here already', () => {
   it('is taken for games whose stamp is the same, and sent anew for the others', () => {
-    const merged = mergeFilm([game('a', '1'), { ...game('b', '5'), packed: packSnaps([snap('b5')]) }], kept)!;
+    const merged = mergeFilm(
+      [game('a', '1'), { ...game('b', '5'), packed: packSnaps([slimSnap(snap('b5'))]) }],
+      kept,
+    )!;
     expect(merged.map((g) => [g.info.key, g.stamp, g.snaps])).toEqual([
       ['a', '1', [snap('a1')]],
       ['b', '5', [snap('b5')]],

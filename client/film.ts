@@ -2,7 +2,7 @@
 /** The film a screen counts: games that changed come from the server, the others from this tab or this browser. */
 import { QueryClient, useQuery } from '@tanstack/react-query';
 import type { GameInfo } from '@/core/exchange/types';
-import type { SlimSnap } from '@/core/snap';
+import type { Snap } from '@/core/snap';
 import { unpackSnaps, type PackedSnaps } from '@/core/snap/packed';
 import { noteFilm, takeEarly } from './early-film';
 import { useSync } from './SyncProvider';
@@ -10,7 +10,7 @@ import { Storage } from './storage';
 
 export interface FilmGame {
   readonly info: GameInfo;
-  readonly snaps: readonly SlimSnap[];
+  readonly snaps: readonly Snap[];
 }
 export type FilmGames = readonly FilmGame[];
 interface Stamped extends FilmGame {
@@ -32,8 +32,16 @@ export function mergeFilm(sent: readonly Sent[], kept: readonly Stamped[]): Stam
   for (const game of sent) {
     const { info, stamp, packed } = game;
     const before = packed ? null : here.get(`${info.key} ${stamp}`);
-    if (packed) out.push({ info, stamp, packed, snaps: unpackSnaps(packed) });
-    else if (before) out.push({ ...before, info });
+    if (packed) out.push(opened({ info, stamp, packed }));
+    else if (before)
+      out.push({
+        info,
+        stamp,
+        packed: before.packed,
+        get snaps() {
+          return before.snaps;
+        },
+      });
     else return null;
   }
   return out;
@@ -61,7 +69,18 @@ async function newFilm(
 }
 const NO_ANSWER = 'The server does not answer, and this film was not opened on this browser before.';
 
-const opened = (game: Stored): Stamped => ({ ...game, snaps: unpackSnaps(game.packed) });
+/** A game's snaps are unpacked when somebody counts them: a staff has more games than a screen asks for. */
+function opened({ info, stamp, packed }: Stored): Stamped {
+  let snaps: readonly Snap[] | null = null;
+  return {
+    info,
+    stamp,
+    packed,
+    get snaps() {
+      return (snaps ??= unpackSnaps(packed));
+    },
+  };
+}
 const stored = ({ info, stamp, packed }: Stored): Stored => ({ info, stamp, packed });
 
 /** Nothing on screen would change. */

@@ -1,8 +1,9 @@
 /**
- * Snaps by column, as they travel and are kept in a browser: a tenth of what they take snap by snap. Each field has its
+ * Snaps by column, as they travel and are kept in a browser: a quarter of what they take snap by snap. Each field has its
  * different values once, and a code a snap.
  */
-import type { SlimSnap } from './fields';
+import { blankSnap, type SlimSnap } from './fields';
+import type { Snap } from './snap';
 
 /** `each`: one value a snap, in order. `all`: one value for all of them. Else a code a snap, 0: blank. */
 export interface PackedColumn {
@@ -58,9 +59,9 @@ export function packSnaps(snaps: readonly SlimSnap[]): PackedSnaps {
   };
 }
 
-/** The snaps again; lists that say the same are one. */
-export function unpackSnaps({ n, columns }: PackedSnaps): SlimSnap[] {
-  const snaps = Array.from({ length: n }, (): Record<string, unknown> => ({}));
+/** The snaps again, with their blanks; lists that say the same are one. */
+export function unpackSnaps({ n, columns }: PackedSnaps): Snap[] {
+  const snaps = Array.from({ length: n }, () => blankSnap('', '', 0) as unknown as Record<string, unknown>);
   for (const { field, values, codes, steps } of columns) {
     if (codes === 'each') for (let i = 0; i < n; i++) snaps[i]![field] = values[i];
     else if (codes === 'all') for (let i = 0; i < n; i++) snaps[i]![field] = values[0];
@@ -69,5 +70,5 @@ export function unpackSnaps({ n, columns }: PackedSnaps): SlimSnap[] {
       for (let i = 0; i < codes.length; i++) snaps[(row += steps[i]!)]![field] = values[codes[i]! - 1];
     } else for (let i = 0; i < n; i++) if (codes[i]! > 0) snaps[i]![field] = values[codes[i]! - 1];
   }
-  return snaps as unknown as SlimSnap[];
+  return snaps as unknown as Snap[];
 }

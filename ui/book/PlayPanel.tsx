@@ -7,7 +7,6 @@ import { gameNames } from '@/core/exchange/names';
 import { structureWords } from '@/core/look';
 import { countLinks, playCall, playFields, type PlayCard } from '@/core/plan';
 import { buildColumns, countGame, filmKind, ownFilm } from '@/core/read';
-import { fullSnap } from '@/core/snap';
 import type { FilmGames } from '@/client/film';
 import { Picture } from '../chalk/Chalk';
 import { LookCard } from '../look/LookCard';
@@ -44,7 +43,7 @@ export default function PlayPanel({
     () =>
       own
         .filter((g) => filmKind(g.info) === ownFilm(level))
-        .flatMap((g) => countGame(g.snaps.map(fullSnap), profiles[g.info.level], book, rules)),
+        .flatMap((g) => countGame(g.snaps, profiles[g.info.level], book, rules)),
     [own, profiles, level, book, rules],
   );
   const columns = useMemo(() => buildColumns(counted, rules), [counted, rules]);

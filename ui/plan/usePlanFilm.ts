@@ -23,7 +23,7 @@ import {
   type CountedSnap,
   type Mean,
 } from '@/core/read';
-import { fullSnap, type SlimSnap } from '@/core/snap';
+import type { Snap } from '@/core/snap';
 import type { GameInfo } from '@/core/exchange/types';
 import { useStaffRules } from '../StaffRules';
 
@@ -38,7 +38,7 @@ export interface PlanFilm {
 }
 
 interface PlanFilmProps {
-  readonly games: readonly { readonly info: GameInfo; readonly snaps: readonly SlimSnap[] }[];
+  readonly games: readonly { readonly info: GameInfo; readonly snaps: readonly Snap[] }[];
   readonly plays: readonly PlayCard[];
   readonly team: string;
   readonly opponent: string;
@@ -54,7 +54,7 @@ export function usePlanFilm(props: PlanFilmProps, section: SectionSpec, looked: 
     () =>
       games
         .filter((g) => filmKind(g.info) === ownFilm(level))
-        .flatMap((g) => countGame(g.snaps.map(fullSnap), profiles[g.info.level], book, rules)),
+        .flatMap((g) => countGame(g.snaps, profiles[g.info.level], book, rules)),
     [games, profiles, level, book, rules],
   );
   const columns = useMemo(() => buildColumns(snaps, rules), [snaps, rules]);

@@ -27,11 +27,11 @@ import {
   type FilmKind,
   type ReadAddress,
 } from '@/core/read';
-import { fullSnap, type SlimSnap } from '@/core/snap';
+import type { Snap } from '@/core/snap';
 import { useStaffRules } from '../StaffRules';
 
 export interface ReadFilm {
-  readonly games: readonly { readonly info: GameInfo; readonly snaps: readonly SlimSnap[] }[];
+  readonly games: readonly { readonly info: GameInfo; readonly snaps: readonly Snap[] }[];
   readonly book: Book;
   readonly level: LevelKey;
   readonly profiles: Profiles;
@@ -65,7 +65,7 @@ export function useReading(
   const theirs = useMemo(() => gamesOf(games, { team, film }), [games, team, film]);
   const chosen = useMemo(() => lastOf(theirs, last), [theirs, last]);
   const snaps = useMemo(
-    () => chosen.flatMap((g) => countGame(g.snaps.map(fullSnap), profiles[g.info.level], book, rules)),
+    () => chosen.flatMap((g) => countGame(g.snaps, profiles[g.info.level], book, rules)),
     [chosen, profiles, book, rules],
   );
   const weights = useMemo(
