@@ -60,19 +60,18 @@ export async function firstView(
       const path = address.get(finished.requestId);
       if (path) bytes.set(path, finished.encodedDataLength);
     });
-    // By the page's own clock, after the frame that draws it: asked from outside, it answers when it has time.
+    // By the page's own clock from the navigation on, after the frame that draws it: asked from outside, it answers when it has time.
     // As text: the loader of the command line would wrap functions with helpers that the page does not know.
     await page.addInitScript(`{
       const look = () => {
         if (!document.querySelector(${JSON.stringify(screen.ready)})?.checkVisibility()) return requestAnimationFrame(look);
-        setTimeout(() => { window.ready = performance.timeOrigin + performance.now(); });
+        setTimeout(() => { window.ready = performance.now(); });
       };
       requestAnimationFrame(look);
     }`);
-    const from = performance.timeOrigin + performance.now();
     const response = await page.goto(base + screen.path);
     await page.waitForFunction(() => 'ready' in window);
-    const ms = (await page.evaluate(() => (window as unknown as { ready: number }).ready)) - from;
+    const ms = await page.evaluate(() => (window as unknown as { ready: number }).ready);
     await page.waitForLoadState('networkidle');
     const html = await response!.text();
     const asked = new Set(
