@@ -76,7 +76,9 @@ export async function logByPage({
     await line().waitFor();
     await line().focus();
   };
-  const setNet = async (to: 'up' | 'down' | 'lossy' | 'failing'): Promise<void> => {
+  let net: 'up' | 'down' | 'lossy' | 'failing' = 'up';
+  const setNet = async (to: typeof net): Promise<void> => {
+    net = to;
     await world.context.setOffline(to === 'down');
     await world.context.unroute('**/api/sync');
     if (to === 'lossy' || to === 'failing')
@@ -163,11 +165,13 @@ export async function logByPage({
           if (pid !== null) process.kill(pid, 'SIGKILL');
           await world.context.close().catch(() => undefined);
           world = await launch();
+          net = 'up';
           await world.context.addCookies(cookies);
           await openLog();
         } else if (what === 'full') {
           // A disk that is full: without a network it is said, with one the database has the snap all the same.
           const away = source.chance(0.5);
+          const before = net;
           await setNet('up');
           await settled();
           await setNet(away ? 'down' : 'up');
@@ -184,6 +188,7 @@ export async function logByPage({
           }
           await world.page.evaluate('IDBObjectStore.prototype.add = window.keptAdd; 0');
           await line().fill('');
+          await setNet(before);
         } else await restart!();
       }
       await setNet('up');
