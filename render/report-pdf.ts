@@ -8,6 +8,7 @@ import {
   gridPicture,
   intervalText,
   leadOf,
+  tenths,
   type BesideTable,
   type BoardCell,
   type BoardColumn,
@@ -212,7 +213,7 @@ function cellWords(cell: BoardCell): readonly [string, string, boolean] {
   if ('low' in cell)
     return cell.n === 0 ? ['–', '', false] : [countText(cell), intervalText(cell), cell.worth >= FEW];
   if ('word' in cell) return [`${cell.word} ${cell.k}`, '', false];
-  return cell.mean === null ? ['–', '', false] : [cell.mean.toFixed(1), `of ${cell.n}`, false];
+  return cell.mean === null ? ['–', '', false] : [tenths(cell.mean), `of ${cell.n}`, false];
 }
 
 function foot(doc: Pdf, { rests, printed }: ReportToPrint, paper: Paper): void {

@@ -47,7 +47,8 @@ export function since(pages: Pages, { at, changes, nameOf }: Since): void {
 
 const WIDTHS = { count: 40, rate: 60, mean: 84 } as const;
 const GAP = 6;
-const NUMBERS = 12;
+/** Of a row without intervals. */
+const NUMBERS = 15;
 
 /** What is counted beside the boards, a table each. */
 export function besides(pages: Pages, tables: readonly BesideTable[], breaks: boolean): void {
@@ -66,7 +67,7 @@ function cellWords(cell: BesideCell): readonly [string, string] {
   return [figureText(cell), `n ${cell.n}`];
 }
 
-function plainTable(pages: Pages, { columns, rows }: BesideTable): void {
+function plainTable(pages: Pages, { title, columns, rows }: BesideTable): void {
   const { doc } = pages;
   const named = columns.filter((c) => c.kind === 'word').length;
   const taken = columns.reduce((sum, { kind }) => sum + (kind === 'word' ? 0 : WIDTHS[kind]) + GAP, 0);
@@ -90,6 +91,8 @@ function plainTable(pages: Pages, { columns, rows }: BesideTable): void {
   for (const row of rows.slice(0, MOST_BESIDE)) {
     if (!pages.room(tall)) {
       pages.add();
+      pages.text(`${title}, continued`, MARGIN, pages.y, 9, true);
+      pages.y += 14;
       head();
     }
     let x = MARGIN;

@@ -1,6 +1,6 @@
 /** Rows ↔ snaps: the one place where columns, states and provenance become a domain snap and back. */
 import 'server-only';
-import { emptyValue, SNAP_FACTS, SNAP_FIELDS } from '../core/snap/fields';
+import { blankSnap, emptyValue, SNAP_FACTS, SNAP_FIELDS } from '../core/snap/fields';
 import { NONE, UNSEEN, type Snap, type SnapFact } from '../core/snap/snap';
 import type { InferEntity } from '@mikro-orm/core';
 import type { Term } from '../core/book/term';
@@ -37,20 +37,28 @@ export function columnValue(field: SnapFact, value: unknown): unknown {
   return value === undefined ? emptyValue(field) : value;
 }
 
+/** Facts a row has a column for, but for the two that its provenance says. */
+const STORED = SNAP_FACTS.filter((f) => !isDoubtField(f));
+const IS_STORED: ReadonlySet<string> = new Set(STORED);
+
 export function rowToSnap(row: SnapEntity, gameKey: string): Snap {
-  const snap: Record<string, unknown> = { snapId: row.snapKey, game: gameKey, order: row.order };
-  const provenance = row.provenance;
-  for (const field of SNAP_FACTS) {
-    const from = provenance[field];
-    if (isDoubtField(field)) continue;
+  const snap = blankSnap(row.snapKey, gameKey, row.order) as unknown as Record<string, unknown>;
+  for (const field of STORED) {
     const value = row[field];
-    snap[field] =
-      from?.state === 'none' ? NONE : from?.state === 'not_visible' ? UNSEEN : (value ?? emptyValue(field));
+    if (value !== null && value !== undefined) snap[field] = value;
   }
-  const doubted = (all: (sure: FieldProvenance['sure']) => boolean): string[] =>
-    SNAP_FACTS.filter((f) => !isDoubtField(f) && provenance[f] && all(provenance[f].sure)).sort();
-  snap.notSure = doubted((sure) => sure !== 'sure');
-  snap.guessed = doubted((sure) => sure === 'guess');
+  const unsure: string[] = [];
+  const guessed: string[] = [];
+  // Few fields have something to say there; most snaps none.
+  for (const [field, { state, sure }] of Object.entries(row.provenance)) {
+    if (!IS_STORED.has(field)) continue;
+    if (state === 'none') snap[field] = NONE;
+    else if (state === 'not_visible') snap[field] = UNSEEN;
+    if (sure !== 'sure') unsure.push(field);
+    if (sure === 'guess') guessed.push(field);
+  }
+  snap.notSure = unsure.sort();
+  snap.guessed = guessed.sort();
   return snap as unknown as Snap;
 }
 

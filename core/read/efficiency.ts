@@ -5,7 +5,7 @@
 import type { CountedSnap } from './counted';
 import { expectedPoints } from './expected-points';
 import { drivesOf } from './drives';
-import { meanOf, wilson, type Mean, type Rate } from './rates';
+import { meanOf, tenths, wilson, type Mean, type Rate } from './rates';
 import { sideField, type BoardSide } from './sides';
 import { yardsOf } from './success';
 
@@ -186,8 +186,6 @@ export function efficiencyReel(
   return figure ? { title: figure.label, rows: figure.rows } : { title: '', rows: new Uint32Array(0) };
 }
 
-/** "2.1 (1.4 to 2.8)"; a minus is a minus. */
-export const figureText = ({ mean, low, high }: Mean): string => {
-  const text = (x: number): string => x.toFixed(1).replace('-', '−').replace('−0.0', '0.0');
-  return low === null || high === null ? text(mean) : `${text(mean)} (${text(low)} to ${text(high)})`;
-};
+/** "2.1 (1.4 to 2.8)". */
+export const figureText = ({ mean, low, high }: Mean): string =>
+  low === null || high === null ? tenths(mean) : `${tenths(mean)} (${tenths(low)} to ${tenths(high)})`;

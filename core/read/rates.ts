@@ -101,6 +101,9 @@ export function intervalText(rate: Rate): string {
   return `${Math.round(rate.low * 100)}–${Math.round(rate.high * 100)} %`;
 }
 
+/** One decimal; a minus is a minus. */
+export const tenths = (x: number): string => x.toFixed(1).replace('-', '−').replace('−0.0', '0.0');
+
 export interface Mean {
   readonly mean: number;
   readonly n: number;

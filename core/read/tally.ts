@@ -157,9 +157,10 @@ export const meanAt = ({ sum, weight, n, least, most }: MeanTally, cell: number)
   most: n[cell] === 0 ? null : most[cell]!,
 });
 
+const signed = (x: number): string => String(x).replace('-', '−');
 /** "of 34, 0.8 to 1.1"; where all are one figure only how many. */
 export const meanText = ({ n, least, most }: MeanCell): string =>
-  `of ${n}${least === null || least === most ? '' : `, ${least} to ${most}`}`;
+  `of ${n}${least === null || least === most ? '' : `, ${signed(least)} to ${signed(most!)}`}`;
 
 /** Sums of figures by cell; UNKNOWN and NaN are no figure. */
 export function tallyMeans(

@@ -11,6 +11,7 @@ import {
   CONTRASTS,
   countText,
   meanText,
+  tenths,
   perGameText,
   FEW,
   intervalText,
@@ -203,7 +204,7 @@ function CellOf({ cell, label, onOpen }: CellOfProps) {
     <span className="quiet">–</span>
   ) : (
     <>
-      <span className="num">{cell.mean.toFixed(1)}</span>
+      <span className="num">{tenths(cell.mean)}</span>
       <div className="small quiet">{meanText(cell)}</div>
     </>
   );

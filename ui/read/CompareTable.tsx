@@ -9,6 +9,7 @@ import {
   FEW,
   isApart,
   partsOf,
+  tenths,
   type BoardSpec,
   type Columns,
   type Compared,
@@ -132,7 +133,7 @@ function Means({ pair }: { readonly pair: readonly [MeanCell, MeanCell] }) {
       <span className="quiet">–</span>
     ) : (
       <span className="num" style={n < FEW ? { color: 'var(--ink2)' } : undefined}>
-        {mean.toFixed(1)}
+        {tenths(mean)}
       </span>
     );
   return (
