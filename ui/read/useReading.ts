@@ -98,13 +98,19 @@ export function useReading(
     };
     return rowsAt(columns, at, rules.zones);
   }, [columns, filter, range, team, side, bucket, zone, rows, rules]);
-  const looks = useMemo(() => looksOf(columns, cellRows), [columns, cellRows]);
   const whole = `${title(team)} ${SIDE_WORDS[side]}`;
   const part = cellWords(cell, zone?.label ?? null);
-  const counted = useMemo(
-    () => ({ side, columns, rows, cellRows, board, looks, title: whole, cellTitle: part }),
-    [side, columns, rows, cellRows, board, looks, whole, part],
-  );
+  const counted = useMemo((): Counted => {
+    const about = { side, columns, rows, cellRows, board, title: whole, cellTitle: part };
+    let looks: Counted['looks'] | null = null;
+    // The board of a click stands before the formations behind it are sorted.
+    return {
+      ...about,
+      get looks() {
+        return (looks ??= looksOf(columns, cellRows));
+      },
+    };
+  }, [side, columns, rows, cellRows, board, whole, part]);
   return {
     address,
     profile: profiles[levelOf(film, level, profiles)],
