@@ -347,7 +347,9 @@ export class Outbox {
     entries: readonly Omit<Queued, 'seq'>[],
     adding: Promise<unknown>,
   ): Promise<readonly Answer[] | null> | null {
-    if (!this.idle || this.ahead || this.reading > 0 || this.closed.signal.aborted) return null;
+    // Awake, it is about to send what came before.
+    const free = this.idle && !this.awake && !this.ahead && this.reading === 0;
+    if (!free || this.closed.signal.aborted) return null;
     const next = nextBatch(
       entries.map((e, seq) => ({ ...e, seq })),
       this.most,

@@ -18,7 +18,14 @@ export function Choice({ label, value, options, onChange, width = 120 }: ChoiceP
   return (
     <span className="choice" style={{ minWidth: width }}>
       <label htmlFor={id}>{label}</label>
-      <select ref={control} id={id} value={value} onChange={(e) => onChange(e.target.value)}>
+      {/* What a browser would bring back from an earlier visit nobody chose now. */}
+      <select
+        ref={control}
+        id={id}
+        value={value}
+        autoComplete="off"
+        onChange={(e) => onChange(e.target.value)}
+      >
         {options.map(([key, words]) => (
           <option key={key} value={key}>
             {words}

@@ -95,7 +95,7 @@ export function TextBox(props: TextBoxProps) {
           onChange={(e) => input.onChange?.(e)}
           inputRef={early}
           input={<OutlinedInput notched label={label} />}
-          inputProps={{ id, name: input.name, 'aria-describedby': described }}
+          inputProps={{ id, name: input.name, autoComplete: 'off', 'aria-describedby': described }}
         >
           {/* Nothing chosen yet is not the first of the list. */}
           {(input.value ?? '') === '' && !hasEmpty(children) && <option value="" hidden />}
