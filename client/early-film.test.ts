@@ -1,4 +1,4 @@
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, describe, expect, it } from 'vitest';
 import { EARLY_FILM, takeEarly } from './early-film';
 
 const world = globalThis as unknown as Record<string, unknown>;
@@ -16,14 +16,13 @@ const asked = (over: object = {}) => {
 };
 afterEach(() => {
   delete world[EARLY_FILM];
-  vi.restoreAllMocks();
 });
 
 describe('the film that was asked for before the script', () => {
   it('answers the same question, once', async () => {
     asked();
-    expect(await (await takeEarly('/api/film', 'p.m', 'g=1')!).text()).toBe('[]');
-    expect(takeEarly('/api/film', 'p.m', 'g=1')).toBeNull();
+    expect(await (await takeEarly('/api/film', 'p.m', 'g=1', 400)!).text()).toBe('[]');
+    expect(takeEarly('/api/film', 'p.m', 'g=1', 500)).toBeNull();
   });
   it.each([
     ['another film', '/api/film?teams=A', 'p.m', 'g=1'],
@@ -31,13 +30,12 @@ describe('the film that was asked for before the script', () => {
     ['other games at hand than were noted', '/api/film', 'p.m', 'g=2'],
   ])('of %s it is stopped', (_, path, owner, have) => {
     const stopped = asked();
-    expect(takeEarly(path, owner, have)).toBeNull();
+    expect(takeEarly(path, owner, have, 400)).toBeNull();
     expect(stopped.signal.aborted).toBe(true);
   });
   it('half a minute old it is no news', () => {
     const stopped = asked();
-    vi.spyOn(performance, 'now').mockReturnValue(31_000);
-    expect(takeEarly('/api/film', 'p.m', 'g=1')).toBeNull();
+    expect(takeEarly('/api/film', 'p.m', 'g=1', 31_000)).toBeNull();
     expect(stopped.signal.aborted).toBe(true);
   });
 });

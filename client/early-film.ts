@@ -14,14 +14,13 @@ interface Early {
 /** Later than this it is no news. */
 const FRESH_MS = 30_000;
 
-/** The answer that is on its way to the same question, once; null: there is none. */
-export function takeEarly(path: string, owner: string, have: string): Promise<Response> | null {
+/** The answer that is on its way to the same question, once; null: there is none. `now`: milliseconds since the page began. */
+export function takeEarly(path: string, owner: string, have: string, now: number): Promise<Response> | null {
   const world = globalThis as { [EARLY_FILM]?: Early };
   const early = world[EARLY_FILM];
   if (!early) return null;
   delete world[EARLY_FILM];
-  if (early.p === path && early.o === owner && early.h === have && performance.now() < FRESH_MS)
-    return early.a;
+  if (early.p === path && early.o === owner && early.h === have && now < FRESH_MS) return early.a;
   early.s.abort();
   return null;
 }

@@ -58,7 +58,7 @@ async function newFilm(
 ): Promise<readonly Stamped[]> {
   const have = haveOf(kept);
   const address = have ? `${path}${path.includes('?') ? '&' : '?'}have=${encodeURIComponent(have)}` : path;
-  const response = await (takeEarly(path, owner, have) ??
+  const response = await (takeEarly(path, owner, have, performance.now()) ??
     fetch(address, { headers: { 'x-vobrik-owner': owner }, signal }));
   if (!response.ok) {
     const said = (await response.json().catch(() => null)) as { error?: string } | null;
