@@ -5,6 +5,7 @@ import type { GameInfo } from '@/core/exchange/types';
 import type { Snap } from '@/core/snap';
 import { unpackSnaps, type PackedSnaps } from '@/core/snap/packed';
 import { noteFilm, takeEarly } from './early-film';
+import { erasedSoFar } from './offline';
 import { useSync } from './SyncProvider';
 import { Storage } from './storage';
 
@@ -118,6 +119,7 @@ async function loadFilm(
 ): Promise<Film> {
   const storage = await Storage.open(owner).catch(() => null);
   let keeping: Promise<unknown> | undefined;
+  const erased = erasedSoFar();
   try {
     const inBrowser = before
       ? null
@@ -130,8 +132,12 @@ async function loadFilm(
       // The screen does not wait for the disk, nor for the copy of a season that the disk takes.
       if (storage)
         keeping = whenIdle()
-          .then(() => storage.keepFilm(path, games.map(stored)))
-          .then(() => noteFilm(path, owner, haveOf(games)))
+          .then(async () => {
+            // Signed out meanwhile: nothing is left on the browser.
+            if (erasedSoFar() !== erased) return;
+            await storage.keepFilm(path, games.map(stored));
+            if (erasedSoFar() === erased) noteFilm(path, owner, haveOf(games));
+          })
           .catch(() => undefined);
       return { games, old: false };
     } catch (error) {

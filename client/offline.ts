@@ -19,8 +19,13 @@ export async function erasePages(owner: string): Promise<void> {
   await caches.delete(OWNER_CACHE);
 }
 
+let erasures = 0;
+/** What is kept late asks whether anything was taken off meanwhile: then it is not kept. */
+export const erasedSoFar = (): number => erasures;
+
 /** Erases a member's pages, drafts and notes: at sign-out. */
 export async function eraseOffline(owner: string): Promise<void> {
+  erasures++;
   await erasePages(owner);
   try {
     for (const key of Object.keys(localStorage))
@@ -33,6 +38,12 @@ export async function eraseOffline(owner: string): Promise<void> {
 
 /** Nobody is signed in: pages and rows that somebody could read are taken off; what was typed waits for its member. */
 export async function eraseReadings(): Promise<void> {
+  erasures++;
+  try {
+    for (const key of Object.keys(localStorage)) if (key.startsWith(HAVE_FILM)) localStorage.removeItem(key);
+  } catch {
+    // A browser that keeps nothing has nothing to erase.
+  }
   if ('caches' in globalThis)
     for (const name of await caches.keys())
       if (name.startsWith('vobrik-pages.') || name === OWNER_CACHE) await caches.delete(name);

@@ -59,6 +59,34 @@ describe('tables beside the boards', () => {
       expect('share' in value ? row[3] : row[2]).toBeNull();
     }
   });
+  it('a picture with one play: its count, and the plays to add, by a plain loop', () => {
+    const gives = snaps.map((c) =>
+      c.snap.formation === 'trips'
+        ? { ...c, snap: { ...c.snap, personnel: '11', motion: 'jet', concept: 'stick' } }
+        : c,
+    );
+    const made = buildColumns(gives);
+    const rows = select(made, { offense: [team] });
+    const film = { snaps: gives, columns: made, rows, team, side: 'offense', whole: true } as const;
+    const table = besideTables(film).find((t) => t.id === 'one_play')!;
+    const row = table.rows.find((r) => r[1] === 'trips' && r[5] === 'stick')!;
+    const seen = [...rows].filter((i) => {
+      const { snap, look } = gives[i]!;
+      return (
+        snap.formation === 'trips' &&
+        snap.personnel === row[0] &&
+        (look?.backTo ?? null) === row[2] &&
+        snap.motion === 'jet' &&
+        snap.concept !== null
+      );
+    });
+    const k = seen.filter((i) => gives[i]!.snap.concept === 'stick').length;
+    expect(k).toBeGreaterThanOrEqual(8);
+    expect([row[4], row[6]]).toEqual([seen.length, expect.objectContaining({ k, n: seen.length })]);
+    let add = 0;
+    while (k / (seen.length + add) > 0.7) add++;
+    expect(row[7]).toBe(add);
+  });
   it('players: tackles missed of a man by a plain loop', () => {
     const players = tablesOf('defense').find((t) => t.id === 'players')!;
     const missed = players.columns.findIndex((c) => c.label === DEFENDER_SIGNS.missed);

@@ -20,8 +20,9 @@ export function SignOut({ signOut }: { signOut: () => Promise<string | null> }) 
       () => 'The server does not answer, so you are not signed out yet. Try again when it is back.',
     );
     if (why !== null) return setProblem(why);
-    await outbox?.erase();
+    // First what says that nothing is to be kept any more.
     await eraseOffline(owner);
+    await outbox?.erase();
     window.location.assign('/sign-in');
   };
   return (
