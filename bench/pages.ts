@@ -16,6 +16,8 @@ export interface PagesDone {
   readonly lost: number;
   readonly doubled: number;
   readonly outOfOrder: number;
+  /** What was done around the first snap out of place, and what was stored; nothing when all is right. */
+  readonly story: readonly string[];
 }
 
 const ARGS = [
@@ -27,6 +29,29 @@ const ARGS = [
   '--disable-component-update',
   '--disable-sync',
 ];
+
+/**
+ * Asked in the page, as text: the loader of the command line would wrap a function with helpers that the page does
+ * not know. Whether this browser keeps a row of the server with a note.
+ */
+const HAS_ROW = `async (note) => {
+  for (const { name } of await indexedDB.databases()) {
+    const db = await new Promise((resolve) => (indexedDB.open(name).onsuccess = (e) => resolve(e.target.result)));
+    const rows = await new Promise((resolve) => {
+      if (!db.objectStoreNames.contains('rows')) return resolve([]);
+      db.transaction('rows').objectStore('rows').getAll().onsuccess = (e) => resolve(e.target.result);
+    });
+    db.close();
+    if (rows.some((r) => r.fields.note === note)) return true;
+  }
+  return false;
+}`;
+const HAS_PAGE = `(page) => caches.match(page).then(Boolean)`;
+/** What the browser keeps of pages and scripts. */
+const CACHES = `caches.keys().then((names) => Promise.all(names.map(async (n) =>
+  n + ' ' + (await (await caches.open(n)).keys()).length))).then((all) => all.join(', '))`;
+
+type Net = 'up' | 'down' | 'lossy' | 'failing';
 
 interface World {
   context: BrowserContext;
@@ -58,6 +83,8 @@ export async function logByPage({
   /** Notes of this run, whatever others typed into the game. */
   const run = `p${randomUUID().slice(0, 6)}`;
   const profile = mkdtempSync(path.join(tmpdir(), 'vobrik-pages-'));
+  /** What browsers complained of. */
+  const problems: string[] = [];
   const launch = async (): Promise<World> => {
     const context = await chromium.launchPersistentContext(profile, {
       executablePath: '/usr/bin/chromium',
@@ -65,20 +92,26 @@ export async function logByPage({
       viewport: { width: 1280, height: 800 },
       serviceWorkers: 'allow',
     });
+    context.on('weberror', (e) => problems.push(String(e.error().stack ?? e.error())));
+    context.on('console', (m) => m.type() === 'error' && problems.push(m.text()));
     return { context, page: context.pages()[0] ?? (await context.newPage()) };
   };
   let world = await launch();
   const actions: Record<string, number> = {};
   const typed: string[] = [];
+  /** Everything done, in order. */
+  const story: string[] = [];
   const line = () => world.page.getByTestId('snap-line');
+  /** The page is kept for the time without a network. */
+  const kept = () => until(HAS_PAGE, `/log/${game}`);
   const openLog = async (): Promise<void> => {
     await world.page.goto(`${base}/log/${game}`);
-    await line().waitFor();
     await line().focus();
   };
-  let net: 'up' | 'down' | 'lossy' | 'failing' = 'up';
-  const setNet = async (to: typeof net): Promise<void> => {
+  let net = 'up' as Net;
+  const setNet = async (to: Net): Promise<void> => {
     net = to;
+    story.push(to);
     await world.context.setOffline(to === 'down');
     await world.context.unroute('**/api/sync');
     if (to === 'lossy' || to === 'failing')
@@ -105,6 +138,14 @@ export async function logByPage({
       undefined,
       { timeout: 10_000 },
     );
+  /** What the page answers in its own time is asked again, for a minute. */
+  const until = async (asked: string, about: string): Promise<void> => {
+    for (let tries = 0; tries < 600; tries++) {
+      if (await world.page.evaluate(`(${asked})(${JSON.stringify(about)})`)) return;
+      await world.page.waitForTimeout(100);
+    }
+    throw new Error(`not kept within a minute: ${about}`);
+  };
   const said = () =>
     world.page.getByRole('alert').filter({ hasText: 'storage is full' }).waitFor({ timeout: 10_000 });
   /** Enter, until the page does what it is to do: one that was not alive yet is asked again. */
@@ -135,15 +176,16 @@ export async function logByPage({
     await world.page.getByRole('button', { name: member }).click();
     await world.page.getByRole('heading', { name: 'What is next' }).waitFor();
     await openLog();
-    // Until the page is kept for the time without a network.
-    await world.page.waitForTimeout(4000);
+    await kept();
     let made = 0;
     for (; made < schedules || typed.length < least; made++) {
       for (let began = 0; began < 5; began++) {
         const what = source.weighted(kinds);
         actions[what] = (actions[what] ?? 0) + 1;
+        if (what !== 'type' && what !== 'net') story.push(what);
         if (what === 'type') {
           const note = `${run}-${typed.length}`;
+          story.push(note);
           await line().fill(`1&10 @o30 11 trips r power r #22 +3 "${note}"`);
           // Cleared: from here on it may not be lost.
           await enter(note, cleared);
@@ -151,7 +193,6 @@ export async function logByPage({
         } else if (what === 'net') await setNet(source.pick(['up', 'down', 'lossy', 'failing'] as const));
         else if (what === 'reload') {
           await world.page.reload();
-          await line().waitFor();
           await line().focus();
         } else if (what === 'tab') {
           const next = await world.context.newPage();
@@ -168,25 +209,32 @@ export async function logByPage({
           net = 'up';
           await world.context.addCookies(cookies);
           await openLog();
+          // A browser that is killed may have lost what it was keeping.
+          await kept();
         } else if (what === 'full') {
           // A disk that is full: without a network it is said, with one the database has the snap all the same.
           const away = source.chance(0.5);
-          const before = net;
+          const before: Net = net;
           await setNet('up');
           await settled();
           await setNet(away ? 'down' : 'up');
           const note = away ? 'not taken' : `${run}-${typed.length}`;
+          story.push(note);
           // As text: the loader of the command line would wrap a function with helpers that the page does not know.
           await world.page.evaluate(
             "window.keptAdd = IDBObjectStore.prototype.add; IDBObjectStore.prototype.add = () => { throw new DOMException('full', 'QuotaExceededError'); }; 0",
           );
+          const answered = world.page.waitForResponse(
+            (r) => r.request().method() === 'POST' && r.request().postData()?.includes(note) === true,
+          );
+          answered.catch(() => undefined);
           await line().fill(`1&10 @o30 power r +3 "${note}"`);
           await enter(note, away ? said : cleared);
-          if (!away) {
-            await settled();
-            typed.push(note);
-          }
+          if (!away) typed.push(note);
+          if (!away) await answered;
           await world.page.evaluate('IDBObjectStore.prototype.add = window.keptAdd; 0');
+          // A page that is opened without a network knows of it only what this browser keeps.
+          if (!away && before === 'down') await until(HAS_ROW, note);
           await line().fill('');
           await setNet(before);
         } else await restart!();
@@ -203,6 +251,8 @@ export async function logByPage({
       .map((r) => r.fields.note ?? '');
     const stored = notes.filter((n) => n.startsWith(`${run}-`));
     if (notes.includes('not taken')) throw new Error('a snap that the storage refused was stored');
+    const wrong = typed.findIndex((t, i) => stored[i] !== t);
+    const at = story.indexOf(typed[wrong] ?? '');
     return {
       schedules: made,
       snaps: typed.length,
@@ -210,7 +260,26 @@ export async function logByPage({
       lost: typed.filter((t) => !stored.includes(t)).length,
       doubled: stored.length - new Set(stored).size,
       outOfOrder: stored.filter((n, i) => n !== typed[i]).length,
+      story:
+        wrong < 0
+          ? []
+          : [
+              ...story.slice(Math.max(0, at - 12), at + 24),
+              'stored:',
+              ...stored.slice(Math.max(0, wrong - 2), wrong + 6),
+            ],
     };
+  } catch (error) {
+    const shown = await world.page.innerText('body').catch(String);
+    const keeps = await world.page.evaluate(CACHES).catch(String);
+    throw new Error(
+      [
+        `after ${story.slice(-16).join(', ')}, at ${world.page.url()}: ${shown.slice(0, 600)}`,
+        `kept: ${String(keeps)}`,
+        ...problems.slice(-5),
+      ].join('\n'),
+      { cause: error },
+    );
   } finally {
     await world.context.close().catch(() => undefined);
     rmSync(profile, { recursive: true, force: true });

@@ -74,6 +74,7 @@ export interface View {
 }
 
 export class Outbox {
+  /** What waits, what was refused, what is done and not seen by every tab: on the disk, and in memory where that refused. */
   queue: readonly Queued[] = [];
   state: SaveState = { kind: 'saved', why: '', at: null };
   /** Notices arrive; else pages poll. */
@@ -94,6 +95,9 @@ export class Outbox {
   private sending: { readonly scope: Scope; readonly answered: Promise<boolean> } | null = null;
   /** This tab sends, and has nothing to send. */
   private idle = false;
+  private onDisk: readonly Queued[] = [];
+  /** What the database has and the disk refused, until a pull shows it. */
+  private unkept: readonly Queued[] = [];
   /** What was sent while the disk still wrote it. */
   private ahead: Promise<readonly Answer[] | null> | null = null;
   private most = MOST_OPERATIONS;
@@ -156,10 +160,15 @@ export class Outbox {
     // One that was asked later has answered already.
     if (turn < this.read || this.closed.signal.aborted) return;
     this.read = turn;
-    this.queue = queue.sort(bySeq);
+    this.onDisk = queue;
+    this.merge();
     // It is on its way before the screen draws it.
     this.rouse();
     this.changed();
+  }
+
+  private merge(): void {
+    this.queue = [...this.onDisk, ...this.unkept].sort(bySeq);
   }
 
   private async hear(message: Message): Promise<void> {
@@ -334,7 +343,7 @@ export class Outbox {
     }
     // What a reading that is under way brings would be taken for older than this.
     if (this.reading > 0) await this.reload();
-    else this.show([...this.queue.filter((q) => !gone.includes(q.seq)), ...added], turn);
+    else this.show([...this.onDisk.filter((q) => !gone.includes(q.seq)), ...added], turn);
     this.tell({ kind: 'queue' });
   }
 
@@ -356,12 +365,12 @@ export class Outbox {
       MOST_REQUEST / 2,
     );
     if (next?.batch.length !== entries.length) return null;
-    const onDisk = adding.then(
+    const written = adding.then(
       () => true,
       () => false,
     );
     this.setState('saving', '');
-    const answered = this.sendBatch(next.scope, next.batch, onDisk).catch(() => null);
+    const answered = this.sendBatch(next.scope, next.batch, written).catch(() => null);
     this.sending = { scope: next.scope, answered: answered.then((a) => a !== null) };
     this.ahead = answered.finally(() => {
       this.ahead = this.sending = null;
@@ -407,6 +416,9 @@ export class Outbox {
     const next = pullInto(before, pulled);
     if (next === before) return;
     this.bases.set(scope, next);
+    this.unkept = this.unkept.filter(
+      (q) => q.scope !== scope || (q.epoch === next.epoch && (q.revision ?? 0) > next.revision),
+    );
     void this.storage.keep(scope, pulled).catch(() => undefined);
     this.changed();
   }
@@ -538,7 +550,7 @@ export class Outbox {
   private async sendBatch(
     scope: Scope,
     batch: readonly Queued[],
-    onDisk: Promise<boolean> = Promise.resolve(true),
+    written: Promise<boolean> = Promise.resolve(true),
   ): Promise<readonly Answer[] | null> {
     let response: Response;
     try {
@@ -554,10 +566,11 @@ export class Outbox {
     }
     const answer = (await response.json().catch(() => null)) as
       (Partial<SyncAnswer> & { error?: string }) | null;
-    /** In the queue, where it stands there; else the rows say it. */
     const settled = async (answers: readonly Answer[], epoch: string): Promise<readonly Answer[]> => {
-      if (await onDisk) await this.settleAnswers(scope, answers, epoch);
-      else if (this.watched.has(scope)) await this.pull(scope);
+      if (await written) await this.settleAnswers(scope, answers, epoch);
+      else this.showUnkept(batch, answers, epoch);
+      this.tell({ kind: 'news', scope });
+      if (this.watched.has(scope)) void this.pull(scope);
       return answers;
     };
     if (response.ok && Array.isArray(answer?.answers)) {
@@ -587,8 +600,17 @@ export class Outbox {
       const after = [...queue.filter((q) => !changed.some((c) => c.seq === q.seq)), ...changed];
       return { changed, gone: [...gone, ...worn(after, KEPT_DONE)] };
     });
-    this.tell({ kind: 'news', scope });
-    if (this.watched.has(scope)) void this.pull(scope);
+  }
+
+  /** What is typed next is placed after it, whether the rows can be asked for or not. */
+  private showUnkept(batch: readonly Queued[], answers: readonly Answer[], epoch: string): void {
+    const { changed } = answerQueue(batch, answers, epoch);
+    // Behind all that was typed before; what comes after gets the next whole number from the disk.
+    const last = this.queue.at(-1)?.seq ?? 0;
+    const done = changed.filter((q) => q.state === 'done');
+    this.unkept = [...this.unkept, ...done.map((q, i) => ({ ...q, seq: last + (i + 1) / 1024 }))];
+    this.merge();
+    this.changed();
   }
 
   // -- leaving
@@ -602,6 +624,7 @@ export class Outbox {
 
   async erase(): Promise<void> {
     await this.storage.erase();
+    this.unkept = [];
     await this.reload();
     this.tell({ kind: 'erased' });
   }

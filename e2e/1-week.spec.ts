@@ -156,7 +156,7 @@ test('their defense: a structure, a situation of it, what was shown, who comes; 
 }) => {
   await signIn(page);
   await page.goto(`${SITE()}/read?team=STG`);
-  await page.getByLabel('side').selectOption('defense');
+  await page.getByRole('toolbar', { name: 'Filters' }).getByLabel('side').selectOption('defense');
   await expect(page).toHaveURL(/side=defense/);
   const board = page.getByRole('region', { name: 'What they play against each structure' });
   const row = board.getByRole('row').nth(1);

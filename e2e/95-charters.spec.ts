@@ -168,7 +168,7 @@ test('the season: how far each game is charted, who lines up like us, a game for
   await expect(
     page.getByRole('region', { name: 'Who lines up like us' }).getByRole('row').nth(1),
   ).toContainText('0.');
-  await page.getByLabel('team').selectOption({ label: 'Marrow Fen Stags' });
+  await page.getByLabel('team', { exact: true }).selectOption({ label: 'Marrow Fen Stags' });
   const blanks = page.getByRole('region', { name: 'What would sharpen the report most' });
   await expect(blanks.getByRole('columnheader', { name: 'when they defend' })).toBeVisible();
   const where = await blanks.getByRole('link').first().getAttribute('href');
@@ -229,7 +229,7 @@ test('the season: how far each game is charted, who lines up like us, a game for
     .textContent();
   expect(Number(/^\d+/.exec(fewer!)![0])).toBeLessThan(whole);
   // Old film fades.
-  await page.getByLabel('fading').selectOption({ label: 'half in 2 games' });
+  await page.getByLabel('fading', { exact: true }).selectOption({ label: 'half in 2 games' });
   await expect(page).toHaveURL(/halflife=2/);
   await expect(page.getByRole('button', { name: /^\d+ snaps, worth [\d.]+$/ })).toBeVisible();
   await axe(page);

@@ -2,14 +2,17 @@
 /** A new word of a kind, with what it means. */
 import Button from '@mui/material/Button';
 import Link from 'next/link';
-import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { isDefinedKind, readDefinition, TERM_KIND_LABEL, type TermKind } from '@/core/book';
 import { TextBox } from '../shared/TextBox';
 import type { RowChange } from './use-book';
 import { listOf } from './words';
+import type { NotationFieldProps } from './NotationField';
+import { part } from '../shared/part';
 
-const NotationField = dynamic(() => import('./NotationField').then((m) => m.NotationField), { ssr: false });
+const NotationField = part<NotationFieldProps>(() =>
+  import('./NotationField').then((m) => ({ default: m.NotationField })),
+);
 
 export default function AddTerm({
   kind,

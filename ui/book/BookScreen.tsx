@@ -1,6 +1,5 @@
 'use client';
 /** The staff's words, each drawn from what it means: look one up, add, draw, merge, split; and the play list. */
-import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
 import {
@@ -28,11 +27,12 @@ import { TermCards } from './TermCards';
 import type { OpenDialog, TermDialogsProps } from './TermDialogs';
 import { useBook } from './use-book';
 import { useBookRun, type ServerAct } from './useBookRun';
+import { part } from '../shared/part';
 
-const TermDialogs = dynamic(() => import('./TermDialogs'), { ssr: false });
-const AddTerm = dynamic(() => import('./AddTerm'), { ssr: false });
-const TermPanel = dynamic(() => import('./TermPanel'), { ssr: false });
-const PlayList = dynamic(() => import('./PlayList'), { ssr: false });
+const TermDialogs = part(() => import('./TermDialogs'));
+const AddTerm = part(() => import('./AddTerm'));
+const TermPanel = part(() => import('./TermPanel'));
+const PlayList = part(() => import('./PlayList'));
 
 export interface BookScreenProps {
   /** Name and letters; the words are rows. */

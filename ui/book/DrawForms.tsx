@@ -6,7 +6,7 @@ import type { Book, Spot } from '@/core/book';
 import { TextBox } from '../shared/TextBox';
 import { listOf } from './words';
 
-interface WordsFormProps {
+export interface WordsFormProps {
   readonly book: Book;
   readonly onPlace: (text: string) => void;
   readonly onBegin: (spots: readonly Spot[]) => void;
@@ -53,7 +53,7 @@ export function WordsForm({ book, onPlace, onBegin }: WordsFormProps) {
   );
 }
 
-interface NameFormProps {
+export interface NameFormProps {
   readonly word: string;
   readonly aliases: string;
   /** The term is there already and keeps its word. */

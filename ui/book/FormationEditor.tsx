@@ -1,6 +1,5 @@
 'use client';
 /** A formation made by hand: eleven points on a field to scale, dragged or moved by keys, typed, or begun from another. */
-import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useReducer, useRef, useState, useTransition } from 'react';
@@ -30,6 +29,8 @@ import { DrawField } from './DrawField';
 import { DrawToolbar } from './DrawToolbar';
 import { useBook } from './use-book';
 import { WhatItIs } from './WhatItIs';
+import type { NameFormProps, WordsFormProps } from './DrawForms';
+import { part } from '../shared/part';
 
 export interface FormationEditorProps {
   readonly base: Book;
@@ -44,8 +45,8 @@ export interface FormationEditorProps {
   readonly back: string | null;
 }
 
-const NameForm = dynamic(() => import('./DrawForms').then((m) => m.NameForm), { ssr: false });
-const WordsForm = dynamic(() => import('./DrawForms').then((m) => m.WordsForm), { ssr: false });
+const NameForm = part<NameFormProps>(() => import('./DrawForms').then((m) => ({ default: m.NameForm })));
+const WordsForm = part<WordsFormProps>(() => import('./DrawForms').then((m) => ({ default: m.WordsForm })));
 
 const AHEAD = 10;
 const BEHIND = 13;

@@ -1,6 +1,5 @@
 'use client';
 /** The play list: each play drawn with every man's job, the other ways to show it and what they cost, its set-ups and complements. */
-import dynamic from 'next/dynamic';
 import type { Book } from '@/core/book';
 import type { LevelKey, LevelProfile, Profiles } from '@/core/field';
 import { playCall, playLook, type PlayCard } from '@/core/plan';
@@ -9,9 +8,10 @@ import { WithFilm } from '../film/WithFilm';
 import { useUrlState } from '../useUrlState';
 import { AddPlay } from './AddPlay';
 import type { Run } from './useBookRun';
+import { part } from '../shared/part';
 
-const PlayPanel = dynamic(() => import('./PlayPanel'), { ssr: false });
-const Presentations = dynamic(() => import('./Presentations'), { ssr: false });
+const PlayPanel = part(() => import('./PlayPanel'));
+const Presentations = part(() => import('./Presentations'));
 
 export interface PlayListProps {
   readonly book: Book;

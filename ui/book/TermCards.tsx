@@ -1,14 +1,15 @@
 'use client';
 import { formationStructure, isDrawn, type Book, type Term } from '@/core/book';
 import type { LevelProfile } from '@/core/field';
-import dynamic from 'next/dynamic';
+import type { TermChalkProps } from '../chalk/Chalk';
+import { part } from '../shared/part';
 
 const HEIGHT = 96;
 /** The drawings come after the words, which they do not move. */
-const TermChalk = dynamic(() => import('../chalk/Chalk').then((chalk) => chalk.TermChalk), {
-  ssr: false,
-  loading: () => <div style={{ height: HEIGHT }} />,
-});
+const TermChalk = part<TermChalkProps>(
+  () => import('../chalk/Chalk').then((chalk) => ({ default: chalk.TermChalk })),
+  <div style={{ height: HEIGHT }} />,
+);
 
 interface TermCardsProps {
   readonly book: Book;

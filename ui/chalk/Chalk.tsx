@@ -50,21 +50,16 @@ export function Chalk({
   );
 }
 
-export function TermChalk({
-  book,
-  profile,
-  term,
-  side = 'R',
-  height = 120,
-  id,
-}: {
-  book: Book;
-  profile: LevelProfile;
-  term: Term;
-  side?: Side;
-  height?: number;
-  id?: string;
-}) {
+export interface TermChalkProps {
+  readonly book: Book;
+  readonly profile: LevelProfile;
+  readonly term: Term;
+  readonly side?: Side;
+  readonly height?: number;
+  readonly id?: string;
+}
+
+export function TermChalk({ book, profile, term, side = 'R', height = 120, id }: TermChalkProps) {
   const settings = useStaffRules().look;
   const drawn = useMemo(
     () => drawTerm(book, term, side, profile, settings, true),

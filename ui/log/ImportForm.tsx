@@ -4,7 +4,6 @@ import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Link from 'next/link';
-import dynamic from 'next/dynamic';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import type { Book } from '@/core/book';
 import type { BookChoice, ImportOutcome } from '@/core/exchange/types';
@@ -16,8 +15,9 @@ import { DropZone } from './DropZone';
 import { sendImport } from './import-request';
 import { BookQuestion, Faults } from './ImportOutcome';
 import { TradedTerms } from './TradedTerms';
+import { part } from '../shared/part';
 
-const ForeignImport = dynamic(() => import('./foreign/ForeignImport'), { ssr: false });
+const ForeignImport = part(() => import('./foreign/ForeignImport'));
 
 type State =
   | { readonly kind: 'idle' }

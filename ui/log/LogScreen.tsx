@@ -2,7 +2,6 @@
 /** Log: the strip, the line, the drawing, the arithmetic. All of it by keyboard. */
 import { gameName } from '@/core/exchange/names';
 import { useCallback, useDeferredValue, useMemo, useRef } from 'react';
-import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import type { Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
@@ -25,18 +24,16 @@ import { HintLine } from './HintLine';
 import { SnapLine } from './SnapLine';
 import { useFindings } from './useFindings';
 import { useLogSession } from './useLogSession';
+import { part } from '../shared/part';
 
-const LineDrawing = dynamic(() => import('./LineDrawing'), {
-  ssr: false,
-  loading: () => <div className="drawingwait" />,
-});
-const StartCard = dynamic(() => import('./StartCard'), { ssr: false });
-const ReviewCard = dynamic(() => import('./ReviewCard'), { ssr: false });
-const ToSettle = dynamic(() => import('./ToSettle'), { ssr: false });
-const ManyCard = dynamic(() => import('./ManyCard'), { ssr: false });
-const FoundList = dynamic(() => import('./FoundList'), { ssr: false });
-const Presence = dynamic(() => import('./Presence'), { ssr: false });
-const LogHelp = dynamic(() => import('./LogHelp'), { ssr: false });
+const LineDrawing = part(() => import('./LineDrawing'), <div className="drawingwait" />);
+const StartCard = part(() => import('./StartCard'));
+const ReviewCard = part(() => import('./ReviewCard'));
+const ToSettle = part(() => import('./ToSettle'));
+const ManyCard = part(() => import('./ManyCard'));
+const FoundList = part(() => import('./FoundList'));
+const Presence = part(() => import('./Presence'));
+const LogHelp = part(() => import('./LogHelp'));
 
 const NOT_CHECKED: LoggedGame['findings'] = [];
 

@@ -1,10 +1,10 @@
 'use client';
 /** The look card; its code comes when it is first asked for. */
-import dynamic from 'next/dynamic';
 import type { Book } from '@/core/book';
 import type { Hash, LevelProfile } from '@/core/field';
 import type { SnapFields } from '@/core/snap';
 import type { LookAnswer } from './Answers';
+import { part } from '../shared/part';
 
 export interface LookCardProps {
   readonly book: Book;
@@ -16,4 +16,4 @@ export interface LookCardProps {
   readonly onClose: () => void;
 }
 
-export const LookCard = dynamic<LookCardProps>(() => import('./LookDialog'), { ssr: false });
+export const LookCard = part<LookCardProps>(() => import('./LookDialog'));

@@ -1,6 +1,5 @@
 'use client';
 /** Any board as a table: the count first, its interval below, every number a door; copied as it stands into a spreadsheet. */
-import dynamic from 'next/dynamic';
 import { memo, useMemo, useState } from 'react';
 import type { Zone } from '@/core/field/situation';
 import {
@@ -23,9 +22,10 @@ import {
 } from '@/core/read';
 import { Choice } from '../shared/Choice';
 import type { SetAddress } from './ReadFilters';
+import { part } from '../shared/part';
 
-const BoardPicture = dynamic(() => import('./BoardPicture'), { ssr: false });
-const CompareTable = dynamic(() => import('./CompareTable'), { ssr: false });
+const BoardPicture = part(() => import('./BoardPicture'));
+const CompareTable = part(() => import('./CompareTable'));
 
 interface BoardsCardProps {
   readonly columns: Columns;

@@ -1,6 +1,5 @@
 'use client';
 /** How old film fades, which film, what is filtered by, each taken away by a press; more to filter by; the views that are saved. */
-import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { GameInfo } from '@/core/exchange/types';
 import type { LevelKey } from '@/core/field/profile';
@@ -25,8 +24,9 @@ import type { SetAddress } from './ReadFilters';
 import SavedViews from './SavedViews';
 import type { Reading } from './useReading';
 import { wordOf } from './words';
+import { part } from '../shared/part';
 
-const FilterMenu = dynamic(() => import('./FilterMenu'), { ssr: false });
+const FilterMenu = part(() => import('./FilterMenu'));
 
 /** Games in which a snap’s weight halves. */
 const FADING = [1, 2, 3, 5];

@@ -1,18 +1,15 @@
 'use client';
 /** Whose offense, which games, which film, and what is filtered by; with the doors to what is counted and what is not tagged. */
-import dynamic from 'next/dynamic';
 import type { LevelKey } from '@/core/field/profile';
 import type { GameInfo, TeamInfo } from '@/core/exchange/types';
 import { BOARD_SIDES, SIDE_WORDS } from '@/core/read';
 import type { SavedView } from '@/core/read/schema';
 import { Choice } from '../shared/Choice';
 import type { Reading } from './useReading';
+import { part } from '../shared/part';
 
-const ReadTotals = dynamic(() => import('./ReadTotals'), {
-  ssr: false,
-  loading: () => <span className="small quiet totals">…</span>,
-});
-const FilterChips = dynamic(() => import('./FilterChips'), { ssr: false });
+const ReadTotals = part(() => import('./ReadTotals'), <span className="small quiet totals">…</span>);
+const FilterChips = part(() => import('./FilterChips'));
 
 export type SetAddress = (changes: Readonly<Record<string, string | null>>, push?: boolean) => void;
 

@@ -1,17 +1,14 @@
 'use client';
 /** Read with its film. What counts and draws it comes beside the film, so that the page is alive before. */
-import dynamic from 'next/dynamic';
 import { useEffect, useMemo } from 'react';
 import type { Book } from '@/core/book';
 import { filmPath } from '../film/path';
 import { WithFilm } from '../film/WithFilm';
 import type { ReadScreenProps } from './ReadScreen';
+import { part } from '../shared/part';
 
 const load = () => import('./ReadScreen');
-const ReadScreen = dynamic(load, {
-  ssr: false,
-  loading: () => <section className="card" aria-label="Situation board" aria-busy="true" />,
-});
+const ReadScreen = part(load, <section className="card" aria-label="Situation board" aria-busy="true" />);
 
 export function ReadPage({
   bookText,

@@ -1,6 +1,5 @@
 'use client';
 /** Below the situation board: boards as tables, pictures with one play, drives and series; and what a number opens. */
-import dynamic from 'next/dynamic';
 import { memo } from 'react';
 import type { Book } from '@/core/book';
 import type { Zone } from '@/core/field/situation';
@@ -9,14 +8,15 @@ import BoardsCard from './BoardsCard';
 import type { SetAddress } from './ReadFilters';
 import { useMeasured } from './useMeasured';
 import type { Reading } from './useReading';
+import { part } from '../shared/part';
 
-const LookOfCard = dynamic(() => import('./LookOfCard'), { ssr: false });
-const DriveChart = dynamic(() => import('./DriveChart'), { ssr: false });
-const EfficiencyCard = dynamic(() => import('./EfficiencyCard'), { ssr: false });
-const DefendersCard = dynamic(() => import('./DefendersCard'), { ssr: false });
-const OnePlayCard = dynamic(() => import('./OnePlayCard'), { ssr: false });
-const VarietyCard = dynamic(() => import('./VarietyCard'), { ssr: false });
-const NumberReel = dynamic(() => import('./NumberReel'), { ssr: false });
+const LookOfCard = part(() => import('./LookOfCard'));
+const DriveChart = part(() => import('./DriveChart'));
+const EfficiencyCard = part(() => import('./EfficiencyCard'));
+const DefendersCard = part(() => import('./DefendersCard'));
+const OnePlayCard = part(() => import('./OnePlayCard'));
+const VarietyCard = part(() => import('./VarietyCard'));
+const NumberReel = part(() => import('./NumberReel'));
 
 /** What is counted, a moment later than the board above: the snaps its rows are of, whose they are, and whether parts were taken away. */
 export interface Settled {

@@ -1,6 +1,5 @@
 'use client';
 /** Read: filters, situation board, formations of the chosen cell, the reel behind every number. */
-import dynamic from 'next/dynamic';
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { gameNames } from '@/core/exchange/names';
 import type { TeamInfo } from '@/core/exchange/types';
@@ -13,21 +12,22 @@ import { useUrlState } from '../useUrlState';
 import { Board } from './Board';
 import { ReadFilters } from './ReadFilters';
 import { useReading, type ReadFilm } from './useReading';
+import { part } from '../shared/part';
 
-const LooksCard = dynamic(() => import('./LooksCard'), {
-  ssr: false,
-  loading: () => <section className="card looks" aria-label="Formations" aria-busy="true" />,
-});
+const LooksCard = part(
+  () => import('./LooksCard'),
+  <section className="card looks" aria-label="Formations" aria-busy="true" />,
+);
 
-const DefenseRead = dynamic(() => import('./DefenseRead'), {
-  ssr: false,
-  loading: () => <section className="card" aria-label="Defense" aria-busy="true" />,
-});
+const DefenseRead = part(
+  () => import('./DefenseRead'),
+  <section className="card" aria-label="Defense" aria-busy="true" />,
+);
 
-const ReadRest = dynamic(() => import('./ReadRest'), {
-  ssr: false,
-  loading: () => <section className="card" aria-label="Boards" aria-busy="true" />,
-});
+const ReadRest = part(
+  () => import('./ReadRest'),
+  <section className="card" aria-label="Boards" aria-busy="true" />,
+);
 
 export interface ReadScreenProps extends ReadFilm {
   readonly teams: readonly TeamInfo[];

@@ -1,9 +1,9 @@
 'use client';
 /** The reel behind a number; its code comes when it is first asked for. */
-import dynamic from 'next/dynamic';
 import type { Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field';
 import type { CountedSnap } from '@/core/read';
+import { part } from '../shared/part';
 
 export interface ReelProps {
   readonly title: string;
@@ -14,4 +14,4 @@ export interface ReelProps {
   readonly onClose: () => void;
 }
 
-export const Reel = dynamic<ReelProps>(() => import('./ReelDialog'), { ssr: false });
+export const Reel = part<ReelProps>(() => import('./ReelDialog'));

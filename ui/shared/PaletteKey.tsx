@@ -1,12 +1,12 @@
 'use client';
 /** The ways into the palette and the help, by key and by button. Their code comes when it is first asked for. */
-import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
 import { chordOf } from './keys';
 import type { PaletteProps } from './Palette';
+import { part } from './part';
 
-const Palette = dynamic(() => import('./Palette'), { ssr: false });
-const KeysHelp = dynamic(() => import('./KeysHelp'), { ssr: false });
+const Palette = part(() => import('./Palette'));
+const KeysHelp = part(() => import('./KeysHelp'));
 
 type Panel = 'palette' | 'keys';
 const PANELS: Readonly<Record<string, Panel>> = { 'Mod+K': 'palette', 'Mod+/': 'keys' };

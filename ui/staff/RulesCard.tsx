@@ -1,14 +1,14 @@
 'use client';
 /** The staff's counting rules. What depends on them is computed anew everywhere. */
 import Button from '@mui/material/Button';
-import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { TECHNIQUES, techniqueName } from '@/core/look';
 import { DOUBT_WORDS } from '@/core/read/doubts';
 import { DEFAULT_RULES, type StaffRules } from '@/core/read/staff-rules';
 import { STRENGTH_WORD } from './words';
+import { part } from '../shared/part';
 
-const RulesForm = dynamic(() => import('./RulesForm'), { ssr: false });
+const RulesForm = part(() => import('./RulesForm'));
 
 export interface RulesCardProps {
   readonly rules: StaffRules;

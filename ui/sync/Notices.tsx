@@ -1,12 +1,12 @@
 'use client';
 /** What every page says when something stands between the typing and the database. */
-import dynamic from 'next/dynamic';
 import { usePathname } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { remember } from '@/client/offline';
 import { restoredEpoch, restoredRead, useQueue, useSync } from '@/client/SyncProvider';
+import { part } from '../shared/part';
 
-const Trouble = dynamic(() => import('./Trouble'), { ssr: false });
+const Trouble = part(() => import('./Trouble'));
 
 export function Notices({ epoch }: { epoch: string }) {
   const { outbox, owner, broken } = useSync();

@@ -1,10 +1,10 @@
 'use client';
 /** What is saved and what is not, on every page, and the way to what was refused. */
-import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { useQueue, useSync } from '@/client/SyncProvider';
+import { part } from '../shared/part';
 
-const SettleDialog = dynamic(() => import('./SettleDialog'), { ssr: false });
+const SettleDialog = part(() => import('./SettleDialog'));
 
 export function SaveStatus() {
   const { queue, state } = useQueue();

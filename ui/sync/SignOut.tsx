@@ -1,11 +1,11 @@
 'use client';
 /** Signing out takes this member's data off the browser; what is not saved yet would go with it, so it asks first. */
-import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { eraseOffline } from '@/client/offline';
 import { useQueue, useSync } from '@/client/SyncProvider';
+import { part } from '../shared/part';
 
-const LeaveDialog = dynamic(() => import('./LeaveDialog'), { ssr: false });
+const LeaveDialog = part(() => import('./LeaveDialog'));
 
 export function SignOut({ signOut }: { signOut: () => Promise<string | null> }) {
   const { outbox, owner } = useSync();

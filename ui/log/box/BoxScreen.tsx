@@ -1,7 +1,6 @@
 'use client';
 /** The box score of a game: totals from the snaps, official figures beside them, and the snaps behind each. */
 import Link from 'next/link';
-import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { gameName } from '@/core/exchange/names';
@@ -17,8 +16,9 @@ import {
   type TeamStat,
 } from '@/core/stats';
 import { Choice } from '../../shared/Choice';
+import { part } from '../../shared/part';
 
-const OfficialPaste = dynamic(() => import('./OfficialPaste'), { ssr: false });
+const OfficialPaste = part(() => import('./OfficialPaste'));
 
 export interface BoxScreenProps {
   readonly game: GameInfo;

@@ -3,7 +3,6 @@
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import Link from 'next/link';
-import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
 import type { Book } from '@/core/book';
@@ -17,8 +16,9 @@ import { ReelSnap } from '../ReelSnap';
 import { ClipRow } from './ClipRow';
 import type { Told } from './KeptReels';
 import { useReelDraft, type SaveReel } from './useReelDraft';
+import { part } from '../../shared/part';
 
-const Present = dynamic(() => import('../Present'), { ssr: false });
+const Present = part(() => import('../Present'));
 
 export interface ReelScreenProps {
   readonly reel: KeptReel;
