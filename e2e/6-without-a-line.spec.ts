@@ -113,3 +113,22 @@ test('what is chosen and typed before the page is alive stands', async ({ page }
   await page.goto(`${SITE()}/log/season?team=STG`);
   await expect(page.getByRole('row', { name: /seven on seven/ })).toBeVisible();
 });
+
+test('a part that cannot be loaded takes no screen with it, and comes with the network', async ({
+  page,
+  context,
+}) => {
+  await signIn(page);
+  await page.goto(`${SITE()}/log/2026-w08-stg-wre`);
+  await expect(line(page)).toBeFocused();
+  await page.waitForLoadState('networkidle');
+  await page.keyboard.type('12 wing l power l');
+  await context.setOffline(true);
+  await page.keyboard.press('Control+/');
+  await expect(page.getByText('A part of this page could not be loaded.')).toBeVisible();
+  await expect(line(page)).toHaveValue('12 wing l power l');
+  await context.setOffline(false);
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await line(page).press('Escape');
+});
