@@ -6,6 +6,16 @@ const WIDTH = 96;
 /** A share, 0 to 1, as a place on the bar. */
 const scale = (share: number): number => 3 + share * (WIDTH - 6);
 
+const PLACED = {
+  display: 'inline-grid',
+  gridTemplateColumns: `${WIDTH}px auto`,
+  columnGap: 8,
+  alignItems: 'center',
+  lineHeight: 1.15,
+} as const;
+const WHOLE_ROW = { gridColumn: '1 / -1' } as const;
+const ONE_LINE = { whiteSpace: 'nowrap' } as const;
+
 export function RateBar({
   rate,
   label,
@@ -19,27 +29,19 @@ export function RateBar({
   const weighted = rate.worth !== rate.n && rate.share !== null;
   const words = `${label} ${countText(rate)}${weighted ? `, worth ${rate.worth.toFixed(1)}` : ''}`;
   return (
-    <span
-      style={{
-        display: 'inline-grid',
-        gridTemplateColumns: `${WIDTH}px auto`,
-        columnGap: 8,
-        alignItems: 'center',
-        lineHeight: 1.15,
-      }}
-    >
+    <span style={PLACED}>
       {onOpen ? (
         <button
           type="button"
           className="plain num"
-          style={{ gridColumn: '1 / -1' }}
+          style={WHOLE_ROW}
           onClick={onOpen}
           aria-label={`${words}, open the reel`}
         >
           {words}
         </button>
       ) : (
-        <span className="num" style={{ gridColumn: '1 / -1' }}>
+        <span className="num" style={WHOLE_ROW}>
           {words}
         </span>
       )}
@@ -66,7 +68,7 @@ export function RateBar({
           </>
         )}
       </svg>
-      <span className="small quiet" style={{ whiteSpace: 'nowrap' }}>
+      <span className="small quiet" style={ONE_LINE}>
         {intervalText(rate)}
       </span>
     </span>

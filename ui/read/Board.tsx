@@ -1,6 +1,6 @@
 'use client';
 /** The situation board: a row a bucket, a mark a snap where it was played; bars only when there are too many to see. */
-import { memo, useId } from 'react';
+import { memo, useId, useMemo } from 'react';
 import type { Zone } from '@/core/field/situation';
 import { CALL_KINDS, MARK_YARDS, type BoardRow, type CallKind, type Cell } from '@/core/read';
 import { RateBar } from '../charts/RateBar';
@@ -21,111 +21,159 @@ export interface BoardProps {
   readonly onReel: (bucket: string, kind: string) => void;
 }
 
+/** A zone of the field on the board's width. */
+interface Span extends Zone {
+  readonly a: number;
+  readonly b: number;
+}
+
+/** What lies under the marks of a situation: the zones, each a door to its part. The same at every choice of a filter. */
+const Zones = memo(function Zones({
+  bucket,
+  label,
+  height,
+  chosen,
+  zones,
+  onCell,
+}: {
+  readonly bucket: string;
+  readonly label: string;
+  readonly height: number;
+  /** The chosen zone of this situation, if one is. */
+  readonly chosen: string | null;
+  readonly zones: readonly Span[];
+  readonly onCell: (cell: Cell) => void;
+}) {
+  return (
+    <>
+      {zones.map((zone) => (
+        <rect
+          key={zone.key}
+          x={zone.a}
+          width={zone.b - zone.a}
+          y="0"
+          height={height}
+          fill={chosen === zone.key ? 'var(--high)' : 'transparent'}
+          className="zone"
+          onClick={() => onCell({ bucket, zone: zone.key })}
+        >
+          <title>{`${label}, ${zone.label}`}</title>
+        </rect>
+      ))}
+      {zones.slice(1).map((zone) => (
+        <line key={zone.key} x1={zone.a} x2={zone.a} y1="0" y2={height} stroke="var(--faint)" />
+      ))}
+    </>
+  );
+});
+
+const GOALS = [
+  ['goal', 0, 'start'],
+  ['own 25', 25, 'middle'],
+  ['50', 50, 'middle'],
+  ['their 25', 75, 'middle'],
+  ['goal', 100, 'end'],
+] as const;
+
+/** Where on the field; and the hatching that all rows share. */
+const Head = memo(function Head({ pattern }: { readonly pattern: string }) {
+  return (
+    <thead>
+      <tr>
+        <th>situation</th>
+        <th>
+          <span className="hide">where on the field, own goal line at the left</span>
+          <svg viewBox={`0 0 ${WIDTH} 16`} width="100%" aria-hidden="true">
+            <defs>
+              <pattern
+                id={pattern}
+                width="4"
+                height="4"
+                patternUnits="userSpaceOnUse"
+                patternTransform="rotate(45)"
+              >
+                <rect width="4" height="4" fill="var(--card)" />
+                <rect width="2" height="4" fill="var(--pass)" />
+              </pattern>
+            </defs>
+            {GOALS.map(([t, at, anchor]) => (
+              <text
+                key={`${t}${at}`}
+                x={(at * WIDTH) / 100}
+                y="13"
+                fontSize="13.5"
+                textAnchor={anchor}
+                fill="var(--ink2)"
+              >
+                {t}
+              </text>
+            ))}
+          </svg>
+        </th>
+        <th>called run</th>
+      </tr>
+    </thead>
+  );
+});
+
 export const Board = memo(function Board({ board, cell, zones: set, onCell, onReel }: BoardProps) {
   const id = useId().replace(/[^a-zA-Z0-9]/g, '');
-  const zones = set.map((zone) => ({
-    ...zone,
-    a: ((100 - zone.to) * WIDTH) / 100 - (zone.to === 99 ? WIDTH / 100 : 0),
-    b: ((101 - zone.from) * WIDTH) / 100,
-  }));
+  const zones = useMemo(
+    () =>
+      set.map((zone) => ({
+        ...zone,
+        a: ((100 - zone.to) * WIDTH) / 100 - (zone.to === 99 ? WIDTH / 100 : 0),
+        b: ((101 - zone.from) * WIDTH) / 100,
+      })),
+    [set],
+  );
   return (
-    <table className="rows board" style={{ tableLayout: 'fixed' }}>
+    <table className="rows board situation">
       <colgroup>
         <col style={{ width: 112 }} />
         <col />
         <col style={{ width: 178 }} />
       </colgroup>
-      <thead>
-        <tr>
-          <th>situation</th>
-          <th>
-            <span className="hide">where on the field, own goal line at the left</span>
-            <svg viewBox={`0 0 ${WIDTH} 16`} width="100%" aria-hidden="true">
-              {[
-                ['goal', 0, 'start'],
-                ['own 25', 25, 'middle'],
-                ['50', 50, 'middle'],
-                ['their 25', 75, 'middle'],
-                ['goal', 100, 'end'],
-              ].map(([t, at, anchor]) => (
-                <text
-                  key={`${t}${at}`}
-                  x={(Number(at) * WIDTH) / 100}
-                  y="13"
-                  fontSize="13.5"
-                  textAnchor={anchor as 'start'}
-                  fill="var(--ink2)"
-                >
-                  {t}
-                </text>
-              ))}
-            </svg>
-          </th>
-          <th>called run</th>
-        </tr>
-      </thead>
+      <Head pattern={id} />
       <tbody>
         {board.map((boardRow) => {
+          const { key, label, calls, unmarked } = boardRow;
           const bars = boardRow.tallest > MOST_MARKS;
           const height = bars ? BAR_TALL : Math.max(3.4, boardRow.tallest) * MARK_TALL + 4;
-          const chosen = cell?.bucket === boardRow.key;
+          const chosen = cell?.bucket === key;
           return (
-            <tr key={boardRow.key} style={chosen ? { outline: '1.5px solid var(--finding)' } : undefined}>
+            <tr key={key} style={chosen ? { outline: '1.5px solid var(--finding)' } : undefined}>
               <td>
                 <button
                   type="button"
                   className="plain"
                   aria-pressed={chosen && cell.zone === null}
-                  onClick={() => onCell({ bucket: boardRow.key, zone: null })}
+                  onClick={() => onCell({ bucket: key, zone: null })}
                 >
-                  {boardRow.label}
+                  {label}
                 </button>
-                <div className="small quiet">
-                  {boardRow.unmarked === 0 ? '' : `${boardRow.unmarked} not tagged`}
-                </div>
+                <div className="small quiet">{unmarked === 0 ? '' : `${unmarked} not tagged`}</div>
               </td>
-              <td style={{ padding: 0 }}>
+              <td>
                 <svg
                   viewBox={`0 0 ${WIDTH} ${height}`}
                   width="100%"
-                  style={{ display: 'block' }}
                   role="group"
-                  aria-label={`${boardRow.label}: ${boardRow.calls.byKind.run.length} runs, ${boardRow.calls.byKind.pass.length} passes, ${boardRow.calls.byKind.rpo.length} run-pass options`}
+                  aria-label={`${label}: ${calls.byKind.run.length} runs, ${calls.byKind.pass.length} passes, ${calls.byKind.rpo.length} run-pass options`}
                 >
-                  <defs>
-                    <pattern
-                      id={`${id}${boardRow.key}`}
-                      width="4"
-                      height="4"
-                      patternUnits="userSpaceOnUse"
-                      patternTransform="rotate(45)"
-                    >
-                      <rect width="4" height="4" fill="var(--card)" />
-                      <rect width="2" height="4" fill="var(--pass)" />
-                    </pattern>
-                  </defs>
-                  {zones.map((zone) => (
-                    <rect
-                      key={zone.key}
-                      x={zone.a}
-                      width={zone.b - zone.a}
-                      y="0"
-                      height={height}
-                      fill={chosen && cell.zone === zone.key ? 'var(--high)' : 'transparent'}
-                      style={{ cursor: 'pointer' }}
-                      onClick={() => onCell({ bucket: boardRow.key, zone: zone.key })}
-                    >
-                      <title>{`${boardRow.label}, ${zone.label}`}</title>
-                    </rect>
-                  ))}
-                  {zones.slice(1).map((zone) => (
-                    <line key={zone.key} x1={zone.a} x2={zone.a} y1="0" y2={height} stroke="var(--faint)" />
-                  ))}
-                  <g pointerEvents="none">{drawn(boxesOf(boardRow, height), `${id}${boardRow.key}`)}</g>
+                  <Zones
+                    bucket={key}
+                    label={label}
+                    height={height}
+                    chosen={chosen ? cell.zone : null}
+                    zones={zones}
+                    onCell={onCell}
+                  />
+                  <g pointerEvents="none">{drawn(boxesOf(boardRow, height), id)}</g>
                 </svg>
               </td>
               <td>
-                <RateBar rate={boardRow.calls.run} label="run" onOpen={() => onReel(boardRow.key, 'runs')} />
+                <RateBar rate={calls.run} label="run" onOpen={() => onReel(key, 'runs')} />
               </td>
             </tr>
           );
