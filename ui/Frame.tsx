@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import type { ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import type { StaffRules } from '@/core/read/staff-rules';
 import { SyncProvider } from '@/client/SyncProvider';
 import { CommandsProvider } from './shared/commands';
@@ -45,13 +45,26 @@ export interface FrameProps {
   readonly children: ReactNode;
 }
 
+/** The first moments of a page are its own; then what its links lead to is asked for. */
+const ASK_AHEAD_MS = 2500;
+function useAhead(): boolean {
+  const [ahead, setAhead] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setAhead(true), ASK_AHEAD_MS);
+    return () => clearTimeout(timer);
+  }, []);
+  return ahead;
+}
+
 export function Frame(props: FrameProps) {
   const { owner, epoch, may, opponent, week, member, rules, reels, signOut, children } = props;
   const path = usePathname();
+  const prefetch = useAhead() ? null : false;
   const link = (href: string, label: string) => (
     <Link
       key={href}
       href={href}
+      prefetch={prefetch}
       aria-current={path === href || path.startsWith(`${href}/`) ? 'page' : undefined}
     >
       {label}
@@ -75,6 +88,7 @@ export function Frame(props: FrameProps) {
             <header className="top">
               <Link
                 href="/"
+                prefetch={prefetch}
                 className="week"
                 aria-label={`The week: ${opponent ?? 'no opponent chosen'}, ${week}`}
               >

@@ -6,8 +6,9 @@ import { drawSnap, playOf } from '@/core/book';
 import { gameNames } from '@/core/exchange/names';
 import { structureWords } from '@/core/look';
 import { countLinks, playCall, playFields, type PlayCard } from '@/core/plan';
-import { buildColumns, countGame, filmKind, ownFilm } from '@/core/read';
+import { filmKind, ownFilm } from '@/core/read';
 import type { FilmGames } from '@/client/film';
+import { useCounted } from '../film/useCounted';
 import { Picture } from '../chalk/Chalk';
 import { LookCard } from '../look/LookCard';
 import { Reel } from '../read/Reel';
@@ -39,14 +40,8 @@ export default function PlayPanel({
   const rules = useStaffRules();
   const [url, setUrl] = useUrlState();
   const [card, setCard] = useState(false);
-  const counted = useMemo(
-    () =>
-      own
-        .filter((g) => filmKind(g.info) === ownFilm(level))
-        .flatMap((g) => countGame(g.snaps, profiles[g.info.level], book, rules)),
-    [own, profiles, level, book, rules],
-  );
-  const columns = useMemo(() => buildColumns(counted, rules), [counted, rules]);
+  const ours = useMemo(() => own.filter((g) => filmKind(g.info) === ownFilm(level)), [own, level]);
+  const { snaps: counted, columns } = useCounted(ours, profiles, book);
   const links = countLinks(play, plays, columns, team);
   const fields = playFields(play);
   const drawn = drawSnap(book, fields, null, profile, {

@@ -13,18 +13,10 @@ import {
   type SectionSpec,
   type Suggestion,
 } from '@/core/plan';
-import {
-  buildColumns,
-  countGame,
-  filmKind,
-  ownFilm,
-  type Answered,
-  type Columns,
-  type CountedSnap,
-  type Mean,
-} from '@/core/read';
+import { filmKind, ownFilm, type Answered, type Columns, type CountedSnap, type Mean } from '@/core/read';
 import type { Snap } from '@/core/snap';
 import type { GameInfo } from '@/core/exchange/types';
+import { useCounted } from '../film/useCounted';
 import { useStaffRules } from '../StaffRules';
 
 export interface PlanFilm {
@@ -50,14 +42,8 @@ interface PlanFilmProps {
 export function usePlanFilm(props: PlanFilmProps, section: SectionSpec, looked: PlayCard | null): PlanFilm {
   const { games, plays, team, opponent, book, level, profiles } = props;
   const rules = useStaffRules();
-  const snaps = useMemo(
-    () =>
-      games
-        .filter((g) => filmKind(g.info) === ownFilm(level))
-        .flatMap((g) => countGame(g.snaps, profiles[g.info.level], book, rules)),
-    [games, profiles, level, book, rules],
-  );
-  const columns = useMemo(() => buildColumns(snaps, rules), [snaps, rules]);
+  const ours = useMemo(() => games.filter((g) => filmKind(g.info) === ownFilm(level)), [games, level]);
+  const { snaps, columns } = useCounted(ours, profiles, book);
   const suggestions = useMemo(
     () => suggestCalls(plays, columns, team, section),
     [plays, columns, team, section],

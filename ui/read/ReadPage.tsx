@@ -1,6 +1,6 @@
 'use client';
 /** Read with its film. What counts and draws it comes beside the film, so that the page is alive before. */
-import { useEffect, useMemo } from 'react';
+import { useMemo } from 'react';
 import type { Book } from '@/core/book';
 import { filmPath } from '../film/path';
 import { WithFilm } from '../film/WithFilm';
@@ -8,6 +8,8 @@ import type { ReadScreenProps } from './ReadScreen';
 import { part } from '../shared/part';
 
 const load = () => import('./ReadScreen');
+// Asked for when this script runs: before the page is alive, and beside the film.
+if (typeof window !== 'undefined') void load().catch(() => undefined);
 const ReadScreen = part(load, <section className="card" aria-label="Situation board" aria-busy="true" />);
 
 export function ReadPage({
@@ -15,7 +17,6 @@ export function ReadPage({
   ...props
 }: Omit<ReadScreenProps, 'games' | 'book'> & { readonly bookText: string }) {
   const book = useMemo(() => JSON.parse(bookText) as Book, [bookText]);
-  useEffect(() => void load(), []);
   return (
     <WithFilm path={filmPath()}>{(games) => <ReadScreen {...props} book={book} games={games} />}</WithFilm>
   );

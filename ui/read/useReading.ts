@@ -5,9 +5,7 @@ import type { Book } from '@/core/book';
 import type { LevelKey, LevelProfile, Profiles } from '@/core/field/profile';
 import type { GameInfo } from '@/core/exchange/types';
 import {
-  buildColumns,
   cellWords,
-  countGame,
   gamesOf,
   lastOf,
   rowsAt,
@@ -28,6 +26,7 @@ import {
   type ReadAddress,
 } from '@/core/read';
 import type { Snap } from '@/core/snap';
+import { useCounted } from '../film/useCounted';
 import { useStaffRules } from '../StaffRules';
 
 export interface ReadFilm {
@@ -64,10 +63,6 @@ export function useReading(
   const { team, side, film, last, halfLife, cell } = address;
   const theirs = useMemo(() => gamesOf(games, { team, film }), [games, team, film]);
   const chosen = useMemo(() => lastOf(theirs, last), [theirs, last]);
-  const snaps = useMemo(
-    () => chosen.flatMap((g) => countGame(g.snaps, profiles[g.info.level], book, rules)),
-    [chosen, profiles, book, rules],
-  );
   const weights = useMemo(
     () =>
       weightsOf(
@@ -76,7 +71,7 @@ export function useReading(
       ),
     [chosen, halfLife],
   );
-  const columns = useMemo(() => buildColumns(snaps, rules, weights), [snaps, rules, weights]);
+  const { snaps, columns } = useCounted(chosen, profiles, book, weights);
   const filter = writeFilter(address.filter);
   const range = writeRanges(address.ranges);
   const rows = useMemo(
