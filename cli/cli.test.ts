@@ -252,6 +252,14 @@ it('report writes paper, a workbook, a table a file and JSON; every number is a 
   expect(new Map(downs as [string, number][])).toEqual(
     new Map(['1', '2', '3', '4'].map((d) => [d, plays.filter((s) => String(s.down) === d).length])),
   );
+  const few = vobrik(
+    'report',
+    file('reported.csv'),
+    ...['--team', team, '--sections', 'cover,words,third', '--out', file('few')],
+  );
+  expect([few.code, few.err]).toEqual([0, '']);
+  const third = JSON.parse(readFileSync(path.join(file('few'), 'report.json'), 'utf8')) as typeof json;
+  expect(third.tables.map((t) => t.id)).toEqual(['third']);
   for (const [args, say] of [
     [['--out', file('r')], 'name the team'],
     [['--team', 'NOBODY', '--out', file('r')], 'NOBODY plays in no game'],

@@ -6,9 +6,11 @@ import {
   OWN_SECTIONS,
   BOARD_SIDES,
   besideCsv,
-  besideTables,
+  besidesOf,
   boardCsv,
   boardsOf,
+  FIRST_PAGE,
+  REPORT_PARTS,
   buildColumns,
   buildReport,
   glossaryOf,
@@ -18,7 +20,6 @@ import {
   ofKicks,
   reportJson,
   rowsAt,
-  sectionsOf,
   SIDE_WORDS,
   weightsOf,
   FILM_KINDS,
@@ -50,13 +51,10 @@ export async function report(args: string[]): Promise<number> {
   const film = (values.film ?? 'eleven') as FilmKind;
   if (!FILM_KINDS.includes(film)) throw new Plain(`--film ${film} is none of ${FILM_KINDS.join(', ')}`);
   const sections = values.sections?.split(',') ?? (self ? OWN_SECTIONS : null);
-  const strange = sections?.find((id) => sectionsOf(side, [id]).length === 0);
+  const known = [...boardsOf(side), ...REPORT_PARTS.filter((p) => p.sides.includes(side))].map((s) => s.id);
+  const strange = sections?.find((id) => id !== FIRST_PAGE && !known.includes(id));
   if (strange !== undefined)
-    throw new Plain(
-      `--sections ${strange} is none of ${boardsOf(side)
-        .map((b) => b.id)
-        .join(', ')}`,
-    );
+    throw new Plain(`--sections ${strange} is none of ${[...known, FIRST_PAGE].join(', ')}`);
   const halfLife = values['half-life'] === undefined ? null : Number(values['half-life']);
   if (halfLife !== null && !(halfLife > 0))
     throw new Plain(`--half-life ${values['half-life']} is not a number of games above 0`);
@@ -85,7 +83,7 @@ export async function report(args: string[]): Promise<number> {
   );
   const about = { team: values.team, side, sections };
   const made = buildReport(columns, rows, about, DEFAULT_RULES.zones);
-  const beside = besideTables({ snaps: counted, columns, rows, team: values.team, side, whole: true });
+  const beside = besidesOf({ snaps: counted, columns, rows, team: values.team, side, whole: true }, made);
   const names = inTime.map((g) => g.key);
   const given = {
     title: `${values.team} ${SIDE_WORDS[side]}`,
@@ -97,7 +95,7 @@ export async function report(args: string[]): Promise<number> {
     looks: lookCards(columns, rows, side, book, fallback, DEFAULT_RULES.look),
     since: null,
     beside,
-    words: book ? glossaryOf(columns, rows, book, fallback) : [],
+    words: book && made.order.includes('words') ? glossaryOf(columns, rows, book, fallback) : [],
   };
   const files: [string, Uint8Array | string][] = [
     ['report.json', `${JSON.stringify(reportJson(made, names, beside, self ? 'self' : side), null, 2)}\n`],

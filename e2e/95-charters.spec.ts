@@ -45,11 +45,11 @@ test('find with a slash, mark all, change them together, one undo', async ({ pag
 test('a plan of the staff’s own is what the passes ask', async ({ page }) => {
   await signIn(page);
   await page.goto(`${SITE()}/log/charting?team=STG`);
-  await page.getByLabel('begin with').selectOption('hour');
+  await page.getByLabel('begin with', { exact: true }).selectOption('hour');
   await page.getByLabel('a pass of your own').fill('Backs');
   await page.getByRole('button', { name: 'Add pass' }).click();
   const backs = page.getByRole('region', { name: 'Pass Backs' });
-  await backs.getByLabel('ask also').selectOption('backPlace');
+  await backs.getByLabel('ask also', { exact: true }).selectOption('backPlace');
   await backs.getByRole('button', { name: 'do not ask tempo in Backs' }).click();
   await axe(page);
   await page.getByRole('button', { name: 'Save', exact: true }).click();
@@ -99,7 +99,7 @@ test('a roster is pasted, a number two men wear is told apart, a letter is a num
 test('the drill shows a look, takes it away, and says what it was', async ({ page }) => {
   await signIn(page);
   await page.goto(`${SITE()}/log/drill?team=STG`);
-  await page.getByLabel('shown for').selectOption('1');
+  await page.getByLabel('shown for', { exact: true }).selectOption('1');
   await page.getByRole('button', { name: 'Show it' }).press('Enter');
   const picture = page.getByRole('img', { name: 'a look to be named' });
   await expect(picture).toBeVisible();

@@ -13,7 +13,7 @@ test('any board as a table: a number opens its snaps, the address brings it back
 }) => {
   await signIn(page);
   await page.goto(`${SITE()}/read`);
-  await boards(page).getByLabel('board').selectOption('personnel-formation');
+  await boards(page).getByLabel('board', { exact: true }).selectOption('personnel-formation');
   await expect(page).toHaveURL(/board=personnel-formation/);
   const cell = boards(page)
     .getByRole('button', { name: /, run \d+ of \d+, open the reel/ })
@@ -57,14 +57,14 @@ test('any board as a table: a number opens its snaps, the address brings it back
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: 'forget this view' })).toBeVisible();
   await page.goto(`${SITE()}/read`);
-  await page.getByLabel('saved views').selectOption('Four to seven');
+  await page.getByLabel('saved views', { exact: true }).selectOption('Four to seven');
   await expect(page.getByText('yards to gain 4 to 7')).toBeVisible();
   await page.getByRole('button', { name: 'forget this view' }).click();
   await expect(page.getByRole('button', { name: 'save this view' })).toBeVisible();
   await page.getByRole('button', { name: 'take the range of yards to gain away' }).click();
   await expect(boards(page).getByRole('row').last()).toHaveText(whole!);
   // Two halves side by side; each part opens its own snaps.
-  await boards(page).getByLabel('against').selectOption('half');
+  await boards(page).getByLabel('against', { exact: true }).selectOption('half');
   await expect(page).toHaveURL(/against=half/);
   const later = boards(page).getByRole('button', { name: /^11, 2nd half: \d+ snaps$/ });
   const [, many] = /: (\d+) snaps/.exec((await later.getAttribute('aria-label'))!)!;
@@ -74,8 +74,8 @@ test('any board as a table: a number opens its snaps, the address brings it back
   await expect(reel).toBeHidden();
   await axe(page);
   // Drawn over the field: by keys, a cell opens what it counts.
-  await boards(page).getByLabel('against').selectOption('none');
-  await boards(page).getByLabel('board').selectOption('field');
+  await boards(page).getByLabel('against', { exact: true }).selectOption('none');
+  await boards(page).getByLabel('board', { exact: true }).selectOption('field');
   const drawn = boards(page).getByRole('group', { name: 'Over the field: run and pass, drawn' });
   const place = drawn.getByRole('button', { name: /^middle, 71 to 80: \d+ snaps, run/ });
   const [, there] = /: (\d+) snaps/.exec((await place.getAttribute('aria-label'))!)!;
@@ -84,11 +84,17 @@ test('any board as a table: a number opens its snaps, the address brings it back
   await page.keyboard.press('Escape');
   await expect(reel).toBeHidden();
   await axe(page);
-  await page.getByRole('toolbar', { name: 'Filters' }).getByLabel('side').selectOption('defense');
-  await expect(boards(page).getByLabel('board')).toHaveValue('d-front');
+  await page
+    .getByRole('toolbar', { name: 'Filters' })
+    .getByLabel('side', { exact: true })
+    .selectOption('defense');
+  await expect(boards(page).getByLabel('board', { exact: true })).toHaveValue('d-front');
   // The kicking game: no board of calls above it, the same tables and doors.
-  await page.getByRole('toolbar', { name: 'Filters' }).getByLabel('side').selectOption('kicking');
-  await expect(boards(page).getByLabel('board')).toHaveValue('k-unit');
+  await page
+    .getByRole('toolbar', { name: 'Filters' })
+    .getByLabel('side', { exact: true })
+    .selectOption('kicking');
+  await expect(boards(page).getByLabel('board', { exact: true })).toHaveValue('k-unit');
   await expect(page.getByRole('region', { name: 'Situation board' })).toBeHidden();
   const punts = boards(page).getByRole('row').filter({ hasText: 'punt' }).getByRole('button').first();
   const kicked = await punts.textContent();
@@ -136,7 +142,7 @@ test('drives and series, pictures with one play, looks to prepare for: each figu
   await page.keyboard.press('Escape');
   const pictures = page.getByRole('region', { name: 'One picture, one play' });
   await expect(pictures).toContainText(/above 70 %|others to add/);
-  await pictures.getByLabel('more than').selectOption('60');
+  await pictures.getByLabel('more than', { exact: true }).selectOption('60');
   await expect(pictures).toContainText(/above 60 %|down to 60 %/);
   const looks = page.getByRole('region', { name: 'Looks to prepare for' });
   await expect(looks).toContainText(/\d+ looks in 5 games/);
@@ -167,7 +173,7 @@ test('from the next opponent to paper in few clicks; a number of page 3 counted 
   await click(page.getByRole('navigation').getByRole('link', { name: 'Read' }));
   await click(page.getByRole('link', { name: 'report', exact: true }));
   await expect(page.getByRole('heading', { name: /: report$/ })).toBeVisible();
-  await click(page.getByLabel('a page a section'));
+  await click(page.getByLabel('a page a section', { exact: true }));
   const printed = page.waitForEvent('download');
   await click(page.getByRole('button', { name: 'PDF', exact: true }));
   expect(clicks).toBeLessThan(10);
@@ -209,10 +215,15 @@ test('sections are chosen, moved, saved for the staff; every form of the file ho
   await expect(page).not.toHaveURL(/d-situation/);
   await sections.getByRole('button', { name: 'Rush by hash up' }).click();
   await expect(page).toHaveURL(/d-rush-hash%2Cd-field/);
+  await sections.getByLabel('Drives and series', { exact: true }).uncheck();
+  await sections.getByLabel('Words of this report', { exact: true }).uncheck();
+  await expect(page).not.toHaveURL(/words/);
   await sections.getByRole('button', { name: 'save for the staff' }).click();
   await expect(sections).toContainText('as the staff saved them');
   await page.goto(`${SITE()}/read/report?side=defense`);
-  await expect(sections.getByRole('listitem').first()).toContainText('Fronts by personnel');
+  await expect(sections.getByRole('listitem').nth(0)).toContainText('Since the last print');
+  await expect(sections.getByRole('listitem').nth(1)).toContainText('Fronts by personnel');
+  await expect(sections.getByLabel('Words of this report', { exact: true })).not.toBeChecked();
   const href = async (name: string): Promise<string> =>
     `${SITE()}${await page.getByRole('link', { name, exact: true }).getAttribute('href')}`;
   const json = (await (await page.request.get(await href('JSON'))).json()) as {
@@ -221,7 +232,8 @@ test('sections are chosen, moved, saved for the staff; every form of the file ho
   };
   expect(json.side).toBe('defense');
   expect(json.tables[0]!.id).toBe('d-front');
-  expect(json.tables.map((t) => t.id)).not.toContain('d-situation');
+  for (const left of ['d-situation', 'drives_and_series'])
+    expect(json.tables.map((t) => t.id)).not.toContain(left);
   for (const table of json.tables)
     expect(table.rows.map((r) => r.n)).toEqual(table.rows.map((r) => r.n).sort((a, b) => b - a));
   for (const [name, type] of [
@@ -236,8 +248,8 @@ test('sections are chosen, moved, saved for the staff; every form of the file ho
   // Our own film: how it was done, without an opponent.
   await page.goto(`${SITE()}/read/report?team=HER`);
   await sections.getByRole('button', { name: 'how it was done: our own film' }).click();
-  await expect(sections.getByRole('listitem').first()).toContainText('On schedule by down');
-  await expect(page).toHaveURL(/sections=schedule%2Cconcept/);
+  await expect(sections.getByRole('listitem').nth(2)).toContainText('On schedule by down');
+  await expect(page).toHaveURL(/schedule%2Cconcept/);
   const done = (await (await page.request.get(await href('JSON'))).json()) as typeof json;
   expect(done.tables.slice(0, 3).map((t) => t.id)).toEqual(['schedule', 'concept', 'targets']);
   await page.goto(`${SITE()}/read/report?side=defense`);
@@ -248,5 +260,6 @@ test('sections are chosen, moved, saved for the staff; every form of the file ho
   await expect(page.getByRole('dialog')).toContainText(`: ${k} snap`);
   await page.goto(`${SITE()}/read/report?side=defense`);
   await sections.getByRole('button', { name: 'the usual sections again' }).click();
-  await expect(sections.getByRole('listitem').first()).toContainText('By down and distance');
+  await expect(sections.getByRole('listitem').nth(1)).toContainText('By down and distance');
+  await expect(sections.getByLabel('Words of this report', { exact: true })).toBeChecked();
 });

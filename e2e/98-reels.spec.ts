@@ -102,7 +102,7 @@ test('snaps behind a number are kept under a name, ordered, noted, presented, sh
   await axe(page);
   await page.goto(`${SITE()}/read?board=personnel&reel=b%2Fpersonnel%2F12%2Fn`);
   await dialog(page).getByRole('button', { name: 'keep this reel' }).click();
-  await dialog(page).getByLabel('keep in').selectOption('Renamed by another');
+  await dialog(page).getByLabel('keep in', { exact: true }).selectOption('Renamed by another');
   await dialog(page).getByRole('button', { name: 'keep', exact: true }).click();
   await dialog(page)
     .getByRole('link', { name: /snaps there now/ })

@@ -38,14 +38,18 @@ const columns = buildColumns(snaps);
 const team = games[0]!.home;
 const squeezed = (words: string): string => words.replace(/\s+/g, '');
 
-async function given(side: BoardSide, rows = select(columns, { [side]: [team] })) {
+async function given(
+  side: BoardSide,
+  rows = select(columns, { [side]: [team] }),
+  sections: readonly string[] | null = null,
+) {
   const { lookCards } = await import('./report-print');
   return {
     title: `${team} ${side}`,
     of: 'Week 9',
     rests: 'Film: five games. College.',
     printed: 'Sunday',
-    report: buildReport(columns, rows, { team, side, sections: null }, DEFAULT_ZONES),
+    report: buildReport(columns, rows, { team, side, sections }, DEFAULT_ZONES),
     zones: DEFAULT_ZONES,
     looks: lookCards(columns, rows, side, DEFAULT_BOOK, COLLEGE, DEFAULT_RULES.look),
     since: null,
@@ -101,6 +105,24 @@ describe.each(['offense', 'defense'] as const)('of an %s', (side) => {
       for (const { word } of printed.words) expect(all).toContain(squeezed(word));
     },
   );
+});
+
+it('prints the sections that were asked for, in their order, and no other', async () => {
+  const { reportPdf } = await import('./report-pdf');
+  const sections = ['cover', 'words', 'third', 'drawn', 'since', 'looks', 'personnel'];
+  const printed = await given('offense', undefined, sections);
+  const outline = async (breaks: boolean) =>
+    (await read(await reportPdf(printed, { paper: 'letter', breaks }))).outline?.map((o) => o.title);
+  const titleOf = (id: string): string => printed.report.tables.find((t) => t.id === id)!.title;
+  const expected = [
+    'First page',
+    'Words of this report',
+    titleOf('third'),
+    'Formations, drawn',
+    'Looks to prepare for',
+    titleOf('personnel'),
+  ];
+  expect([await outline(false), await outline(true)]).toEqual([expected, expected]);
 });
 
 it('with a page a section, each section begins its own', async () => {

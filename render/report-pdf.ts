@@ -8,6 +8,7 @@ import {
   gridPicture,
   intervalText,
   leadOf,
+  partTitle,
   tenths,
   type BesideTable,
   type BoardCell,
@@ -21,7 +22,7 @@ import {
 import { drawMarks, fit, type Card } from './drawing-pdf';
 import { openPdf, type Pdf } from './pdf';
 import { FOOT, heading, LINE, MARGIN, Pages } from './report-pages';
-import { besides, glossary, since, type Since } from './report-words';
+import { beside, glossary, since, type Since } from './report-words';
 
 export interface ReportToPrint {
   /** "Marrow Fen offense". */
@@ -39,7 +40,7 @@ export interface ReportToPrint {
   readonly since: Since | null;
   /** What is counted beside the boards. */
   readonly beside: readonly BesideTable[];
-  /** Empty: not asked for. */
+  /** Empty: there is no book, or it is no section of this report. */
   readonly words: readonly GlossaryWord[];
 }
 export interface ReportOptions {
@@ -61,23 +62,40 @@ const breathe = (): Promise<void> => new Promise((resolve) => setImmediate(resol
 export async function reportPdf(given: ReportToPrint, options: ReportOptions): Promise<Uint8Array> {
   const { doc, done } = openPdf(options.paper, `${given.title}: ${given.of}`, true);
   const pages = new Pages(doc, options.paper, `${given.title} · ${given.of}`);
-  const { tables } = given.report;
   cover(pages, given);
-  if (given.since) since(pages, given.since);
-  for (const [i, table] of tables.entries()) {
-    options.onSection?.(i, tables.length);
+  const sections = sectionsIn(pages, given);
+  for (const [i, { short, print }] of sections.entries()) {
+    options.onSection?.(i, sections.length);
     await breathe();
     options.signal?.throwIfAborted();
-    section(pages, table, gridPicture(table, given.zones), options.breaks);
+    if (options.breaks && !(short && (i === 0 || sections[i - 1]!.short))) pages.add();
+    print();
   }
-  besides(pages, given.beside, options.breaks);
-  if (given.words.length > 0) glossary(pages, given.words, options.breaks);
   foot(doc, given, options.paper);
   doc.end();
   return done;
 }
 
-function cover(pages: Pages, { title, of, report, looks }: ReportToPrint): void {
+interface Section {
+  readonly short: boolean;
+  readonly print: () => void;
+}
+/** The sections that say something, in their order; short ones share a page, and the first page. */
+function sectionsIn(pages: Pages, given: ReportToPrint): readonly Section[] {
+  const { report, zones, looks, since: last, words } = given;
+  return report.order.flatMap((id): Section[] => {
+    const table = report.tables.find((t) => t.id === id);
+    if (table) return [{ short: false, print: () => section(pages, table, gridPicture(table, zones)) }];
+    const plain = given.beside.find((t) => t.id === id);
+    if (plain) return [{ short: true, print: () => beside(pages, plain) }];
+    if (id === 'drawn' && looks.length > 0) return [{ short: true, print: () => drawn(pages, looks) }];
+    if (id === 'since' && last) return [{ short: true, print: () => since(pages, last) }];
+    if (id === 'words' && words.length > 0) return [{ short: false, print: () => glossary(pages, words) }];
+    return [];
+  });
+}
+
+function cover(pages: Pages, { title, of, report }: ReportToPrint): void {
   const { doc } = pages;
   pages.add(true);
   doc.outline.addItem('First page');
@@ -96,8 +114,10 @@ function cover(pages: Pages, { title, of, report, looks }: ReportToPrint): void 
     `Chosen among ${report.looked} rates by how far each stands from all the other snaps, the least that its 95 % interval allows, times its snaps. Counts to look up on film, not tests: who looks at many finds some by luck, and the situation is not taken out.`,
     8,
   );
-  if (looks.length === 0) return;
-  heading(pages, 'Formations, drawn', 'arrows: runs and passes by side, with their counts');
+}
+
+function drawn(pages: Pages, looks: readonly Card[]): void {
+  heading(pages, partTitle('drawn'), 'arrows: runs and passes by side, with their counts');
   const [across, tall] = [3, 118];
   const wide = (pages.width - (across - 1) * 14) / across;
   looks.forEach((card, i) => {
@@ -109,7 +129,7 @@ function cover(pages: Pages, { title, of, report, looks }: ReportToPrint): void 
     const x = MARGIN + column * (wide + 14);
     pages.cut(card.title, x, pages.y, wide, 9.5, true);
     card.lines.forEach((line, l) => pages.cut(line, x, pages.y + 11 + l * 9, wide, 7.5));
-    drawMarks(doc, card.drawing, x, pages.y + 12 + card.lines.length * 9, wide, tall - 34);
+    drawMarks(pages.doc, card.drawing, x, pages.y + 12 + card.lines.length * 9, wide, tall - 34);
   });
   pages.y += tall;
 }
@@ -137,8 +157,7 @@ function blocksOf(measured: readonly BoardColumn[], room: number): BoardColumn[]
   return blocks;
 }
 
-function section(pages: Pages, table: BoardTable, picture: GridPicture | null, breaks: boolean): void {
-  if (breaks) pages.add();
+function section(pages: Pages, table: BoardTable, picture: GridPicture | null): void {
   const tall = picture ? heightOf(pages, picture) : 0;
   const untagged = table.all.rows.length - table.tagged;
   heading(

@@ -5,6 +5,7 @@ import {
   figureText,
   intervalText,
   MOVED_POINTS,
+  partTitle,
   type BesideCell,
   type BesideColumn,
   type BesideTable,
@@ -25,7 +26,7 @@ export interface Since {
 
 export function since(pages: Pages, { at, changes, nameOf }: Since): void {
   const { added, gone, snaps, moved, compared, fresh } = changes;
-  heading(pages, 'Since the last print', `printed ${at}`);
+  heading(pages, partTitle('since'), `printed ${at}`);
   const films = (games: readonly string[]): string => games.map(nameOf).join(', ');
   pages.paragraph(
     [
@@ -50,13 +51,10 @@ const GAP = 6;
 /** Of a row without intervals. */
 const NUMBERS = 15;
 
-/** What is counted beside the boards, a table each. */
-export function besides(pages: Pages, tables: readonly BesideTable[], breaks: boolean): void {
-  for (const [t, table] of tables.entries()) {
-    if (breaks && t === 0) pages.add();
-    heading(pages, table.title, table.note);
-    plainTable(pages, table);
-  }
+/** What is counted beside the boards; short tables share a page. */
+export function beside(pages: Pages, table: BesideTable): void {
+  heading(pages, table.title, table.note);
+  plainTable(pages, table);
 }
 
 /** The figure, and what stands below it. */
@@ -111,9 +109,8 @@ function plainTable(pages: Pages, { title, columns, rows }: BesideTable): void {
 }
 
 /** What the words mean, and how others say them. */
-export function glossary(pages: Pages, words: readonly GlossaryWord[], breaks: boolean): void {
-  if (breaks) pages.add();
-  heading(pages, 'Words of this report', 'as the book has them; other names of the same thing; snaps');
+export function glossary(pages: Pages, words: readonly GlossaryWord[]): void {
+  heading(pages, partTitle('words'), 'as the book has them; other names of the same thing; snaps');
   const [wide, tall] = [118, 12];
   let before = '';
   for (const { kind, word, also, means, n } of words) {

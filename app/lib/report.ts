@@ -21,7 +21,7 @@ import {
   type PrintedFigures,
   type ReadAddress,
   type Report,
-  besideTables,
+  besidesOf,
   type BesideTable,
 } from '@/core/read';
 import { sectionsSchema, templatesSchema } from '@/core/read/schema';
@@ -50,12 +50,8 @@ export interface MadeReport {
   readonly gameName: (key: string) => string;
   /** What a print keeps. */
   figures(): PrintedFigures;
-  /** Cards are drawn only for paper; with the words' meanings and what changed as asked for. */
-  print(now: Date, asked: PrintAsked): ReportToPrint;
-}
-export interface PrintAsked {
-  readonly glossary: boolean;
-  readonly since: boolean;
+  /** Cards are drawn only for paper. */
+  print(now: Date): ReportToPrint;
 }
 
 /** "2026-11-26 21:10 UTC". */
@@ -109,7 +105,11 @@ export async function makeReport(actor: Actor, params: URLSearchParams): Promise
       .join('. '),
   };
   const { team } = address;
-  const beside = besideTables({ snaps: counted, columns, rows, team, side, whole: filtered.length === 0 });
+  const beside = besidesOf(
+    { snaps: counted, columns, rows, team, side, whole: filtered.length === 0 },
+    report,
+  );
+  const has = (part: string): boolean => report.order.includes(part);
   return {
     address,
     report,
@@ -123,15 +123,15 @@ export async function makeReport(actor: Actor, params: URLSearchParams): Promise
     since,
     gameName: called,
     figures: () => figuresOf(report, keys, only),
-    print: (now, asked) => ({
+    print: (now) => ({
       ...about,
       printed: `${name} · printed ${stampWords(now.toISOString())}`,
-      since: asked.since && since ? { ...since, at: stampWords(since.at), nameOf: called } : null,
+      since: has('since') && since ? { ...since, at: stampWords(since.at), nameOf: called } : null,
       beside,
-      words: asked.glossary ? glossaryOf(columns, rows, book, profiles[level]) : [],
+      words: has('words') ? glossaryOf(columns, rows, book, profiles[level]) : [],
       report,
       zones: rules.zones,
-      looks: lookCards(columns, rows, side, book, profiles[level], rules.look),
+      looks: has('drawn') ? lookCards(columns, rows, side, book, profiles[level], rules.look) : [],
     }),
   };
 }

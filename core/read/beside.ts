@@ -10,6 +10,7 @@ import { efficiencyOf } from './efficiency';
 import { GRID_PARTS, type GridCell, type GridHead } from './grid';
 import { GIVES_AWAY, onePlayPictures, PICTURE } from './one-play';
 import type { Mean, Rate } from './rates';
+import { partTitle } from './sections';
 import { ofKicks, type BoardSide } from './sides';
 import { varietyOf } from './variety';
 
@@ -51,6 +52,12 @@ export function besideTables(film: Beside): BesideTable[] {
   ].filter((t) => t.rows.length > 0);
 }
 
+/** Those of a report's sections, in their order. */
+export function besidesOf(film: Beside, { order }: { readonly order: readonly string[] }): BesideTable[] {
+  const all = besideTables(film);
+  return order.flatMap((id) => all.find((t) => t.id === id) ?? []);
+}
+
 const byN = (rows: BesideCell[][], at: number): BesideCell[][] =>
   rows.sort((a, b) => (b[at] as number) - (a[at] as number));
 
@@ -58,7 +65,7 @@ function drivesTable({ snaps, rows, team, side }: Beside): BesideTable {
   const figures = efficiencyOf({ snaps, rows, team, side: side === 'defense' ? side : 'offense' });
   return {
     id: 'drives_and_series',
-    title: 'Drives and series',
+    title: partTitle('drives_and_series'),
     note: 'points added: from first down to first down, Carter and Machol, 1971, professional games',
     columns: [
       word('figure', 'figure'),
@@ -89,7 +96,7 @@ function picturesTable({ columns, rows }: Beside): BesideTable {
   ];
   return {
     id: 'one_play',
-    title: 'One picture, one play',
+    title: partTitle('one_play'),
     note: `more than ${GIVES_AWAY} % of eight snaps or more; plays to add: others that would hide it`,
     columns: [
       ...named,
@@ -115,7 +122,7 @@ function looksTable({ columns, rows }: Beside): BesideTable {
   const { rows: all, looks, once, structures, games } = varietyOf(columns, rows);
   return {
     id: 'looks',
-    title: 'Looks to prepare for',
+    title: partTitle('looks'),
     note: `${all.length} snaps with a formation, ${games} ${games === 1 ? 'game' : 'games'}; left and right count as one`,
     columns: [word('what', 'what'), N],
     rows:
@@ -137,7 +144,7 @@ function playersTable({ snaps, rows }: Beside): BesideTable {
   const signs = SIGN_KEYS.filter((sign) => men.some((d) => d.signs[sign] !== null));
   return {
     id: 'players',
-    title: 'Players to know',
+    title: partTitle('players'),
     note: 'signs with their counts; film and coaches decide; n: snaps with a sign',
     columns: [
       word('defender', 'defender'),

@@ -33,6 +33,7 @@ export * from './grid';
 export * from './picture';
 export * from './sentences';
 export * from './report';
+export * from './sections';
 export * from './printed';
 export * from './glossary';
 export * from './board';

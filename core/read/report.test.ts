@@ -13,6 +13,8 @@ import {
   differenceOf,
   ofKicks,
   reportJson,
+  orderOf,
+  REPORT_PARTS,
   sectionsOf,
   select,
   sentenceText,
@@ -73,6 +75,24 @@ describe.each(BOARD_SIDES)('of the %s', (side) => {
     ]);
     const report = made(plain, side);
     expect(report.tables.length + report.empty.length).toBe(USUAL_SECTIONS[side].length);
+  });
+
+  it('has its parts before and after the boards, unless a list names them', () => {
+    const parts = REPORT_PARTS.filter((part) => part.sides.includes(side)).map((part) => part.id);
+    const boards = boardsOf(side).map((b) => b.id);
+    expect(parts.filter((id) => boards.includes(id))).toEqual([]);
+    const [first, second] = boards as [string, string];
+    // As it was saved before parts could be chosen.
+    for (const ids of [null, [second, first]]) {
+      const order = orderOf(side, ids);
+      expect(order.filter((id) => parts.includes(id))).toEqual(parts);
+      expect(order.filter((id) => !parts.includes(id))).toEqual(ids ?? USUAL_SECTIONS[side]);
+      expect(order.at(-1)).toBe('words');
+    }
+    expect(orderOf(side, ['cover', 'words', second, 'wind', second])).toEqual(['words', second]);
+    expect(orderOf(side, ['cover'])).toEqual([]);
+    const report = made(plain, side, ['cover', 'words', second]);
+    expect(report.tables.length + report.empty.length).toBe(1);
   });
 
   it('goes out with every key of its columns in every row', () => {

@@ -3,8 +3,8 @@ import type { Zone } from '../field/situation';
 import { columnOf } from '../snap/fields';
 import { NONE, UNSEEN } from '../snap/snap';
 import { UNSURE } from './doubts';
-import { RATE_KEYS, type BoardSpec } from './board-spec';
-import { BOARDS, boardsOf } from './board-specs';
+import { RATE_KEYS } from './board-spec';
+import { BOARDS } from './board-specs';
 import type { BoardSide } from './sides';
 import { besideJson, type BesideTable } from './beside';
 import {
@@ -19,76 +19,8 @@ import {
 import type { Columns } from './columns';
 import { isFilterField } from './filters';
 import { countText, differenceOf, FEW, intervalText, type Rate } from './rates';
+import { orderOf, sectionsOf } from './sections';
 import { inWords, NO_EDITS, type Sentence, type SentenceEdits } from './sentences';
-
-/** What a staff prints, in order, where it said nothing else. */
-export const USUAL_SECTIONS: Readonly<Record<BoardSide, readonly string[]>> = {
-  offense: [
-    'situation',
-    'personnel',
-    'formation',
-    'structure',
-    'back',
-    'motion',
-    'third',
-    'fourth',
-    'red',
-    'goal',
-    'backed',
-    'clock',
-    'opening',
-    'protection',
-    'targets',
-    'target-map',
-    'carriers',
-    'drives',
-    'field',
-  ],
-  defense: [
-    'd-situation',
-    'd-front',
-    'd-structure',
-    'd-coverage',
-    'd-shell',
-    'd-middle',
-    'd-motion',
-    'd-pressure',
-    'd-rush-back',
-    'd-third',
-    'd-red',
-    'd-corners',
-    'd-field',
-  ],
-  kicking: ['k-unit', 'k-end', 'k-formation', 'k-direction', 'k-zone', 'k-goals', 'k-kicker', 'k-fake'],
-  returning: ['r-unit', 'r-end', 'r-returner', 'r-formation', 'r-zone'],
-};
-
-/** How we ourselves did it, for a staff that reads its own film: no opponent is needed for any of it. */
-export const OWN_SECTIONS: readonly string[] = [
-  'schedule',
-  'concept',
-  'targets',
-  'target-map',
-  'released',
-  'choice-route',
-  'progression',
-  'check-down',
-  'placement',
-  'access',
-  'read-right',
-  'mesh',
-  'path',
-  'protection',
-  'back-duty',
-  'free',
-  'motion-time',
-];
-
-/** The boards of these ids that are of the side, in their order; what is none is passed over. */
-export function sectionsOf(side: BoardSide, ids: readonly string[] | null): readonly BoardSpec[] {
-  const all = boardsOf(side);
-  return (ids ?? USUAL_SECTIONS[side]).flatMap((id) => all.find((b) => b.id === id) ?? []);
-}
 
 export interface Report {
   readonly team: string;
@@ -101,6 +33,8 @@ export interface Report {
   readonly hidden: readonly Sentence[];
   /** How many rates the sentences were chosen from. */
   readonly looked: number;
+  /** All its sections, in the order in which they are printed. */
+  readonly order: readonly string[];
   /** Boards that say something, in the order asked for. */
   readonly tables: readonly BoardTable[];
   /** Sections asked for that no snap is of, or that nothing is tagged for. */
@@ -243,6 +177,7 @@ export function buildReport(
     sentences: shown,
     hidden,
     looked: from.reduce((n, f) => n + f.looked, 0),
+    order: orderOf(about.side, about.sections),
     tables,
     empty: all.filter((t) => t.tagged === 0).map((t) => t.title),
   };

@@ -1,6 +1,7 @@
 /** Counting rules as a staff typed them or as they were stored. */
 import { z } from 'zod';
 import { BOARDS } from './board-specs';
+import { FIRST_PAGE, REPORT_PARTS } from './sections';
 import { BOARD_SIDES } from './sides';
 import { DOUBTS } from './doubts';
 import { EXPLOSIVE } from '../rules/walk';
@@ -43,7 +44,7 @@ export const rulesSchema = z.object({
   doubts: z.enum(DOUBTS).default('whole'),
 });
 
-const ids = BOARDS.map((b) => b.id) as [string, ...string[]];
+const ids = [FIRST_PAGE, ...[...BOARDS, ...REPORT_PARTS].map((s) => s.id)] as [string, ...string[]];
 export const sectionsSchema = z
   .array(
     z.enum(ids, {

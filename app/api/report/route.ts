@@ -19,10 +19,7 @@ const order = z.object({
   query: z.string().max(4000),
   paper,
   breaks: z.boolean(),
-  glossary: z.boolean(),
-  since: z.boolean(),
 });
-const WHOLE = { glossary: true, since: true } as const;
 
 /** The scouting report of a view of Read, as its address says: on paper, as a workbook, a CSV a table, or JSON. */
 export async function GET(request: Request): Promise<Response> {
@@ -57,7 +54,7 @@ export async function GET(request: Request): Promise<Response> {
         'application/zip',
         'zip',
       );
-    const print = made.print(clock(), WHOLE);
+    const print = made.print(clock());
     if (as === 'xlsx')
       return file(
         await reportWorkbook(report, beside, [print.title, print.of, print.rests], columns.weight !== null),
@@ -90,7 +87,7 @@ export async function POST(request: Request): Promise<Response> {
         };
         try {
           const now = clock();
-          const pdf = await reportPdf(made.print(now, asked), {
+          const pdf = await reportPdf(made.print(now), {
             paper: asked.paper,
             breaks: asked.breaks,
             signal: AbortSignal.any([stopped.signal, request.signal]),

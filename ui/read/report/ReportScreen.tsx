@@ -2,7 +2,7 @@
 /** The report before it is printed: its first page, each sentence a door to its snaps; which sections it has, in which order. */
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { boardsOf, OWN_SECTIONS, USUAL_SECTIONS, type BoardSide } from '@/core/read';
+import { boardsOf, FIRST_PAGE, orderOf, OWN_SECTIONS, REPORT_PARTS, type BoardSide } from '@/core/read';
 import { PAPERS, type Paper } from '@/core/plan/layout';
 import { Choice } from '../../shared/Choice';
 import { useToast } from '../../shared/toasts';
@@ -21,8 +21,8 @@ interface ReportScreenProps {
   readonly first: First;
   /** Null: this report was not printed before. */
   readonly since: SinceShown | null;
-  /** Snaps of each section that has any. */
-  readonly counts: Readonly<Record<string, number>>;
+  /** What stands beside the name of a chosen section; missing: it says nothing and is not printed. */
+  readonly notes: Readonly<Record<string, string>>;
   /** Null: the usual ones. */
   readonly sections: readonly string[] | null;
   /** What the staff saved; null: nothing. */
@@ -35,33 +35,38 @@ interface ReportScreenProps {
 }
 
 export function ReportScreen(props: ReportScreenProps) {
-  const { title, of, rests, side, snaps, looked, first, since, counts, sections, template, query, save } =
+  const { title, of, rests, side, snaps, looked, first, since, notes, sections, template, query, save } =
     props;
   const router = useRouter();
   const say = useToast();
   const [paper, setPaper] = useState<Paper>('letter');
   const [breaks, setBreaks] = useState(false);
-  const [glossary, setGlossary] = useState(true);
-  const [changes, setChanges] = useState(true);
   const [problem, setProblem] = useState<string | null>(null);
-  const boards = boardsOf(side);
+  const all = [...REPORT_PARTS.filter((part) => part.sides.includes(side)), ...boardsOf(side)];
   const saved = sections !== null && sections.join() === template?.join();
   // A choice stands at once; the first page follows from the server.
   const [asked, setAsked] = useState<readonly string[] | null>(null);
   useEffect(() => setAsked(null), [sections]);
-  const chosen = asked ?? sections ?? USUAL_SECTIONS[side];
+  const chosen = orderOf(side, asked ?? sections);
+  const named = [FIRST_PAGE, ...chosen];
   const put = (next: readonly string[] | null): void => {
     setAsked(next);
     router.replace(`/read/report?${withWords(query, { sections: next === null ? null : next.join(',') })}`, {
       scroll: false,
     });
   };
+  /** A board stands behind the last board, a part at the end. */
+  const add = (id: string): void => {
+    const isPart = (id: string): boolean => REPORT_PARTS.some((part) => part.id === id);
+    const at = isPart(id) ? chosen.length : chosen.findLastIndex((c) => !isPart(c)) + 1;
+    put([FIRST_PAGE, ...chosen.slice(0, at), id, ...chosen.slice(at)]);
+  };
   const move = (id: string, by: -1 | 1): void => {
     const from = chosen.indexOf(id);
     const next = [...chosen];
     next.splice(from, 1);
     next.splice(from + by, 0, id);
-    put(next);
+    put([FIRST_PAGE, ...next]);
   };
   const keep = async (next: readonly string[] | null, words: string): Promise<void> => {
     if (save === null) return;
@@ -74,8 +79,9 @@ export function ReportScreen(props: ReportScreenProps) {
     put(null);
   };
   const file = (as: string): string =>
-    `/api/report?${withWords(query, { as, paper, breaks: breaks ? 'yes' : null, sections: chosen.join(',') })}`;
-  const left = boards.filter((b) => !chosen.includes(b.id));
+    `/api/report?${withWords(query, { as, paper, breaks: breaks ? 'yes' : null, sections: named.join(',') })}`;
+  const left = all.filter((s) => !chosen.includes(s.id));
+  const own = orderOf(side, OWN_SECTIONS);
   return (
     <div className="stack">
       <section className="card toolbar" aria-label="Print">
@@ -91,26 +97,14 @@ export function ReportScreen(props: ReportScreenProps) {
           <input type="checkbox" checked={breaks} onChange={(e) => setBreaks(e.target.checked)} /> a page a
           section
         </label>
-        <label className="small">
-          <input type="checkbox" checked={glossary} onChange={(e) => setGlossary(e.target.checked)} /> what
-          the words mean
-        </label>
-        {since && (
-          <label className="small">
-            <input type="checkbox" checked={changes} onChange={(e) => setChanges(e.target.checked)} /> what
-            changed
-          </label>
-        )}
         <span className="grow" />
         {snaps > 0 && (
           <>
             <PdfButton
               order={{
-                query: withWords(query, { sections: chosen.join(',') }),
+                query: withWords(query, { sections: named.join(',') }),
                 paper,
                 breaks,
-                glossary,
-                since: changes,
               }}
               onPrinted={() => router.refresh()}
             />
@@ -169,8 +163,8 @@ export function ReportScreen(props: ReportScreenProps) {
               <button
                 type="button"
                 className="plain"
-                disabled={chosen.join() === OWN_SECTIONS.join()}
-                onClick={() => put(OWN_SECTIONS)}
+                disabled={chosen.join() === own.join()}
+                onClick={() => put([FIRST_PAGE, ...own])}
               >
                 how it was done: our own film
               </button>
@@ -178,8 +172,7 @@ export function ReportScreen(props: ReportScreenProps) {
           )}
           <ol className="plainlist sections">
             {chosen.map((id, i) => {
-              const board = boards.find((b) => b.id === id);
-              if (!board) return null;
+              const { title } = all.find((s) => s.id === id)!;
               return (
                 <li key={id}>
                   <label>
@@ -187,19 +180,17 @@ export function ReportScreen(props: ReportScreenProps) {
                       type="checkbox"
                       checked
                       disabled={chosen.length === 1}
-                      onChange={() => put(chosen.filter((c) => c !== id))}
+                      onChange={() => put(named.filter((c) => c !== id))}
                     />{' '}
-                    {board.title}
+                    {title}
                   </label>{' '}
-                  <span className="small quiet">
-                    {counts[id] ? `${counts[id]} snaps` : 'nothing known, not printed'}
-                  </span>
+                  <span className="small quiet">{notes[id] ?? 'nothing known, not printed'}</span>
                   <span className="grow" />
                   <button
                     type="button"
                     className="plain"
                     disabled={i === 0}
-                    aria-label={`${board.title} up`}
+                    aria-label={`${title} up`}
                     onClick={() => move(id, -1)}
                   >
                     ↑
@@ -208,7 +199,7 @@ export function ReportScreen(props: ReportScreenProps) {
                     type="button"
                     className="plain"
                     disabled={i === chosen.length - 1}
-                    aria-label={`${board.title} down`}
+                    aria-label={`${title} down`}
                     onClick={() => move(id, 1)}
                   >
                     ↓
@@ -216,11 +207,10 @@ export function ReportScreen(props: ReportScreenProps) {
                 </li>
               );
             })}
-            {left.map((board) => (
-              <li key={board.id}>
+            {left.map(({ id, title }) => (
+              <li key={id}>
                 <label>
-                  <input type="checkbox" checked={false} onChange={() => put([...chosen, board.id])} />{' '}
-                  {board.title}
+                  <input type="checkbox" checked={false} onChange={() => add(id)} /> {title}
                 </label>
               </li>
             ))}
@@ -231,7 +221,7 @@ export function ReportScreen(props: ReportScreenProps) {
                 type="button"
                 className="button"
                 disabled={sections === null || saved}
-                onClick={() => void keep(chosen, 'Saved for the staff')}
+                onClick={() => void keep(named, 'Saved for the staff')}
               >
                 save for the staff
               </button>

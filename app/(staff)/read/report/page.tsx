@@ -18,7 +18,7 @@ export default pageFor('game.read', async function ReportPage(actor, { searchPar
   );
   const params = new URLSearchParams(given);
   const made = await makeReport(actor, params);
-  const { report, sections, template, address, about, words, since, gameName } = made;
+  const { report, beside, sections, template, address, about, words, since, gameName } = made;
   const { title, of, rests } = about;
   return (
     <ReportScreen
@@ -44,7 +44,15 @@ export default pageFor('game.read', async function ReportPage(actor, { searchPar
           gone: since.changes.gone.map(gameName),
         }
       }
-      counts={Object.fromEntries(report.tables.map((t) => [t.id, t.all.rows.length]))}
+      notes={{
+        drawn: '',
+        words: '',
+        since: since === null ? 'never printed before' : `of ${stampWords(since.at)}`,
+        ...Object.fromEntries(report.tables.map((t) => [t.id, `${t.all.rows.length} snaps`])),
+        ...Object.fromEntries(
+          beside.map((t) => [t.id, t.rows.length === 1 ? '1 row' : `${t.rows.length} rows`]),
+        ),
+      }}
       sections={sections}
       template={template}
       query={params.toString()}
