@@ -146,6 +146,17 @@ export async function logByPage({
     }
     throw new Error(`not kept within a minute: ${about}`);
   };
+  /** Notes of the game's snaps in the database, in their order. */
+  const storedNotes = async (): Promise<readonly string[]> => {
+    const response = await world.page.request.get(`${base}/api/sync?scope=game:${game}`);
+    const { rows } = (await response.json()) as {
+      rows: { order: number; deleted: boolean; fields: { note?: string } }[];
+    };
+    return rows
+      .filter((r) => !r.deleted)
+      .sort((x, y) => x.order - y.order)
+      .map((r) => r.fields.note ?? '');
+  };
   const said = () =>
     world.page.getByRole('alert').filter({ hasText: 'storage is full' }).waitFor({ timeout: 10_000 });
   /** Enter, until the page does what it is to do: one that was not alive yet is asked again. */
@@ -242,13 +253,12 @@ export async function logByPage({
       await setNet('up');
       await settled();
     }
-    const { rows } = (await (await world.page.request.get(`${base}/api/sync?scope=game:${game}`)).json()) as {
-      rows: { order: number; deleted: boolean; fields: { note?: string } }[];
-    };
-    const notes = rows
-      .filter((r) => !r.deleted)
-      .sort((x, y) => x.order - y.order)
-      .map((r) => r.fields.note ?? '');
+    // A page that was just opened says nothing before it has read what this browser keeps: what is not stored yet is waited for.
+    let notes = await storedNotes();
+    for (let tries = 0; tries < 60 && typed.some((t) => !notes.includes(t)); tries++) {
+      await world.page.waitForTimeout(500);
+      notes = await storedNotes();
+    }
     const stored = notes.filter((n) => n.startsWith(`${run}-`));
     if (notes.includes('not taken')) throw new Error('a snap that the storage refused was stored');
     const wrong = typed.findIndex((t, i) => stored[i] !== t);
