@@ -18,7 +18,7 @@ interface Kept<T> {
   readonly of: readonly unknown[];
   readonly made: T;
 }
-const holds = <T>(kept: Kept<T> | null | undefined, of: readonly unknown[]): kept is Kept<T> =>
+const holds = <T>(kept: Kept<T> | undefined, of: readonly unknown[]): kept is Kept<T> =>
   kept?.of.length === of.length && kept.of.every((part, i) => part === of[i]);
 
 const games = new WeakMap<readonly Snap[], Kept<readonly CountedSnap[]>>();
@@ -33,22 +33,38 @@ function countedOnce(
   return made;
 }
 
-let last: Kept<CountedFilm> | null = null;
+/** By the counts of their first game: gone with the film that they are of. */
+const films = new WeakMap<object, Kept<CountedFilm>>();
+const NO_FILM = {};
 
 /** The games' snaps, one game after another, and their columns; `weights` by game, null: all count whole. */
-export function useCounted(
+export function countedFilm(
   film: readonly { readonly info: GameInfo; readonly snaps: readonly Snap[] }[],
+  profiles: Profiles,
+  book: Book,
+  rules: StaffRules,
+  weights: ReadonlyMap<string, number> | null = null,
+): CountedFilm {
+  const parts = film.map((g) => countedOnce(g.snaps, profiles[g.info.level], book, rules));
+  const of = [rules, weights && JSON.stringify([...weights]), ...parts];
+  const key = parts[0] ?? NO_FILM;
+  const kept = films.get(key);
+  if (holds(kept, of)) return kept.made;
+  const snaps = parts.flat();
+  const made = { snaps, columns: buildColumns(snaps, rules, weights) };
+  films.set(key, { of, made });
+  return made;
+}
+
+export function useCounted(
+  film: Parameters<typeof countedFilm>[0],
   profiles: Profiles,
   book: Book,
   weights: ReadonlyMap<string, number> | null = null,
 ): CountedFilm {
   const rules = useStaffRules();
-  return useMemo(() => {
-    const parts = film.map((g) => countedOnce(g.snaps, profiles[g.info.level], book, rules));
-    const of = [rules, weights && JSON.stringify([...weights]), ...parts];
-    if (holds(last, of)) return last.made;
-    const snaps = parts.flat();
-    last = { of, made: { snaps, columns: buildColumns(snaps, rules, weights) } };
-    return last.made;
-  }, [film, profiles, book, rules, weights]);
+  return useMemo(
+    () => countedFilm(film, profiles, book, rules, weights),
+    [film, profiles, book, rules, weights],
+  );
 }
