@@ -331,6 +331,7 @@ describe('headings', () => {
     ['D&D', 'down_distance'],
     ['Yard Line', 'spot'],
     ['Ball On', 'spot'],
+    ['YL', 'spot'],
     ['To Go', 'distance'],
     ['Personnel', 'personnel'],
     ['Def Front', 'front'],

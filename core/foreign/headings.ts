@@ -135,7 +135,10 @@ const MEANS: readonly (readonly [Target, RegExp])[] = [
   ['concept', / (concept|call|play call|play name|scheme|run concept|pass concept|what) /],
   ['result', / (result|res|outcome|ended|end) /],
   ['gain', / (gain|yds|yards|yardage|yd|net|gained|gain ?\/? ?loss|\+\/) /],
-  ['spot', / (spot|ball|ball on|yard ?line|yd ?line|yd ?ln|yardln|los|field pos(ition)?|on|where|side yd) /],
+  [
+    'spot',
+    / (spot|ball|ball on|yard ?line|yd ?line|yd ?ln|yardln|yl|los|field pos(ition)?|on|where|side yd) /,
+  ],
   ['distance', / (dist|distance|togo|to go|ytg|need) /],
   ['down', / (down|dn|dwn|d) /],
   ['play', / (type|play type|run ?\/? ?pass|r ?\/? ?p|rp|kind|play) /],
