@@ -38,6 +38,24 @@ describe('the demo league', () => {
     expect(theirs.filter((g) => g.logged.length === g.snaps.length)).toHaveLength(4);
     expect(theirs.filter((g) => g.logged.length < g.snaps.length)).toHaveLength(1);
   });
+  it('charts throws, rushes and missed tackles of the opponent’s whole games, and nothing that the rules doubt', () => {
+    const whole = logged.filter(
+      (g) => (g.home === NEXT_OPPONENT || g.away === NEXT_OPPONENT) && g.logged.length === g.snaps.length,
+    );
+    let throws = 0;
+    for (const g of whole)
+      for (const snap of g.logged) {
+        if (snap.targetDepth === null) continue;
+        throws++;
+        const depth = Number(snap.targetDepth);
+        expect(['complete', 'incomplete'], snap.snapId).toContain(snap.result);
+        if (snap.result === 'complete') expect(depth, snap.snapId).toBeLessThanOrEqual(snap.gain!);
+        expect(snap.targetThird, snap.snapId).not.toBeNull();
+      }
+    expect(throws).toBeGreaterThan(200);
+    expect(whole.flatMap((g) => g.logged.flatMap((s) => s.missedTackles)).length).toBeGreaterThan(20);
+    expect(whole.flatMap((g) => g.logged.flatMap((s) => s.rushWon)).length).toBeGreaterThan(20);
+  });
   it('holds the planted tells at the size it says', () => {
     const calls = logged
       .filter((g) => g.home === NEXT_OPPONENT || g.away === NEXT_OPPONENT)

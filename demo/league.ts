@@ -1,6 +1,7 @@
 /** The season: twelve weeks of eight clubs, rosters, and what the demo's own staff has logged of it. */
 import type { Snap } from '../core/snap/snap';
 import { CLUBS, invent } from './clubs';
+import { chartGame } from './charting';
 import { simulateGame } from './game';
 import type { CallRecord } from './draft';
 import { seededRandom, seedOf } from './random';
@@ -125,7 +126,7 @@ export interface LoggedGame extends LeagueGame {
 
 /**
  * What the staff has logged by this week: all own games, and the next opponent's last games, the
- * newest of them only half. With the game against us the opponent has four whole games.
+ * newest of them only half; the whole ones went through a second pass. With the game against us the opponent has four whole games.
  */
 export function loggedGames(season: readonly LeagueGame[]): LoggedGame[] {
   return season
@@ -135,13 +136,13 @@ export function loggedGames(season: readonly LeagueGame[]): LoggedGame[] {
         (plays(leagueGame, PROGRAM) ||
           (plays(leagueGame, NEXT_OPPONENT) && leagueGame.week >= THIS_WEEK - 4)),
     )
-    .map((leagueGame): LoggedGame => ({
-      ...leagueGame,
-      logged:
-        plays(leagueGame, NEXT_OPPONENT) && leagueGame.week === THIS_WEEK - 1
-          ? leagueGame.snaps.slice(0, halfWay(leagueGame.snaps))
-          : leagueGame.snaps,
-    }));
+    .map((leagueGame): LoggedGame => {
+      if (!plays(leagueGame, NEXT_OPPONENT)) return { ...leagueGame, logged: leagueGame.snaps };
+      if (leagueGame.week === THIS_WEEK - 1)
+        return { ...leagueGame, logged: leagueGame.snaps.slice(0, halfWay(leagueGame.snaps)) };
+      const snaps = chartGame(leagueGame.snaps, DEMO_SEED);
+      return { ...leagueGame, snaps, logged: snaps };
+    });
 }
 
 const plays = (g: LeagueGame, team: string): boolean => g.home === team || g.away === team;

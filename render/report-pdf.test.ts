@@ -87,7 +87,9 @@ describe.each(['offense', 'defense'] as const)('of an %s', (side) => {
       for (const page of pages) expect(page).toContain(squeezed(printed.rests));
       expect(outline?.map((o) => o.title)).toEqual([
         'First page',
-        ...(printed.looks.length > 0 ? ['Formations, drawn'] : []),
+        ...(printed.looks.length > 0
+          ? [side === 'offense' ? 'Formations, drawn' : 'Coverages by structure, drawn']
+          : []),
         ...printed.report.tables.map((t) => t.title),
         ...printed.beside.map((t) => t.title),
         'Words of this report',

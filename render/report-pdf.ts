@@ -88,7 +88,8 @@ function sectionsIn(pages: Pages, given: ReportToPrint): readonly Section[] {
     if (table) return [{ short: false, print: () => section(pages, table, gridPicture(table, zones)) }];
     const plain = given.beside.find((t) => t.id === id);
     if (plain) return [{ short: true, print: () => beside(pages, plain) }];
-    if (id === 'drawn' && looks.length > 0) return [{ short: true, print: () => drawn(pages, looks) }];
+    if ((id === 'drawn' || id === 'answers') && looks.length > 0)
+      return [{ short: true, print: () => drawn(pages, looks, id) }];
     if (id === 'since' && last) return [{ short: true, print: () => since(pages, last) }];
     if (id === 'words' && words.length > 0) return [{ short: false, print: () => glossary(pages, words) }];
     return [];
@@ -116,9 +117,19 @@ function cover(pages: Pages, { title, of, report }: ReportToPrint): void {
   );
 }
 
-function drawn(pages: Pages, looks: readonly Card[]): void {
-  heading(pages, partTitle('drawn'), 'arrows: runs and passes by side, with their counts');
-  const [across, tall] = [3, 118];
+const DRAWN_TALL = 150;
+/** What the marks of the drawings mean. */
+const DRAWN = {
+  drawn:
+    'Solid: a run through its gap; dashed: a throw, at its third and depth where they are tagged; dotted: a run-pass option. In each ring its snaps, thick as far round as succeeded.',
+  answers:
+    'Against each structure what it answered with most. Dashed: where a man goes; arrows: the rush, and safeties who turn, as most of the snaps show.',
+} as const;
+
+function drawn(pages: Pages, looks: readonly Card[], id: keyof typeof DRAWN): void {
+  heading(pages, partTitle(id), '', DRAWN_TALL);
+  pages.paragraph(DRAWN[id], 8);
+  const [across, tall] = [3, DRAWN_TALL];
   const wide = (pages.width - (across - 1) * 14) / across;
   looks.forEach((card, i) => {
     const column = i % across;

@@ -3,12 +3,26 @@ import 'server-only';
 import { drawSnap, type Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
 import type { LookSettings } from '@/core/look';
-import { countText, lookName, looksOf, type BoardSide, type Columns } from '@/core/read';
+import {
+  countText,
+  defenseBoard,
+  drawnUse,
+  lookName,
+  looksOf,
+  playedAgainst,
+  playedCards,
+  playedFields,
+  saidText,
+  structureWords,
+  usesOf,
+  type BoardSide,
+  type Columns,
+} from '@/core/read';
 import type { Card } from './drawing-pdf';
 
 const MOST_DRAWN = 9;
 
-/** Cards of the formations of an offense; a defense's report draws none. */
+/** Cards of the formations of an offense; of a defense, what it answers each structure with most. */
 export function lookCards(
   columns: Columns,
   rows: Uint32Array,
@@ -17,22 +31,49 @@ export function lookCards(
   profile: LevelProfile,
   settings: LookSettings,
 ): Card[] {
+  if (side === 'defense') return playedDrawn(columns, rows, book, profile, settings);
   if (side !== 'offense') return [];
   return looksOf(columns, rows)
     .slice(0, MOST_DRAWN)
     .map((look): Card => {
       const { formation, side: to, backfield, calls } = look;
-      const arrows = calls.bySide.flatMap(({ kind, side, rows }) =>
-        side === null ? [] : [{ kind, side, n: rows.length }],
-      );
+      const uses = usesOf(columns, calls).map(drawnUse);
       return {
         title: lookName(look),
         lines: [`${calls.rows.length} snaps, run ${countText(calls.run)}`],
         drawing: drawSnap(book, { formation, formationSide: to, backfield }, null, profile, {
-          arrows,
+          uses,
           settings,
           crop: true,
         }).drawing,
       };
+    });
+}
+
+function playedDrawn(
+  columns: Columns,
+  rows: Uint32Array,
+  book: Book,
+  profile: LevelProfile,
+  settings: LookSettings,
+): Card[] {
+  return defenseBoard(columns, rows)
+    .structures.slice(0, MOST_DRAWN)
+    .flatMap((structure): Card[] => {
+      const [card] = playedCards(columns, structure.rows, 1);
+      if (!card) return [];
+      const [first, ...more] = [`${countText(card.rate)}`, ...card.said.map(saidText)];
+      return [
+        {
+          title: `${structureWords(structure)}: ${card.words}`,
+          lines: [`${first}, ${playedAgainst(card)}`, more.join(', ')],
+          drawing: drawSnap(book, playedFields(card), null, profile, {
+            settings,
+            crop: true,
+            jobs: true,
+            lanes: true,
+          }).drawing,
+        },
+      ];
     });
 }

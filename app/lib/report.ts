@@ -131,7 +131,10 @@ export async function makeReport(actor: Actor, params: URLSearchParams): Promise
       words: has('words') ? glossaryOf(columns, rows, book, profiles[level]) : [],
       report,
       zones: rules.zones,
-      looks: has('drawn') ? lookCards(columns, rows, side, book, profiles[level], rules.look) : [],
+      looks:
+        has('drawn') || has('answers')
+          ? lookCards(columns, rows, side, book, profiles[level], rules.look)
+          : [],
     }),
   };
 }

@@ -1,9 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { COLLEGE } from '../field';
 import { SNAP_FIELDS } from '../snap';
 import {
-  drawSnap,
   editDistance,
   findTerm,
   KIND_FIELD,
@@ -148,25 +146,4 @@ it('reads spots, and says which one it cannot', () => {
     { letter: 'H', x: 6, depth: 1.5, onLine: false },
   ]);
   expect(() => parseSpots('X16 h')).toThrow('"h"');
-});
-
-it('an option is drawn beside the run of its side, each with its number', () => {
-  const { marks } = drawSnap(
-    DEFAULT_BOOK,
-    { formation: 'trips', formationSide: 'R', backfield: 'gun' },
-    null,
-    COLLEGE,
-    {
-      arrows: [
-        { kind: 'run', side: 'R', n: 21 },
-        { kind: 'rpo', side: 'R', n: 17 },
-      ],
-    },
-  ).drawing;
-  const at = (words: string): number => {
-    const mark = marks.find((m) => m.mark === 'text' && m.text === words);
-    if (mark?.mark !== 'text') throw new Error(`${words} is not drawn`);
-    return mark.x;
-  };
-  expect(at('17') - at('21')).toBeGreaterThan(1);
 });

@@ -26,11 +26,22 @@ describe('what a call is by its word', () => {
     ['boot', 'pass', 'boot', 'perimeter'],
     ['triple option', 'run', null, 'perimeter'],
   ] as const)('%s, called %s: %s, %s', (word, play, passType, attack) => {
-    expect(of(word, play)).toEqual({ passType, attack });
+    expect(of(word, play)).toMatchObject({ passType, attack });
+  });
+  // Gaps outward from the center, common practice.
+  it.each([
+    ['dive', 'A'],
+    ['trap', 'A'],
+    ['power', 'C'],
+    ['counter', 'C'],
+    ['stretch', 'D'],
+    ['stick', null],
+  ] as const)('%s aims at %s', (word, gap) => {
+    expect(of(word, gap === null ? 'pass' : 'run').gap).toBe(gap);
   });
   it('says nothing of a word that the book does not have, or of none', () => {
-    expect(of('no such word', 'pass')).toEqual({ passType: null, attack: null });
-    expect(of(null, 'run')).toEqual({ passType: null, attack: null });
+    expect(of('no such word', 'pass')).toEqual({ passType: null, attack: null, gap: null });
+    expect(of(null, 'run')).toEqual({ passType: null, attack: null, gap: null });
   });
   it('every run and pass of the general book is of a kind', () => {
     for (const { kind, word, definition } of DEFAULT_BOOK.terms)
@@ -38,6 +49,7 @@ describe('what a call is by its word', () => {
         const said = of(word, kind);
         expect(said.attack, word).not.toBeNull();
         expect(said.passType === null, word).toBe(kind === 'run');
+        expect(said.gap === null, word).toBe(kind === 'pass');
       }
   });
 });

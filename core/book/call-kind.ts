@@ -1,5 +1,5 @@
 /** What a call is by what its word means in the book: the kind of pass, and where on the field it attacks. */
-import type { RunDef } from '../look';
+import type { PointOfAttack, RunDef } from '../look';
 import type { Snap } from '../snap/snap';
 import { findTerm } from './index-terms';
 import type { PASS_TYPES, PassDef } from './play';
@@ -21,8 +21,10 @@ export type Attack = (typeof ATTACKS)[number];
 export interface CallKind {
   readonly passType: PassType | null;
   readonly attack: Attack | null;
+  /** The gap a run aims at. */
+  readonly gap: PointOfAttack | null;
 }
-const UNKNOWN: CallKind = { passType: null, attack: null };
+const UNKNOWN: CallKind = { passType: null, attack: null, gap: null };
 
 /** Routes that go over a defense. */
 const DEEP = /\b(go|seam|fade|post|corner|up|wheel|bend)$/;
@@ -48,7 +50,7 @@ function passAttack({ type, drop, strong, weak }: PassDef): Attack {
 export function callKind(book: Book, { concept, play }: Pick<Snap, 'concept' | 'play'>): CallKind {
   // A word may name a run and a pass: the call says which.
   const pass = play === 'run' ? null : findTerm(book, 'pass', concept)?.definition;
-  if (pass?.kind === 'pass') return { passType: pass.pass.type, attack: passAttack(pass.pass) };
+  if (pass?.kind === 'pass') return { passType: pass.pass.type, attack: passAttack(pass.pass), gap: null };
   const run = play === 'pass' ? null : findTerm(book, 'run', concept)?.definition;
-  return run?.kind === 'run' ? { passType: null, attack: runAttack(run.run) } : UNKNOWN;
+  return run?.kind === 'run' ? { passType: null, attack: runAttack(run.run), gap: run.run.point } : UNKNOWN;
 }

@@ -9,12 +9,13 @@ import {
   runPath,
   shapeOf,
   DEFAULT_LOOK_SETTINGS,
+  type DrawInput,
   type DrawnPath,
+  type DrawnUse,
   type Drawing,
   type FullLook,
   type LookSettings,
   type Man,
-  type Point,
   type RunCall,
 } from '../look';
 import type { SnapFields } from '../snap/snap';
@@ -26,19 +27,15 @@ import { conceptOf, lookInput } from './resolve-look';
 import { CANVAS } from './drawn-terms';
 import type { Book, Term } from './term';
 
-export interface Arrow {
-  readonly kind: 'run' | 'pass' | 'rpo';
-  readonly side: Side;
-  /** Snaps behind it; null for a single call. */
-  readonly n: number | null;
-}
-
 export interface SnapDrawOptions {
-  readonly arrows?: readonly Arrow[] | undefined;
+  /** What was called from it, each with its snaps. */
+  readonly uses?: readonly DrawnUse[] | undefined;
   /** Draw the tagged front, coverage and pressure. */
   readonly defense?: boolean;
   /** Draw every man's job instead of one arrow. */
   readonly jobs?: boolean;
+  /** Draw how every rusher comes, called or by his front. */
+  readonly lanes?: boolean;
   readonly settings?: LookSettings;
   /** Only the breadth of field that is used; without numbers: for small pictures. */
   readonly crop?: boolean;
@@ -88,7 +85,7 @@ export function drawSnap(
   if (look?.offense.secondPath)
     paths.push({ kind: 'motion', points: look.offense.secondPath, end: 'arrow', by: input.second?.by ?? '' });
   const direction = sideOf(fields.direction);
-  let arrows = options.arrows;
+  let arrow: Call | null = null;
   const presentation = presentationOf(book, fields);
   let routes: readonly string[] = [];
   const def = options.jobs ? conceptOf(book, fields) : null;
@@ -98,12 +95,11 @@ export function drawSnap(
     if (def.kind === 'pass') routes = passSentences(assignment, to);
     paths.push(...assignmentPaths(assignment, to, def, options.defense === false ? null : look));
   } else if (
-    !arrows &&
+    !options.uses &&
     direction &&
     (fields.play === 'run' || fields.play === 'pass' || fields.play === 'rpo')
   )
-    arrows = [{ kind: fields.play === 'pass' ? 'pass' : 'run', side: direction, n: null }];
-  const most = Math.max(1, ...(arrows ?? []).map((a) => a.n ?? 1));
+    arrow = callOf(men, fields.play === 'pass' ? 'pass' : 'run', direction);
   const defense = options.defense === false ? null : (look?.defense ?? null);
   const ringed = new Set(
     (look?.ledger?.defense ?? [])
@@ -114,15 +110,15 @@ export function drawSnap(
     defense && options.jobs && input.coverage && def?.kind !== 'run'
       ? defense.duties.filter((d) => d.does !== 'rush')
       : [];
-  if (defense && (options.jobs || input.pressure))
+  if (defense && (options.jobs || options.lanes || input.pressure))
     for (const { man, rush, called } of defense.rush.rush)
-      if (called && rush !== null)
+      if ((called || options.lanes) && rush !== null)
         paths.push({
           kind: 'rush',
           points: [
             [man.x, man.depth - 0.6],
             [rush, 0.9],
-            [rush * 0.9, -1.2],
+            [rush * 0.9, -2.2],
           ],
           end: 'arrow',
           by: man.letter,
@@ -142,24 +138,16 @@ export function drawSnap(
       drops,
       ringed,
       ...(defense ? { defenders: defense.men } : {}),
-      arrows: (arrows ?? [])
-        .map((arrow) => ({
-          kind: arrow.kind,
-          n: arrow.n,
-          share: (arrow.n ?? 1) / most,
-          points: pathOf(men, arrow),
-        }))
-        .filter((a) => a.points.length > 1),
+      arrow,
+      uses: options.uses ?? [],
     }),
   };
 }
 
-/** An option runs beside the run of its side, so that neither lies over the other. */
-function pathOf(men: readonly Man[], { kind, side }: Arrow): readonly Point[] {
-  if (kind === 'pass') return passPath(men, side);
-  const path = runPath(men, side);
-  const out = side === 'L' ? -1.8 : 1.8;
-  return kind === 'run' ? path : path.map(([x, y], i): Point => (i === 0 ? [x, y] : [x + out, y]));
+type Call = NonNullable<DrawInput['arrow']>;
+function callOf(men: readonly Man[], kind: Call['kind'], side: Side): Call | null {
+  const points = kind === 'pass' ? passPath(men, side) : runPath(men, side);
+  return points.length > 1 ? { kind, points } : null;
 }
 
 /** Motions drawn with a man who can make them. */

@@ -3,9 +3,12 @@
  * up the page positive downward as SVG has it). Screen, SVG file and PDF draw the same marks, so
  * that a picture is the same everywhere. Ink names carry meaning; the renderer gives them a color.
  */
+import type { DefenseDuty } from './defend';
 import type { Man } from './formation';
 import type { Point } from './motion';
+import { head } from './heads';
 import type { DrawInput, DrawMark, Drawing, Ink } from './marks';
+import { markUses } from './uses';
 
 const R = 0.78;
 
@@ -18,19 +21,21 @@ export function draw(input: DrawInput): Drawing {
   const half = Math.min(25.5, width / 2 + 0.5);
   const paths = input.paths ?? [];
   const drops = input.drops ?? [];
+  const uses = markUses(men, input.uses ?? []);
   const farthest = Math.max(
     input.crop ? 2.5 : 6,
     ...paths.flatMap((p) => p.points.map((q) => q[1] + 1)),
     ...(input.defenders ?? []).map((d) => d.depth + 1.6),
     ...drops.map((d) => d.to[1] + (d.does === 'deep' ? 2.6 : 1)),
-    ...(input.arrows ?? []).flatMap((a) => a.points.map((q) => q[1] + 1.4)),
+    ...(input.arrow?.points ?? []).map((q) => q[1] + 1.4),
+    uses.ahead,
   );
   const ahead = input.ahead ?? Math.min(20, farthest);
   const behind =
     input.behind ??
     (input.crop
-      ? Math.max(6, ...men.map((m) => m.depth + 1.6))
-      : Math.max(9.5, ...men.map((m) => m.depth + 3)));
+      ? Math.max(6, uses.behind, ...men.map((m) => m.depth + 1.6))
+      : Math.max(9.5, uses.behind, ...men.map((m) => m.depth + 3)));
   const out: DrawMark[] = [];
   const center = width / 2;
   const hashAt = center - profile.hashToSideline;
@@ -42,6 +47,7 @@ export function draw(input: DrawInput): Drawing {
         ...paths.flatMap((p) => p.points.map((q) => q[0])),
         ...(input.defenders ?? []).map((d) => d.x),
         ...drops.map((d) => d.to[0]),
+        ...uses.across,
       ]
     : [];
   // Never narrower than thirty yards, so that men keep one size from card to card.
@@ -54,7 +60,9 @@ export function draw(input: DrawInput): Drawing {
     out.push({ mark: 'path', d: points, ink, width: width, ...(dash ? { dash } : {}) });
   const flip = (p: Point): Point => [p[0], -p[1]];
 
-  for (let y = -5; y >= -ahead; y -= 5)
+  // Throws stand in bands of depth: lines between those instead of yard lines.
+  const lines = uses.bands.length > 0 ? uses.bands.map((band) => -band.at) : yardLines(ahead);
+  for (const y of lines)
     line(
       [
         [left, y],
@@ -63,6 +71,17 @@ export function draw(input: DrawInput): Drawing {
       'faint',
       0.12,
     );
+  for (const { at, label } of uses.bands)
+    out.push({
+      mark: 'text',
+      x: left,
+      y: -at - 0.25,
+      size: 1.2,
+      text: label,
+      ink: 'ink2',
+      bold: false,
+      anchor: 'start',
+    });
   if (behind > 5)
     line(
       [
@@ -135,15 +154,12 @@ export function draw(input: DrawInput): Drawing {
         width: 0.14,
         dash: [0.25, 0.3],
       });
-    line(
-      [
-        [duty.man.x, -duty.man.depth],
-        [x, -Math.min(depth, ahead - (duty.does === 'deep' ? 2.2 : 1.4))],
-      ],
-      'them',
-      0.14,
-      duty.does === 'man' ? [0.2, 0.3] : [0.6, 0.35],
-    );
+    const from: Point = [duty.man.x, -duty.man.depth];
+    const end: Point = [x, -Math.min(depth, ahead - (duty.does === 'deep' ? 2.2 : 1.4))];
+    if (turns(duty)) {
+      line([from, end], 'them', 0.3);
+      out.push(head(end, Math.atan2(end[1] - from[1], end[0] - from[0]), 1, 'them'));
+    } else line([from, end], 'them', 0.14, duty.does === 'man' ? [0.2, 0.3] : [0.6, 0.35]);
   }
   for (const drawnPath of paths) {
     const points = drawnPath.points.map(([x, y]): Point => [
@@ -181,33 +197,14 @@ export function draw(input: DrawInput): Drawing {
         width,
       );
   }
-  for (const arrow of input.arrows ?? []) {
-    const points = arrow.points.map(flip);
-    const width = arrow.n === null ? 0.3 : 0.16 + 0.36 * arrow.share;
-    const ink = arrow.kind === 'pass' ? 'pass' : 'run';
-    line(
-      points,
-      ink,
-      width,
-      arrow.kind === 'pass' ? [0.8, 0.5] : arrow.kind === 'rpo' ? [0.3, 0.4] : undefined,
-    );
+  if (input.arrow) {
+    const { kind, points: way } = input.arrow;
+    const points = way.map(flip);
+    line(points, kind, 0.3, kind === 'pass' ? [0.8, 0.5] : undefined);
     const [point, tip] = [points[points.length - 2]!, points[points.length - 1]!];
-    const at = Math.atan2(tip[1] - point[1], tip[0] - point[0]);
-    out.push(head(tip, at, 0.7 + width * 1.4, ink));
-    if (arrow.n !== null) {
-      const sign = tip[0] < 0 ? -1 : 1;
-      out.push({
-        mark: 'text',
-        x: tip[0] + (arrow.kind === 'pass' ? 0 : sign * 1.5),
-        y: tip[1] + (arrow.kind === 'pass' ? -1 : 0.2),
-        size: 1.5,
-        text: String(arrow.n),
-        ink,
-        bold: true,
-        anchor: 'middle',
-      });
-    }
+    out.push(head(tip, Math.atan2(tip[1] - point[1], tip[0] - point[0]), 1.12, kind));
   }
+  out.push(...uses.under);
   for (const man of men) {
     const y = man.depth + 0.35;
     if (man.letter === 'C' && (man.role === 'line' || profile.players !== 11))
@@ -257,9 +254,23 @@ export function draw(input: DrawInput): Drawing {
       anchor: 'middle',
     });
   }
+  out.push(...uses.over);
   if (input.numbers) placeNumbers(men, out);
   return { view: [from, -ahead, until - from, ahead + behind], marks: out };
 }
+
+/** Lateral yards from which a safety's way is a turn to another place, not his drop (common practice). */
+const TURN = 4;
+/** A safety who leaves his place: down, or across. */
+const turns = ({ man, does, to }: DefenseDuty): boolean =>
+  man.level === 'safety' &&
+  man.depth >= 9 &&
+  does !== 'rush' &&
+  (does !== 'deep' || Math.abs(to[0] - man.x) > TURN);
+
+/** Every five yards in front of the line. */
+const yardLines = (ahead: number): number[] =>
+  Array.from({ length: Math.max(0, Math.floor(ahead / 5)) }, (_, i) => -5 * (i + 1));
 
 /** Numbers below their men; where two would touch, the deeper one goes lower, so that names never collide. */
 function placeNumbers(men: readonly Man[], out: DrawMark[]): void {
@@ -285,16 +296,4 @@ function placeNumbers(men: readonly Man[], out: DrawMark[]): void {
       out.push({ mark: 'text', x: man.x, y, size: 0.9, text, ink: 'ink2', bold: false, anchor: 'middle' });
     });
   }
-}
-
-function head([x, y]: Point, at: number, size: number, ink: Ink): DrawMark {
-  const p = (forward: number, across: number): Point => [
-    x + Math.cos(at) * forward - Math.sin(at) * across,
-    y + Math.sin(at) * forward + Math.cos(at) * across,
-  ];
-  return {
-    mark: 'shape',
-    points: [p(size * 0.5, 0), p(-size * 0.55, size * 0.45), p(-size * 0.55, -size * 0.45)],
-    fill: ink,
-  };
 }

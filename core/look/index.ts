@@ -26,6 +26,7 @@ export * from './messages';
 export { defenderWords } from './plain-words';
 export * from './routes';
 export * from './marks';
+export * from './uses';
 export * from './drawing';
 export * from './svg';
 export * from './landmarks';

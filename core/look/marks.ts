@@ -5,6 +5,7 @@ import type { DefenseDuty, PlacedDefender } from './defend';
 import type { Man } from './formation';
 import type { Point } from './motion';
 import type { DrawnPath } from './routes';
+import type { DrawnUse } from './uses';
 
 export type Ink = 'ink' | 'ink2' | 'faint' | 'run' | 'pass' | 'us' | 'them' | 'finding' | 'card' | 'high';
 
@@ -72,14 +73,10 @@ export interface DrawInput {
   readonly defenders?: readonly PlacedDefender[];
   readonly paths?: readonly DrawnPath[];
   readonly drops?: readonly DefenseDuty[];
-  /** Arrows sized by use. */
-  readonly arrows?: readonly {
-    /** An option is drawn as a run that is dotted: it may become a pass. */
-    readonly kind: 'run' | 'pass' | 'rpo';
-    readonly points: readonly Point[];
-    readonly n: number | null;
-    readonly share: number;
-  }[];
+  /** A single call that is not drawn man by man. */
+  readonly arrow?: { readonly kind: 'run' | 'pass'; readonly points: readonly Point[] } | null;
+  /** What was called from it, each with its snaps. */
+  readonly uses?: readonly DrawnUse[];
   readonly hash: Hash | null;
   readonly profile: LevelProfile;
   /** Yards drawn forward of the line, and behind it. */

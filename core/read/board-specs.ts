@@ -99,6 +99,11 @@ export const BOARDS: readonly BoardSpec[] = [
     across: 'direction',
     measures: THROWN,
   }),
+  offense('gap', 'Runs by gap and side', ['gap'], {
+    filter: { play: ['run'] },
+    across: 'direction',
+    measures: ['success', 'explosive', 'negative', 'yards', 'concept'],
+  }),
   offense('protection', 'Protection', ['protection'], {
     filter: PASSES,
     across: 'slideSide',

@@ -1,5 +1,5 @@
 /** A snap as it is counted: the effective fields and what the game's order derives. */
-import { callKind, type Attack, type PassType } from '../book/call-kind';
+import { callKind, type CallKind } from '../book/call-kind';
 import { lookFacts, type LookFacts } from '../book/facts';
 import type { Book } from '../book/term';
 import type { LevelProfile } from '../field/profile';
@@ -9,7 +9,7 @@ import type { Snap } from '../snap/snap';
 import { lookedAt } from './doubts';
 import { DEFAULT_RULES, type StaffRules } from './staff-rules';
 
-export interface CountedSnap extends Derived {
+export interface CountedSnap extends Derived, CallKind {
   readonly snap: Snap;
   readonly number: number;
   readonly bucket: string | null;
@@ -19,14 +19,11 @@ export interface CountedSnap extends Derived {
   readonly firstOfPossession: boolean;
   readonly possession: number;
   readonly series: number;
-  /** By what the book says the concept is; null: it does not. */
-  readonly passType: PassType | null;
-  readonly attack: Attack | null;
   /** What follows from the look, measured when it is first asked for; null where no book was at hand. */
   readonly look: LookFacts | null;
 }
 
-const NO_KIND = { passType: null, attack: null } as const;
+const NO_KIND: CallKind = { passType: null, attack: null, gap: null };
 
 function toCounted(
   row: WalkedSnap,

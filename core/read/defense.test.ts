@@ -98,7 +98,7 @@ describe('a defense’s board', () => {
 
   it('every number opens just its snaps', () => {
     const board = defenseBoard(columns, select(columns, { defense: [teams[1]!] }));
-    const rows = (name: string): number => defenseReel(name, board, []).rows.length;
+    const rows = (name: string): number => defenseReel(name, board).rows.length;
     for (const s of board.structures) {
       expect(rows(`d/s/${s.key}/all`)).toBe(s.rows.length);
       expect(rows(`d/s/${s.key}/unmarked`)).toBe(s.unmarked.length);

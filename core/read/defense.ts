@@ -269,15 +269,10 @@ export function cellRowsOf(row: StructureRow, situation: SituationClass | null):
 export function defenseReel(
   name: string,
   board: DefenseBoard,
-  answers: readonly { readonly rows: Uint32Array; readonly words: string }[],
 ): { readonly title: string; readonly rows: Uint32Array } {
   const [, what, which = '', part = '', family = ''] = name.split('/');
   const nothing = { title: '', rows: new Uint32Array(0) };
   if (what === 'unplaced') return { title: 'No structure known', rows: board.unplaced };
-  if (what === 'answer') {
-    const answer = answers[Number(which)];
-    return answer ? { title: answer.words, rows: answer.rows } : nothing;
-  }
   if (what === 'named') {
     const found = board.named[Number(which)];
     return found ? { title: found.word, rows: found.rows } : nothing;

@@ -1,6 +1,7 @@
 /** Words of fields as a reader sees them, and the order some stand in. */
 import { BUCKET_ROWS, bucketLabel, type BucketKey, type Zone } from '../field/situation';
 import { ATTACKS } from '../book/call-kind';
+import { POINTS } from '../look';
 import { PASS_TYPES } from '../book/play';
 import { NONE, THIRDS, UNSEEN } from '../snap/snap';
 import { DEPTH_BANDS, DRIVE_ENDS, DRIVE_STARTS, FIELD_BANDS, HALVES, LEADS, OPENINGS } from './derived';
@@ -20,6 +21,7 @@ export const ORDERS: Readonly<Partial<Record<FilterField, readonly string[]>>> =
   targetThird: THIRDS,
   passType: PASS_TYPES,
   attack: ATTACKS,
+  gap: POINTS,
   driveStart: DRIVE_STARTS,
   driveEnd: DRIVE_ENDS,
   quarter: ['1', '2', '3', '4', '5', '6', '7', '8'],

@@ -19,6 +19,7 @@ const WALKED = {
   opening: { label: 'opening plays', menu: 144 },
   passType: { label: 'kind of pass', menu: 235 },
   attack: { label: 'attacks', menu: 237 },
+  gap: { label: 'gap a run aims at', menu: 238 },
   depthBand: { label: 'depth of the throw' },
   fieldBand: { label: 'yards to their goal' },
   driveStart: { label: 'drive began' },

@@ -2,9 +2,9 @@
 import { sideWord, type Side } from '../field/spot';
 import { answersIn, type Answered } from './answers';
 import type { BoardRow, LookRow } from './board';
-import { callsWords } from './calls';
 import { FIRST_VALUE, type Columns } from './columns';
 import type { BoardSide } from './sides';
+import { usesOf, usedWords } from './uses';
 
 export interface Counted {
   readonly side: BoardSide;
@@ -40,7 +40,7 @@ export const lookName = ({
 export const answerWords = ({ front, coverage }: Pick<Answered, 'front' | 'coverage'>): string =>
   `${front ?? 'front not tagged'}${coverage ? `, ${coverage}` : ''}`;
 
-/** A reel by name: "all", "cell", "row.<bucket>.<kind>", "look.<n>.<kind>", "blank.<field>", "doubt", "answer.<look>.<n>". */
+/** A reel by name: "all", "cell", "row.<bucket>.<kind>", "look.<n>.<use>", "blank.<field>", "doubt", "answer.<look>.<n>". */
 export function reelOf(name: string, counted: Counted): NamedRows {
   const [what, which = '', part = ''] = name.split('.');
   switch (what) {
@@ -50,7 +50,7 @@ export function reelOf(name: string, counted: Counted): NamedRows {
         part,
       );
     case 'look':
-      return lookReel(counted.looks[Number(which)], part);
+      return lookReel(counted.columns, counted.looks[Number(which)], part);
     case 'answer':
       return answerReel(counted, counted.looks[Number(which)], Number(part));
     case 'blank':
@@ -74,13 +74,13 @@ function rowReel(row: BoardRow | undefined, part: string): NamedRows {
     : { title: `${row.label}, all`, rows: row.calls.rows };
 }
 
-function lookReel(look: LookRow | undefined, part: string): NamedRows {
+function lookReel(columns: Columns, look: LookRow | undefined, part: string): NamedRows {
   if (!look) return { title: '', rows: NONE };
   const name = lookName(look);
   if (part === 'all') return { title: name, rows: look.calls.rows };
   if (part === 'runs') return { title: `${name}, called run`, rows: look.calls.byKind.run };
-  const calls = look.calls.bySide.find((c) => `${c.kind}${c.side ?? ''}` === part);
-  return { title: calls ? `${name}, ${callsWords(calls)}` : name, rows: calls?.rows ?? NONE };
+  const use = usesOf(columns, look.calls).find((u) => u.key === part);
+  return { title: use ? `${name}, ${usedWords(use)}` : name, rows: use?.rows ?? NONE };
 }
 
 function answerReel({ columns }: Counted, look: LookRow | undefined, n: number): NamedRows {

@@ -77,6 +77,7 @@ export interface ReportPart {
 const SCRIMMAGE = BOARD_SIDES.filter((side) => !ofKicks(side));
 export const REPORT_PARTS: readonly ReportPart[] = [
   { id: 'drawn', title: 'Formations, drawn', sides: ['offense'], place: 'before' },
+  { id: 'answers', title: 'Coverages by structure, drawn', sides: ['defense'], place: 'before' },
   { id: 'since', title: 'Since the last print', sides: BOARD_SIDES, place: 'before' },
   { id: 'drives_and_series', title: 'Drives and series', sides: SCRIMMAGE, place: 'after' },
   { id: 'one_play', title: 'One picture, one play', sides: ['offense'], place: 'after' },

@@ -1,9 +1,10 @@
 'use client';
 /** A snap drawn from its data, in the trade's conventions: circles, a square center, letters for the defense, dashed motion. */
 import { useMemo } from 'react';
-import { drawSnap, drawTerm, type Arrow, type Book, type SnapDrawing, type Term } from '@/core/book';
+import { drawSnap, drawTerm, type Book, type SnapDrawing, type Term } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
 import { fieldSides, sideWord, type Hash, type Side } from '@/core/field/spot';
+import type { DrawnUse } from '@/core/look';
 import type { SnapFields } from '@/core/snap/snap';
 import { useStaffRules } from '../StaffRules';
 import { Marks } from './Marks';
@@ -13,11 +14,13 @@ export interface ChalkProps {
   readonly profile: LevelProfile;
   readonly fields: SnapFields;
   readonly hash: Hash | null;
-  readonly arrows?: readonly Arrow[];
+  readonly uses?: readonly DrawnUse[];
   readonly height?: number;
   readonly caption?: boolean;
   readonly defense?: boolean;
   readonly jobs?: boolean;
+  /** How every rusher comes. */
+  readonly lanes?: boolean;
   /** What it is called instead of what it shows: where that is the question. */
   readonly spoken?: string | null;
 }
@@ -27,17 +30,18 @@ export function Chalk({
   profile,
   fields,
   hash,
-  arrows,
+  uses,
   height = 210,
   caption = true,
   defense = true,
   jobs = false,
+  lanes = false,
   spoken = null,
 }: ChalkProps) {
   const settings = useStaffRules().look;
   const drawn = useMemo(
-    () => drawSnap(book, fields, hash, profile, { arrows, defense, jobs, settings }),
-    [book, fields, hash, profile, arrows, defense, jobs, settings],
+    () => drawSnap(book, fields, hash, profile, { uses, defense, jobs, lanes, settings }),
+    [book, fields, hash, profile, uses, defense, jobs, lanes, settings],
   );
   return (
     <Picture

@@ -4,22 +4,20 @@ import { useMemo } from 'react';
 import type { Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
 import {
-  answersIn,
-  answerWords,
   cellRowsOf,
   defenseBoard,
   defenseReel,
-  looksOf,
+  playedCards,
+  playedReel,
   SITUATION_CLASSES,
   structureWords,
   type CountedSnap,
   type Counted,
   type ReadAddress,
 } from '@/core/read';
-import { Chalk } from '../chalk/Chalk';
-import { RateBar } from '../charts/RateBar';
 import { DefenseBoard } from './DefenseBoard';
 import { PressureCard, ShownCard } from './DefenseCards';
+import { PlayedCard } from './PlayedCard';
 import type { SetAddress } from './ReadFilters';
 import { Reel } from './Reel';
 
@@ -46,14 +44,14 @@ export default function DefenseRead(props: DefenseReadProps) {
     () => (chosen ? cellRowsOf(chosen, within?.key ?? null) : new Uint32Array(0)),
     [chosen, within],
   );
-  const answers = useMemo(
-    () => answersIn(columns, cellRows, MOST_ANSWERS).map((a) => ({ ...a, words: answerWords(a) })),
-    [columns, cellRows],
-  );
-  const look = useMemo(() => looksOf(columns, cellRows)[0] ?? null, [columns, cellRows]);
+  const cards = useMemo(() => playedCards(columns, cellRows, MOST_ANSWERS), [columns, cellRows]);
   const open = (reel: string): void => setUrl({ reel }, true);
-  const named = address.reel?.startsWith('d/') ? defenseReel(address.reel, board, answers) : null;
-  const first = answers[0];
+  const [, what, which = '', key = ''] = address.reel?.split('/') ?? [];
+  const named = !address.reel?.startsWith('d/')
+    ? null
+    : what === 'answer'
+      ? playedReel(cards, which, key)
+      : defenseReel(address.reel, board);
   return (
     <>
       <div className="readgrid">
@@ -66,7 +64,7 @@ export default function DefenseRead(props: DefenseReadProps) {
           onAt={(at) => setUrl({ at, reel: null })}
           onReel={open}
         />
-        <section className="card" aria-label="What they answer with">
+        <section className="card looks" aria-label="What they answer with" tabIndex={0}>
           <header>
             <h2>
               {chosen ? structureWords(chosen) : 'No structure'}
@@ -82,34 +80,20 @@ export default function DefenseRead(props: DefenseReadProps) {
               </button>
             )}
           </header>
-          {look && first && (
-            <Chalk
+          {cards.length === 0 && <p className="quiet">No front is tagged here.</p>}
+          {cards.map((card, i) => (
+            <PlayedCard
+              key={card.words}
+              card={card}
               book={book}
               profile={profile}
-              fields={{
-                formation: look.formation,
-                formationSide: look.side,
-                backfield: look.backfield,
-                front: first.front,
-                coverage: first.coverage,
-              }}
-              hash={null}
-              height={230}
-              caption={false}
+              onReel={(part) => open(`d/answer/${i}${part}`)}
             />
-          )}
-          {answers.length === 0 && <p className="quiet">No front is tagged here.</p>}
-          <ul className="plainlist">
-            {answers.map((answer, i) => (
-              <li key={answer.words} className="cardhead">
-                <span>{answer.words}</span>
-                <RateBar rate={answer.rate} label="" onOpen={() => open(`d/answer/${i}`)} />
-              </li>
-            ))}
-          </ul>
-          {look && (
+          ))}
+          {cards.length > 0 && (
             <p className="small quiet">
-              Drawn: their usual answer against the formation seen most here, as the book draws both.
+              Drawn as the book has front and coverage, with the shell, the rotation and the pressure that
+              most of the snaps show: dashed, where a man goes; arrows, how the rush comes.
             </p>
           )}
         </section>

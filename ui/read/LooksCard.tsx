@@ -1,9 +1,9 @@
 'use client';
 /** The formations of the chosen cell, drawn, with what was called from each. */
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
 import type { Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
-import { callsWords, lookName, type Counted, type LookRow } from '@/core/read';
+import { drawnUse, lookName, usedSuccess, usesOf, usedWords, type Counted, type LookRow } from '@/core/read';
 import { Chalk } from '../chalk/Chalk';
 import { RateBar } from '../charts/RateBar';
 import type { SetAddress } from './ReadFilters';
@@ -34,9 +34,16 @@ export default memo(function LooksCard({ counted, ofCell, book, profile, setUrl,
           {cellRows.length} snaps
         </button>
       </header>
+      {looks.length > 0 && (
+        <p className="small quiet">
+          Solid: a run through its gap; dashed: a throw; dotted: a run-pass option. In the ring its snaps,
+          thick as far round as succeeded.
+        </p>
+      )}
       {looks.slice(0, MOST_LOOKS).map((look, i) => (
         <Look
           key={lookName(look)}
+          counted={counted}
           look={look}
           book={book}
           profile={profile}
@@ -56,6 +63,7 @@ export default memo(function LooksCard({ counted, ofCell, book, profile, setUrl,
 });
 
 interface LookProps {
+  readonly counted: Counted;
   readonly look: LookRow;
   readonly book: Book;
   readonly profile: LevelProfile;
@@ -63,8 +71,11 @@ interface LookProps {
   readonly onReel: (part: string) => void;
 }
 
-function Look({ look, book, profile, onCard, onReel }: LookProps) {
+function Look({ counted, look, book, profile, onCard, onReel }: LookProps) {
   const { formation, side, backfield, calls } = look;
+  const uses = useMemo(() => usesOf(counted.columns, calls), [counted.columns, calls]);
+  const drawn = useMemo(() => uses.map(drawnUse), [uses]);
+  const fields = useMemo(() => ({ formation, formationSide: side, backfield }), [formation, side, backfield]);
   return (
     <div className="look">
       <div className="cardhead">
@@ -74,12 +85,10 @@ function Look({ look, book, profile, onCard, onReel }: LookProps) {
       <Chalk
         book={book}
         profile={profile}
-        fields={{ formation, formationSide: side, backfield }}
+        fields={fields}
         hash={null}
-        arrows={calls.bySide.flatMap((part) =>
-          part.side === null ? [] : [{ kind: part.kind, side: part.side, n: part.rows.length }],
-        )}
-        height={120}
+        uses={drawn}
+        height={170}
         caption={false}
       />
       <div className="small lookdoors">
@@ -91,14 +100,15 @@ function Look({ look, book, profile, onCard, onReel }: LookProps) {
         >
           look card
         </button>
-        {calls.bySide.map((part) => (
+        {uses.map((use) => (
           <button
-            key={callsWords(part)}
+            key={use.key}
             type="button"
             className="plain"
-            onClick={() => onReel(`${part.kind}${part.side ?? ''}`)}
+            title={usedSuccess(use)}
+            onClick={() => onReel(use.key)}
           >
-            {callsWords(part)} {part.rows.length} of {calls.run.n}
+            {usedWords(use)} {use.rows.length}
           </button>
         ))}
         <button type="button" className="plain quiet" onClick={() => onReel('all')}>
