@@ -117,7 +117,8 @@ function cover(pages: Pages, { title, of, report }: ReportToPrint): void {
   );
 }
 
-const DRAWN_TALL = 150;
+/** Cards side by side, and how tall: eleven more men need room. */
+const CARDS = { drawn: [3, 150], answers: [2, 200] } as const;
 /** What the marks of the drawings mean. */
 const DRAWN = {
   drawn:
@@ -127,9 +128,9 @@ const DRAWN = {
 } as const;
 
 function drawn(pages: Pages, looks: readonly Card[], id: keyof typeof DRAWN): void {
-  heading(pages, partTitle(id), '', DRAWN_TALL);
+  const [across, tall] = CARDS[id];
+  heading(pages, partTitle(id), '', tall);
   pages.paragraph(DRAWN[id], 8);
-  const [across, tall] = [3, DRAWN_TALL];
   const wide = (pages.width - (across - 1) * 14) / across;
   looks.forEach((card, i) => {
     const column = i % across;
@@ -140,7 +141,8 @@ function drawn(pages: Pages, looks: readonly Card[], id: keyof typeof DRAWN): vo
     const x = MARGIN + column * (wide + 14);
     pages.cut(card.title, x, pages.y, wide, 9.5, true);
     card.lines.forEach((line, l) => pages.cut(line, x, pages.y + 11 + l * 9, wide, 7.5));
-    drawMarks(pages.doc, card.drawing, x, pages.y + 12 + card.lines.length * 9, wide, tall - 34);
+    const words = 12 + card.lines.length * 9;
+    drawMarks(pages.doc, card.drawing, x, pages.y + words, wide, tall - words - 10);
   });
   pages.y += tall;
 }

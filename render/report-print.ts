@@ -20,7 +20,7 @@ import {
 } from '@/core/read';
 import type { Card } from './drawing-pdf';
 
-const MOST_DRAWN = 9;
+const MOST_DRAWN = { offense: 9, defense: 8 } as const;
 
 /** Cards of the formations of an offense; of a defense, what it answers each structure with most. */
 export function lookCards(
@@ -34,7 +34,7 @@ export function lookCards(
   if (side === 'defense') return playedDrawn(columns, rows, book, profile, settings);
   if (side !== 'offense') return [];
   return looksOf(columns, rows)
-    .slice(0, MOST_DRAWN)
+    .slice(0, MOST_DRAWN.offense)
     .map((look): Card => {
       const { formation, side: to, backfield, calls } = look;
       const uses = usesOf(columns, calls).map(drawnUse);
@@ -58,15 +58,23 @@ function playedDrawn(
   settings: LookSettings,
 ): Card[] {
   return defenseBoard(columns, rows)
-    .structures.slice(0, MOST_DRAWN)
+    .structures.slice(0, MOST_DRAWN.defense)
     .flatMap((structure): Card[] => {
       const [card] = playedCards(columns, structure.rows, 1);
       if (!card) return [];
-      const [first, ...more] = [`${countText(card.rate)}`, ...card.said.map(saidText)];
       return [
         {
           title: `${structureWords(structure)}: ${card.words}`,
-          lines: [`${first}, ${playedAgainst(card)}`, more.join(', ')],
+          lines: [
+            `${countText(card.rate)} snaps, ${playedAgainst(card)}`,
+            // Two a line: a third would be cut off.
+            ...[0, 2, 4].map((i) =>
+              card.said
+                .slice(i, i + 2)
+                .map(saidText)
+                .join(', '),
+            ),
+          ].filter((line) => line !== ''),
           drawing: drawSnap(book, playedFields(card), null, profile, {
             settings,
             crop: true,

@@ -46,7 +46,10 @@ export function draw(input: DrawInput): Drawing {
         ...men.map((m) => m.x),
         ...paths.flatMap((p) => p.points.map((q) => q[0])),
         ...(input.defenders ?? []).map((d) => d.x),
-        ...drops.map((d) => d.to[0]),
+        ...drops.flatMap((d) => {
+          const wide = d.does === 'deep' ? (DEEP_WIDE[d.zone ?? ''] ?? 3.4) : 2.8;
+          return [d.to[0] - wide, d.to[0] + wide];
+        }),
         ...uses.across,
       ]
     : [];
@@ -125,14 +128,7 @@ export function draw(input: DrawInput): Drawing {
   for (const duty of drops) {
     const [x, depth] = duty.to;
     if (duty.does === 'deep') {
-      const rx =
-        duty.zone === 'half'
-          ? 8
-          : duty.zone === 'quarter'
-            ? 4.6
-            : duty.zone === 'third' || duty.zone === 'middle'
-              ? 6
-              : 3.4;
+      const rx = DEEP_WIDE[duty.zone ?? ''] ?? 3.4;
       out.push({
         mark: 'ellipse',
         x,
@@ -258,6 +254,9 @@ export function draw(input: DrawInput): Drawing {
   if (input.numbers) placeNumbers(men, out);
   return { view: [from, -ahead, until - from, ahead + behind], marks: out };
 }
+
+/** Half the breadth of a deep zone, yards. */
+const DEEP_WIDE: Readonly<Record<string, number>> = { half: 8, quarter: 4.6, third: 6, middle: 6 };
 
 /** Lateral yards from which a safety's way is a turn to another place, not his drop (common practice). */
 const TURN = 4;
