@@ -19,6 +19,7 @@ import {
   filmKind,
   ofKicks,
   reportJson,
+  repsOf,
   rowsAt,
   SIDE_WORDS,
   weightsOf,
@@ -83,7 +84,20 @@ export async function report(args: string[]): Promise<number> {
   );
   const about = { team: values.team, side, sections };
   const made = buildReport(columns, rows, about, DEFAULT_RULES.zones);
-  const beside = besidesOf({ snaps: counted, columns, rows, team: values.team, side, whole: true }, made);
+  const practiced = [...games].map(([key, snaps]) => ({ info: { phase: phaseOf(key) ?? 'regular' }, snaps }));
+  const beside = besidesOf(
+    {
+      snaps: counted,
+      columns,
+      rows,
+      team: values.team,
+      side,
+      whole: true,
+      drawn: book && { book, profile: fallback, settings: rules.look },
+      reps: repsOf(practiced, values.team),
+    },
+    made,
+  );
   const names = inTime.map((g) => g.key);
   const given = {
     title: `${values.team} ${SIDE_WORDS[side]}`,

@@ -53,7 +53,15 @@ async function given(
     zones: DEFAULT_ZONES,
     looks: lookCards(columns, rows, side, DEFAULT_BOOK, COLLEGE, DEFAULT_RULES.look),
     since: null,
-    beside: besideTables({ snaps, columns, rows, team, side, whole: true }),
+    beside: besideTables({
+      snaps,
+      columns,
+      rows,
+      team,
+      side,
+      whole: true,
+      drawn: { book: DEFAULT_BOOK, profile: COLLEGE, settings: DEFAULT_RULES.look },
+    }),
     words: glossaryOf(columns, rows, DEFAULT_BOOK, COLLEGE),
   };
 }
@@ -95,7 +103,9 @@ describe.each(['offense', 'defense'] as const)('of an %s', (side) => {
         'Words of this report',
       ]);
       expect(printed.beside.map((t) => t.id)).toEqual(
-        side === 'offense' ? ['drives_and_series', 'looks'] : ['drives_and_series', 'players'],
+        side === 'offense'
+          ? ['drives_and_series', 'looks', 'adjust', 'by_products']
+          : ['drives_and_series', 'players'],
       );
       for (const table of printed.beside)
         for (const row of table.rows.slice(0, 14)) {

@@ -14,7 +14,7 @@ import {
 } from '@/core/read';
 import { heading, LINE, MARGIN, type Pages } from './report-pages';
 
-const MOST_BESIDE = 14;
+const MOST_BESIDE = 24;
 
 export interface Since {
   /** "2026-11-26 21:10 UTC". */
@@ -53,7 +53,10 @@ const NUMBERS = 15;
 
 /** What is counted beside the boards; short tables share a page. */
 export function beside(pages: Pages, table: BesideTable): void {
-  heading(pages, table.title, table.note);
+  const { doc } = pages;
+  const short = doc.font('text').fontSize(7.5).widthOfString(table.note) < pages.width / 2;
+  heading(pages, table.title, short ? table.note : '');
+  if (!short) pages.paragraph(`${table.note.charAt(0).toUpperCase()}${table.note.slice(1)}.`, 7.5);
   plainTable(pages, table);
 }
 
@@ -65,29 +68,66 @@ function cellWords(cell: BesideCell): readonly [string, string] {
   return [figureText(cell), `n ${cell.n}`];
 }
 
-function plainTable(pages: Pages, { title, columns, rows }: BesideTable): void {
-  const { doc } = pages;
+/** Figures have their width; words what they need, or their share of what is left, on more lines. */
+function widthsOf(
+  { doc, width }: Pages,
+  columns: readonly BesideColumn[],
+  rows: readonly (readonly BesideCell[])[],
+): readonly number[] {
   const named = columns.filter((c) => c.kind === 'word').length;
   const taken = columns.reduce((sum, { kind }) => sum + (kind === 'word' ? 0 : WIDTHS[kind]) + GAP, 0);
-  const wide = Math.min((pages.width - taken) / named, 230);
-  const widthOf = ({ kind }: BesideColumn): number => (kind === 'word' ? wide : WIDTHS[kind]);
+  const left = width - taken;
+  const need = columns.map(({ kind, label }, c) => {
+    if (kind !== 'word') return WIDTHS[kind];
+    const cells = rows.slice(0, MOST_BESIDE).map((row) => {
+      doc.font(c === 0 ? 'bold' : 'text').fontSize(9);
+      return doc.widthOfString(cellWords(row[c]!)[0]);
+    });
+    return Math.max(Math.min(60, doc.font('bold').fontSize(7.5).widthOfString(label)), ...cells) + 4;
+  });
+  const wanted = need.reduce((sum, w, c) => sum + (columns[c]!.kind === 'word' ? w : 0), 0);
+  // Narrow columns keep what they need; the wide ones share the rest.
+  const fair = left / named;
+  const narrow = need.filter((w, c) => columns[c]!.kind === 'word' && w <= fair);
+  const share = (left - narrow.reduce((a, b) => a + b, 0)) / (wanted - narrow.reduce((a, b) => a + b, 0));
+  return need.map((w, c) =>
+    columns[c]!.kind !== 'word'
+      ? w
+      : wanted <= left
+        ? Math.min(230, Math.max(w, w * (left / wanted)))
+        : w <= fair
+          ? w
+          : w * share,
+  );
+}
+
+function plainTable(pages: Pages, { title, columns, rows }: BesideTable): void {
+  const { doc } = pages;
+  const widths = widthsOf(pages, columns, rows);
   const tall = columns.some((c) => c.kind === 'rate' || c.kind === 'mean') ? LINE : NUMBERS;
   const head = (): void => {
     doc.font('bold').fontSize(7.5).fillColor('#000');
-    const height = Math.max(...columns.map((c) => doc.heightOfString(c.label, { width: widthOf(c) })));
+    const height = Math.max(...columns.map((c, i) => doc.heightOfString(c.label, { width: widths[i]! })));
     let x = MARGIN;
-    for (const column of columns) {
-      const align = column.kind === 'word' ? 'left' : 'right';
-      doc.text(column.label, x, pages.y, { width: widthOf(column), align });
-      x += widthOf(column) + GAP;
-    }
+    columns.forEach(({ kind, label }, c) => {
+      doc.text(label, x, pages.y, { width: widths[c]!, align: kind === 'word' ? 'left' : 'right' });
+      x += widths[c]! + GAP;
+    });
     pages.y += height + 2;
     pages.rule(pages.y, 0.7);
     pages.y += 3;
   };
   head();
   for (const row of rows.slice(0, MOST_BESIDE)) {
-    if (!pages.room(tall)) {
+    const high = Math.max(
+      tall,
+      ...row.map((cell, c) => {
+        if (columns[c]!.kind !== 'word') return 0;
+        doc.font(c === 0 ? 'bold' : 'text').fontSize(9);
+        return doc.heightOfString(cellWords(cell)[0], { width: widths[c]! }) + 4;
+      }),
+    );
+    if (!pages.room(high)) {
       pages.add();
       pages.text(`${title}, continued`, MARGIN, pages.y, 9, true);
       pages.y += 14;
@@ -96,15 +136,22 @@ function plainTable(pages: Pages, { title, columns, rows }: BesideTable): void {
     let x = MARGIN;
     row.forEach((cell, c) => {
       const [first, second] = cellWords(cell);
-      const width = widthOf(columns[c]!);
-      if (columns[c]!.kind === 'word') pages.cut(cell === null ? '' : first, x, pages.y, width, 9, c === 0);
-      else pages.right(first, x, pages.y, width, 9, columns[c]!.key === 'n');
+      const [column, width] = [columns[c]!, widths[c]!];
+      if (column.kind !== 'word') pages.right(first, x, pages.y, width, 9, column.key === 'n');
+      else if (cell !== null)
+        doc
+          .font(c === 0 ? 'bold' : 'text')
+          .fontSize(9)
+          .fillColor('#000')
+          .text(first, x, pages.y, { width });
       if (second) pages.right(second, x, pages.y + 9.3, width, 7);
       x += width + GAP;
     });
-    pages.rule(pages.y + tall - 3.5, 0.25);
-    pages.y += tall;
+    pages.rule(pages.y + high - 3.5, 0.25);
+    pages.y += high;
   }
+  if (rows.length > MOST_BESIDE)
+    pages.paragraph(`${rows.length - MOST_BESIDE} further rows stand in the workbook and the files.`, 7.5);
   pages.y += 4;
 }
 

@@ -9,6 +9,8 @@ import {
   FILM_LABEL,
   glossaryOf,
   ofKicks,
+  PRACTICE,
+  repsOf,
   rowsAt,
   SIDE_WORDS,
   DOUBT_WORDS,
@@ -27,6 +29,7 @@ import {
 import { sectionsSchema, templatesSchema } from '@/core/read/schema';
 import { lookCards } from '@/render/report-print';
 import type { ReportToPrint } from '@/render/report-pdf';
+import { snapsOf } from '@/store/film';
 import { listTeams } from '@/store/games';
 import { lastPrint, reportWords } from '@/store/reports';
 import { countedFilm } from './counted-film';
@@ -105,8 +108,25 @@ export async function makeReport(actor: Actor, params: URLSearchParams): Promise
       .join('. '),
   };
   const { team } = address;
+  const reps = repsOf(
+    await Promise.all(
+      games
+        .filter((g) => PRACTICE.has(g.info.phase))
+        .map(async (g) => ({ info: g.info, snaps: await snapsOf(actor, g) })),
+    ),
+    team,
+  );
   const beside = besidesOf(
-    { snaps: counted, columns, rows, team, side, whole: filtered.length === 0 },
+    {
+      snaps: counted,
+      columns,
+      rows,
+      team,
+      side,
+      whole: filtered.length === 0,
+      drawn: { book, profile: profiles[level], settings: rules.look },
+      reps,
+    },
     report,
   );
   const has = (part: string): boolean => report.order.includes(part);

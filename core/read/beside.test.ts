@@ -37,7 +37,7 @@ describe('tables beside the boards', () => {
     const ids = tablesOf('offense')
       .concat(tablesOf('defense'))
       .map((t) => t.id);
-    expect(new Set(ids)).toEqual(new Set(['drives_and_series', 'looks', 'players']));
+    expect(new Set(ids)).toEqual(new Set(['drives_and_series', 'looks', 'by_products', 'players']));
     expect(BOARDS.filter((b) => ids.includes(b.id))).toEqual([]);
     for (const table of [...tablesOf('offense'), ...tablesOf('defense')]) {
       const at = table.columns.findIndex((c) => c.key === 'n');
@@ -45,7 +45,7 @@ describe('tables beside the boards', () => {
       expect(n).toEqual([...n].sort((a, b) => b - a));
       for (const row of table.rows) expect(row).toHaveLength(table.columns.length);
     }
-    expect(tablesOf('offense', false).map((t) => t.id)).toEqual(['looks']);
+    expect(tablesOf('offense', false).map((t) => t.id)).toEqual(['looks', 'by_products']);
     expect(tablesOf('kicking')).toEqual([]);
   });
   it('drives and series say what their card says', () => {

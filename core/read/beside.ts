@@ -3,13 +3,18 @@
  * know. As tables of plain cells, the same for a file, a sheet and a page.
  */
 import { gridCsv } from '../table/write';
+import { adjustTable, type AdjustBook } from './adjust';
+import { byProductsTable } from './by-products';
 import type { Columns } from './columns';
 import type { CountedSnap } from './counted';
 import { DEFENDER_SIGNS, defendersOf, SIGN_KEYS } from './defenders';
 import { efficiencyOf } from './efficiency';
 import { GRID_PARTS, type GridCell, type GridHead } from './grid';
+import type { JudgedTable } from './judged';
+import { keysTable } from './keys';
 import { GIVES_AWAY, onePlayPictures, PICTURE } from './one-play';
 import type { Mean, Rate } from './rates';
+import { returnsTable } from './returns';
 import { partTitle } from './sections';
 import { ofKicks, type BoardSide } from './sides';
 import { varietyOf } from './variety';
@@ -41,14 +46,35 @@ export interface Beside {
   readonly side: BoardSide;
   /** Nothing is filtered away: drives are whole. */
   readonly whole: boolean;
+  /** For what is read off drawings; null: no book is at hand. */
+  readonly drawn?: AdjustBook | null;
+  /** Of our own practice film, by concept. */
+  readonly reps?: ReadonlyMap<string, number>;
 }
+
+/** Judgments of an offense whose figures open their snaps. */
+export const judgedTables = ({
+  snaps,
+  columns,
+  rows,
+  drawn,
+  reps,
+}: Pick<Beside, 'snaps' | 'columns' | 'rows' | 'drawn' | 'reps'>): JudgedTable[] =>
+  [
+    ...(drawn ? [adjustTable(columns, rows, drawn)] : []),
+    keysTable(columns, rows),
+    byProductsTable(snaps, columns, rows),
+    ...(reps ? [returnsTable(columns, rows, reps)] : []),
+  ].filter((t) => t.rows.length > 0);
 
 /** Tables with a row at least. */
 export function besideTables(film: Beside): BesideTable[] {
   if (ofKicks(film.side)) return [];
   return [
     ...(film.whole ? [drivesTable(film)] : []),
-    ...(film.side === 'offense' ? [picturesTable(film), looksTable(film)] : [playersTable(film)]),
+    ...(film.side === 'offense'
+      ? [picturesTable(film), looksTable(film), ...judgedTables(film)]
+      : [playersTable(film)]),
   ].filter((t) => t.rows.length > 0);
 }
 

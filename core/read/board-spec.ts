@@ -36,6 +36,7 @@ export const RATE_KEYS = [
   'returned',
   'good',
   'blocked',
+  'lostAfter',
 ] as const;
 export type RateKey = (typeof RATE_KEYS)[number];
 export const MEAN_KEYS = [
@@ -47,6 +48,7 @@ export const MEAN_KEYS = [
   'signToSnap',
   'motionToSnap',
   'beforeContact',
+  'afterCatch',
   'stepsTaken',
   'backRelease',
   'penetration',

@@ -82,7 +82,7 @@ export const BOARDS: readonly BoardSpec[] = [
   offense('targets', 'Who is thrown to', ['target'], {
     filter: PASSES,
     across: 'depthBand',
-    measures: THROWN,
+    measures: ['success', 'explosive', 'afterCatch', 'lostAfter', 'yards', 'concept'],
   }),
   offense('target-map', 'Where they throw', ['depthBand', 'targetThird'], {
     filter: PASSES,

@@ -57,6 +57,7 @@ const whole = games
       freeCause: of(i, 'call', 'miss', null),
       pressureTime: of(i, 2.1, 2.6, null),
       penetration: of(i, 0, 2, null),
+      targetDepth: of(i, 3, 12, -2, null, UNSEEN, 25),
       coverageRival: of(i, 'cover 1', null),
       coverageShare: of(i, 60, 75, null),
     },
@@ -139,7 +140,10 @@ const SAYS: Readonly<Record<string, (c: CountedSnap) => boolean | null>> = {
   good: ({ snap: { kickEnd: e } }) =>
     e === 'good' ? true : e === 'missed' || e === 'blocked' ? false : null,
   blocked: ({ snap: { kickEnd: e } }) => (e === null ? null : e === 'blocked'),
+  lostAfter: (c) => (after(c) === null ? null : after(c)! < 0),
 };
+const after = ({ snap: { result, gain, targetDepth } }: CountedSnap): number | null =>
+  result === 'complete' && gain !== null && typeof targetDepth === 'number' ? gain - targetDepth : null;
 function yardsOf({ snap }: CountedSnap): number | null {
   return snap.result === 'incomplete' || snap.turnover === 'interception' ? 0 : snap.gain;
 }
@@ -208,7 +212,13 @@ describe('every board', () => {
                 expect(cellRows(columns, spec, row, key).length).toBe((cell as Rate).k);
               } else if (kind === 'mean') {
                 const figures = mine
-                  .map((c) => (key === 'yards' ? yardsOf(c) : c.snap[key as 'kickYards']))
+                  .map((c) =>
+                    key === 'yards'
+                      ? yardsOf(c)
+                      : key === 'afterCatch'
+                        ? after(c)
+                        : c.snap[key as 'kickYards'],
+                  )
                   // A gain of minus nothing is nothing.
                   .flatMap((y) => (typeof y === 'number' ? y + 0 : []));
                 const { mean, n, least, most } = cell as MeanCell;

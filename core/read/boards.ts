@@ -137,6 +137,7 @@ const MEANS: Readonly<Record<MeanKey, string>> = {
   signToSnap: 'sign to snap, seconds',
   motionToSnap: 'motion to snap, seconds',
   beforeContact: 'yards before contact',
+  afterCatch: 'yards after the catch',
   stepsTaken: 'steps',
   backRelease: 'release, seconds',
   penetration: 'penetration, yards',

@@ -235,13 +235,18 @@ function havocOf({ turnover, fumble, result, incompleteCause }: Snap, yards: num
   return yards === UNKNOWN ? 2 : 0;
 }
 
+/** Yards from the catch to where the ball was dead; NaN: not caught, or its depth is not charted. */
+const afterCatch = ({ result, gain, targetDepth }: Snap): number =>
+  result === 'complete' && gain !== null && typeof targetDepth === 'number' ? gain - targetDepth : NaN;
+
 function figuresOf(snaps: readonly CountedSnap[], yards: Int16Array): Columns['figures'] {
   const made = new Map<MeanKey, Int16Array | Float64Array>([['yards', yards]]);
   return (of) => {
     let figures = made.get(of);
     if (!figures) {
       figures = Float64Array.from(snaps, ({ snap }) => {
-        const value: unknown = snap[of as Exclude<MeanKey, 'yards'>];
+        if (of === 'afterCatch') return afterCatch(snap);
+        const value: unknown = snap[of as Exclude<MeanKey, 'yards' | 'afterCatch'>];
         return typeof value === 'number' ? value : NaN;
       });
       made.set(of, figures);

@@ -46,6 +46,13 @@ export const RATES: Readonly<
     label: 'good',
     of: byWord('kickEnd', (end) => (['good', 'missed', 'blocked'].includes(end) ? end === 'good' : null)),
   },
+  lostAfter: {
+    label: 'tackled short of the catch',
+    of: (c) => {
+      const after = c.figures('afterCatch');
+      return (row) => (Number.isNaN(after[row]!) ? UNSAID : yes(after[row]! < 0));
+    },
+  },
   blocked: { label: 'blocked', of: byWord('kickEnd', (end) => end === 'blocked') },
 };
 export const isRate = (key: string): key is RateKey => Object.hasOwn(RATES, key);

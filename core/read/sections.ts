@@ -82,6 +82,10 @@ export const REPORT_PARTS: readonly ReportPart[] = [
   { id: 'drives_and_series', title: 'Drives and series', sides: SCRIMMAGE, place: 'after' },
   { id: 'one_play', title: 'One picture, one play', sides: ['offense'], place: 'after' },
   { id: 'looks', title: 'Looks to prepare for', sides: ['offense'], place: 'after' },
+  { id: 'adjust', title: 'Choosing a coverage', sides: ['offense'], place: 'after' },
+  { id: 'keys', title: 'Men they read, lately', sides: ['offense'], place: 'after' },
+  { id: 'by_products', title: 'What a call leaves behind', sides: ['offense'], place: 'after' },
+  { id: 'returns', title: 'What calls and practice reps returned', sides: ['offense'], place: 'after' },
   { id: 'players', title: 'Players to know', sides: ['defense'], place: 'after' },
   { id: 'words', title: 'Words of this report', sides: BOARD_SIDES, place: 'after' },
 ];

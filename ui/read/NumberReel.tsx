@@ -10,9 +10,12 @@ import {
   defenderReel,
   driveReel,
   efficiencyReel,
+  judgedReel,
+  judgedTables,
   onePlayReel,
   reelOf,
   varietyReel,
+  type AdjustBook,
   type Counted,
   type CountedSnap,
   type NamedRows,
@@ -28,13 +31,15 @@ interface NumberReelProps {
   readonly own: string;
   readonly zones: readonly Zone[];
   readonly snaps: readonly CountedSnap[];
+  readonly drawn: AdjustBook;
+  readonly reps: ReadonlyMap<string, number>;
   readonly book: Book;
   readonly profile: LevelProfile;
   readonly gameName: (key: string) => string;
   readonly onClose: () => void;
 }
 
-function named({ name, counted, own, zones, snaps, team }: NumberReelProps): NamedRows {
+function named({ name, counted, own, zones, snaps, team, drawn, reps }: NumberReelProps): NamedRows {
   const { columns, cellRows, rows, side } = counted;
   switch (name.slice(0, 2)) {
     case 'c/':
@@ -47,6 +52,8 @@ function named({ name, counted, own, zones, snaps, team }: NumberReelProps): Nam
       return varietyReel(name, columns, cellRows);
     case 'p/':
       return defenderReel(name, snaps, cellRows);
+    case 'j/':
+      return judgedReel(name, judgedTables({ snaps, columns, rows: cellRows, drawn, reps }));
     case 'o/':
       return onePlayReel(name, columns, cellRows);
     case 'e/':

@@ -3,7 +3,7 @@
 import { memo } from 'react';
 import type { Book } from '@/core/book';
 import type { Zone } from '@/core/field/situation';
-import { ofKicks, type Contrast, type Counted, type CountedSnap } from '@/core/read';
+import { ofKicks, type AdjustBook, type Contrast, type Counted, type CountedSnap } from '@/core/read';
 import BoardsCard from './BoardsCard';
 import type { SetAddress } from './ReadFilters';
 import { useMeasured } from './useMeasured';
@@ -15,6 +15,7 @@ const DriveChart = part(() => import('./DriveChart'));
 const EfficiencyCard = part(() => import('./EfficiencyCard'));
 const DefendersCard = part(() => import('./DefendersCard'));
 const OnePlayCard = part(() => import('./OnePlayCard'));
+const JudgedCards = part(() => import('./JudgedCards'));
 const VarietyCard = part(() => import('./VarietyCard'));
 const NumberReel = part(() => import('./NumberReel'));
 
@@ -35,10 +36,14 @@ interface CardsProps {
   readonly zones: readonly Zone[];
   readonly gameName: (key: string) => string;
   readonly setUrl: SetAddress;
+  readonly drawn: AdjustBook;
+  /** Of the team's practice film, by concept. */
+  readonly reps: ReadonlyMap<string, number>;
 }
 
 /** Anew when what is counted has settled, not with each click above. */
-const Cards = memo(function Cards({ settled, board, against, own, zones, gameName, setUrl }: CardsProps) {
+const Cards = memo(function Cards(props: CardsProps) {
+  const { settled, board, against, own, zones, gameName, setUrl, drawn, reps } = props;
   const { counted, snaps, team, filtered } = settled;
   const { side, columns, rows, cellRows } = counted;
   const measured = useMeasured(snaps);
@@ -64,6 +69,14 @@ const Cards = memo(function Cards({ settled, board, against, own, zones, gameNam
         <>
           <OnePlayCard columns={columns} rows={cellRows} onOpen={(picture) => open(`o/${picture}`)} />
           <VarietyCard columns={columns} rows={cellRows} onOpen={(part) => open(`y/${part}`)} />
+          <JudgedCards
+            snaps={snaps}
+            columns={columns}
+            rows={cellRows}
+            drawn={drawn}
+            reps={reps}
+            onOpen={(place) => open(`j/${place}`)}
+          />
         </>
       )}
       {side === 'defense' && cellRows.length > 0 && (
@@ -113,6 +126,8 @@ export default function ReadRest({ reading, look, onLook, book, ...cards }: Read
           name={reel}
           team={address.team}
           own={own}
+          drawn={cards.drawn}
+          reps={cards.reps}
           counted={counted}
           zones={zones}
           snaps={snaps}

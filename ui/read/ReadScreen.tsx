@@ -4,7 +4,7 @@ import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { gameNames } from '@/core/exchange/names';
 import type { TeamInfo } from '@/core/exchange/types';
 import type { SavedView } from '@/core/read/schema';
-import { ofKicks, writeCell, writeFilter, type Cell, type Contrast } from '@/core/read';
+import { ofKicks, repsOf, writeCell, writeFilter, type Cell, type Contrast } from '@/core/read';
 import { useScreenCommands } from '../shared/commands';
 import { READ } from '../shared/screen-commands/read';
 import { useStaffRules } from '../StaffRules';
@@ -42,7 +42,7 @@ export interface ReadScreenProps extends ReadFilm {
 export default function ReadScreen(props: ReadScreenProps) {
   const { games, teams, book, level, opponent, own } = props;
   const [url, setUrl] = useUrlState();
-  const { zones } = useStaffRules();
+  const { zones, look } = useStaffRules();
   const nameOf = useCallback((key: string): string => teams.find((t) => t.key === key)?.name ?? key, [teams]);
   const nameOfGame = useMemo(
     () =>
@@ -61,6 +61,8 @@ export default function ReadScreen(props: ReadScreenProps) {
   const settled = useDeferredValue(
     useMemo(() => ({ counted, snaps, team, filtered }), [counted, snaps, team, filtered]),
   );
+  const drawn = useMemo(() => ({ book, profile, settings: look }), [book, profile, look]);
+  const reps = useMemo(() => repsOf(games, team), [games, team]);
   const said = JSON.stringify(address.against);
   const against = useMemo(() => JSON.parse(said) as Contrast | null, [said]);
   const [card, setCard] = useState<number | null>(null);
@@ -141,6 +143,8 @@ export default function ReadScreen(props: ReadScreenProps) {
           own={own}
           zones={zones}
           book={book}
+          drawn={drawn}
+          reps={reps}
           gameName={nameOfGame}
           setUrl={setUrl}
         />
