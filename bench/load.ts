@@ -1,6 +1,7 @@
 /** Twenty members reading and logging for a while: HTTP clients on the same machine against a real server and database. */
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
+import { splitFilm } from '../core/snap/packed-bytes';
 import type { Row } from './run';
 import { GAME, withStage } from './stage';
 
@@ -34,11 +35,11 @@ export function loadRows({ members, seconds, think }: LoadOptions): Promise<Row[
             what: keyof typeof times,
             path: string,
             init: RequestInit = {},
-          ): Promise<{ ok: boolean; body: string } | null> => {
+          ): Promise<{ ok: boolean; body: Uint8Array } | null> => {
             const began = performance.now();
             try {
               const response = await fetch(base + path, { ...init, headers });
-              const body = await response.text();
+              const body = new Uint8Array(await response.arrayBuffer());
               times[what]!.push(performance.now() - began);
               if (response.status >= 400) errors++;
               return { ok: response.ok, body };
@@ -56,8 +57,9 @@ export function loadRows({ members, seconds, think }: LoadOptions): Promise<Row[
               await ask('read', '/read');
               const film = await ask('film', `/api/film${have ? `?have=${encodeURIComponent(have)}` : ''}`);
               if (film?.ok)
-                have = (JSON.parse(film.body) as { info: { key: string }; stamp: string }[])
-                  .map((g) => `${g.info.key}=${g.stamp}`)
+                have = splitFilm(film.body)
+                  .map((g) => g.said as { info: { key: string }; stamp: string })
+                  .map(({ info, stamp }) => `${info.key}=${stamp}`)
                   .join(',');
             } else if (turn === 3)
               await ask(i % 2 === 0 ? 'log' : 'week', i % 2 === 0 ? `/log/${GAME}` : '/');

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { blankSnap, slimSnap } from '@/core/snap';
 import { packSnaps } from '@/core/snap/packed';
+import { encodePacked } from '@/core/snap/packed-bytes';
 import { mergeFilm, sameFilm } from './film';
 import { TabMemory } from './tab';
 
@@ -11,7 +12,7 @@ const game = (key: string, stamp: string, more: object = {}) => ({
 const snap = (snapId: string) => blankSnap(snapId, 'g', 1);
 const held = (key: string, stamp: string) => ({
   ...game(key, stamp),
-  packed: packSnaps([slimSnap(snap(key + stamp))]),
+  packed: encodePacked(packSnaps([slimSnap(snap(key + stamp))])),
   snaps: [snap(key + stamp)],
 });
 const kept = [held('a', '1'), held('b', '4')];
@@ -19,7 +20,7 @@ const kept = [held('a', '1'), held('b', '4')];
 describe('film that is here already', () => {
   it('is taken for games whose stamp is the same, and sent anew for the others', () => {
     const merged = mergeFilm(
-      [game('a', '1'), { ...game('b', '5'), packed: packSnaps([slimSnap(snap('b5'))]) }],
+      [game('a', '1'), { ...game('b', '5'), packed: encodePacked(packSnaps([slimSnap(snap('b5'))])) }],
       kept,
     )!;
     expect(merged.map((g) => [g.info.key, g.stamp, g.snaps])).toEqual([

@@ -3,7 +3,8 @@
 import { QueryClient, useQuery } from '@tanstack/react-query';
 import type { GameInfo } from '@/core/exchange/types';
 import type { Snap } from '@/core/snap';
-import { unpackSnaps, type PackedSnaps } from '@/core/snap/packed';
+import { unpackSnaps } from '@/core/snap/packed';
+import { decodePacked, splitFilm } from '@/core/snap/packed-bytes';
 import { noteFilm, takeEarly } from './early-film';
 import { erasedSoFar } from './offline';
 import { useSync } from './SyncProvider';
@@ -17,7 +18,7 @@ export type FilmGames = readonly FilmGame[];
 interface Stamped extends FilmGame {
   readonly stamp: string;
   /** As it came, and as this browser keeps it. */
-  readonly packed: PackedSnaps;
+  readonly packed: Uint8Array;
 }
 type Stored = Omit<Stamped, 'snaps'>;
 type Sent = Omit<Stored, 'packed'> & Partial<Pick<Stored, 'packed'>>;
@@ -65,9 +66,15 @@ async function newFilm(
     const said = (await response.json().catch(() => null)) as { error?: string } | null;
     throw new Error(said?.error ?? NO_ANSWER);
   }
-  const games = mergeFilm((await response.json()) as Sent[], kept);
+  const games = mergeFilm(readFilm(new Uint8Array(await response.arrayBuffer())), kept);
   return games ?? newFilm(path, owner, [], signal);
 }
+/** As the server joined it: what is said of a game is its facts and stamp. */
+const readFilm = (bytes: Uint8Array): Sent[] =>
+  splitFilm(bytes).map(({ said, packed }) => ({
+    ...(said as Pick<Sent, 'info' | 'stamp'>),
+    ...(packed ? { packed } : {}),
+  }));
 const NO_ANSWER = 'The server does not answer, and this film was not opened on this browser before.';
 
 /** A game's snaps are unpacked when somebody counts them: a staff has more games than a screen asks for. */
@@ -78,7 +85,7 @@ function opened({ info, stamp, packed }: Stored): Stamped {
     stamp,
     packed,
     get snaps() {
-      return (snaps ??= unpackSnaps(packed));
+      return (snaps ??= unpackSnaps(decodePacked(packed)));
     },
   };
 }
@@ -124,8 +131,8 @@ async function loadFilm(
     const inBrowser = before
       ? null
       : ((await storage?.film(path).catch(() => null)) as readonly Stored[] | null);
-    // What an earlier version kept snap by snap is asked for anew.
-    const kept = before?.games ?? (inBrowser ?? []).filter((g) => g.packed).map(opened);
+    // What an earlier version kept in another form is asked for anew.
+    const kept = before?.games ?? (inBrowser ?? []).filter((g) => g.packed instanceof Uint8Array).map(opened);
     try {
       const games = await newFilm(path, owner, kept, signal);
       if (before && !before.old && sameFilm(before.games, games)) return before;

@@ -5,6 +5,7 @@
 import 'server-only';
 import { slimSnap } from '../core/snap/fields';
 import { packSnaps } from '../core/snap/packed';
+import { encodePacked, joinFilm } from '../core/snap/packed-bytes';
 import type { Snap } from '../core/snap/snap';
 import { permit } from './access';
 import { listGames } from './games';
@@ -16,10 +17,10 @@ import { epochOf } from './sync/scope';
 import type { Actor, GameInfo } from '../core/exchange/types';
 
 interface Caches {
-  readonly json: Kept<string>;
+  readonly bytes: Kept<Uint8Array>;
   readonly snaps: Kept<readonly Snap[]>;
 }
-const caches = (): Caches => keptInProcess('film', () => ({ json: new Kept(150), snaps: new Kept(24) }));
+const caches = (): Caches => keptInProcess('film', () => ({ bytes: new Kept(150), snaps: new Kept(24) }));
 
 /** A game and the stamp of its snaps: restore epoch and revision. The same stamp, the same snaps. */
 export interface StampedGame {
@@ -49,24 +50,27 @@ export const snapsOf = (actor: Actor, { info, stamp }: StampedGame): Promise<rea
     async () => (await loadGames(actor, [info.key])).get(info.key) ?? [],
   );
 
-/** JSON of the film: every game's facts and stamp, and the snaps of those that the reader does not have at that stamp. */
-export async function filmJson(
+/** The film as bytes: every game's facts and stamp, and the snaps of those that the reader does not have at that stamp. */
+export async function filmBytes(
   actor: Actor,
   teams: readonly string[] | null,
   have: ReadonlyMap<string, string>,
-): Promise<string> {
+): Promise<Uint8Array<ArrayBuffer>> {
   const games = (await stampedGames(actor)).filter(
     ({ info }) => teams === null || teams.some((t) => info.home === t || info.away === t),
   );
-  const parts = await Promise.all(
-    games.map(async (stampedGame) => {
-      const head = `{"info":${JSON.stringify(stampedGame.info)},"stamp":${JSON.stringify(stampedGame.stamp)}`;
-      if (have.get(stampedGame.info.key) === stampedGame.stamp) return `${head}}`;
-      const packed = await caches().json.get(`${stampedGame.info.id} ${stampedGame.stamp}`, async () =>
-        JSON.stringify(packSnaps((await snapsOf(actor, stampedGame)).map(slimSnap))),
-      );
-      return `${head},"packed":${packed}}`;
-    }),
+  return joinFilm(
+    await Promise.all(
+      games.map(async (stampedGame) => {
+        const { info, stamp } = stampedGame;
+        const packed =
+          have.get(info.key) === stamp
+            ? null
+            : await caches().bytes.get(`${info.id} ${stamp}`, async () =>
+                encodePacked(packSnaps((await snapsOf(actor, stampedGame)).map(slimSnap))),
+              );
+        return { said: { info, stamp }, packed };
+      }),
+    ),
   );
-  return `[${parts.join(',')}]`;
 }

@@ -9,9 +9,9 @@ import type { Snap } from './snap';
 export interface PackedColumn {
   readonly field: string;
   readonly values: readonly unknown[];
-  readonly codes: 'each' | 'all' | readonly number[];
+  readonly codes: 'each' | 'all' | ArrayLike<number>;
   /** Of a field that few snaps have: which snaps the codes are of, as steps from the one before. */
-  readonly steps?: readonly number[];
+  readonly steps?: ArrayLike<number>;
 }
 export interface PackedSnaps {
   readonly n: number;

@@ -1,10 +1,15 @@
+import { promisify } from 'node:util';
+import { gzip } from 'node:zlib';
 import { z } from 'zod';
 import { handle, ownerMatches } from '@/app/lib/respond';
-import { filmJson } from '@/store/film';
+import { filmBytes } from '@/store/film';
 
 const query = z.object({ teams: z.string().max(200).optional(), have: z.string().max(20_000).optional() });
 
-/** Games and snaps to count, by the teams that play in them; without the snaps of games that the browser has (`have`: key=stamp, ...). */
+const zipped = promisify(gzip);
+const WORTH_ZIPPING = 4096;
+
+/** Games and snaps to count, as bytes (core/snap/packed-bytes), by the teams that play in them; without the snaps of games that the browser has (`have`: key=stamp, ...). */
 export async function GET(request: Request): Promise<Response> {
   return handle(request, 'game.read', async (actor) => {
     ownerMatches(request, actor);
@@ -18,9 +23,15 @@ export async function GET(request: Request): Promise<Response> {
           return [pair.slice(0, at), pair.slice(at + 1)] as const;
         }),
     );
-    return new Response(
-      await filmJson(actor, teams === undefined ? null : teams.split(',').filter(Boolean), known),
-      { headers: { 'Cache-Control': 'no-store', 'Content-Type': 'application/json' } },
-    );
+    const film = await filmBytes(actor, teams === undefined ? null : teams.split(',').filter(Boolean), known);
+    const zip =
+      (request.headers.get('accept-encoding') ?? '').includes('gzip') && film.length > WORTH_ZIPPING;
+    return new Response(zip ? new Uint8Array(await zipped(film, { level: 1 })) : film, {
+      headers: {
+        'Cache-Control': 'no-store',
+        'Content-Type': 'application/octet-stream',
+        ...(zip ? { 'Content-Encoding': 'gzip', Vary: 'Accept-Encoding' } : {}),
+      },
+    });
   });
 }
