@@ -1,6 +1,7 @@
 /** Twenty members reading and logging for a while: HTTP clients on the same machine against a real server and database. */
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
+import { gunzipSync } from 'node:zlib';
 import { splitFilm } from '../core/snap/packed-bytes';
 import type { Row } from './run';
 import { GAME, withStage } from './stage';
@@ -57,7 +58,7 @@ export function loadRows({ members, seconds, think }: LoadOptions): Promise<Row[
               await ask('read', '/read');
               const film = await ask('film', `/api/film${have ? `?have=${encodeURIComponent(have)}` : ''}`);
               if (film?.ok)
-                have = splitFilm(film.body)
+                have = splitFilm(gunzipSync(film.body))
                   .map((g) => g.said as { info: { key: string }; stamp: string })
                   .map(({ info, stamp }) => `${info.key}=${stamp}`)
                   .join(',');

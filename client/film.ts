@@ -66,15 +66,17 @@ async function newFilm(
     const said = (await response.json().catch(() => null)) as { error?: string } | null;
     throw new Error(said?.error ?? NO_ANSWER);
   }
-  const games = mergeFilm(readFilm(new Uint8Array(await response.arrayBuffer())), kept);
+  const games = mergeFilm(await readFilm(response), kept);
   return games ?? newFilm(path, owner, [], signal);
 }
-/** As the server joined it: what is said of a game is its facts and stamp. */
-const readFilm = (bytes: Uint8Array): Sent[] =>
-  splitFilm(bytes).map(({ said, packed }) => ({
+/** As the server joined and zipped it: what is said of a game is its facts and stamp. */
+async function readFilm(response: Response): Promise<Sent[]> {
+  const open = new Response(response.body!.pipeThrough(new DecompressionStream('gzip')));
+  return splitFilm(new Uint8Array(await open.arrayBuffer())).map(({ said, packed }) => ({
     ...(said as Pick<Sent, 'info' | 'stamp'>),
     ...(packed ? { packed } : {}),
   }));
+}
 const NO_ANSWER = 'The server does not answer, and this film was not opened on this browser before.';
 
 /** A game's snaps are unpacked when somebody counts them: a staff has more games than a screen asks for. */

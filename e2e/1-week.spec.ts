@@ -183,11 +183,52 @@ test('their defense: a structure, a situation of it, what was shown, who comes; 
   await expect(page).toHaveURL(/at=/);
   await page.reload();
   await expect(answers.getByRole('button', { name: `${sum} snaps` })).toBeVisible();
+  // A card: what is shown, rotated and brought, each with its snaps.
+  const shown = answers.getByRole('button', { name: / high shown \d+ of \d+$/ }).first();
+  const [, shells] = / (\d+) of /.exec((await shown.textContent())!)!;
+  await expect(answers.getByRole('img', { name: /:/ }).first()).toBeVisible();
+  await shown.click();
+  await expect(snaps).toHaveCount(Number(shells));
+  await page.keyboard.press('Escape');
+  await expect(reel).toBeHidden();
   const pressure = page.getByRole('region', { name: 'When five or more come' });
   const all = pressure.getByRole('button', { name: /^all \d+ of \d+/ });
   const came = /all (\d+)/.exec((await all.textContent())!)![1];
   await all.click();
   await expect(snaps).toHaveCount(Number(came));
+});
+
+test('their offense, drawn and judged: a throw by its place, a coverage by what it leaves, a call by what follows it', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto(`${SITE()}/read?team=STG`);
+  const reel = page.getByRole('dialog');
+  const snaps = reel.getByRole('list', { name: 'Snaps of the reel' }).getByRole('listitem');
+  const opens = async (door: ReturnType<typeof page.getByRole>, n: number): Promise<void> => {
+    await door.click();
+    await expect(snaps).toHaveCount(n);
+    await page.keyboard.press('Escape');
+    await expect(reel).toBeHidden();
+  };
+  // The uses of a formation are all of its called snaps.
+  const look = page.getByRole('region', { name: 'Formations', exact: true }).locator('.look').first();
+  const doors = await look.locator('.lookdoors button').allTextContents();
+  const counts = doors.slice(1, -1).map((d) => Number(/ (\d+)$/.exec(d)![1]));
+  expect(counts.reduce((a, b) => a + b, 0)).toBe(Number(/^all (\d+)$/.exec(doors.at(-1)!)![1]));
+  const thrown = doors.find((d) => /^0 to 9, /.test(d))!;
+  await opens(look.getByRole('button', { name: thrown, exact: true }), Number(/ (\d+)$/.exec(thrown)![1]));
+  // A coverage of the book, and their calls at what it leaves.
+  const choosing = page.getByRole('region', { name: 'Choosing a coverage' });
+  const costly = choosing.getByRole('row', { name: /a light box/ }).first();
+  const met = costly.getByRole('button', { name: /their calls at what it leaves/ });
+  await opens(met, Number(/^(\d+) of /.exec((await met.textContent())!)![1]));
+  const behind = page.getByRole('region', { name: 'What a call leaves behind' });
+  const call = behind
+    .getByRole('row')
+    .nth(1)
+    .getByRole('button', { name: /, n: \d+, open the reel$/ });
+  await opens(call, Number(await call.textContent()));
 });
 
 test('edit, insert, remove and undo, all by keyboard', async ({ page }) => {
