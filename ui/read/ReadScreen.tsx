@@ -1,10 +1,11 @@
 'use client';
 /** Read: filters, situation board, formations of the chosen cell, the reel behind every number. */
-import { useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { gameNames } from '@/core/exchange/names';
 import type { TeamInfo } from '@/core/exchange/types';
 import type { SavedView } from '@/core/read/schema';
 import { ofKicks, repsOf, writeCell, writeFilter, type Cell, type Contrast } from '@/core/read';
+import { useAfterPaint } from '../shared/afterPaint';
 import { useScreenCommands } from '../shared/commands';
 import { READ } from '../shared/screen-commands/read';
 import { useStaffRules } from '../StaffRules';
@@ -58,7 +59,7 @@ export default function ReadScreen(props: ReadScreenProps) {
   const filtered =
     cell !== null || writeFilter(address.filter) !== null || Object.keys(address.ranges).length > 0;
   // The board of a choice stands first; formations and tables follow in the next frames, all of the same snaps.
-  const settled = useDeferredValue(
+  const settled = useAfterPaint(
     useMemo(() => ({ counted, snaps, team, filtered }), [counted, snaps, team, filtered]),
   );
   const drawn = useMemo(() => ({ book, profile, settings: look }), [book, profile, look]);
