@@ -213,6 +213,7 @@ test('their offense, drawn and judged: a throw by its place, a coverage by what 
   };
   // The uses of a formation are all of its called snaps.
   const look = page.getByRole('region', { name: 'Formations', exact: true }).locator('.look').first();
+  await expect(look.getByRole('button', { name: /^all \d+$/ })).toBeVisible();
   const doors = await look.locator('.lookdoors button').allTextContents();
   const counts = doors.slice(1, -1).map((d) => Number(/ (\d+)$/.exec(d)![1]));
   expect(counts.reduce((a, b) => a + b, 0)).toBe(Number(/^all (\d+)$/.exec(doors.at(-1)!)![1]));

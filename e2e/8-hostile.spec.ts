@@ -97,7 +97,9 @@ test('a bomb, a flood of rows, broken bytes and a cut archive are refused in wor
   await expect(page.getByText('flood')).toHaveCount(0);
 });
 
-test('an import can be stopped, and a large one is taken: more than the 10 MB of a body that the framework keeps', async ({ page }) => {
+test('an import can be stopped, and a large one is taken: more than the 10 MB of a body that the framework keeps', async ({
+  page,
+}) => {
   test.slow();
   await signIn(page);
   await page.goto(`${SITE()}/log/import`);

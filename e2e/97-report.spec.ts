@@ -157,7 +157,14 @@ test('drives and series, pictures with one play, looks to prepare for: each figu
   await page.goto(`${SITE()}/read?team=STG&filter=personnel:11`);
   await expect(drives).toContainText('Take the filters and the situation away');
   await page.goto(`${SITE()}/read?team=STG&side=defense`);
-  await expect(page.getByRole('region', { name: 'Defenders' })).toContainText('Nobody is charted');
+  const missed = page
+    .getByRole('region', { name: 'Defenders' })
+    .getByRole('button', { name: /^#\d+, tackles missed [1-9]\d* of \d+, open the reel$/ })
+    .first();
+  const [, misses] = /^(\d+) of /.exec((await missed.textContent())!)!;
+  await missed.click();
+  await expect(reel).toContainText(`tackles missed: ${misses} snap`);
+  await page.keyboard.press('Escape');
   await axe(page);
 });
 
@@ -184,7 +191,7 @@ test('from the next opponent to paper in few clicks; a number of page 3 counted 
   }).promise;
   const { items } = await (await doc.getPage(3)).getTextContent();
   const words = items.flatMap((i) => ('str' in i && i.str.trim() ? [i.str.trim()] : []));
-  expect(words).toContain('By personnel');
+  expect(words).toContain('By down and distance');
 
   // The same film as snaps: read by a parser of tables, counted by hand.
   const sent = page.waitForEvent('download');
@@ -194,12 +201,18 @@ test('from the next opponent to paper in few clicks; a number of page 3 counted 
     header: true,
     skipEmptyLines: true,
   }).data;
-  const mine = snaps.filter((s) => s.personnel === '12');
-  const called = mine.filter((s) => ['run', 'pass', 'rpo'].includes(s.play!));
-  const runs = called.filter((s) => s.play === 'run');
-  expect(runs.length).toBeGreaterThan(5);
-  const row = words.slice(words.indexOf('12'));
-  expect(row.slice(0, 3)).toEqual(['12', String(mine.length), `${runs.length} of ${called.length}`]);
+  // First downs farther than ten yards, and every row together.
+  const far = snaps.filter((s) => s.down === '1' && Number(s.distance) > 10 && s.unit === 'scrimmage');
+  for (const [label, mine] of [
+    ['1st & 11+', far],
+    ['all', snaps],
+  ] as const) {
+    const called = mine.filter((s) => ['run', 'pass', 'rpo'].includes(s.play!));
+    const runs = called.filter((s) => s.play === 'run');
+    expect(runs.length).toBeGreaterThan(0);
+    const row = words.slice(words.lastIndexOf(label));
+    expect(row.slice(0, 3)).toEqual([label, String(mine.length), `${runs.length} of ${called.length}`]);
+  }
 });
 
 test('sections are chosen, moved, saved for the staff; every form of the file holds them', async ({
@@ -221,8 +234,9 @@ test('sections are chosen, moved, saved for the staff; every form of the file ho
   await sections.getByRole('button', { name: 'save for the staff' }).click();
   await expect(sections).toContainText('as the staff saved them');
   await page.goto(`${SITE()}/read/report?side=defense`);
-  await expect(sections.getByRole('listitem').nth(0)).toContainText('Since the last print');
-  await expect(sections.getByRole('listitem').nth(1)).toContainText('Fronts by personnel');
+  await expect(sections.getByRole('listitem').nth(0)).toContainText('Coverages by structure, drawn');
+  await expect(sections.getByRole('listitem').nth(1)).toContainText('Since the last print');
+  await expect(sections.getByRole('listitem').nth(2)).toContainText('Fronts by personnel');
   await expect(sections.getByLabel('Words of this report', { exact: true })).not.toBeChecked();
   const href = async (name: string): Promise<string> =>
     `${SITE()}${await page.getByRole('link', { name, exact: true }).getAttribute('href')}`;
@@ -260,6 +274,6 @@ test('sections are chosen, moved, saved for the staff; every form of the file ho
   await expect(page.getByRole('dialog')).toContainText(`: ${k} snap`);
   await page.goto(`${SITE()}/read/report?side=defense`);
   await sections.getByRole('button', { name: 'the usual sections again' }).click();
-  await expect(sections.getByRole('listitem').nth(1)).toContainText('By down and distance');
+  await expect(sections.getByRole('listitem').nth(2)).toContainText('By down and distance');
   await expect(sections.getByLabel('Words of this report', { exact: true })).toBeChecked();
 });

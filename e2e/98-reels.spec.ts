@@ -17,7 +17,7 @@ test('snaps behind a number are kept under a name, ordered, noted, presented, sh
   await expect(dialog(page)).toContainText(/: \d+ snaps/);
   const [, many] = /: (\d+) snaps/.exec((await dialog(page).textContent())!)!;
   await dialog(page).getByRole('button', { name: 'keep this reel' }).click();
-  await dialog(page).getByLabel('name of the reel').fill('Two tight ends, run');
+  await dialog(page).getByRole('textbox', { name: 'name of the reel' }).fill('Two tight ends, run');
   await axe(page);
   await page.keyboard.press('Enter');
   await dialog(page).getByRole('link', { name: 'Two tight ends, run' }).click();
@@ -69,15 +69,15 @@ test('snaps behind a number are kept under a name, ordered, noted, presented, sh
   const other = await (await browser.newContext()).newPage();
   await signIn(other, 'Merrit Gorsefield');
   await other.goto(address);
-  await other.getByLabel('name of the reel').fill('Renamed by another');
+  await other.getByRole('textbox', { name: 'name of the reel' }).fill('Renamed by another');
   await other.keyboard.press('Enter');
   await stored(other);
-  await page.getByLabel('name of the reel').fill('Renamed here');
+  await page.getByRole('textbox', { name: 'name of the reel' }).fill('Renamed here');
   await page.keyboard.press('Enter');
   const refused = page.getByRole('alert').filter({ hasText: 'somebody changed this reel meanwhile' });
   await expect(refused).toContainText('is not saved');
   await refused.getByRole('button', { name: 'load what is saved' }).click();
-  await expect(page.getByLabel('name of the reel')).toHaveValue('Renamed by another');
+  await expect(page.getByRole('textbox', { name: 'name of the reel' })).toHaveValue('Renamed by another');
 
   // A guest: nothing until it is shared; then these snaps, and nothing else.
   const guest = await (await browser.newContext()).newPage();

@@ -4,7 +4,7 @@ import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from 
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field';
 import { movedClip, notedClip, withoutClip, type Clip, type KeptReel } from '@/core/read/clips';
@@ -275,9 +275,17 @@ export function ReelScreen({ reel, clips, names, bookText, profile, save, drop }
 }
 
 function NameField({ name, onName }: { readonly name: string; readonly onName: (name: string) => void }) {
+  const field = useRef<HTMLInputElement>(null);
+  // Typed before the page was alive: said when it is.
+  useEffect(() => {
+    const typed = field.current?.value.trim() ?? '';
+    if (typed !== '' && typed !== name) onName(typed);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- Once, when the page is alive.
+  }, []);
   return (
     <h1 className="reelname">
       <input
+        ref={field}
         aria-label="name of the reel"
         defaultValue={name}
         maxLength={80}

@@ -46,6 +46,7 @@ export default pageFor('game.read', async function ReportPage(actor, { searchPar
       }
       notes={{
         drawn: '',
+        answers: '',
         words: '',
         since: since === null ? 'never printed before' : `of ${stampWords(since.at)}`,
         ...Object.fromEntries(report.tables.map((t) => [t.id, `${t.all.rows.length} snaps`])),
