@@ -260,12 +260,14 @@ const DEEP_WIDE: Readonly<Record<string, number>> = { half: 8, quarter: 4.6, thi
 
 /** Lateral yards from which a safety's way is a turn to another place, not his drop (common practice). */
 const TURN = 4;
+/** Zones that a safety who stood in a half turns to; his own half or quarter may lie as far off. */
+const TURNED_TO: ReadonlySet<string | null> = new Set(['middle', 'pole', 'third']);
 /** A safety who leaves his place: down, or across. */
-const turns = ({ man, does, to }: DefenseDuty): boolean =>
+const turns = ({ man, does, zone, to }: DefenseDuty): boolean =>
   man.level === 'safety' &&
   man.depth >= 9 &&
   does !== 'rush' &&
-  (does !== 'deep' || Math.abs(to[0] - man.x) > TURN);
+  (does !== 'deep' || (Math.abs(to[0] - man.x) > TURN && (TURNED_TO.has(zone) || to[0] * man.x < 0)));
 
 /** Every five yards in front of the line. */
 const yardLines = (ahead: number): number[] =>

@@ -139,6 +139,25 @@ describe('what a defense played, card by card', () => {
       expect.arrayContaining(['shell', 'rotation', 'pressure', 'five', 'success']),
     );
   });
+  it('has no turn where two high safeties keep their halves or quarters', () => {
+    const look = {
+      formation: 'doubles',
+      formationSide: 'R',
+      backfield: 'gun',
+      front: '4-2 over',
+      shell: 2,
+    } as const;
+    const turned = (formation: string, coverage: string): number =>
+      drawSnap(DEFAULT_BOOK, { ...look, formation, coverage }, null, COLLEGE, {
+        jobs: true,
+      }).drawing.marks.filter((m) => m.mark === 'path' && m.ink === 'them' && m.width === 0.3).length;
+    for (const { kind, word } of DEFAULT_BOOK.terms) {
+      if (kind !== 'formation') continue;
+      for (const coverage of ['cover 2', 'quarters', 'cover 6'])
+        expect(turned(word, coverage), `${coverage}, ${word}`).toBe(0);
+      expect(turned(word, 'cover 3'), word).toBeGreaterThan(0);
+    }
+  });
   it('each number opens just its snaps', () => {
     cards.forEach((card, i) => {
       expect(playedReel(cards, String(i), '').rows).toEqual(card.rows);
