@@ -14,6 +14,7 @@ export default defineConfig({
           include: [
             'core/**/*.test.ts',
             'client/**/*.test.ts',
+            'workers/**/*.test.ts',
             'demo/**/*.test.ts',
             'ui/**/*.test.ts',
             'render/**/*.test.ts',

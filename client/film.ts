@@ -13,12 +13,12 @@ import { Storage } from './storage';
 export interface FilmGame {
   readonly info: GameInfo;
   readonly snaps: readonly Snap[];
+  /** As it came, and as this browser keeps it. */
+  readonly packed: Uint8Array;
 }
 export type FilmGames = readonly FilmGame[];
 interface Stamped extends FilmGame {
   readonly stamp: string;
-  /** As it came, and as this browser keeps it. */
-  readonly packed: Uint8Array;
 }
 type Stored = Omit<Stamped, 'snaps'>;
 type Sent = Omit<Stored, 'packed'> & Partial<Pick<Stored, 'packed'>>;

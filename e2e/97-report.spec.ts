@@ -168,6 +168,37 @@ test('drives and series, pictures with one play, looks to prepare for: each figu
   await axe(page);
 });
 
+test('looks are measured beside the page, in a worker; a browser that has none measures them itself', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page);
+  const began = page.waitForEvent('worker');
+  await page.goto(`${SITE()}/read?team=STG`);
+  expect((await began).url()).toContain(SITE());
+  const text = async (p: Page): Promise<string> => {
+    const looks = p.getByRole('region', { name: 'Looks to prepare for' });
+    await expect(looks).toContainText(/\d+ looks in 5 games/);
+    return `${await looks.textContent()} ${await p.getByRole('region', { name: 'Choosing a coverage' }).textContent()}`;
+  };
+  const counted = await text(page);
+  const without = await (await browser.newContext()).newPage();
+  await without.addInitScript('delete window.Worker');
+  await signIn(without);
+  await without.goto(`${SITE()}/read?team=STG`);
+  expect(await text(without)).toBe(counted);
+  // One that never comes: its script is not there.
+  const broken = await (await browser.newContext()).newPage();
+  await broken.addInitScript(
+    "window.Worker = class { constructor() { setTimeout(() => this.onerror?.(new Event('error'))); } postMessage() {} terminate() {} }",
+  );
+  await signIn(broken);
+  await broken.goto(`${SITE()}/read?team=STG`);
+  expect(await text(broken)).toBe(counted);
+  await without.context().close();
+  await broken.context().close();
+});
+
 test('from the next opponent to paper in few clicks; a number of page 3 counted from the exported snaps', async ({
   page,
 }) => {

@@ -45,6 +45,29 @@ const cache = new WeakMap<Book, Map<string, Map<string, LookFacts>>>();
 /** Settings that say the same measure the same, whoever read them. */
 const said = new WeakMap<LookSettings, string>();
 
+/** What is measured so far, by the words of a look. */
+function measuredOf(book: Book, settings: LookSettings): Map<string, LookFacts> {
+  let bySettings = cache.get(book);
+  if (!bySettings) cache.set(book, (bySettings = new Map()));
+  let words = said.get(settings);
+  if (words === undefined) said.set(settings, (words = JSON.stringify(settings)));
+  let known = bySettings.get(words);
+  if (!known) bySettings.set(words, (known = new Map()));
+  return known;
+}
+export const measuredLooks = (book: Book, settings: LookSettings): ReadonlyMap<string, LookFacts> =>
+  measuredOf(book, settings);
+
+/** Takes over what was measured elsewhere with the same book and settings. */
+export function rememberLooks(
+  book: Book,
+  settings: LookSettings,
+  looks: Iterable<readonly [key: string, facts: LookFacts]>,
+): void {
+  const known = measuredOf(book, settings);
+  for (const [key, facts] of looks) if (!known.has(key)) known.set(key, facts);
+}
+
 /** The facts of a snap; null where a word is not tagged or the book does not draw it. Each different look is measured once. */
 export function lookFacts(
   book: Book,
@@ -52,12 +75,7 @@ export function lookFacts(
   profile: LevelProfile,
   settings: LookSettings = DEFAULT_LOOK_SETTINGS,
 ): LookFacts {
-  let bySettings = cache.get(book);
-  if (!bySettings) cache.set(book, (bySettings = new Map()));
-  let words = said.get(settings);
-  if (words === undefined) said.set(settings, (words = JSON.stringify(settings)));
-  let known = bySettings.get(words);
-  if (!known) bySettings.set(words, (known = new Map()));
+  const known = measuredOf(book, settings);
   const key = [profile.key, profile.hashToSideline, ...LOOKED.map((f) => snap[f])].join('|');
   let found = known.get(key);
   if (!found) known.set(key, (found = measure(book, snap, profile, settings)));

@@ -2,6 +2,7 @@ export * from './rates';
 export * from './weights';
 export * from './success';
 export * from './counted';
+export * from './measured-film';
 export * from './filters';
 export * from './columns';
 export * from './cells';

@@ -3,7 +3,14 @@
 import { memo } from 'react';
 import type { Book } from '@/core/book';
 import type { Zone } from '@/core/field/situation';
-import { ofKicks, type AdjustBook, type Contrast, type Counted, type CountedSnap } from '@/core/read';
+import {
+  ofKicks,
+  type AdjustBook,
+  type Contrast,
+  type Counted,
+  type CountedSnap,
+  type FilmToMeasure,
+} from '@/core/read';
 import BoardsCard from './BoardsCard';
 import type { SetAddress } from './ReadFilters';
 import { useMeasured } from './useMeasured';
@@ -23,6 +30,8 @@ const NumberReel = part(() => import('./NumberReel'));
 export interface Settled {
   readonly counted: Counted;
   readonly snaps: readonly CountedSnap[];
+  /** The same as they travel. */
+  readonly film: FilmToMeasure;
   readonly team: string;
   /** Parts of drives are no drives. */
   readonly filtered: boolean;
@@ -44,9 +53,9 @@ interface CardsProps {
 /** Anew when what is counted has settled, not with each click above. */
 const Cards = memo(function Cards(props: CardsProps) {
   const { settled, board, against, own, zones, gameName, setUrl, drawn, reps } = props;
-  const { counted, snaps, team, filtered } = settled;
+  const { counted, snaps, film, team, filtered } = settled;
   const { side, columns, rows, cellRows } = counted;
-  const measured = useMeasured(snaps);
+  const measured = useMeasured(snaps, film);
   const open = (name: string): void => setUrl({ reel: name }, true);
   if (rows.length === 0) return null;
   return (

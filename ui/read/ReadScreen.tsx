@@ -54,13 +54,13 @@ export default function ReadScreen(props: ReadScreenProps) {
     [games, nameOf],
   );
   const reading = useReading(props, url, opponent ?? teams[0]?.key ?? '', nameOf);
-  const { address, counted, profile, snaps } = reading;
+  const { address, counted, film, profile, snaps } = reading;
   const { team, cell, reel } = address;
   const filtered =
     cell !== null || writeFilter(address.filter) !== null || Object.keys(address.ranges).length > 0;
   // The board of a choice stands first; formations and tables follow in the next frames, all of the same snaps.
   const settled = useAfterPaint(
-    useMemo(() => ({ counted, snaps, team, filtered }), [counted, snaps, team, filtered]),
+    useMemo(() => ({ counted, snaps, film, team, filtered }), [counted, snaps, film, team, filtered]),
   );
   const drawn = useMemo(() => ({ book, profile, settings: look }), [book, profile, look]);
   const reps = useMemo(() => repsOf(games, team), [games, team]);

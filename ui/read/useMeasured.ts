@@ -1,18 +1,23 @@
 'use client';
 import { useEffect, useState } from 'react';
-import type { CountedSnap } from '@/core/read';
+import { looksOfFilm } from '@/client/looks';
+import { takeMeasured, type CountedSnap, type FilmToMeasure } from '@/core/read';
 
+/** Whose looks this page has: another choice of weights counts them anew, and measures none. */
+const known = new WeakSet<FilmToMeasure>();
 /** Of work between two frames. */
 const SLICE_MS = 6;
 
 /**
- * Measures the looks of a film a little at a time, so that clicks are answered meanwhile; true when all are. What asks
- * for a look before has it measured then.
+ * Has the looks of a film measured by a worker, and takes them over a little at a time, so that clicks are answered
+ * meanwhile; true when all are known. Without a worker they are measured here. What asks for a look before has it
+ * measured then.
  */
-export function useMeasured(snaps: readonly CountedSnap[]): boolean {
+export function useMeasured(snaps: readonly CountedSnap[], film: FilmToMeasure): boolean {
   const [measured, setMeasured] = useState<readonly CountedSnap[] | null>(null);
   useEffect(() => {
     let at = 0;
+    let left = false;
     let timer: ReturnType<typeof setTimeout> | undefined;
     const slice = (): void => {
       const until = performance.now() + SLICE_MS;
@@ -20,8 +25,17 @@ export function useMeasured(snaps: readonly CountedSnap[]): boolean {
       if (at < snaps.length) timer = setTimeout(slice);
       else setMeasured(snaps);
     };
-    timer = setTimeout(slice);
-    return () => clearTimeout(timer);
-  }, [snaps]);
+    void (known.has(film) ? Promise.resolve(null) : looksOfFilm(film)).then((looks) => {
+      if (looks) {
+        takeMeasured(film.book, film.rules, looks);
+        known.add(film);
+      }
+      if (!left) timer = setTimeout(slice);
+    });
+    return () => {
+      left = true;
+      clearTimeout(timer);
+    };
+  }, [snaps, film]);
   return measured === snaps;
 }

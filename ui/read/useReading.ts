@@ -23,6 +23,7 @@ import {
   type Counted,
   type CountedSnap,
   type FilmKind,
+  type FilmToMeasure,
   type ReadAddress,
 } from '@/core/read';
 import type { Snap } from '@/core/snap';
@@ -30,7 +31,11 @@ import { useCounted } from '../film/useCounted';
 import { useStaffRules } from '../StaffRules';
 
 export interface ReadFilm {
-  readonly games: readonly { readonly info: GameInfo; readonly snaps: readonly Snap[] }[];
+  readonly games: readonly {
+    readonly info: GameInfo;
+    readonly snaps: readonly Snap[];
+    readonly packed: Uint8Array;
+  }[];
   readonly book: Book;
   readonly level: LevelKey;
   readonly profiles: Profiles;
@@ -44,6 +49,8 @@ export interface Reading {
   readonly games: number;
   readonly snaps: readonly CountedSnap[];
   readonly counted: Counted;
+  /** The chosen games as they travel, for whoever measures their looks. */
+  readonly film: FilmToMeasure;
 }
 
 /** The program's own level, or that of seven or five men. */
@@ -72,6 +79,14 @@ export function useReading(
     [chosen, halfLife],
   );
   const { snaps, columns } = useCounted(chosen, profiles, book, weights);
+  const toMeasure = useMemo(
+    (): FilmToMeasure => ({
+      book,
+      rules,
+      games: chosen.map((g) => ({ packed: g.packed, profile: profiles[g.info.level] })),
+    }),
+    [book, rules, chosen, profiles],
+  );
   const filter = writeFilter(address.filter);
   const range = writeRanges(address.ranges);
   const rows = useMemo(
@@ -112,5 +127,6 @@ export function useReading(
     games: theirs.length,
     snaps,
     counted,
+    film: toMeasure,
   };
 }
