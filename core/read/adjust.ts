@@ -17,7 +17,7 @@ import {
 } from '../look';
 import { answersIn } from './answers';
 import type { BesideCell, BesideColumn } from './beside';
-import { looksOf } from './board';
+import { looksOf, type LookRow } from './board';
 import { groupBy } from './cells';
 import { FIRST_VALUE, type Columns } from './columns';
 import type { JudgedTable } from './judged';
@@ -102,6 +102,42 @@ function openIn(structure: Structure, defense: DefenseLook, settings: LookSettin
   };
 }
 
+interface Left {
+  readonly word: string;
+  readonly open: Open;
+}
+/** What was drawn stands: another filter counts other calls at the same places. */
+const drawnSoFar = new WeakMap<Book, Map<string, readonly Left[]>>();
+
+/** What each coverage of the book leaves against a formation, with a front. */
+function leftBy(
+  { formation, side, backfield }: Pick<LookRow, 'formation' | 'side' | 'backfield'>,
+  front: string,
+  { book, profile, settings }: AdjustBook,
+): readonly Left[] {
+  let known = drawnSoFar.get(book);
+  if (!known) drawnSoFar.set(book, (known = new Map()));
+  const key = JSON.stringify([
+    formation,
+    side,
+    backfield,
+    front,
+    profile.key,
+    profile.hashToSideline,
+    settings,
+  ]);
+  const before = known.get(key);
+  if (before) return before;
+  const left = book.terms.flatMap(({ kind, definition, word, value }): Left[] => {
+    if (kind !== 'coverage' || definition?.kind !== 'coverage') return [];
+    const fields = { formation, formationSide: side, backfield, front, coverage: value ?? word };
+    const drawn = lookOf(book, fields, profile, settings);
+    return drawn?.defense ? [{ word, open: openIn(drawn.offense.snap, drawn.defense, settings) }] : [];
+  });
+  known.set(key, left);
+  return left;
+}
+
 /** Of each structure the coverages that their calls hurt least first. Cost: a look a structure and coverage. */
 export function adjustTable(
   columns: Columns,
@@ -111,7 +147,6 @@ export function adjustTable(
   const { attack, structure: set, structureSnap } = columns.text;
   const cells: BesideCell[][] = [];
   const behind: (Uint32Array | null)[][] = [];
-  const coverages = book.terms.filter((t) => t.kind === 'coverage' && t.definition?.kind === 'coverage');
   const structures = groupBy(columns, rows, ['structureSnap']).filter((g) => g.rows.length >= FEW);
   for (const { words, rows: here } of structures.slice(0, MOST_STRUCTURES)) {
     // Drawn as it is set where motion changed nothing.
@@ -122,34 +157,21 @@ export function adjustTable(
     const front = answersIn(columns, here, 1)[0]?.front ?? null;
     if (!look || front === null || !findTerm(book, 'front', front)) continue;
     const known = here.filter((row) => attack.codes[row]! >= FIRST_VALUE);
-    const lines = coverages.flatMap(({ word, value }) => {
-      const drawn = lookOf(
-        book,
-        {
-          formation: look.formation,
-          formationSide: look.side,
-          backfield: look.backfield,
-          front,
-          coverage: value ?? word,
-        },
-        profile,
-        settings,
-      );
-      if (!drawn?.defense) return [];
-      const open = openIn(drawn.offense.snap, drawn.defense, settings);
-      const weak = new Map(open.weak);
-      const says = (row: number): string => attack.words[attack.codes[row]!]!;
-      const met = known.filter((row) => weak.has(says(row)));
+    const calls = new Map(groupBy(columns, known, ['attack']).map((g) => [g.words[0]!, g.rows.length]));
+    const lines = leftBy(look, front, { book, profile, settings }).map(({ word, open }) => {
+      const weak = new Set(open.weak.map(([kind]) => kind));
+      const hit = attack.words.map((kind) => weak.has(kind));
+      const met = known.filter((row) => hit[attack.codes[row]!]);
       const leaves = [...new Set(open.weak.map(([, said]) => said))].map((said) => {
-        const kinds = open.weak.filter(([, s]) => s === said).map(([kind]) => kind);
-        return `${said} (${known.filter((row) => kinds.includes(says(row))).length})`;
+        const kinds = open.weak.filter(([, s]) => s === said).map(([kind]) => calls.get(kind) ?? 0);
+        return `${said} (${kinds.reduce((a, b) => a + b, 0)})`;
       });
       const rate = rateOf(
         columns.weight,
         met,
-        known.filter((row) => !weak.has(says(row))),
+        known.filter((row) => !hit[attack.codes[row]!]),
       );
-      return [{ word, open, met, rate, leaves }];
+      return { word, open, met, rate, leaves };
     });
     // Coverages that leave the same are one line.
     const merged: typeof lines = [];
