@@ -280,5 +280,7 @@ export async function pullGame(em: Em, actor: Actor, key: string, since: number 
     charting: charting.id,
     ...(since === null ? { deletedAt: null } : { revision: { $gt: since } }),
   });
-  return { revision: charting.revision, whole: since === null, rows: rows.map(snapRow) };
+  // As they stand in the game: the database gives them as they lie on its disk.
+  const inOrder = rows.map(snapRow).sort((a, b) => a.order - b.order || (a.row < b.row ? -1 : 1));
+  return { revision: charting.revision, whole: since === null, rows: inOrder };
 }
