@@ -15,7 +15,7 @@ export function JudgedCard({ table, onOpen }: JudgedCardProps) {
       <header>
         <h2>{title}</h2>
       </header>
-      <table className="rows tight">
+      <table className="rows tight judged">
         <thead>
           <tr>
             {columns.map(({ key, label, kind }) => (
