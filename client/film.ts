@@ -151,6 +151,7 @@ async function loadFilm(
       return { games, old: false };
     } catch (error) {
       if (kept.length > 0) return { games: kept, old: true };
+      if (error instanceof RangeError) throw new Error('The film arrived damaged; load the page again.');
       throw error instanceof TypeError ? new Error(NO_ANSWER) : error;
     }
   } finally {

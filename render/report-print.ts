@@ -7,12 +7,13 @@ import {
   countText,
   defenseBoard,
   drawnUse,
+  intervalText,
   lookName,
   looksOf,
   playedAgainst,
   playedCards,
   playedFields,
-  saidText,
+  saidWhole,
   structureWords,
   usesOf,
   type BoardSide,
@@ -66,12 +67,12 @@ function playedDrawn(
         {
           title: `${structureWords(structure)}: ${card.words}`,
           lines: [
-            `${countText(card.rate)} snaps, ${playedAgainst(card)}`,
+            `${countText(card.rate)} snaps (${intervalText(card.rate)}), ${playedAgainst(card)}`,
             // Two a line: a third would be cut off.
             ...[0, 2, 4].map((i) =>
               card.said
                 .slice(i, i + 2)
-                .map(saidText)
+                .map(saidWhole)
                 .join(', '),
             ),
           ].filter((line) => line !== ''),

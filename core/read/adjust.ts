@@ -5,6 +5,7 @@
  */
 import { findTerm, lookOf, type Book } from '../book';
 import type { LevelProfile } from '../field/profile';
+import { otherSide } from '../field/spot';
 import {
   perimeterLook,
   sideStructure,
@@ -16,10 +17,10 @@ import {
   type DefenseDuty,
 } from '../look';
 import { answersIn } from './answers';
-import type { BesideCell, BesideColumn } from './beside';
+import { N, rate as rateColumn, word as wordColumn, type BesideCell } from './beside-table';
 import { looksOf, type LookRow } from './board';
 import { groupBy } from './cells';
-import { FIRST_VALUE, type Columns } from './columns';
+import { wordAt, type Columns } from './columns';
 import type { JudgedTable } from './judged';
 import { FEW, rateOf } from './rates';
 import { partTitle } from './sections';
@@ -32,15 +33,15 @@ export interface AdjustBook {
 const MOST_STRUCTURES = 3;
 /** Lateral yards within which a deep man is over a receiver's way (common practice). */
 const OVER = 7;
-const COLUMNS: readonly BesideColumn[] = [
-  { key: 'structure', label: 'structure', kind: 'word' },
-  { key: 'coverage', label: 'coverages', kind: 'word' },
-  { key: 'n', label: 'n', kind: 'count' },
-  { key: 'over', label: 'outside: receivers v. men', kind: 'word' },
-  { key: 'third', label: 'deep on the inside receiver', kind: 'word' },
-  { key: 'box', label: 'box', kind: 'word' },
-  { key: 'met', label: 'their calls at what it leaves', kind: 'rate' },
-  { key: 'leaves', label: 'leaves', kind: 'word' },
+const COLUMNS = [
+  wordColumn('structure', 'structure'),
+  wordColumn('coverage', 'coverages'),
+  N,
+  wordColumn('over', 'outside, strong and weak side: receivers v. men'),
+  wordColumn('third', 'deep on the inside receiver'),
+  wordColumn('box', 'box'),
+  rateColumn('met', 'their calls at what it leaves'),
+  wordColumn('leaves', 'leaves'),
 ];
 const LEVELS: Readonly<Record<DefenderLevel, string>> = {
   down: 'a lineman',
@@ -73,30 +74,41 @@ function deepOn(defense: DefenseLook, third: Man): { readonly words: string; rea
   };
 }
 
+interface Weak {
+  /** What a call attacks; a perimeter call also says to which side. */
+  readonly meets: string;
+  readonly words: string;
+}
 interface Open {
   readonly over: string;
   readonly third: string;
   readonly box: string;
-  /** Attacks that meet a weak place, with how it is said. */
-  readonly weak: readonly (readonly [attack: string, words: string])[];
+  readonly weak: readonly Weak[];
 }
+const SIDES = ['strong', 'weak'] as const;
+/** A perimeter call by its side: a man short on the far side hurts nobody here. */
+const outside = (side: (typeof SIDES)[number]): string => `perimeter, ${side} side`;
 
 function openIn(structure: Structure, defense: DefenseLook, settings: LookSettings): Open {
-  const side = structure.side ?? structure.passing;
-  const perimeter = perimeterLook(side, defense.men, structure, settings.box);
-  const { receivers } = sideStructure(structure, side);
+  const strong = structure.side ?? structure.passing;
+  const perimeters = [strong, otherSide(strong)].map((side) =>
+    perimeterLook(side, defense.men, structure, settings.box),
+  );
+  const { receivers } = sideStructure(structure, strong);
   const third = receivers[Math.min(2, receivers.length - 1)];
   const deep = third ? deepOn(defense, third) : { words: 'nobody there', weak: false };
   const { front } = defense;
   return {
-    over: `${perimeter.receivers} v. ${perimeter.over.length}`,
+    over: perimeters.map((p) => `${p.receivers} v. ${p.over.length}`).join(', '),
     third: deep.words,
     box: front ? `${front.box.length}, ${front.verdict}` : '–',
     weak: [
-      ...(perimeter.margin > 0 ? [['perimeter', 'short outside'] as const] : []),
-      ...(deep.weak ? [['vertical', `${deep.words} deep inside`] as const] : []),
+      ...SIDES.flatMap((side, i): Weak[] =>
+        perimeters[i]!.margin > 0 ? [{ meets: outside(side), words: `short outside, ${side} side` }] : [],
+      ),
+      ...(deep.weak ? [{ meets: 'vertical', words: `${deep.words} deep inside` }] : []),
       ...(front?.verdict === 'light'
-        ? [['inside run', 'a light box'] as const, ['off tackle', 'a light box'] as const]
+        ? ['inside run', 'off tackle'].map((meets) => ({ meets, words: 'a light box' }))
         : []),
     ],
   };
@@ -144,33 +156,41 @@ export function adjustTable(
   rows: Uint32Array,
   { book, profile, settings }: AdjustBook,
 ): JudgedTable {
-  const { attack, structure: set, structureSnap } = columns.text;
+  const { attack, direction, strength, structure: set, structureSnap } = columns.text;
+  const meets = (row: number): string | null => {
+    const kind = wordAt(attack, row);
+    if (kind !== 'perimeter') return kind;
+    const [to, strong] = [wordAt(direction, row), wordAt(strength, row)];
+    return to === null || strong === null ? null : outside(to === strong ? 'strong' : 'weak');
+  };
   const cells: BesideCell[][] = [];
   const behind: (Uint32Array | null)[][] = [];
   const structures = groupBy(columns, rows, ['structureSnap']).filter((g) => g.rows.length >= FEW);
   for (const { words, rows: here } of structures.slice(0, MOST_STRUCTURES)) {
     // Drawn as it is set where motion changed nothing.
-    const plain = here.filter(
-      (row) => set.words[set.codes[row]!] === structureSnap.words[structureSnap.codes[row]!],
-    );
+    const plain = here.filter((row) => wordAt(set, row) === wordAt(structureSnap, row));
     const look = looksOf(columns, plain)[0];
     const front = answersIn(columns, here, 1)[0]?.front ?? null;
     if (!look || front === null || !findTerm(book, 'front', front)) continue;
-    const known = here.filter((row) => attack.codes[row]! >= FIRST_VALUE);
-    const calls = new Map(groupBy(columns, known, ['attack']).map((g) => [g.words[0]!, g.rows.length]));
+    // What each call meets, once for all coverages; a call of which it is not known is not judged.
+    const by = new Map<string, number[]>();
+    for (const row of here) {
+      const what = meets(row);
+      if (what !== null) {
+        const list = by.get(what);
+        if (list) list.push(row);
+        else by.set(what, [row]);
+      }
+    }
     const lines = leftBy(look, front, { book, profile, settings }).map(({ word, open }) => {
-      const weak = new Set(open.weak.map(([kind]) => kind));
-      const hit = attack.words.map((kind) => weak.has(kind));
-      const met = known.filter((row) => hit[attack.codes[row]!]);
-      const leaves = [...new Set(open.weak.map(([, said]) => said))].map((said) => {
-        const kinds = open.weak.filter(([, s]) => s === said).map(([kind]) => calls.get(kind) ?? 0);
-        return `${said} (${kinds.reduce((a, b) => a + b, 0)})`;
-      });
-      const rate = rateOf(
-        columns.weight,
-        met,
-        known.filter((row) => !hit[attack.codes[row]!]),
+      const rowsOf = (some: readonly Weak[]): number[] => some.flatMap((w) => by.get(w.meets) ?? []);
+      const weak = new Set(open.weak.map((w) => w.meets));
+      const met = Uint32Array.from(rowsOf(open.weak)).sort();
+      const rest = [...by].flatMap(([what, some]) => (weak.has(what) ? [] : some));
+      const leaves = [...new Set(open.weak.map((w) => w.words))].map(
+        (said) => `${said} (${rowsOf(open.weak.filter((w) => w.words === said)).length})`,
       );
+      const rate = rateOf(columns.weight, met, rest);
       return { word, open, met, rate, leaves };
     });
     // Coverages that leave the same are one line.
@@ -200,7 +220,7 @@ export function adjustTable(
   return {
     id: 'adjust',
     title: partTitle('adjust'),
-    note: 'against the formation they use most in the structure, with the front they met most: perimeter calls where a man is missing outside, vertical ones where a backer or nobody is deep on the inside receiver, runs where the box is light; other throws are not judged',
+    note: 'against the formation they use most in the structure, with the front they met most: perimeter calls to a side where a man is missing, vertical ones where a backer or nobody is deep on the inside receiver, runs where the box is light; other throws are not judged',
     columns: COLUMNS,
     rows: cells,
     behind,

@@ -3,6 +3,15 @@
  * know. As tables of plain cells, the same for a file, a sheet and a page.
  */
 import { gridCsv } from '../table/write';
+import {
+  count,
+  mean,
+  N,
+  rate,
+  word,
+  type BesideCell,
+  type BesideTable,
+} from './beside-table';
 import { adjustTable, type AdjustBook } from './adjust';
 import { byProductsTable } from './by-products';
 import type { Columns } from './columns';
@@ -13,30 +22,11 @@ import { GRID_PARTS, type GridCell, type GridHead } from './grid';
 import type { JudgedTable } from './judged';
 import { keysTable } from './keys';
 import { GIVES_AWAY, onePlayPictures, PICTURE } from './one-play';
-import type { Mean, Rate } from './rates';
+import type { Rate } from './rates';
 import { returnsTable } from './returns';
 import { partTitle } from './sections';
 import { ofKicks, type BoardSide } from './sides';
 import { varietyOf } from './variety';
-
-export interface BesideColumn {
-  /** As in report.json. */
-  readonly key: string;
-  readonly label: string;
-  readonly kind: 'word' | 'count' | 'rate' | 'mean';
-}
-export type BesideCell = string | number | Rate | Mean | null;
-export interface BesideTable {
-  readonly id: string;
-  readonly title: string;
-  readonly note: string;
-  readonly columns: readonly BesideColumn[];
-  /** By n, most first; each with a cell a column. */
-  readonly rows: readonly (readonly BesideCell[])[];
-}
-
-const N: BesideColumn = { key: 'n', label: 'n', kind: 'count' };
-const word = (key: string, label: string): BesideColumn => ({ key, label, kind: 'word' });
 
 export interface Beside {
   readonly snaps: readonly CountedSnap[];
@@ -93,12 +83,7 @@ function drivesTable({ snaps, rows, team, side }: Beside): BesideTable {
     id: 'drives_and_series',
     title: partTitle('drives_and_series'),
     note: 'points added: from first down to first down, Carter and Machol, 1971, professional games',
-    columns: [
-      word('figure', 'figure'),
-      N,
-      { key: 'share', label: 'share', kind: 'rate' },
-      { key: 'mean', label: 'mean', kind: 'mean' },
-    ],
+    columns: [word('figure', 'figure'), N, rate('share', 'share'), mean('mean', 'mean')],
     rows: byN(
       figures
         .filter((f) => f.value.n > 0)
@@ -124,19 +109,13 @@ function picturesTable({ columns, rows }: Beside): BesideTable {
     id: 'one_play',
     title: partTitle('one_play'),
     note: `more than ${GIVES_AWAY} % of eight snaps or more; plays to add: others that would hide it`,
-    columns: [
-      ...named,
-      N,
-      word('concept', 'play'),
-      { key: 'share', label: 'share', kind: 'rate' },
-      { key: 'others', label: 'plays to add', kind: 'count' },
-    ],
+    columns: [...named, N, word('concept', 'play'), rate('share', 'share'), count('others', 'plays to add')],
     rows: byN(
-      onePlayPictures(columns, rows).map(({ words, concept, rate, add }) => [
+      onePlayPictures(columns, rows).map(({ words, concept, rate: share, add }) => [
         ...PICTURE.map((_, i) => words[i] || null),
-        rate.n,
+        share.n,
         concept,
-        rate,
+        share,
         add,
       ]),
       PICTURE.length,
@@ -175,8 +154,8 @@ function playersTable({ snaps, rows }: Beside): BesideTable {
     columns: [
       word('defender', 'defender'),
       N,
-      ...signs.map((sign): BesideColumn => ({ key: sign, label: DEFENDER_SIGNS[sign], kind: 'rate' })),
-      { key: 'penetration', label: 'penetration, yards', kind: 'mean' },
+      ...signs.map((sign) => rate(sign, DEFENDER_SIGNS[sign])),
+      mean('penetration', 'penetration, yards'),
     ],
     rows: byN(
       men.map((d) => [

@@ -4,13 +4,13 @@
  * themselves are in neither part.
  */
 import type { PASS_TYPES } from '../book/play';
-import type { BesideColumn } from './beside';
+import { mean, N, rate, word } from './beside-table';
 import { groupBy } from './cells';
 import { FIRST_VALUE, type Columns } from './columns';
 import type { CountedSnap } from './counted';
 import type { JudgedTable } from './judged';
-import { NO, outcomeOf, YES } from './outcomes';
-import { FEW_COUNT, meanOf, rateOf } from './rates';
+import { rateAmong } from './outcomes';
+import { FEW_COUNT, meanOf } from './rates';
 import { partTitle } from './sections';
 
 /** Snaps that a call is thought to work on (common practice). */
@@ -24,58 +24,58 @@ const KINDS: ReadonlySet<string> = new Set<(typeof PASS_TYPES)[number]>([
   'shot',
   'play action',
 ]);
-const COLUMNS: readonly BesideColumn[] = [
-  { key: 'concept', label: 'after', kind: 'word' },
-  { key: 'n', label: 'n', kind: 'count' },
-  { key: 'pressure_after', label: 'seconds to pressure, next four', kind: 'mean' },
-  { key: 'pressure_else', label: 'seconds otherwise', kind: 'mean' },
-  { key: 'success_after', label: 'success, next four', kind: 'rate' },
-  { key: 'success_else', label: 'success otherwise', kind: 'rate' },
+const COLUMNS = [
+  word('concept', 'after'),
+  N,
+  mean('pressure_after', 'seconds to pressure, next four'),
+  mean('pressure_else', 'seconds otherwise'),
+  rate('success_after', 'success, next four'),
+  rate('success_else', 'success otherwise'),
 ];
 
-/** Screens, boots, sprints, shots and play action seen four times or more, the most used first; `rows` of one offense in the order of the games. */
+/** The next snaps of the same offense in the game that count, filtered away or not: the fourth after is the fourth. */
+function nextOf(snaps: readonly CountedSnap[], columns: Columns, call: number): number[] {
+  const { game, offense } = snaps[call]!.snap;
+  const out: number[] = [];
+  for (let row = call + 1; row < snaps.length && out.length < AFTER && snaps[row]!.snap.game === game; row++)
+    if (columns.counts[row] === 1 && snaps[row]!.snap.offense === offense) out.push(row);
+  return out;
+}
+
+/**
+ * Screens, boots, sprints, shots and play action seen four times or more, the most used first; `rows` in the order of
+ * the games. A filter says which calls are looked at and which snaps are measured, not which follow.
+ */
 export function byProductsTable(
   snaps: readonly CountedSnap[],
   columns: Columns,
   rows: Uint32Array,
 ): JudgedTable {
-  const said = outcomeOf(columns, 'success');
   const seconds = columns.figures('pressureTime');
   const { concept, passType } = columns.text;
   const called = rows.filter(
     (row) => concept.codes[row]! >= FIRST_VALUE && KINDS.has(passType.words[passType.codes[row]!]!),
   );
-  const place = new Map([...rows].map((row, i) => [row, i]));
   const gameOf = (row: number): string => snaps[row]!.snap.game;
   const found = groupBy(columns, called, ['concept'])
     .filter((g) => g.rows.length >= FEW_COUNT)
     .map(({ words: [concept], rows: calls }) => {
       const own = new Set(calls);
       const games = new Set([...calls].map(gameOf));
-      const after = new Set<number>();
-      for (const call of calls) {
-        const at = place.get(call)!;
-        for (const next of rows.subarray(at + 1, at + 1 + AFTER))
-          if (gameOf(next) === gameOf(call) && !own.has(next)) after.add(next);
-      }
-      const otherwise = rows.filter((row) => games.has(gameOf(row)) && !own.has(row) && !after.has(row));
-      const parts = [Uint32Array.from(after).sort(), otherwise] as const;
+      const follow = new Set([...calls].flatMap((call) => nextOf(snaps, columns, call)));
+      const parts = [true, false].map((after) =>
+        rows.filter((row) => !own.has(row) && games.has(gameOf(row)) && follow.has(row) === after),
+      );
       const timed = parts.map((part) => part.filter((row) => !Number.isNaN(seconds[row]!)));
-      const judged = parts.map((part) => part.filter((row) => said[row]! <= YES));
+      const judged = parts.map((part) => rateAmong(columns, part, 'success'));
       return {
         cells: [
           concept!,
           calls.length,
           ...timed.map((part) => meanOf([...part].map((row) => seconds[row]!))),
-          ...judged.map((part) =>
-            rateOf(
-              columns.weight,
-              part.filter((row) => said[row] === YES),
-              part.filter((row) => said[row] === NO),
-            ),
-          ),
+          ...judged.map((part) => part.rate),
         ],
-        behind: [null, calls, ...timed, ...judged],
+        behind: [null, calls, ...timed, ...judged.map((part) => part.hits)],
       };
     })
     .slice(0, MOST);

@@ -41,6 +41,10 @@ export interface Column {
   readonly codeOf: ReadonlyMap<string, number>;
 }
 
+/** The word of a row; null: blank, none, not visible or not sure. */
+export const wordAt = ({ codes, words }: Column, row: number): string | null =>
+  codes[row]! < FIRST_VALUE ? null : words[codes[row]!]!;
+
 export interface Columns {
   readonly n: number;
   readonly ids: readonly string[];

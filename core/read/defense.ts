@@ -4,7 +4,7 @@
  */
 import { BUCKET_ROWS } from '../field/situation';
 import { groupBy } from './cells';
-import { FIRST_VALUE, type Column, type Columns } from './columns';
+import { wordAt, type Columns } from './columns';
 import { rateOf, type Rate } from './rates';
 
 /** Man whatever the middle; else the middle of the field says the family. */
@@ -98,25 +98,22 @@ export interface DefenseBoard {
   readonly named: readonly { readonly word: string; readonly rate: Rate; readonly rows: Uint32Array }[];
 }
 
-const wordOf = ({ codes, words }: Column, row: number): string | null =>
-  codes[row]! < FIRST_VALUE ? null : words[codes[row]!]!;
-
 function familyOf(columns: Columns, row: number): Family | null {
-  const style = wordOf(columns.text.style, row);
+  const style = wordAt(columns.text.style, row);
   if (style === 'man') return 'man';
-  const middle = wordOf(columns.text.middle, row);
+  const middle = wordAt(columns.text.middle, row);
   if (middle === null) return null;
   // Nobody deep and no zone under it: everybody is on a man.
   return middle === 'none' ? 'man' : middle === 'open' ? 'open' : 'closed';
 }
 
 function cameFive(columns: Columns, row: number): boolean | null {
-  const rushers = wordOf(columns.text.rushers, row);
+  const rushers = wordAt(columns.text.rushers, row);
   return rushers === null ? null : Number(rushers) >= PRESSURE_FROM;
 }
 
 const classOf = (columns: Columns, row: number): SituationClass | null =>
-  CLASS_OF.get(wordOf(columns.text.bucket, row) ?? '') ?? null;
+  CLASS_OF.get(wordAt(columns.text.bucket, row) ?? '') ?? null;
 
 const listOf = (rows: readonly number[]): Uint32Array => Uint32Array.from(rows);
 
@@ -125,14 +122,14 @@ export function defenseBoard(columns: Columns, selection: Uint32Array): DefenseB
   const places = new Map<string, number[]>();
   const unplaced: number[] = [];
   for (const row of selection) {
-    const structure = wordOf(columns.text.structureSnap, row);
+    const structure = wordAt(columns.text.structureSnap, row);
     if (structure === null) {
       unplaced.push(row);
       continue;
     }
     const [left, right] = structure.split('x');
-    const to = left === right ? null : wordOf(columns.text.boundarySnap, row);
-    const middle = left !== right && wordOf(columns.text.hash, row) === 'M';
+    const to = left === right ? null : wordAt(columns.text.boundarySnap, row);
+    const middle = left !== right && wordAt(columns.text.hash, row) === 'M';
     const key = `${structure}.${to === null ? (middle ? 'middle' : '') : to.replace('the ', '')}`;
     const list = places.get(key);
     if (list) list.push(row);

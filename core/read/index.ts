@@ -20,6 +20,7 @@ export * from './derived';
 export * from './defenders';
 export * from './drives';
 export * from './beside';
+export type { BesideCell, BesideColumn, BesideTable } from './beside-table';
 export * from './judged';
 export * from './returns';
 export type { AdjustBook } from './adjust';

@@ -113,6 +113,17 @@ describe('men who are read', () => {
     expect(row![6]).toBe('pulled against squeeze');
     expect(row![7]).toMatchObject({ k: 2, n: 2 });
   });
+  it('a decision of which nobody knows what came is no answer, and not untried', () => {
+    const play = { play: 'run', concept: 'zone read', readKey: 'end', keyAction: 'squeeze' } as const;
+    const f = film(
+      ['gave', 'gave', 'pulled'].map((readDecision) => ({
+        ...play,
+        readDecision: readDecision as 'gave',
+        gain: null,
+      })),
+    );
+    expect(keysTable(f.columns, f.rows).rows[0]!.slice(6)).toEqual(['none judged against squeeze', null]);
+  });
   it('two and two say nothing; what nobody tried is said', () => {
     const play = { play: 'run', concept: 'zone read', readKey: 'end' } as const;
     const two = film(
@@ -139,6 +150,24 @@ describe('what a call leaves behind', () => {
     expect([(row[2] as Mean).n, (row[3] as Mean).n]).toEqual([16, 12]);
     expect((row[2] as Mean).mean).toBeCloseTo(2.9, 10);
     expect((row[3] as Mean).mean).toBeCloseTo(2.5, 10);
+  });
+  it('the four after a call are the four that were played, whatever a filter leaves of them', () => {
+    const pass = (concept: string, personnel: string, pressureTime: number) =>
+      ({ play: 'pass', result: 'complete', concept, personnel, pressureTime }) as const;
+    // After each screen three of 12 and one of 11; the next of 11 are a fifth and a sixth.
+    const round = [
+      pass('back screen', '11', 1),
+      ...[3, 3, 3].map((t) => pass('stick', '12', t)),
+      pass('stick', '11', 2.9),
+      pass('stick', '11', 2),
+      pass('stick', '11', 2),
+    ];
+    const f = film(Array.from({ length: 4 }, () => round).flat());
+    const rows = select(f.columns, { offense: ['AAA'], personnel: ['11'] });
+    const row = byProductsTable(f.snaps, f.columns, rows).rows[0]!;
+    expect([row[1], (row[2] as Mean).n, (row[3] as Mean).n]).toEqual([4, 4, 8]);
+    expect((row[2] as Mean).mean).toBeCloseTo(2.9, 10);
+    expect((row[3] as Mean).mean).toBeCloseTo(2, 10);
   });
   it('no snap is in two parts, none of another game, by a plain loop', () => {
     const { rows: found } = byProductsTable(snaps, columns, rows);
@@ -197,10 +226,13 @@ describe('choosing a coverage', () => {
     expect(k).toEqual([...k].sort((a, b) => a - b));
     for (const row of table.rows) {
       const leaves = String(row[at('leaves')]);
-      const [receivers, men] = String(row[at('over')]).split(' v. ').map(Number) as [number, number];
+      const [receivers, men] = /(\d+) v\. (\d+)/
+        .exec(String(row[at('over')]))!
+        .slice(1)
+        .map(Number) as [number, number];
       const short = receivers > men;
       const slow = /nobody$|backer|lineman|edge|alone$/.test(String(row[at('third')]));
-      expect(leaves.includes('short outside (15)'), leaves).toBe(short);
+      expect(leaves.includes('short outside, strong side (15)'), leaves).toBe(short);
       expect(/deep inside \(7\)/.test(leaves), leaves).toBe(slow);
       expect(row[at('met')], leaves).toMatchObject({ k: (short ? 15 : 0) + (slow ? 7 : 0), n: 22 });
     }
@@ -213,6 +245,24 @@ describe('choosing a coverage', () => {
       expect(
         [(full[at('met')] as Rate).low, (full[at('met')] as Rate).high].map((x) => Math.round(100 * x!)),
       ).toEqual([47, 84]);
+  });
+  it('a man short on one side is met by calls to that side; one without a side is not judged', () => {
+    const mixed = film([
+      ...called('pass', 'bubble', 9),
+      ...called('pass', 'bubble', 4).map((s) => ({ ...s, direction: 'L' as const })),
+      ...called('pass', 'bubble', 3).map((s) => ({ ...s, direction: null })),
+    ]);
+    const lines = adjustTable(mixed.columns, mixed.rows, drawn);
+    let short = 0;
+    for (const row of lines.rows) {
+      const [strong, weak] = String(row[at('over')])
+        .split(', ')
+        .map((pair) => pair.split(' v. ').map(Number) as [number, number]);
+      const open = [strong, weak].map((pair) => pair![0] > pair![1]);
+      expect(row[at('met')]).toMatchObject({ k: (open[0] ? 9 : 0) + (open[1] ? 4 : 0), n: 13 });
+      short += open.filter(Boolean).length;
+    }
+    expect(short).toBeGreaterThan(0);
   });
   it('says nothing of fewer than eight snaps, nor where no front was met or the book draws nothing', () => {
     const few = film(called('pass', 'bubble', 7));
@@ -287,9 +337,7 @@ it('every figure opens just its snaps, and what is none opens nothing', () => {
         if (kind === 'count') expect(behind).toHaveLength(cell as number);
         if (kind === 'mean') expect(behind.length).toBeGreaterThanOrEqual((cell as Mean | null)?.n ?? 0);
         if (kind === 'rate' && cell !== null)
-          expect([(cell as Rate).k, (cell as Rate).n, table.rows[r]![1]], `${table.id} ${key}`).toContain(
-            behind.length,
-          );
+          expect(behind, `${table.id} ${key}`).toHaveLength((cell as Rate).k);
         for (const row of behind) expect(rows).toContain(row);
       }),
     );

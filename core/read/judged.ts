@@ -2,7 +2,7 @@
  * Judgments that are no board: a row a question, each figure with its snaps. Keys and by-products are facts of one film,
  * chosen after looking at it, and say so.
  */
-import type { BesideTable } from './beside';
+import type { BesideTable } from './beside-table';
 
 export interface JudgedTable extends BesideTable {
   /** By row and column: the snaps of a figure; null: it has none of its own. */

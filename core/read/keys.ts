@@ -4,31 +4,30 @@
  * has tried one yet (a rule of ours; three and four are common practice).
  */
 import { READ_DECISIONS } from '../snap/snap';
-import type { BesideCell, BesideColumn } from './beside';
+import { N, rate, word, type BesideCell } from './beside-table';
 import { groupBy } from './cells';
 import { FIRST_VALUE, type Columns } from './columns';
 import type { JudgedTable } from './judged';
-import { NO, outcomeOf, YES } from './outcomes';
-import { rateOf, type Rate } from './rates';
+import { rateAmong } from './outcomes';
+import { rateOf } from './rates';
 import { partTitle } from './sections';
 
 const LAST = 4;
 const OF_LAST = 3;
-const COLUMNS: readonly BesideColumn[] = [
-  { key: 'concept', label: 'play', kind: 'word' },
-  { key: 'read_key', label: 'man read', kind: 'word' },
-  { key: 'n', label: 'n', kind: 'count' },
-  { key: 'key_action', label: 'what he does most', kind: 'word' },
-  { key: 'share', label: 'of his snaps', kind: 'rate' },
-  { key: 'last', label: 'the last four, newest last', kind: 'word' },
-  { key: 'decision', label: 'what answers it', kind: 'word' },
-  { key: 'success', label: 'successful', kind: 'rate' },
+const COLUMNS = [
+  word('concept', 'play'),
+  word('read_key', 'man read'),
+  N,
+  word('key_action', 'what he does most'),
+  rate('share', 'of his snaps'),
+  word('last', 'the last four, newest last'),
+  word('decision', 'what answers it'),
+  rate('success', 'successful'),
 ];
 
 /** The most used plays first. Rows in the order of the games. Linear. */
 export function keysTable(columns: Columns, rows: Uint32Array): JudgedTable {
   const { keyAction, readDecision } = columns.text;
-  const said = outcomeOf(columns, 'success');
   const charted = rows.filter((row) => keyAction.codes[row]! >= FIRST_VALUE);
   const action = (row: number): string => keyAction.words[keyAction.codes[row]!]!;
   const out: BesideCell[][] = [];
@@ -39,20 +38,15 @@ export function keysTable(columns: Columns, rows: Uint32Array): JudgedTable {
     const last = [...mine.slice(-LAST)].map(action);
     const lately = last.find((a) => last.filter((b) => b === a).length >= OF_LAST) ?? null;
     const when = lately === null ? mine.subarray(0, 0) : mine.filter((row) => action(row) === lately);
-    const answers = READ_DECISIONS.flatMap((decision) => {
+    const tried = READ_DECISIONS.flatMap((decision) => {
       const code = readDecision.codeOf.get(decision);
-      const tried = when.filter(
-        (row) => code !== undefined && readDecision.codes[row] === code && said[row]! <= YES,
-      );
-      const hit = tried.filter((row) => said[row] === YES);
-      const rate = rateOf(
-        columns.weight,
-        hit,
-        tried.filter((row) => said[row] === NO),
-      );
-      return tried.length === 0 ? [] : [{ decision, rate, tried }];
-    }).sort((a, b) => b.rate.low! - a.rate.low! || b.rate.n - a.rate.n);
-    const best: { decision: string; rate: Rate; tried: Uint32Array } | undefined = answers[0];
+      const rows = when.filter((row) => readDecision.codes[row] === code);
+      return rows.length === 0 ? [] : [{ decision, ...rateAmong(columns, rows, 'success') }];
+    });
+    const [best] = tried
+      .filter((t) => t.rate.n > 0)
+      .sort((a, b) => b.rate.low! - a.rate.low! || b.rate.n - a.rate.n);
+    const answer = best?.decision ?? (tried.length === 0 ? 'none tried' : 'none judged');
     out.push([
       words[0]!,
       words[1]!,
@@ -64,10 +58,10 @@ export function keysTable(columns: Columns, rows: Uint32Array): JudgedTable {
         mine.filter((row) => action(row) !== most.words[0]),
       ),
       last.join(', '),
-      lately === null ? null : best ? `${best.decision} against ${lately}` : `none tried against ${lately}`,
-      lately === null || !best ? null : best.rate,
+      lately === null ? null : `${answer} against ${lately}`,
+      best?.rate ?? null,
     ]);
-    behind.push([null, null, mine, null, most.rows, mine.slice(-LAST), null, best?.tried ?? null]);
+    behind.push([null, null, mine, null, most.rows, mine.slice(-LAST), null, best?.hits ?? null]);
   }
   return {
     id: 'keys',

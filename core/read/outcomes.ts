@@ -1,6 +1,7 @@
 /** What a snap says to a measure: yes, no, or that it cannot be said. Worked out once for all snaps, then only counted. */
 import type { RateKey } from './board-spec';
 import { FIRST_VALUE, UNKNOWN, type Columns } from './columns';
+import { rateOf, type Rate } from './rates';
 
 export type { RateKey };
 export const NO = 0;
@@ -71,4 +72,16 @@ export function outcomeOf(columns: Columns, key: RateKey): Uint8Array {
     of.set(key, outcome);
   }
   return outcome;
+}
+
+/** How often a measure says yes among some snaps, and the snaps on which it does; what it cannot say is left out. */
+export function rateAmong(
+  columns: Columns,
+  rows: Uint32Array,
+  key: RateKey,
+): { readonly rate: Rate; readonly hits: Uint32Array } {
+  const outcome = outcomeOf(columns, key);
+  const hits = rows.filter((row) => outcome[row] === YES);
+  const others = rows.filter((row) => outcome[row] === NO);
+  return { rate: rateOf(columns.weight, hits, others), hits };
 }

@@ -6,8 +6,8 @@ import { groupBy } from './cells';
 import { CODE_NONE, FIRST_VALUE, type Columns } from './columns';
 import { shellWords } from './defense';
 import type { FilterField } from './filters';
-import { NO, outcomeOf, YES } from './outcomes';
-import { countText, rateOf, type Rate } from './rates';
+import { rateAmong } from './outcomes';
+import { countText, intervalText, rateOf, type Rate } from './rates';
 import { answerWords, lookName } from './reels';
 
 /** A word most used among some snaps that are tagged, or a yes of those that say. */
@@ -35,22 +35,6 @@ const ROTATES: Readonly<Record<string, string>> = {
   motion: 'rotates to the motion',
 };
 
-const part = (
-  columns: Columns,
-  rows: Uint32Array,
-  of: (row: number) => boolean | null,
-): [Uint32Array, Rate] => {
-  const yes = rows.filter((row) => of(row) === true);
-  return [
-    yes,
-    rateOf(
-      columns.weight,
-      yes,
-      rows.filter((row) => of(row) === false),
-    ),
-  ];
-};
-
 function mostUsed(
   columns: Columns,
   rows: Uint32Array,
@@ -65,7 +49,8 @@ function mostUsed(
   const first = groupBy(columns, tagged, [field], true)[0];
   if (!first) return null;
   const code = codes[first.rows[0]!]!;
-  const [found, rate] = part(columns, tagged, (row) => codes[row] === code);
+  const found = tagged.filter((row) => codes[row] === code);
+  const others = tagged.filter((row) => codes[row] !== code);
   const word = words[code]!;
   const said =
     code < FIRST_VALUE
@@ -75,18 +60,16 @@ function mostUsed(
         : field === 'rotation'
           ? (ROTATES[word] ?? word)
           : word;
+  const rate = rateOf(columns.weight, found, others);
   return { key: field, words: said, rate, rows: found, word: code < FIRST_VALUE ? null : word };
 }
 
 /** Fronts with their coverages among some snaps, most used first, each with what the film says of it. Linear. */
 export function playedCards(columns: Columns, rows: Uint32Array, most: number): PlayedCard[] {
-  const [five, success] = [outcomeOf(columns, 'five'), outcomeOf(columns, 'success')];
   return answersIn(columns, rows, most).map((answer): PlayedCard => {
-    const yes = (key: 'five' | 'success', words: string, outcome: Uint8Array): Said | null => {
-      const [hit, rate] = part(columns, answer.rows, (row) =>
-        outcome[row] === YES ? true : outcome[row] === NO ? false : null,
-      );
-      return rate.n === 0 ? null : { key, words, rate, rows: hit, word: null };
+    const yes = (key: 'five' | 'success', words: string): Said | null => {
+      const { rate, hits } = rateAmong(columns, answer.rows, key);
+      return rate.n === 0 ? null : { key, words, rate, rows: hits, word: null };
     };
     return {
       ...answer,
@@ -96,8 +79,8 @@ export function playedCards(columns: Columns, rows: Uint32Array, most: number): 
         mostUsed(columns, answer.rows, 'shell', null),
         mostUsed(columns, answer.rows, 'rotation', 'no rotation'),
         mostUsed(columns, answer.rows, 'pressure', 'no pressure'),
-        yes('five', 'five or more came', five),
-        yes('success', 'successful against it', success),
+        yes('five', 'five or more came'),
+        yes('success', 'successful against it'),
       ].filter((s) => s !== null),
     };
   });
@@ -112,7 +95,11 @@ const usual = ({ said }: PlayedCard, key: Said['key']): string | null => {
 /** The words that a card is drawn from. */
 export function playedFields(card: PlayedCard): SnapFields {
   const { look, front, coverage } = card;
-  const shell = usual(card, 'shell');
+  const [shell, rotation, pressure] = [
+    usual(card, 'shell'),
+    usual(card, 'rotation'),
+    usual(card, 'pressure'),
+  ];
   return {
     formation: look?.formation ?? null,
     formationSide: look?.side ?? null,
@@ -120,13 +107,14 @@ export function playedFields(card: PlayedCard): SnapFields {
     front,
     coverage,
     ...(shell === null ? {} : { shell: Number(shell) }),
-    ...(usual(card, 'rotation') ? { rotation: usual(card, 'rotation') as SnapFields['rotation'] } : {}),
-    ...(usual(card, 'pressure') ? { pressure: usual(card, 'pressure') } : {}),
+    ...(rotation === null ? {} : { rotation: rotation as SnapFields['rotation'] }),
+    ...(pressure === null ? {} : { pressure }),
   };
 }
 
-/** "two high shown 20 of 24". */
+/** "two high shown 20 of 24", and with its interval. */
 export const saidText = ({ words, rate }: Said): string => `${words} ${countText(rate)}`;
+export const saidWhole = (said: Said): string => `${saidText(said)} (${intervalText(said.rate)})`;
 
 /** What a card is drawn against. */
 export const playedAgainst = ({ look }: PlayedCard): string => (look ? `against ${lookName(look)}` : '');

@@ -6,7 +6,8 @@ import { UNSURE } from './doubts';
 import { RATE_KEYS } from './board-spec';
 import { BOARDS } from './board-specs';
 import type { BoardSide } from './sides';
-import { besideJson, type BesideTable } from './beside';
+import { besideJson } from './beside';
+import type { BesideTable } from './beside-table';
 import {
   boardTable,
   rateIn,

@@ -1,12 +1,11 @@
 /** What a call returned, and what a repetition of it in practice: reps are the snaps of a team's own practice film. */
-import type { Snap } from '../snap/snap';
-import { isTagged } from '../snap/snap';
-import type { BesideColumn } from './beside';
+import { isTagged, type Snap } from '../snap/snap';
+import { count, mean, N, rate, word } from './beside-table';
 import { groupBy } from './cells';
 import { FIRST_VALUE, UNKNOWN, type Columns } from './columns';
 import type { JudgedTable } from './judged';
-import { outcomeOf, NO, YES } from './outcomes';
-import { meanOf, rateOf } from './rates';
+import { rateAmong } from './outcomes';
+import { meanOf } from './rates';
 import { partTitle } from './sections';
 
 /** Phases of a game that is practice. */
@@ -26,13 +25,13 @@ export function repsOf(
   return reps;
 }
 
-const COLUMNS: readonly BesideColumn[] = [
-  { key: 'concept', label: 'play', kind: 'word' },
-  { key: 'n', label: 'n', kind: 'count' },
-  { key: 'success', label: 'success', kind: 'rate' },
-  { key: 'yards', label: 'yards a call', kind: 'mean' },
-  { key: 'reps', label: 'practice reps', kind: 'count' },
-  { key: 'yards_a_rep', label: 'yards a rep', kind: 'count' },
+const COLUMNS = [
+  word('concept', 'play'),
+  N,
+  rate('success', 'success'),
+  mean('yards', 'yards a call'),
+  count('reps', 'practice reps'),
+  count('yards_a_rep', 'yards a rep'),
 ];
 
 /** Plays by calls, most first; no rows where no practice film is logged. Yards a rep: all its yards over all its reps. */
@@ -41,33 +40,26 @@ export function returnsTable(
   rows: Uint32Array,
   reps: ReadonlyMap<string, number>,
 ): JudgedTable {
-  const said = outcomeOf(columns, 'success');
   const called = rows.filter((row) => columns.text.concept.codes[row]! >= FIRST_VALUE);
-  const plays = reps.size === 0 ? [] : groupBy(columns, called, ['concept']);
+  const plays = (reps.size === 0 ? [] : groupBy(columns, called, ['concept'])).map(
+    ({ words: [concept], rows: calls }) => {
+      const known = calls.filter((row) => columns.yards[row] !== UNKNOWN);
+      const yards = [...known].map((row) => columns.yards[row]!);
+      const { rate, hits } = rateAmong(columns, calls, 'success');
+      const n = reps.get(concept!) ?? 0;
+      const each = n === 0 ? null : Math.round((10 * yards.reduce((a, b) => a + b, 0)) / n) / 10;
+      return {
+        cells: [concept!, calls.length, rate, meanOf(yards), n, each],
+        behind: [null, calls, hits, known, null, null],
+      };
+    },
+  );
   return {
     id: 'returns',
     title: partTitle('returns'),
     note: 'practice reps: snaps of our practice film; yards so far for a rep so far, not what the next rep would bring',
     columns: COLUMNS,
-    rows: plays.map(({ words: [concept], rows: calls }) => {
-      const known = [...calls]
-        .filter((row) => columns.yards[row] !== UNKNOWN)
-        .map((row) => columns.yards[row]!);
-      const n = reps.get(concept!) ?? 0;
-      const sum = known.reduce((a, b) => a + b, 0);
-      return [
-        concept!,
-        calls.length,
-        rateOf(
-          columns.weight,
-          calls.filter((row) => said[row] === YES),
-          calls.filter((row) => said[row] === NO),
-        ),
-        meanOf(known),
-        n,
-        n === 0 ? null : Math.round((10 * sum) / n) / 10,
-      ];
-    }),
-    behind: plays.map(({ rows: calls }) => [null, calls, calls, calls, null, null]),
+    rows: plays.map((p) => p.cells),
+    behind: plays.map((p) => p.behind),
   };
 }

@@ -2,10 +2,10 @@
 import { GAPS, type DrawnUse, type Gap } from '../look';
 import { THIRDS, type Third } from '../snap/snap';
 import { CALL_KINDS, callsWords, type CallKind, type Calls } from './calls';
-import { FIRST_VALUE, type Column, type Columns } from './columns';
+import { wordAt, type Columns } from './columns';
 import { DEPTH_BANDS } from './derived';
-import { NO, outcomeOf, YES } from './outcomes';
-import { countText, rateOf, type Rate } from './rates';
+import { rateAmong } from './outcomes';
+import { countText, intervalText, type Rate } from './rates';
 
 /** One arrow or ring of a drawing. The uses of a formation are all its called snaps, each once. */
 export interface Use {
@@ -19,21 +19,17 @@ export interface Use {
   readonly success: Rate;
 }
 
-const wordOf = ({ codes, words }: Column, row: number): string | null =>
-  codes[row]! < FIRST_VALUE ? null : words[codes[row]!]!;
-
 /** Most used first within runs, options and throws. Linear. */
 export function usesOf(columns: Columns, calls: Calls): Use[] {
   columns.prepare(['gap', 'direction', 'targetThird', 'depthBand']);
   const { gap, targetThird, depthBand } = columns.text;
-  const said = outcomeOf(columns, 'success');
   const found = new Map<string, Omit<Use, 'rows' | 'success'> & { readonly rows: number[] }>();
   for (const { kind, side, rows } of calls.bySide)
     for (const row of rows) {
       const through =
-        kind === 'run' && side !== null ? (GAPS.find((g) => g === wordOf(gap, row)) ?? null) : null;
-      const third = THIRDS.find((t) => t === wordOf(targetThird, row));
-      const depth = DEPTH_BANDS.find((d) => d === wordOf(depthBand, row));
+        kind === 'run' && side !== null ? (GAPS.find((g) => g === wordAt(gap, row)) ?? null) : null;
+      const third = THIRDS.find((t) => t === wordAt(targetThird, row));
+      const depth = DEPTH_BANDS.find((d) => d === wordAt(depthBand, row));
       const place = kind === 'pass' && third && depth ? { third, depth } : null;
       const key = place
         ? `pass-${third}-${DEPTH_BANDS.indexOf(place.depth)}`
@@ -47,8 +43,7 @@ export function usesOf(columns: Columns, calls: Calls): Use[] {
     .sort((a, b) => rank(a) - rank(b) || b.rows.length - a.rows.length || (a.key < b.key ? -1 : 1))
     .map((use): Use => {
       const rows = Uint32Array.from(use.rows).sort();
-      const of = (outcome: number): Uint32Array => rows.filter((row) => said[row] === outcome);
-      return { ...use, rows, success: rateOf(columns.weight, of(YES), of(NO)) };
+      return { ...use, rows, success: rateAmong(columns, rows, 'success').rate };
     });
 }
 
@@ -60,9 +55,9 @@ export const usedWords = ({ kind, side, gap, place }: Use): string =>
       ? `${gap} gap ${side === 'L' ? 'left' : 'right'}`
       : callsWords({ kind, side });
 
-/** "success 3 of 5"; what is not known is left out of both. */
+/** "success 3 of 5 (23–88 %)"; what is not known is left out of both. */
 export const usedSuccess = ({ success }: Use): string =>
-  success.n === 0 ? 'success not known' : `success ${countText(success)}`;
+  success.n === 0 ? 'success not known' : `success ${countText(success)} (${intervalText(success)})`;
 
 /** As a drawing has it. */
 export const drawnUse = ({ kind, side, gap, place, rows, success }: Use): DrawnUse => ({

@@ -106,6 +106,7 @@ function Look({ counted, look, book, profile, onCard, onReel }: LookProps) {
             type="button"
             className="plain"
             title={usedSuccess(use)}
+            aria-label={`${usedWords(use)} ${use.rows.length}, ${usedSuccess(use)}, open the reel`}
             onClick={() => onReel(use.key)}
           >
             {usedWords(use)} {use.rows.length}

@@ -37,14 +37,8 @@ export function PlayedCard({ card, book, profile, onReel }: PlayedCardProps) {
       )}
       <div className="small lookdoors">
         {card.said.map((said) => (
-          <button
-            key={said.key}
-            type="button"
-            className="plain"
-            title={intervalText(said.rate)}
-            onClick={() => onReel(`/${said.key}`)}
-          >
-            {saidText(said)}
+          <button key={said.key} type="button" className="plain" onClick={() => onReel(`/${said.key}`)}>
+            {saidText(said)} <span className="quiet">{intervalText(said.rate)}</span>
           </button>
         ))}
         <span className="quiet">{playedAgainst(card)}</span>

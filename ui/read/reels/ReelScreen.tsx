@@ -287,6 +287,8 @@ function NameField({ name, onName }: { readonly name: string; readonly onName: (
       <input
         ref={field}
         aria-label="name of the reel"
+        // A browser that puts an old name back at a reload would have it saved over a newer one.
+        autoComplete="off"
         defaultValue={name}
         maxLength={80}
         onBlur={(e) => {
