@@ -6,16 +6,6 @@ const WIDTH = 96;
 /** A share, 0 to 1, as a place on the bar. */
 const scale = (share: number): number => 3 + share * (WIDTH - 6);
 
-const PLACED = {
-  display: 'inline-grid',
-  gridTemplateColumns: `${WIDTH}px auto`,
-  columnGap: 8,
-  alignItems: 'center',
-  lineHeight: 1.15,
-} as const;
-const WHOLE_ROW = { gridColumn: '1 / -1' } as const;
-const ONE_LINE = { whiteSpace: 'nowrap' } as const;
-
 export function RateBar({
   rate,
   label,
@@ -29,47 +19,39 @@ export function RateBar({
   const weighted = rate.worth !== rate.n && rate.share !== null;
   const words = `${label} ${countText(rate)}${weighted ? `, worth ${rate.worth.toFixed(1)}` : ''}`;
   return (
-    <span style={PLACED}>
+    <span className="ratebar">
       {onOpen ? (
-        <button
-          type="button"
-          className="plain num"
-          style={WHOLE_ROW}
-          onClick={onOpen}
-          aria-label={`${words}, open the reel`}
-        >
+        <button type="button" className="plain num" onClick={onOpen} aria-label={`${words}, open the reel`}>
           {words}
         </button>
       ) : (
-        <span className="num" style={WHOLE_ROW}>
-          {words}
-        </span>
+        <span className="num">{words}</span>
       )}
-      <svg width={WIDTH} height="10" aria-hidden="true">
-        <line x1={scale(0)} x2={scale(1)} y1="5" y2="5" stroke="var(--faint)" strokeWidth="3" />
-        {rate.low !== null && rate.high !== null && rate.share !== null && (
-          <>
-            <line
-              x1={scale(rate.low)}
-              x2={scale(rate.high)}
-              y1="5"
-              y2="5"
-              stroke="var(--ink)"
-              strokeWidth="1.6"
-              opacity={rate.worth < FEW ? 0.45 : 1}
-            />
-            <circle
-              cx={scale(rate.share)}
-              cy="5"
-              r={rate.worth < FEW ? 2.4 : 4}
-              fill="var(--run)"
-              opacity={rate.worth < FEW ? 0.5 : 1}
-            />
-          </>
-        )}
-      </svg>
-      <span className="small quiet" style={ONE_LINE}>
-        {intervalText(rate)}
+      <span className="line">
+        <svg width={WIDTH} height="10" aria-hidden="true">
+          <line x1={scale(0)} x2={scale(1)} y1="5" y2="5" stroke="var(--faint)" strokeWidth="3" />
+          {rate.low !== null && rate.high !== null && rate.share !== null && (
+            <>
+              <line
+                x1={scale(rate.low)}
+                x2={scale(rate.high)}
+                y1="5"
+                y2="5"
+                stroke="var(--ink)"
+                strokeWidth="1.6"
+                opacity={rate.worth < FEW ? 0.45 : 1}
+              />
+              <circle
+                cx={scale(rate.share)}
+                cy="5"
+                r={rate.worth < FEW ? 2.4 : 4}
+                fill="var(--run)"
+                opacity={rate.worth < FEW ? 0.5 : 1}
+              />
+            </>
+          )}
+        </svg>
+        <span className="small quiet">{intervalText(rate)}</span>
       </span>
     </span>
   );

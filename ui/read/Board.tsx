@@ -27,18 +27,16 @@ interface Span extends Zone {
   readonly b: number;
 }
 
-/** What lies under the marks of a situation: the zones, each a door to its part. The same at every choice of a filter. */
+/** What lies under the marks of a situation, as tall as they: the zones, each a door to its part. The same at every choice of a filter. */
 const Zones = memo(function Zones({
   bucket,
   label,
-  height,
   chosen,
   zones,
   onCell,
 }: {
   readonly bucket: string;
   readonly label: string;
-  readonly height: number;
   /** The chosen zone of this situation, if one is. */
   readonly chosen: string | null;
   readonly zones: readonly Span[];
@@ -52,7 +50,7 @@ const Zones = memo(function Zones({
           x={zone.a}
           width={zone.b - zone.a}
           y="0"
-          height={height}
+          height="100%"
           fill={chosen === zone.key ? 'var(--high)' : 'transparent'}
           className="zone"
           onClick={() => onCell({ bucket, zone: zone.key })}
@@ -61,7 +59,7 @@ const Zones = memo(function Zones({
         </rect>
       ))}
       {zones.slice(1).map((zone) => (
-        <line key={zone.key} x1={zone.a} x2={zone.a} y1="0" y2={height} stroke="var(--faint)" />
+        <line key={zone.key} x1={zone.a} x2={zone.a} y1="0" y2="100%" stroke="var(--faint)" />
       ))}
     </>
   );
@@ -164,7 +162,6 @@ export const Board = memo(function Board({ board, cell, zones: set, onCell, onRe
                   <Zones
                     bucket={key}
                     label={label}
-                    height={height}
                     chosen={chosen ? cell.zone : null}
                     zones={zones}
                     onCell={onCell}

@@ -2,6 +2,10 @@
 /** A judgment as a table: each figure with its n, its interval and the way to its snaps. */
 import { countText, figureText, intervalText, type BesideCell, type JudgedTable } from '@/core/read';
 
+/** Heights that are kept for a card until it is seen, a little more than it has: title and note; a row. Pixels. */
+const BESIDE_ROWS = 110;
+const ROW = 30;
+
 interface JudgedCardProps {
   readonly table: JudgedTable;
   /** "<table>/<row>/<column>". */
@@ -11,7 +15,11 @@ interface JudgedCardProps {
 export function JudgedCard({ table, onOpen }: JudgedCardProps) {
   const { id, title, note, columns, rows, behind } = table;
   return (
-    <section className="card" aria-label={title}>
+    <section
+      className="card judged"
+      aria-label={title}
+      style={{ containIntrinsicBlockSize: `auto ${rows.length * ROW + BESIDE_ROWS}px` }}
+    >
       <header>
         <h2>{title}</h2>
       </header>
