@@ -1,6 +1,13 @@
 'use client';
 /** Plan: suggestions by own success in the chosen situation at the left, the sheet as it prints at the right. */
-import { DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import {
+  DndContext,
+  PointerSensor,
+  pointerWithin,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { Book } from '@/core/book';
@@ -112,7 +119,7 @@ export function PlanScreen(props: PlanScreenProps) {
   const reel = url.get('reel');
   const shown = reel === null ? null : planReel(reel, { film, missing, section, opponentName });
   return (
-    <DndContext id="plan" sensors={sensors} onDragEnd={dropped}>
+    <DndContext id="plan" sensors={sensors} collisionDetection={pointerWithin} onDragEnd={dropped}>
       <PlanToolbar
         sheet={sheet}
         sheetKey={props.sheet.key}
