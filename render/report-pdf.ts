@@ -191,7 +191,7 @@ function section(pages: Pages, table: BoardTable, picture: GridPicture | null): 
   blocks.forEach((block, b) => {
     const head = (): void => {
       words.forEach((c, i) => pages.cut(c.label, MARGIN + i * (wide + GAP), pages.y, wide, 7.5, true));
-      pages.right('snaps', beside - 30 - GAP, pages.y, 30, 7.5, true);
+      pages.right(table.columns[grouped]!.label, beside - 30 - GAP, pages.y, 30, 7.5, true);
       let x = beside;
       for (const column of block) {
         pages.right(column.label, x, pages.y, widthOf(column.kind), 7.5, true);

@@ -8,6 +8,8 @@ export interface BoardSpec {
   readonly id: string;
   readonly title: string;
   readonly side: BoardSide;
+  /** What a row counts, where a snap stands for something longer: "drives". */
+  readonly counts?: string;
   readonly by: readonly FilterField[];
   /** Its words become columns: the share of each among the snaps where it is tagged. */
   readonly across?: FilterField;

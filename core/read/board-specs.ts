@@ -178,6 +178,7 @@ export const BOARDS: readonly BoardSpec[] = [
   offense('drives', 'Where drives begin and how they end', ['driveStart'], {
     filter: { drivePlay: ['first'] },
     across: 'driveEnd',
+    counts: 'drives',
     measures: [],
   }),
 

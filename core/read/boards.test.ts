@@ -308,6 +308,9 @@ describe('drives', () => {
     );
     expect(ended('field goal')).toBe(whole.filter((c) => c.snap.score === 'field_goal').length);
     expect(drives.every((c) => c.driveStart !== null)).toBe(true);
+    // A row of this board is a drive, and is called one.
+    const board = BOARDS.find((b) => b.id === 'drives')!;
+    expect(boardTable(columns, select(columns, {}), board, DEFAULT_ZONES).columns[1]!.label).toBe('drives');
     // Every counted snap lies in one drive.
     expect(whole.filter((c) => isTendency(c) && c.snap.unit === 'scrimmage' && c.drivePlay === null)).toEqual(
       [],

@@ -242,7 +242,7 @@ export function boardTable(
     title: spec.title,
     columns: [
       ...spec.by.map((f): BoardColumn => ({ key: f, label: filterLabel(f), kind: 'word' })),
-      { key: 'n', label: 'snaps', kind: 'count' },
+      { key: 'n', label: spec.counts ?? 'snaps', kind: 'count' },
       ...measured,
     ],
     rows: table,

@@ -50,6 +50,24 @@ describe('the field drawn', () => {
     );
   });
 
+  it.each(BOARDS.filter((b) => b.picture).map((b) => b.id))('writes the key of %s within its width', (id) => {
+    const rows = select(columns, { [sideField(spec(id).side)]: [teams[0]!] });
+    const picture = gridPicture(boardTable(columns, rows, spec(id), DEFAULT_ZONES), DEFAULT_ZONES);
+    if (picture === null) return expect(id).toBe('target-map');
+    const [, , width, height] = picture.drawing.view;
+    const said = picture.drawing.marks.flatMap((m) =>
+      m.mark === 'text' && m.size === 1.4 && m.x === 0 ? [m] : [],
+    );
+    expect(said.map((m) => m.text).join(' · ')).toMatch(
+      /^length: snaps, the longest \d+ · solid: .+ · hatched: .+ · thin line: not known/,
+    );
+    for (const { text, y } of said) {
+      // A middling letter of the font is half as wide as its size.
+      expect(text.length * 1.4 * 0.5).toBeLessThan(width);
+      expect(y).toBeLessThan(height);
+    }
+  });
+
   it('draws each bar as long as its snaps, solid as far as its rate, all of it inside the drawing', () => {
     const rows = select(columns, { offense: [teams[0]!] });
     const { drawing, cells } = gridPicture(

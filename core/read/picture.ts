@@ -30,6 +30,10 @@ export interface GridPicture {
 
 const [WIDE, TALL, HEAD, SIDE, BAR] = [10, 5.6, 3, 15, 1.9];
 const HATCH = 0.55;
+/** What the marks mean, below the grid: its type, and how far apart its lines stand. */
+const [KEY_SIZE, KEY_LINE] = [1.4, 1.8];
+/** A letter of a text in parts of its size, on paper and screen alike; no text is wider. */
+const WIDEST_LETTER = 0.52;
 
 const rect = (x: number, y: number, width: number, height: number): Point[] => [
   [x, y],
@@ -172,16 +176,32 @@ export function gridPicture(table: BoardTable, zones: readonly Zone[]): GridPict
     };
   });
   const left = table.all.rows.length - placed.reduce((n, p) => n + p.row.rows.length, 0);
-  marks.push(
-    words(
-      `length: snaps, the longest ${most} · solid: ${picture.words[0]} · hatched: ${picture.words[1]} · thin line: not known${left > 0 ? ` · ${left} of ${table.all.rows.length} have no place here` : ''}`,
-      0,
-      HEAD + height + 2.4,
-      1.4,
-      'start',
-      false,
-      'ink2',
-    ),
+  const view = SIDE + width + 0.5;
+  const key = inLines(
+    [
+      `length: snaps, the longest ${most}`,
+      `solid: ${picture.words[0]}`,
+      `hatched: ${picture.words[1]}`,
+      'thin line: not known',
+      ...(left > 0 ? [`${left} of ${table.all.rows.length} have no place here`] : []),
+    ],
+    view,
   );
-  return { drawing: { view: [0, 0, SIDE + width + 0.5, HEAD + height + 3.4], marks }, cells, left };
+  const foot = HEAD + height + 0.6;
+  marks.push(
+    ...key.map((said, i) => words(said, 0, foot + KEY_LINE * (i + 1), KEY_SIZE, 'start', false, 'ink2')),
+  );
+  return { drawing: { view: [0, 0, view, foot + KEY_LINE * key.length + 0.9], marks }, cells, left };
+}
+
+/** Parts side by side as far as a line of that width takes them, in the drawing's units. */
+function inLines(parts: readonly string[], width: number): string[] {
+  const lines: string[] = [];
+  for (const part of parts) {
+    const longer = `${lines.at(-1)} · ${part}`;
+    if (lines.length > 0 && longer.length * KEY_SIZE * WIDEST_LETTER <= width)
+      lines[lines.length - 1] = longer;
+    else lines.push(part);
+  }
+  return lines;
 }
