@@ -1,4 +1,5 @@
 /** The scouting report on paper: ink only, real text, bookmarks; tables that go on say so and repeat their headings. */
+import { plural } from '@/core/rules/plural';
 import 'server-only';
 import type { Zone } from '@/core/field/situation';
 import { PAPERS, type Paper } from '@/core/plan';
@@ -102,7 +103,7 @@ function cover(pages: Pages, { title, of, report }: ReportToPrint): void {
   doc.outline.addItem('First page');
   pages.text(of, MARGIN, pages.y, 9);
   pages.text(title, MARGIN, pages.y + 11, 20, true);
-  pages.right(`${report.snaps} snaps`, MARGIN, pages.y + 18, pages.width, 10);
+  pages.right(plural(report.snaps, 'snap'), MARGIN, pages.y + 18, pages.width, 10);
   pages.rule(pages.y + 36, 1.5);
   pages.y += 44;
   for (const line of report.own) pages.sentence(line, '');
@@ -176,7 +177,7 @@ function section(pages: Pages, table: BoardTable, picture: GridPicture | null): 
   heading(
     pages,
     table.title,
-    `${table.all.rows.length} snaps${untagged > 0 ? `, tagged on ${table.tagged}` : ''}; below each count its 95 % interval`,
+    `${plural(table.all.rows.length, 'snap')}${untagged > 0 ? `, tagged on ${table.tagged}` : ''}; below each count its 95 % interval`,
     tall,
   );
   if (picture) {
@@ -244,7 +245,7 @@ function cellWords(cell: BoardCell): readonly [string, string, boolean] {
   if (cell === null) return ['–', '', false];
   if ('low' in cell)
     return cell.n === 0 ? ['–', '', false] : [countText(cell), intervalText(cell), cell.worth >= FEW];
-  if ('word' in cell) return [`${cell.word} ${cell.k}`, '', false];
+  if ('word' in cell) return [`${cell.word} · ${cell.k}`, '', false];
   return cell.mean === null ? ['–', '', false] : [tenths(cell.mean), `of ${cell.n}`, false];
 }
 

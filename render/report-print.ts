@@ -1,4 +1,5 @@
 /** What a report prints besides its tables: the looks most used, drawn with what was called from each. */
+import { plural } from '@/core/rules/plural';
 import 'server-only';
 import { drawSnap, type Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
@@ -41,7 +42,7 @@ export function lookCards(
       const uses = usesOf(columns, calls).map(drawnUse);
       return {
         title: lookName(look),
-        lines: [`${calls.rows.length} snaps, run ${countText(calls.run)}`],
+        lines: [`${plural(calls.rows.length, 'snap')}, run ${countText(calls.run)}`],
         drawing: drawSnap(book, { formation, formationSide: to, backfield }, null, profile, {
           uses,
           settings,

@@ -1,4 +1,5 @@
 /** Pages of a report that are no tables: what changed, what drives came to, what gives a play away, what the words mean. */
+import { plural } from '@/core/rules/plural';
 import 'server-only';
 import {
   countText,
@@ -30,7 +31,9 @@ export function since(pages: Pages, { at, changes, nameOf }: Since): void {
   const films = (games: readonly string[]): string => games.map(nameOf).join(', ');
   pages.paragraph(
     [
-      snaps[0] === snaps[1] ? `${snaps[1]} snaps, as then` : `${snaps[1]} snaps, ${snaps[0]} then`,
+      snaps[0] === snaps[1]
+        ? `${plural(snaps[1], 'snap')}, as then`
+        : `${plural(snaps[1], 'snap')}, ${snaps[0]} then`,
       added.length > 0 ? `film added: ${films(added)}` : '',
       gone.length > 0 ? `left out now: ${films(gone)}` : '',
       `${compared} rates stand on both with eight snaps or more${moved.length === 0 ? `, none moved by ${MOVED_POINTS} points` : ''}`,

@@ -40,7 +40,7 @@ describe('the field drawn', () => {
               );
               expect(row.rows.length).toBe(here.length);
               expect(rate).toEqual(wilson(hits.length, said.length));
-              expect(label).toContain(`${here.length} snaps`);
+              expect(label).toContain(here.length === 1 ? ': 1 snap,' : `: ${here.length} snaps`);
             }
             expect(picture.cells.reduce((n, c) => n + c.row.rows.length, picture.left)).toBe(rows.length);
           }

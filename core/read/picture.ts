@@ -2,6 +2,7 @@
  * A board of two fields drawn as a grid: a bar a cell, as long as its snaps; solid is what the rate counts, hatched
  * what is known to be the other, a thin line what is not known. The same marks on screen and paper, read off the table.
  */
+import { plural } from '../rules/plural';
 import type { Point } from '../look/motion';
 import type { Drawing, DrawMark } from '../look/marks';
 import type { Zone } from '../field/situation';
@@ -171,7 +172,7 @@ export function gridPicture(table: BoardTable, zones: readonly Zone[]): GridPict
       key: row.key,
       row,
       rate,
-      label: `${row.words.join(', ')}: ${n} snaps, ${picture.words[0]} ${countText(rate)}, ${intervalText(rate)}`,
+      label: `${row.words.join(', ')}: ${plural(n, 'snap')}, ${picture.words[0]} ${countText(rate)}, ${intervalText(rate)}`,
       box,
     };
   });

@@ -1,6 +1,7 @@
 /** Every sentence of the rules engine, in one place: steps in words, findings, remedies. */
 import { formatDownDistance, formatSpot, hashWord } from '../field/spot';
 import type { GameState } from './state';
+import { plural } from './plural';
 
 export const STEP_CODES = [
   'gain',
@@ -71,8 +72,6 @@ const MISSED_WORD: Readonly<Record<string, string>> = {
   spot_of_kick: 'the spot of the kick, not nearer than the 20',
   as_punt: 'as after a punt',
 };
-
-const plural = (n: string | number, one: string): string => `${n} ${one}${Number(n) === 1 ? '' : 's'}`;
 
 /** One rule step as a plain clause. */
 export function stepSentence(step: RuleStep): string {

@@ -1,5 +1,6 @@
 'use client';
 /** The situation board: a row a bucket, a mark a snap where it was played; bars only when there are too many to see. */
+import { plural } from '@/core/rules/plural';
 import { memo, useId, useMemo } from 'react';
 import type { Zone } from '@/core/field/situation';
 import { CALL_KINDS, MARK_YARDS, type BoardRow, type CallKind, type Cell } from '@/core/read';
@@ -157,7 +158,7 @@ export const Board = memo(function Board({ board, cell, zones: set, onCell, onRe
                   viewBox={`0 0 ${WIDTH} ${height}`}
                   width="100%"
                   role="group"
-                  aria-label={`${label}: ${calls.byKind.run.length} runs, ${calls.byKind.pass.length} passes, ${calls.byKind.rpo.length} run-pass options`}
+                  aria-label={`${label}: ${plural(calls.byKind.run.length, 'run')}, ${plural(calls.byKind.pass.length, 'pass', 'passes')}, ${plural(calls.byKind.rpo.length, 'run-pass option')}`}
                 >
                   <Zones
                     bucket={key}

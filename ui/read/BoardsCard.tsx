@@ -197,7 +197,7 @@ function CellOf({ cell, label, onOpen }: CellOfProps) {
         onClick={onOpen}
         aria-label={`${label} ${cell.word}, open the reel`}
       >
-        {cell.word} <span className="num">{cell.k}</span>
+        {cell.word} · <span className="num">{cell.k}</span>
       </button>
     );
   return cell.mean === null ? (

@@ -1,5 +1,6 @@
 'use client';
 /** A board of two parts of the film: each rate twice, the interval of the difference below, marked where it leaves zero out. */
+import { plural } from '@/core/rules/plural';
 import { useMemo } from 'react';
 import type { Zone } from '@/core/field/situation';
 import {
@@ -90,7 +91,7 @@ export default function CompareTable(props: CompareTableProps) {
                     <button
                       type="button"
                       className="plain num"
-                      aria-label={`${row.words.filter(Boolean).join(', ')}, ${part === 'a' ? a : b}: ${row[part].length} snaps`}
+                      aria-label={`${row.words.filter(Boolean).join(', ')}, ${part === 'a' ? a : b}: ${plural(row[part].length, 'snap')}`}
                       onClick={() => open(row, 'n', part)}
                     >
                       {row[part].length}

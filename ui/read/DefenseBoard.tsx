@@ -1,5 +1,6 @@
 'use client';
 /** A row a structure: every snap a mark by the family played, a flag above it where five or more came. */
+import { plural } from '@/core/rules/plural';
 import { useId, useMemo } from 'react';
 import { drawSnap, type Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
@@ -104,7 +105,7 @@ export function DefenseBoard({ board, columns, book, profile, at, onAt, onReel }
       {board.unplaced.length > 0 && (
         <p className="small quiet">
           <button type="button" className="plain" onClick={() => onReel('d/unplaced')}>
-            {board.unplaced.length} snaps
+            {plural(board.unplaced.length, 'snap')}
           </button>{' '}
           without a structure: the formation is not tagged, or its motion not drawn in the book.
         </p>

@@ -1,5 +1,6 @@
 'use client';
 /** Read of a defense: what it plays against each structure, shown against played, who comes; a cell opened into its looks. */
+import { plural } from '@/core/rules/plural';
 import { useMemo } from 'react';
 import type { Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
@@ -76,7 +77,7 @@ export default function DefenseRead(props: DefenseReadProps) {
                 className="plain small"
                 onClick={() => open(`d/s/${chosen.key}/${within?.key ?? 'all'}`)}
               >
-                {cellRows.length} snaps
+                {plural(cellRows.length, 'snap')}
               </button>
             )}
           </header>

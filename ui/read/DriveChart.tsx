@@ -1,5 +1,6 @@
 'use client';
 /** The drives of the film, a line each: where it began and ended on the field, its plays, its yards, its end. */
+import { plural } from '@/core/rules/plural';
 import { useMemo } from 'react';
 import { drivesOf, type CountedSnap, type Drive } from '@/core/read';
 
@@ -62,7 +63,7 @@ export default function DriveChart({ snaps, rows, filtered, gameName, onOpen }: 
                       <button
                         type="button"
                         className="plain num"
-                        aria-label={`drive ${i + 1}, ${drive.rows.length} plays, open the reel`}
+                        aria-label={`drive ${i + 1}, ${plural(drive.rows.length, 'play')}, open the reel`}
                         onClick={() => onOpen(drive.key)}
                       >
                         {drive.rows.length}

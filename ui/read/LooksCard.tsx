@@ -1,5 +1,6 @@
 'use client';
 /** The formations of the chosen cell, drawn, with what was called from each. */
+import { plural } from '@/core/rules/plural';
 import { memo, useMemo } from 'react';
 import type { Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
@@ -31,7 +32,7 @@ export default memo(function LooksCard({ counted, ofCell, book, profile, setUrl,
           className="plain small"
           onClick={() => setUrl({ reel: ofCell ? 'cell' : 'all' }, true)}
         >
-          {cellRows.length} snaps
+          {plural(cellRows.length, 'snap')}
         </button>
       </header>
       {looks.length > 0 && (

@@ -1,5 +1,6 @@
 'use client';
 /** How much is counted and on how much it is tagged; the doors to the sheet, the boards, the report and the files. */
+import { plural } from '@/core/rules/plural';
 import { blankLabel, blanksOf, coverageOf, ofKicks, rateOf, type BlankField, type Doubts } from '@/core/read';
 import type { GameInfo } from '@/core/exchange/types';
 import { useStaffRules } from '../StaffRules';
@@ -53,7 +54,7 @@ export default function ReadTotals({ reading, games, setUrl }: ReadTotalsProps) 
   ));
   return (
     <span className="small quiet totals">
-      {door('all', `${rows.length} snaps${columns.weight ? `, worth ${worth.toFixed(1)}` : ''}`)} ·{' '}
+      {door('all', `${plural(rows.length, 'snap')}${columns.weight ? `, worth ${worth.toFixed(1)}` : ''}`)} ·{' '}
       {weighed.length > 0 && (
         <>
           <a className="door" href="/log/season">

@@ -1,5 +1,6 @@
 'use client';
 /** The snaps behind a number, one after another: drawing, situation, tags. They may be kept, and shown to a room. */
+import { plural } from '@/core/rules/plural';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
@@ -63,7 +64,7 @@ export default function ReelDialog({ title, snaps, book, profile, gameName, onCl
     >
       <DialogTitle id="reel-title" style={{ display: 'flex', justifyContent: 'space-between', gap: 12 }}>
         <span>
-          {title}: {snaps.length} {snaps.length === 1 ? 'snap' : 'snaps'}
+          {title}: {plural(snaps.length, 'snap')}
         </span>
         <span className="reeltools">
           {reels && snaps.length > 0 && (

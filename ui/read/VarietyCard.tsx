@@ -1,5 +1,6 @@
 'use client';
 /** How many looks a defense has to prepare for, and what that costs at the staff's own guess of minutes. */
+import { plural } from '@/core/rules/plural';
 import { useMemo, useState } from 'react';
 import { preparation, varietyOf, type Columns } from '@/core/read';
 
@@ -35,11 +36,11 @@ export default function VarietyCard({ columns, rows, onOpen }: VarietyCardProps)
         <span className="small quiet">formation, backfield and motion; left and right are one look</span>
       </header>
       <p>
-        <strong>{variety.looks} looks</strong> in {variety.games} {variety.games === 1 ? 'game' : 'games'}, of{' '}
+        <strong>{plural(variety.looks, 'look')}</strong> in {plural(variety.games, 'game')}, of{' '}
         <button type="button" className="plain num" onClick={() => onOpen('all')}>
-          {variety.rows.length} snaps
+          {plural(variety.rows.length, 'snap')}
         </button>
-        ; {variety.structures} structures at the snap;{' '}
+        ; {plural(variety.structures, 'structure')} at the snap;{' '}
         <button
           type="button"
           className="plain num"

@@ -1,4 +1,5 @@
 /** What the report says otherwise than when it was last printed. Facts: the snaps of then are among those of now. */
+import { plural } from '@/core/rules/plural';
 import Link from 'next/link';
 import { MOVED_POINTS, type Changes } from '@/core/read';
 import { withWords } from './address';
@@ -16,7 +17,9 @@ export function SinceCard({ since, query }: { readonly since: SinceShown; readon
         <span className="small quiet">{at}</span>
       </header>
       <p className="small">
-        {snaps[0] === snaps[1] ? `${snaps[1]} snaps, as then` : `${snaps[1]} snaps, ${snaps[0]} then`}
+        {snaps[0] === snaps[1]
+          ? `${plural(snaps[1], 'snap')}, as then`
+          : `${plural(snaps[1], 'snap')}, ${snaps[0]} then`}
         {added.length > 0 && `; film added: ${added.join(', ')}`}
         {gone.length > 0 && `; left out now: ${gone.join(', ')}`}. {compared} rates stand on both with eight
         snaps or more
