@@ -244,6 +244,25 @@ it('report writes paper, a workbook, a table a file and JSON; every number is a 
     );
   }
   expect(personnel.rows.reduce((n, r) => n + (r.n as number), 0)).toBe(plays.length);
+  // Kicks and kicks returned to them, one report: its rows are those of both, each table once.
+  const kicks = vobrik(
+    'report',
+    file('reported.csv'),
+    '--team',
+    team,
+    '--side',
+    'special',
+    '--out',
+    file('kicks'),
+  );
+  expect(kicks.code).toBe(0);
+  const special = JSON.parse(readFileSync(path.join(file('kicks'), 'report.json'), 'utf8')) as typeof json;
+  const ids = special.tables.map((t) => t.id);
+  expect([special.side, new Set(ids).size]).toEqual(['special', ids.length]);
+  expect([ids.some((id) => id.startsWith('k-')), ids.some((id) => id.startsWith('r-'))]).toEqual([
+    true,
+    true,
+  ]);
   const own = vobrik('report', file('reported.csv'), '--team', team, '--side', 'self', '--out', file('own'));
   expect([own.code, own.err]).toEqual([0, '']);
   const ours = JSON.parse(readFileSync(path.join(file('own'), 'report.json'), 'utf8')) as typeof json;

@@ -19,7 +19,7 @@ const HELP = `usage: ./vobrik COMMAND
   read snaps.csv --by down,play [--team KEY] [--side offense|defense] [--where "quarter=1|2,distance=7..10"]
        [--measure run,yards] [--level LEVEL] [--half-life GAMES] [--doubts whole|half|none]
                              the grouped table with n, rates and intervals, as JSON
-  report FILE --team KEY --out FOLDER [--side offense|defense|kicking|returning|self] [--sections situation,third] [--paper letter|a4]
+  report FILE --team KEY --out FOLDER [--side offense|defense|kicking|returning|special|all|self] [--sections situation,third] [--paper letter|a4]
        [--breaks] [--level LEVEL] [--film eleven|seven|five] [--half-life GAMES] [--doubts whole|half|none]
                              the scouting report: report.pdf, players.pdf, report.xlsx, a CSV a table, report.json
   understand [--team KEY] [--opponent KEY] [--sheet NAME] [--map map.json] [--book book.json] [--out FOLDER] FILE

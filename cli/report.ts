@@ -5,9 +5,7 @@ import { LEVEL_PROFILES } from '../core/field/profile';
 import {
   OWN_SECTIONS,
   BOARD_SIDES,
-  besideCsv,
   besidesOf,
-  boardCsv,
   boardsOf,
   FIRST_PAGE,
   REPORT_PARTS,
@@ -18,21 +16,39 @@ import {
   DEFAULT_RULES,
   filmKind,
   ofKicks,
+  REPORT_UNITS,
+  reportCsvs,
   reportJson,
   repsOf,
   rowsAt,
   SIDE_WORDS,
   weightsOf,
   FILM_KINDS,
+  type BoardSide,
   type FilmKind,
+  type ReportUnits,
+  type UnitReport,
 } from '../core/read';
 import { PAPERS, type Paper } from '../core/plan';
+import { plural } from '../core/rules/plural';
 import { lookCards } from '../render/report-print';
-import { playersPdf, reportPdf } from '../render/report-pdf';
+import { playersPdf, reportPdf, type ReportToPrint } from '../render/report-pdf';
 import { reportWorkbook } from '../store/report-xlsx';
 import { doubtsOption, levelOption, print, readOptions } from './options';
 import { Plain } from './paths';
 import { readGames } from './tables';
+
+type Unit = ReportToPrint & UnitReport;
+
+/** The units of a word of --side; "self" is how the offense itself did it. */
+function sidesOf(word: string): readonly BoardSide[] {
+  if (word === 'self') return ['offense'];
+  if (Object.hasOwn(REPORT_UNITS, word)) return REPORT_UNITS[word as ReportUnits];
+  const side = BOARD_SIDES.find((s) => s === word);
+  if (side) return [side];
+  const words = [...BOARD_SIDES, ...Object.keys(REPORT_UNITS), 'self'];
+  throw new Plain(`--side ${word} is none of ${words.join(', ')}`);
+}
 
 export async function report(args: string[]): Promise<number> {
   const { values, flags, rest } = readOptions(
@@ -43,16 +59,19 @@ export async function report(args: string[]): Promise<number> {
   const fallback = levelOption(values.level);
   if (!values.team) throw new Plain('name the team that is reported on: --team KEY');
   if (!values.out) throw new Plain('name a folder to write to: --out FOLDER');
-  const self = values.side === 'self';
-  const side = self ? 'offense' : BOARD_SIDES.find((s) => s === (values.side ?? 'offense'));
-  if (!side) throw new Plain(`--side ${values.side} is none of ${BOARD_SIDES.join(', ')}, self`);
+  const wanted = values.side ?? 'offense';
+  const self = wanted === 'self';
+  const sides = sidesOf(wanted);
   const paper = (values.paper ?? 'letter') as Paper;
   if (!Object.hasOwn(PAPERS, paper))
     throw new Plain(`--paper ${values.paper} is none of ${Object.keys(PAPERS).join(', ')}`);
   const film = (values.film ?? 'eleven') as FilmKind;
   if (!FILM_KINDS.includes(film)) throw new Plain(`--film ${film} is none of ${FILM_KINDS.join(', ')}`);
   const sections = values.sections?.split(',') ?? (self ? OWN_SECTIONS : null);
-  const known = [...boardsOf(side), ...REPORT_PARTS.filter((p) => p.sides.includes(side))].map((s) => s.id);
+  const known = [
+    ...sides.flatMap(boardsOf),
+    ...REPORT_PARTS.filter((p) => sides.some((side) => p.sides.includes(side))),
+  ].map((s) => s.id);
   const strange = sections?.find((id) => id !== FIRST_PAGE && !known.includes(id));
   if (strange !== undefined)
     throw new Plain(`--sections ${strange} is none of ${[...known, FIRST_PAGE].join(', ')}`);
@@ -77,59 +96,70 @@ export async function report(args: string[]): Promise<number> {
     countGame(snaps, levelOf(key) ? LEVEL_PROFILES[levelOf(key)!] : fallback, book, rules),
   );
   const columns = buildColumns(counted, rules, weightsOf(inTime, halfLife));
-  const rows = rowsAt(
-    columns,
-    { team: values.team, side, filter: {}, ranges: {}, cell: null },
-    DEFAULT_RULES.zones,
-  );
-  const about = { team: values.team, side, sections };
-  const made = buildReport(columns, rows, about, DEFAULT_RULES.zones);
   const practiced = [...games].map(([key, snaps]) => ({ info: { phase: phaseOf(key) ?? 'regular' }, snaps }));
-  const beside = besidesOf(
-    {
-      snaps: counted,
-      columns,
-      rows,
-      team: values.team,
-      side,
-      whole: true,
-      drawn: book && { book, profile: fallback, settings: rules.look },
-      reps: repsOf(practiced, values.team),
-    },
-    made,
-  );
+  const reps = repsOf(practiced, values.team);
   const names = inTime.map((g) => g.key);
-  const given = {
-    title: `${values.team} ${SIDE_WORDS[side]}`,
-    of: `scouting report of ${names.length} ${names.length === 1 ? 'game' : 'games'}`,
-    rests: `Film: ${names.join(', ')}. Rules of ${fallback.name}. ${ofKicks(side) ? 'Kicks that a foul wiped out' : 'Kneels, spikes and no-plays'} left out.`,
-    printed: new Date().toISOString().slice(0, 10),
-    report: made,
-    zones: DEFAULT_RULES.zones,
-    looks: lookCards(columns, rows, side, book, fallback, DEFAULT_RULES.look),
-    since: null,
-    beside,
-    words: book && made.order.includes('words') ? glossaryOf(columns, rows, book, fallback) : [],
+  const unitOf = (side: BoardSide): Unit => {
+    const rows = rowsAt(
+      columns,
+      { team: values.team!, side, filter: {}, ranges: {}, cell: null },
+      DEFAULT_RULES.zones,
+    );
+    const made = buildReport(columns, rows, { team: values.team!, side, sections }, DEFAULT_RULES.zones);
+    const beside = besidesOf(
+      {
+        snaps: counted,
+        columns,
+        rows,
+        team: values.team!,
+        side,
+        whole: true,
+        drawn: book && { book, profile: fallback, settings: rules.look },
+        reps,
+      },
+      made,
+    );
+    return {
+      title: `${values.team} ${SIDE_WORDS[side]}`,
+      of: `scouting report of ${plural(names.length, 'game')}`,
+      rests: `Film: ${names.join(', ')}. Rules of ${fallback.name}. ${ofKicks(side) ? 'Kicks that a foul wiped out' : 'Kneels, spikes and no-plays'} left out.`,
+      printed: new Date().toISOString().slice(0, 10),
+      report: made,
+      zones: DEFAULT_RULES.zones,
+      looks: lookCards(columns, rows, side, book, fallback, DEFAULT_RULES.look),
+      since: null,
+      beside,
+      words: book && made.order.includes('words') ? glossaryOf(columns, rows, book, fallback) : [],
+    };
   };
+  const all = sides.map(unitOf);
+  // A unit without a snap says nothing beside one that has some.
+  const some = all.filter((u) => u.report.snaps > 0);
+  const units = some.length > 0 ? some : all.slice(0, 1);
   const files: [string, Uint8Array | string][] = [
-    ['report.json', `${JSON.stringify(reportJson(made, names, beside, self ? 'self' : side), null, 2)}\n`],
-    ['report.pdf', await reportPdf(given, { paper, breaks: flags.has('breaks') })],
-    ['players.pdf', await playersPdf(given, paper)],
+    [
+      'report.json',
+      `${JSON.stringify(reportJson(units, names, wanted as BoardSide | ReportUnits | 'self'), null, 2)}\n`,
+    ],
+    ['report.pdf', await reportPdf(units, { paper, breaks: flags.has('breaks') })],
+    ['players.pdf', await playersPdf(units, paper)],
     [
       'report.xlsx',
-      await reportWorkbook(made, beside, [given.title, given.of, given.rests], columns.weight !== null),
+      await reportWorkbook(
+        units.map((u) => ({ ...u, about: [u.title, u.of, u.rests] })),
+        columns.weight !== null,
+      ),
     ],
-    ...made.tables.map((t): [string, string] => [`${t.id}.csv`, boardCsv(t)]),
-    ...beside.map((t): [string, string] => [`${t.id}.csv`, besideCsv(t)]),
+    ...reportCsvs(units),
   ];
   mkdirSync(values.out, { recursive: true });
   for (const [name, bytes] of files) writeFileSync(path.join(values.out, name), bytes);
   print({
-    team: made.team,
-    side: self ? 'self' : side,
+    team: values.team,
+    side: wanted,
     games: names,
-    snaps: made.snaps,
-    tables: made.tables.length + beside.length,
+    snaps: units.reduce((n, u) => n + u.report.snaps, 0),
+    tables: units.reduce((n, u) => n + u.report.tables.length + u.beside.length, 0),
     files: files.map(([name]) => name),
   });
   return 0;

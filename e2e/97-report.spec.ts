@@ -112,6 +112,19 @@ test('any board as a table: a number opens its snaps, the address brings it back
   await page.keyboard.press('Escape');
   await page.getByRole('link', { name: 'report', exact: true }).click();
   await expect(page.getByRole('heading', { name: /kicking team: report$/ })).toBeVisible();
+  // Kicking and returning as one print, and as one file.
+  await page.getByLabel('of', { exact: true }).selectOption('special');
+  const [printed] = await Promise.all([
+    page.waitForEvent('download', { timeout: 60_000 }),
+    page.getByRole('button', { name: 'PDF', exact: true }).click(),
+  ]);
+  expect(printed.suggestedFilename()).toBe('report-STG-special.pdf');
+  const json = await page.request.get(
+    `${SITE()}${await page.getByRole('link', { name: 'JSON', exact: true }).getAttribute('href')}`,
+  );
+  const { side, tables } = (await json.json()) as { side: string; tables: { id: string }[] };
+  expect(side).toBe('special');
+  expect([...new Set(tables.map((t) => t.id.slice(0, 2)))].sort()).toEqual(['k-', 'r-']);
 });
 
 test('the drives of an offense are drawn, and each opens its plays', async ({ page }) => {

@@ -4,6 +4,8 @@ import { PAPERS, type Paper } from '@/core/plan';
 import { fit } from './drawing-pdf';
 import type { Pdf } from './pdf';
 
+type Outline = Pdf['outline'];
+
 export const MARGIN = 36;
 export const FOOT = 26;
 /** Of a row of a table, and of a heading. */
@@ -14,6 +16,7 @@ export class Pages {
   y = MARGIN;
   readonly width: number;
   private readonly bottom: number;
+  private outline: Outline;
 
   constructor(
     readonly doc: Pdf,
@@ -23,10 +26,22 @@ export class Pages {
     const { width, height } = PAPERS[paper];
     this.width = width - 2 * MARGIN;
     this.bottom = height - MARGIN - FOOT;
+    this.outline = doc.outline;
+  }
+
+  bookmark(title: string): Outline {
+    return this.outline.addItem(title);
+  }
+  /** Bookmarks from here on stand below this one, once a page is there for it. */
+  private name: string | null = null;
+  under(title: string): void {
+    this.name = title;
   }
 
   add(first = false): void {
     this.doc.addPage();
+    if (this.name !== null) this.outline = this.doc.outline.addItem(this.name);
+    this.name = null;
     this.y = MARGIN;
     if (first) return;
     this.text(this.running, MARGIN, this.y - 10, 7.5);
@@ -82,7 +97,7 @@ export class Pages {
 /** Kept together with what is drawn below it, and the first rows. */
 export function heading(pages: Pages, title: string, note: string, drawn = 0): void {
   if (!pages.room(HEAD + drawn + 3 * LINE)) pages.add();
-  pages.doc.outline.addItem(title);
+  pages.bookmark(title);
   pages.y += 8;
   pages.text(title, MARGIN, pages.y, 12.5, true);
   pages.right(note, MARGIN + pages.width / 2, pages.y + 4, pages.width / 2, 7.5);

@@ -81,7 +81,7 @@ describe.each(['offense', 'defense'] as const)('of an %s', (side) => {
     async (paper) => {
       const { reportPdf } = await import('./report-pdf');
       const printed = await given(side);
-      const { doc, pages, outline } = await read(await reportPdf(printed, { paper, breaks: false }));
+      const { doc, pages, outline } = await read(await reportPdf([printed], { paper, breaks: false }));
       const all = pages.join('');
       for (const sentence of printed.report.sentences)
         expect(pages[0]).toContain(squeezed(sentenceText(sentence)));
@@ -124,7 +124,7 @@ it('prints the sections that were asked for, in their order, and no other', asyn
   const sections = ['cover', 'words', 'third', 'drawn', 'since', 'looks', 'personnel'];
   const printed = await given('offense', undefined, sections);
   const outline = async (breaks: boolean) =>
-    (await read(await reportPdf(printed, { paper: 'letter', breaks }))).outline?.map((o) => o.title);
+    (await read(await reportPdf([printed], { paper: 'letter', breaks }))).outline?.map((o) => o.title);
   const titleOf = (id: string): string => printed.report.tables.find((t) => t.id === id)!.title;
   const expected = [
     'First page',
@@ -140,7 +140,7 @@ it('prints the sections that were asked for, in their order, and no other', asyn
 it('with a page a section, each section begins its own', async () => {
   const { reportPdf } = await import('./report-pdf');
   const printed = await given('offense');
-  const { pages } = await read(await reportPdf(printed, { paper: 'letter', breaks: true }));
+  const { pages } = await read(await reportPdf([printed], { paper: 'letter', breaks: true }));
   const first = printed.report.tables.map((t) => pages.findIndex((p) => p.includes(squeezed(t.title))));
   expect(new Set(first).size).toBe(first.length);
 });
@@ -150,21 +150,49 @@ it('of eight snaps and of none it says so and breaks nothing; nobody waits, noth
   for (const n of [8, 0]) {
     const rows = select(columns, { offense: [team] }).slice(0, n);
     const printed = await given('offense', rows);
-    const { pages } = await read(await reportPdf(printed, { paper: 'letter', breaks: false }));
+    const { pages } = await read(await reportPdf([printed], { paper: 'letter', breaks: false }));
     expect(pages[0]).toContain(squeezed(`${n} snaps`));
     expect(pages[0]).toContain(squeezed('No row of these tables stands apart'));
-    expect((await read(await playersPdf(printed, 'a4'))).pages).toHaveLength(1);
+    expect((await read(await playersPdf([printed], 'a4'))).pages).toHaveLength(1);
   }
   const stopped = AbortSignal.abort();
   const printed = await given('offense');
-  await expect(reportPdf(printed, { paper: 'letter', breaks: false, signal: stopped })).rejects.toThrow();
+  await expect(reportPdf([printed], { paper: 'letter', breaks: false, signal: stopped })).rejects.toThrow();
 });
 
 it('the players’ copy is one page in large print, without intervals', async () => {
   const { playersPdf } = await import('./report-pdf');
   const printed = await given('offense');
-  const { pages } = await read(await playersPdf(printed, 'letter'));
+  const { pages } = await read(await playersPdf([printed], 'letter'));
   expect(pages).toHaveLength(1);
   expect(pages[0]).toContain(squeezed(leadOf(printed.report.sentences[0]!)));
   expect(pages[0]).not.toContain('%');
+});
+
+it('several units are one print: each with its own first page and foot, its bookmarks below its name', async () => {
+  const { reportPdf, playersPdf } = await import('./report-pdf');
+  const both = await Promise.all((['offense', 'defense'] as const).map((side) => given(side)));
+  const parts = both.map((part, i) => ({ ...part, rests: `Film: five games. Unit ${i + 1}.` }));
+  const told: (readonly [number, number])[] = [];
+  const onSection = (done: number, of: number): void => void told.push([done, of]);
+  const { doc, pages, outline } = await read(
+    await reportPdf(parts, { paper: 'letter', breaks: false, onSection }),
+  );
+  expect(outline?.map((o) => o.title)).toEqual(parts.map((p) => p.title));
+  const below = (outline as unknown as { items: { title: string }[] }[]).map((o) =>
+    o.items.map((i) => i.title),
+  );
+  for (const [i, part] of parts.entries()) {
+    expect(below[i]![0]).toBe('First page');
+    expect(below[i]).toEqual(expect.arrayContaining(part.report.tables.map((t) => t.title)));
+  }
+  const second = pages.findIndex((page) => page.includes(squeezed(`${parts[1]!.report.snaps} snaps`)));
+  expect(second).toBeGreaterThan(0);
+  pages.forEach((page, i) => {
+    expect(page).toContain(squeezed(`page ${i + 1} of ${doc.numPages}`));
+    expect(page).toContain(squeezed(parts[i < second ? 0 : 1]!.rests));
+  });
+  expect(told.map(([done]) => done)).toEqual(told.map((_, i) => i));
+  expect(new Set(told.map(([, of]) => of)).size).toBe(1);
+  expect((await read(await playersPdf(parts, 'letter'))).pages).toHaveLength(2);
 });

@@ -1,6 +1,6 @@
 /** The scouting report on paper: ink only, real text, bookmarks; tables that go on say so and repeat their headings. */
-import { plural } from '@/core/rules/plural';
 import 'server-only';
+import { plural } from '@/core/rules/plural';
 import type { Zone } from '@/core/field/situation';
 import { PAPERS, type Paper } from '@/core/plan';
 import {
@@ -60,19 +60,34 @@ const GAP = 6;
 /** Others are answered between the sections. */
 const breathe = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
 
-export async function reportPdf(given: ReportToPrint, options: ReportOptions): Promise<Uint8Array> {
-  const { doc, done } = openPdf(options.paper, `${given.title}: ${given.of}`, true);
-  const pages = new Pages(doc, options.paper, `${given.title} · ${given.of}`);
-  cover(pages, given);
-  const sections = sectionsIn(pages, given);
-  for (const [i, { short, print }] of sections.entries()) {
-    options.onSection?.(i, sections.length);
-    await breathe();
-    options.signal?.throwIfAborted();
-    if (options.breaks && !(short && (i === 0 || sections[i - 1]!.short))) pages.add();
-    print();
+/** One unit's report, or those of several: each begins with its own first page, and its bookmarks stand below its name. */
+export async function reportPdf(
+  parts: readonly ReportToPrint[],
+  options: ReportOptions,
+): Promise<Uint8Array> {
+  const { of } = parts[0]!;
+  const { doc, done } = openPdf(options.paper, `${parts.map((p) => p.title).join(', ')}: ${of}`, true);
+  const made = parts.map((part) => {
+    const pages = new Pages(doc, options.paper, `${part.title} · ${part.of}`);
+    return { part, pages, sections: sectionsIn(pages, part) };
+  });
+  const all = made.reduce((n, m) => n + m.sections.length, 0);
+  /** Pages printed when a part has its last. */
+  const ends: number[] = [];
+  let printed = 0;
+  for (const { part, pages, sections } of made) {
+    if (parts.length > 1) pages.under(part.title);
+    cover(pages, part);
+    for (const [i, { short, print }] of sections.entries()) {
+      options.onSection?.(printed++, all);
+      await breathe();
+      options.signal?.throwIfAborted();
+      if (options.breaks && !(short && (i === 0 || sections[i - 1]!.short))) pages.add();
+      print();
+    }
+    ends.push(doc.bufferedPageRange().count);
   }
-  foot(doc, given, options.paper);
+  foot(doc, (page) => parts[ends.findIndex((end) => page < end)]!, options.paper);
   doc.end();
   return done;
 }
@@ -98,9 +113,8 @@ function sectionsIn(pages: Pages, given: ReportToPrint): readonly Section[] {
 }
 
 function cover(pages: Pages, { title, of, report }: ReportToPrint): void {
-  const { doc } = pages;
   pages.add(true);
-  doc.outline.addItem('First page');
+  pages.bookmark('First page');
   pages.text(of, MARGIN, pages.y, 9);
   pages.text(title, MARGIN, pages.y + 11, 20, true);
   pages.right(plural(report.snaps, 'snap'), MARGIN, pages.y + 18, pages.width, 10);
@@ -249,10 +263,12 @@ function cellWords(cell: BoardCell): readonly [string, string, boolean] {
   return cell.mean === null ? ['–', '', false] : [tenths(cell.mean), `of ${cell.n}`, false];
 }
 
-function foot(doc: Pdf, { rests, printed }: ReportToPrint, paper: Paper): void {
+/** Below each page what its part rests on. */
+function foot(doc: Pdf, partOf: (page: number) => ReportToPrint, paper: Paper): void {
   const { width, height } = PAPERS[paper];
   const { start, count } = doc.bufferedPageRange();
   for (let i = 0; i < count; i++) {
+    const { rests, printed } = partOf(i);
     doc.switchToPage(start + i);
     const y = height - MARGIN - FOOT + 10;
     doc
@@ -267,9 +283,15 @@ function foot(doc: Pdf, { rests, printed }: ReportToPrint, paper: Paper): void {
   }
 }
 
-/** One page for the players: the counts in large print, as many as fit; the doubt stays with the coaches. */
-export function playersPdf({ title, of, report }: ReportToPrint, paper: Paper): Promise<Uint8Array> {
-  const { doc, done } = openPdf(paper, `${title}, for players`);
+/** A page a unit for the players: the counts in large print, as many as fit; the doubt stays with the coaches. */
+export function playersPdf(parts: readonly ReportToPrint[], paper: Paper): Promise<Uint8Array> {
+  const { doc, done } = openPdf(paper, `${parts.map((p) => p.title).join(', ')}, for players`);
+  for (const part of parts) playersPage(doc, part, paper);
+  doc.end();
+  return done;
+}
+
+function playersPage(doc: Pdf, { title, of, report }: ReportToPrint, paper: Paper): void {
   const { width, height } = PAPERS[paper];
   const room = width - 2 * MARGIN;
   doc.addPage();
@@ -286,6 +308,4 @@ export function playersPdf({ title, of, report }: ReportToPrint, paper: Paper): 
     doc.text(words, MARGIN, y, { width: room, lineGap: 3 });
     y += tall + 14;
   }
-  doc.end();
-  return done;
 }

@@ -1,6 +1,6 @@
 /** What a report prints besides its tables: the looks most used, drawn with what was called from each. */
-import { plural } from '@/core/rules/plural';
 import 'server-only';
+import { plural } from '@/core/rules/plural';
 import { drawSnap, type Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
 import type { LookSettings } from '@/core/look';

@@ -1,6 +1,6 @@
 /** Pages of a report that are no tables: what changed, what drives came to, what gives a play away, what the words mean. */
-import { plural } from '@/core/rules/plural';
 import 'server-only';
+import { plural } from '@/core/rules/plural';
 import {
   countText,
   figureText,

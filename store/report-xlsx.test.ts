@@ -40,7 +40,7 @@ async function read(bytes: Uint8Array): Promise<ExcelJS.Workbook> {
 it('each rate, share and bound is a formula that gives what the report counted', async () => {
   const { reportWorkbook } = await import('./report-xlsx');
   const { report, beside } = reportOf();
-  const book = await read(await reportWorkbook(report, beside, ['A title', '=1+1'], false));
+  const book = await read(await reportWorkbook([{ report, beside, about: ['A title', '=1+1'] }], false));
   expect(book.worksheets[0]!.getCell('A2').value).toBe("'=1+1");
   expect(beside.map((t) => t.title)).toContain('Drives and series');
   expect(book.worksheets).toHaveLength(report.tables.length + beside.length + 1);
@@ -77,7 +77,7 @@ it('under weights the shares stand as figures: no formula of the counts would gi
   const { reportWorkbook } = await import('./report-xlsx');
   const weights = new Map(games.map((g, i) => [g.snaps[0]!.game, i % 2 === 0 ? 1 : 0.25]));
   const { report } = reportOf(weights);
-  const book = await read(await reportWorkbook(report, [], [], true));
+  const book = await read(await reportWorkbook([{ report, beside: [], about: [] }], true));
   let figures = 0;
   for (const sheet of book.worksheets.slice(1))
     sheet.eachRow((row) =>

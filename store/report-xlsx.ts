@@ -1,15 +1,7 @@
 /** A report as a workbook: a sheet a table, typed cells, rates and their bounds as live formulas of the counts beside them. */
 import 'server-only';
 import ExcelJS from 'exceljs';
-import {
-  besideGrid,
-  gridHeads,
-  gridRows,
-  leadOf,
-  type BesideTable,
-  type GridPart,
-  type Report,
-} from '../core/read';
+import { besideGrid, gridHeads, gridRows, leadOf, type GridPart, type UnitReport } from '../core/read';
 
 /** Square of the two-sided 95 % quantile of the standard normal; Wilson 1927. */
 const Z = '1.959963984540054';
@@ -39,25 +31,28 @@ const sheetName = (title: string, taken: ReadonlySet<string>): string => {
 };
 const harmless = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text);
 
+export interface WorkbookPart extends UnitReport {
+  /** Its title, whose it is, what it rests on. */
+  readonly about: readonly string[];
+}
+
 /** `weighted`: snaps count by their game, and shares do not follow from the counts; they stand as figures then. */
-export async function reportWorkbook(
-  report: Report,
-  beside: readonly BesideTable[],
-  about: readonly string[],
-  weighted: boolean,
-): Promise<Uint8Array> {
+export async function reportWorkbook(parts: readonly WorkbookPart[], weighted: boolean): Promise<Uint8Array> {
   const book = new ExcelJS.Workbook();
   book.created = new Date(0);
   book.modified = new Date(0);
   const first = book.addWorksheet('First page');
-  for (const line of about) first.addRow([harmless(line)]);
-  first.addRow([]);
-  for (const line of report.own) first.addRow([harmless(line)]);
-  for (const sentence of report.sentences)
-    first.addRow([harmless(leadOf(sentence)), sentence.interval, `otherwise ${sentence.otherwise}`]);
+  for (const { about, report } of parts) {
+    if (first.rowCount > 0) first.addRow([]);
+    for (const line of about) first.addRow([harmless(line)]);
+    first.addRow([]);
+    for (const line of report.own) first.addRow([harmless(line)]);
+    for (const sentence of report.sentences)
+      first.addRow([harmless(leadOf(sentence)), sentence.interval, `otherwise ${sentence.otherwise}`]);
+  }
   first.getColumn(1).width = 60;
   const taken = new Set(['first page']);
-  const sheets = [
+  const sheets = parts.flatMap(({ report, beside }) => [
     ...report.tables.map((table) => ({
       title: table.title,
       heads: gridHeads(table),
@@ -66,7 +61,7 @@ export async function reportWorkbook(
     })),
     // Drives, pictures and men are counted whole, whatever a game counts.
     ...beside.map((table) => ({ title: table.title, ...besideGrid(table), weighted: false })),
-  ];
+  ]);
   for (const { title, heads, rows, weighted: sums } of sheets) {
     const name = sheetName(title, taken);
     taken.add(name.toLowerCase());

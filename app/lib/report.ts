@@ -23,6 +23,8 @@ import {
   type PrintedFigures,
   type ReadAddress,
   type Report,
+  type ReportUnits,
+  REPORT_UNITS,
   besidesOf,
   type BesideTable,
 } from '@/core/read';
@@ -157,4 +159,23 @@ export async function makeReport(actor: Actor, params: URLSearchParams): Promise
           : [],
     }),
   };
+}
+
+/** The reports of several units of one film: of the one on the screen its own sections and situation, of the others the staff's. Those without a snap are left out, if any has one. */
+export async function makeUnits(
+  actor: Actor,
+  params: URLSearchParams,
+  units: ReportUnits | null,
+): Promise<MadeReport[]> {
+  if (units === null) return [await makeReport(actor, params)];
+  const here = params.get('side') ?? 'offense';
+  const made: MadeReport[] = [];
+  for (const side of REPORT_UNITS[units]) {
+    const of = new URLSearchParams(params);
+    of.set('side', side);
+    if (side !== here) for (const own of ['sections', 'cell']) of.delete(own);
+    made.push(await makeReport(actor, of));
+  }
+  const some = made.filter((m) => m.report.snaps > 0);
+  return some.length > 0 ? some : made.slice(0, 1);
 }

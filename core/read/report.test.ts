@@ -96,7 +96,7 @@ describe.each(BOARD_SIDES)('of the %s', (side) => {
   });
 
   it('goes out with every key of its columns in every row', () => {
-    const json = reportJson(made(plain, side), ['g']) as {
+    const json = reportJson([{ report: made(plain, side), beside: [] }], ['g']) as {
       tables: { columns: { key: string }[]; rows: Record<string, unknown>[] }[];
     };
     for (const { columns, rows } of json.tables) {

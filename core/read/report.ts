@@ -5,8 +5,8 @@ import { NONE, UNSEEN } from '../snap/snap';
 import { UNSURE } from './doubts';
 import { RATE_KEYS } from './board-spec';
 import { BOARDS } from './board-specs';
-import type { BoardSide } from './sides';
-import { besideJson } from './beside';
+import type { BoardSide, ReportUnits } from './sides';
+import { besideCsv, besideJson } from './beside';
 import type { BesideTable } from './beside-table';
 import {
   boardTable,
@@ -19,6 +19,7 @@ import {
 } from './boards';
 import type { Columns } from './columns';
 import { isFilterField } from './filters';
+import { boardCsv } from './grid';
 import { countText, differenceOf, FEW, intervalText, type Rate } from './rates';
 import { orderOf, sectionsOf } from './sections';
 import { inWords, NO_EDITS, type Sentence, type SentenceEdits } from './sentences';
@@ -184,12 +185,30 @@ export function buildReport(
   };
 }
 
+/** A unit's report with what is counted beside its boards. */
+export interface UnitReport {
+  readonly report: Report;
+  readonly beside: readonly BesideTable[];
+}
+
+/** A table's name in a file of several units: that of its side before it, where another unit has one of the same name. */
+export const partId = (parts: readonly UnitReport[], part: UnitReport, id: string): string =>
+  parts.some((other) => other !== part && other.beside.some((t) => t.id === id))
+    ? `${part.report.side}_${id}`
+    : id;
+
+/** A CSV a table, by the names of their files. */
+export const reportCsvs = (parts: readonly UnitReport[]): [name: string, text: string][] =>
+  parts.flatMap((part) => [
+    ...part.report.tables.map((t): [string, string] => [`${t.id}.csv`, boardCsv(t)]),
+    ...part.beside.map((t): [string, string] => [`${partId(parts, part, t.id)}.csv`, besideCsv(t)]),
+  ]);
+
 /** What a program reads: snake case, rates and bounds unrounded, rows by n descending, then by their words. */
 export function reportJson(
-  report: Report,
+  parts: readonly UnitReport[],
   games: readonly string[],
-  beside: readonly BesideTable[] = [],
-  side: BoardSide | 'self' = report.side,
+  side: BoardSide | ReportUnits | 'self' = parts[0]!.report.side,
 ): object {
   const keyOf = (key: string): string =>
     key.startsWith('x:')
@@ -203,10 +222,13 @@ export function reportJson(
     return 'word' in cell ? cell.word : { mean: cell.mean, n: cell.n };
   };
   return {
-    team: report.team,
+    team: parts[0]!.report.team,
     side,
     games,
-    tables: [...report.tables.map(tableJson), ...beside.map(besideJson)],
+    tables: parts.flatMap((part) => [
+      ...part.report.tables.map(tableJson),
+      ...part.beside.map((t) => ({ ...besideJson(t), id: partId(parts, part, t.id) })),
+    ]),
   };
   function tableJson(table: BoardTable): object {
     const grouped = table.rows[0]?.words.length ?? 0;

@@ -7,6 +7,12 @@ export const SIDE_WORDS: Readonly<Record<BoardSide, string>> = {
   kicking: 'kicking team',
   returning: 'return team',
 };
+/** Units whose reports are one: words of the command line and of addresses. */
+export const REPORT_UNITS = {
+  special: ['kicking', 'returning'],
+  all: BOARD_SIDES,
+} as const satisfies Record<string, readonly BoardSide[]>;
+export type ReportUnits = keyof typeof REPORT_UNITS;
 /** The field of a snap that a team of this side stands in. */
 export const sideField = (side: BoardSide): 'offense' | 'defense' =>
   side === 'offense' || side === 'kicking' ? 'offense' : 'defense';

@@ -1,38 +1,41 @@
 import { strToU8, zipSync } from 'fflate';
 import { z } from 'zod';
-import { makeReport } from '@/app/lib/report';
+import { makeUnits, type MadeReport } from '@/app/lib/report';
 import { body, failure, handle } from '@/app/lib/respond';
 import { clock } from '@/app/lib/session';
 import { PAPERS } from '@/core/plan';
-import { besideCsv, boardCsv, reportJson } from '@/core/read';
+import { REPORT_UNITS, reportCsvs, reportJson, type ReportUnits } from '@/core/read';
 import { playersPdf, reportPdf } from '@/render/report-pdf';
 import { reportWorkbook } from '@/store/report-xlsx';
 import { keepPrint } from '@/store/reports';
 
 const paper = z.enum(Object.keys(PAPERS) as [keyof typeof PAPERS]).default('letter');
+const units = z.enum(Object.keys(REPORT_UNITS) as [ReportUnits, ...ReportUnits[]]).optional();
 const query = z.object({
   as: z.enum(['pdf', 'players', 'xlsx', 'csv', 'json']).default('pdf'),
   paper,
   breaks: z.literal('yes').optional(),
+  units,
 });
 const order = z.object({
   query: z.string().max(4000),
   paper,
   breaks: z.boolean(),
+  units,
 });
 
 /** The scouting report of a view of Read, as its address says: on paper, as a workbook, a CSV a table, or JSON. */
 export async function GET(request: Request): Promise<Response> {
   return handle(request, 'game.read', async (actor) => {
     const params = new URL(request.url).searchParams;
-    const { as, paper, breaks } = query.parse(
+    const { as, paper, breaks, units } = query.parse(
       Object.fromEntries(
-        ['as', 'paper', 'breaks'].flatMap((k) => (params.get(k) ? [[k, params.get(k)]] : [])),
+        ['as', 'paper', 'breaks', 'units'].flatMap((k) => (params.get(k) ? [[k, params.get(k)]] : [])),
       ),
     );
-    const made = await makeReport(actor, params);
-    const { report, beside, games, columns } = made;
-    const name = `report-${report.team}-${report.side}`;
+    const made = await makeUnits(actor, params, units ?? null);
+    const { games, columns } = made[0]!;
+    const name = nameOf(made, units);
     const file = (bytes: Uint8Array | string, type: string, ending: string, show = false): Response =>
       new Response(bytes as BodyInit, {
         headers: {
@@ -42,29 +45,28 @@ export async function GET(request: Request): Promise<Response> {
         },
       });
     if (as === 'json')
-      return file(JSON.stringify(reportJson(report, games, beside)), 'application/json', 'json');
+      return file(JSON.stringify(reportJson(made, games, units)), 'application/json', 'json');
     if (as === 'csv')
       return file(
-        zipSync(
-          Object.fromEntries([
-            ...report.tables.map((t) => [`${t.id}.csv`, strToU8(boardCsv(t))] as const),
-            ...beside.map((t) => [`${t.id}.csv`, strToU8(besideCsv(t))] as const),
-          ]),
-        ),
+        zipSync(Object.fromEntries(reportCsvs(made).map(([csv, text]) => [csv, strToU8(text)]))),
         'application/zip',
         'zip',
       );
-    const print = made.print(clock());
+    const now = clock();
+    const prints = made.map((m) => m.print(now));
     if (as === 'xlsx')
       return file(
-        await reportWorkbook(report, beside, [print.title, print.of, print.rests], columns.weight !== null),
+        await reportWorkbook(
+          prints.map((p) => ({ ...p, about: [p.title, p.of, p.rests] })),
+          columns.weight !== null,
+        ),
         'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
         'xlsx',
       );
     return as === 'players'
-      ? file(await playersPdf(print, paper), 'application/pdf', 'pdf', true)
+      ? file(await playersPdf(prints, paper), 'application/pdf', 'pdf', true)
       : file(
-          await reportPdf(print, { paper, breaks: breaks === 'yes', signal: request.signal }),
+          await reportPdf(prints, { paper, breaks: breaks === 'yes', signal: request.signal }),
           'application/pdf',
           'pdf',
           true,
@@ -72,12 +74,14 @@ export async function GET(request: Request): Promise<Response> {
   });
 }
 
+const nameOf = (made: readonly MadeReport[], units: ReportUnits | undefined): string =>
+  `report-${made[0]!.report.team}-${units ?? made[0]!.report.side}`;
+
 /** The PDF as it is built: a line of JSON before each section, then the file. The print is kept, to be compared with the next. */
 export async function POST(request: Request): Promise<Response> {
   return handle(request, 'game.read', async (actor) => {
     const asked = await body(request, order);
-    const made = await makeReport(actor, new URLSearchParams(asked.query));
-    const { team, side } = made.report;
+    const made = await makeUnits(actor, new URLSearchParams(asked.query), asked.units ?? null);
     const stopped = new AbortController();
     const lines = new TextEncoder();
     const stream = new ReadableStream<Uint8Array>({
@@ -87,14 +91,18 @@ export async function POST(request: Request): Promise<Response> {
         };
         try {
           const now = clock();
-          const pdf = await reportPdf(made.print(now), {
-            paper: asked.paper,
-            breaks: asked.breaks,
-            signal: AbortSignal.any([stopped.signal, request.signal]),
-            onSection: (done, of) => say({ done, of }),
-          });
-          await keepPrint(actor, { team, side }, made.figures(), now);
-          say({ name: `report-${team}-${side}.pdf`, pdf: Buffer.from(pdf).toString('base64') });
+          const pdf = await reportPdf(
+            made.map((m) => m.print(now)),
+            {
+              paper: asked.paper,
+              breaks: asked.breaks,
+              signal: AbortSignal.any([stopped.signal, request.signal]),
+              onSection: (done, of) => say({ done, of }),
+            },
+          );
+          for (const { report, figures } of made)
+            await keepPrint(actor, { team: report.team, side: report.side }, figures(), now);
+          say({ name: `${nameOf(made, asked.units)}.pdf`, pdf: Buffer.from(pdf).toString('base64') });
         } catch (error) {
           if (stopped.signal.aborted || request.signal.aborted) return;
           const { error: problem } = (await failure(error, { path: '/api/report' }).json()) as {

@@ -2,7 +2,17 @@
 /** The report before it is printed: its first page, each sentence a door to its snaps; which sections it has, in which order. */
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { boardsOf, FIRST_PAGE, orderOf, OWN_SECTIONS, REPORT_PARTS, type BoardSide } from '@/core/read';
+import {
+  boardsOf,
+  FIRST_PAGE,
+  ofKicks,
+  orderOf,
+  OWN_SECTIONS,
+  REPORT_PARTS,
+  SIDE_WORDS,
+  type BoardSide,
+  type ReportUnits,
+} from '@/core/read';
 import { PAPERS, type Paper } from '@/core/plan/layout';
 import { Choice } from '../../shared/Choice';
 import { useToast } from '../../shared/toasts';
@@ -41,6 +51,7 @@ export function ReportScreen(props: ReportScreenProps) {
   const say = useToast();
   const [paper, setPaper] = useState<Paper>('letter');
   const [breaks, setBreaks] = useState(false);
+  const [units, setUnits] = useState<ReportUnits | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const all = [...REPORT_PARTS.filter((part) => part.sides.includes(side)), ...boardsOf(side)];
   const saved = sections !== null && sections.join() === template?.join();
@@ -79,7 +90,7 @@ export function ReportScreen(props: ReportScreenProps) {
     put(null);
   };
   const file = (as: string): string =>
-    `/api/report?${withWords(query, { as, paper, breaks: breaks ? 'yes' : null, sections: named.join(',') })}`;
+    `/api/report?${withWords(query, { as, paper, breaks: breaks ? 'yes' : null, units, sections: named.join(',') })}`;
   const left = all.filter((s) => !chosen.includes(s.id));
   const own = orderOf(side, OWN_SECTIONS);
   return (
@@ -93,6 +104,17 @@ export function ReportScreen(props: ReportScreenProps) {
           options={Object.entries(PAPERS).map(([key, { label }]) => [key, label])}
           onChange={(to) => setPaper(to as Paper)}
         />
+        <Choice
+          label="of"
+          value={units ?? 'one'}
+          width={160}
+          options={[
+            ['one', `the ${SIDE_WORDS[side]}`],
+            ...(ofKicks(side) ? [['special', 'special teams'] as const] : []),
+            ['all', 'all units'],
+          ]}
+          onChange={(to) => setUnits(to === 'one' ? null : (to as ReportUnits))}
+        />
         <label className="small">
           <input type="checkbox" checked={breaks} onChange={(e) => setBreaks(e.target.checked)} /> a page a
           section
@@ -105,6 +127,7 @@ export function ReportScreen(props: ReportScreenProps) {
                 query: withWords(query, { sections: named.join(',') }),
                 paper,
                 breaks,
+                ...(units === null ? {} : { units }),
               }}
               onPrinted={() => router.refresh()}
             />
