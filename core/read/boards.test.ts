@@ -136,7 +136,8 @@ const SAYS: Readonly<Record<string, (c: CountedSnap) => boolean | null>> = {
   },
   five: ({ snap: { rushers } }) => (typeof rushers === 'number' ? rushers >= 5 : null),
   man: ({ look }) => (look?.style ? look.style === 'man' : null),
-  returned: ({ snap: { kickEnd: e } }) => (e === null ? null : e === 'returned' || e === 'muffed'),
+  returned: ({ snap: { kickEnd: e } }) =>
+    e === null || e === 'good' || e === 'missed' ? null : e === 'returned' || e === 'muffed',
   good: ({ snap: { kickEnd: e } }) =>
     e === 'good' ? true : e === 'missed' || e === 'blocked' ? false : null,
   blocked: ({ snap: { kickEnd: e } }) => (e === null ? null : e === 'blocked'),

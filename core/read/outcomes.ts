@@ -42,7 +42,13 @@ export const RATES: Readonly<
   havoc: { label: 'havoc', of: (c) => (row) => c.havoc[row] as Outcome },
   five: { label: 'five or more rush', of: byWord('rushers', (w) => Number(w) >= 5) },
   man: { label: 'man', of: byWord('style', (w) => w === 'man') },
-  returned: { label: 'returned', of: byWord('kickEnd', (end) => end === 'returned' || end === 'muffed') },
+  returned: {
+    label: 'returned',
+    // A kick at the goal that was good or missed is no kick that could have been returned.
+    of: byWord('kickEnd', (end) =>
+      end === 'good' || end === 'missed' ? null : end === 'returned' || end === 'muffed',
+    ),
+  },
   good: {
     label: 'good',
     of: byWord('kickEnd', (end) => (['good', 'missed', 'blocked'].includes(end) ? end === 'good' : null)),
