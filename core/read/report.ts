@@ -125,6 +125,8 @@ function sentenceWords(table: BoardTable, row: BoardTableRow): string {
     if (key === 'backTo') return word === 'nobody' ? 'empty' : `back ${word}`;
     if (key === 'strength') return word === 'not known' ? said : `${said}, strength ${word}`;
     if (key === 'fieldBand') return `${said}, ${word} yards from their goal`;
+    if (key === 'depthBand') return `${said}thrown ${word}${/^\d/.test(word) ? ' yards' : ''}`;
+    if (key === 'targetThird') return `${said}, ${word} third`;
     if (key === 'formationSide') return `${said} ${word}`;
     const alone =
       /^(#?\d+|not tagged|not known|not applicable|none|left|right|middle|not visible|the field|the boundary)$/.test(

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { pageFor } from '@/app/lib/refusable';
 import { makeReport, stampWords } from '@/app/lib/report';
+import { plural } from '@/core/rules/plural';
 import { may } from '@/core/staff';
 import { ReportScreen } from '@/ui/read/report/ReportScreen';
 import { saveSections, saveWords } from '../actions';
@@ -49,10 +50,13 @@ export default pageFor('game.read', async function ReportPage(actor, { searchPar
         answers: '',
         words: '',
         since: since === null ? 'never printed before' : `of ${stampWords(since.at)}`,
-        ...Object.fromEntries(report.tables.map((t) => [t.id, `${t.all.rows.length} snaps`])),
         ...Object.fromEntries(
-          beside.map((t) => [t.id, t.rows.length === 1 ? '1 row' : `${t.rows.length} rows`]),
+          report.tables.map((t) => [
+            t.id,
+            plural(t.all.rows.length, t.columns.find((c) => c.kind === 'count')!.label.replace(/s$/, '')),
+          ]),
         ),
+        ...Object.fromEntries(beside.map((t) => [t.id, plural(t.rows.length, 'row')])),
       }}
       sections={sections}
       template={template}
