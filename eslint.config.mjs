@@ -93,6 +93,11 @@ export default tseslint.config(
     rules: { 'no-restricted-imports': ['error', { patterns: [packagesBut('papaparse', 'exceljs')] }] },
   },
   {
+    files: ['core/plan/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: { 'no-restricted-imports': ['error', { patterns: [packagesBut('d3-array')] }] },
+  },
+  {
     files: ['core/**/*.{test,fixture}.ts'],
     rules: { 'no-restricted-globals': 'off', 'no-restricted-imports': 'off' },
   },

@@ -23,6 +23,7 @@ import {
 } from '../core/read';
 import { outcomeOf, UNSAID, type RateKey } from '../core/read/outcomes';
 import type { Snap } from '../core/snap';
+import { memoryNotes } from './engines-memory';
 import type { Row } from './run';
 
 const ONES: readonly FilterField[] = [
@@ -311,12 +312,13 @@ async function compare(
       await ask(round);
       times[i]!.push(performance.now() - began);
     }
-  const memory = Math.round(process.memoryUsage().rss / 1e6);
+  const said = `${REPORT.length} tables, ${counted.length} snaps count`;
+  const notes = await memoryNotes(columns, { stored: STORED, outcomes: OUTCOMES, said }, duck, client);
   return asks.map(([what], i) => ({
     what: `${what}, ${size} snaps`,
     n: times[i]!.length,
     unit: 'ms',
     times: times[i]!,
-    note: i === 0 ? `${REPORT.length} tables, ${counted.length} snaps count; process ${memory} MB` : '',
+    note: notes[i] ?? '',
   }));
 }

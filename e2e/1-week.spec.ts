@@ -96,6 +96,18 @@ test('from the half-logged game to a printed call sheet', async ({ page }) => {
       }
     }
     await expect(page.getByText('12 calls, fits one page')).toBeVisible();
+    // What is open stands beside it, and leads there; three calls are more than the third medium of a game needs.
+    const open = page.getByRole('list', { name: 'What the sheet leaves open' });
+    await expect(open).toContainText(/No call, though so many snaps a game are expected: 2nd long \d+\.\d/);
+    await open.getByRole('button', { name: 'Goal line', exact: true }).click();
+    await expect(
+      page
+        .getByRole('region', { name: 'Goal line', exact: true })
+        .getByRole('button', { name: 'Goal line', exact: true }),
+    ).toHaveAttribute('aria-pressed', 'true');
+    await expect(page.getByRole('region', { name: '3rd medium', exact: true })).toContainText(
+      /^3rd medium3 calls, \d are enough · expect \d\.\d a game \(\d\.\d–\d\.\d\), n 13/,
+    );
     await page.reload();
     await expect(page.getByTestId('call')).toHaveCount(12);
   });

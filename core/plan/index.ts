@@ -1,4 +1,6 @@
 export * from './sheet';
+export * from './sizing';
+export * from './audits';
 export * from './layout';
 export * from './print';
 export * from './answers';

@@ -4,13 +4,11 @@ import { COLLEGE, BUCKET_ROWS } from '../field';
 import { buildColumns, countGame } from '../read';
 import { aPlay } from './plays.fixture';
 import {
-  expectedUsage,
   findSection,
   numberSheet,
   playCall,
   playLook,
   SECTIONS,
-  sectionRows,
   suggestCalls,
   type SheetCall,
 } from './sheet';
@@ -48,12 +46,6 @@ describe('suggestions', () => {
     expect(list[list.length - 1]!.here).toMatchObject({ n: 0, low: null });
     expect(list[0]!.here.low ?? -1).toBeGreaterThanOrEqual(list[1]!.here.low ?? -1);
   });
-});
-
-it('expects a mean with the games behind it', () => {
-  const usage = expectedUsage(own, 'HER', findSection('first')!)!;
-  expect(usage.n).toBe(3);
-  expect(usage.mean * 3).toBeCloseTo(sectionRows(own, findSection('first')!, { offense: ['HER'] }).length, 8);
 });
 
 it('numbers calls through the sheet, section by section, and leaves empty ones out', () => {

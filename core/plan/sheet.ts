@@ -1,7 +1,7 @@
 /** The call sheet: sections by situation, numbered calls, what to expect, what to suggest. */
 import { BUCKET_ROWS, type BucketKey } from '../field/situation';
 import { FIRST_VALUE, select, type Columns, type Filter } from '../read/columns';
-import { meanPerGame, wilson, type Mean, type Rate } from '../read/rates';
+import { wilson, type Rate } from '../read/rates';
 import type { SnapFields } from '../snap/snap';
 
 export interface SectionSpec {
@@ -152,16 +152,6 @@ export function suggestCalls(
         (b.all.low ?? -1) - (a.all.low ?? -1) ||
         a.play.name.localeCompare(b.play.name),
     );
-}
-
-/** Expected usage: own snaps a game in the section's situation, mean over games with an interval. */
-export function expectedUsage(own: Columns, team: string, section: SectionSpec): Mean | null {
-  const games = new Map<number, number>();
-  const { game } = own.text;
-  for (const i of select(own, { offense: [team] })) games.set(game.codes[i]!, 0);
-  for (const i of sectionRows(own, section, { offense: [team] }))
-    games.set(game.codes[i]!, (games.get(game.codes[i]!) ?? 0) + 1);
-  return meanPerGame([...games.values()]);
 }
 
 export interface SheetCall {

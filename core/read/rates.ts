@@ -117,6 +117,9 @@ const T95 = [
   2.12, 2.11, 2.101, 2.093, 2.086, 2.08, 2.074, 2.069, 2.064, 2.06, 2.056, 2.052, 2.048, 2.045, 2.042,
 ];
 
+/** Degrees of freedom may be broken: the quantile of the next lower whole number, which is the wider. At least one. */
+export const t95 = (freedom: number): number => T95[Math.max(1, Math.floor(freedom)) - 1] ?? 1.96;
+
 /** Mean with a 95 % t interval; null without data, no bounds for one figure. */
 export function meanOf(figures: readonly number[]): Mean | null {
   const n = figures.length;
@@ -124,7 +127,7 @@ export function meanOf(figures: readonly number[]): Mean | null {
   const mean = figures.reduce((a, b) => a + b, 0) / n;
   if (n === 1) return { mean, n, low: null, high: null };
   const variance = figures.reduce((a, c) => a + (c - mean) ** 2, 0) / (n - 1);
-  const half = (T95[n - 2] ?? 1.96) * Math.sqrt(variance / n);
+  const half = t95(n - 1) * Math.sqrt(variance / n);
   return { mean, n, low: mean - half, high: mean + half };
 }
 

@@ -36,13 +36,14 @@ import { useScreenCommands } from '../shared/commands';
 import { PLAN } from '../shared/screen-commands/plan';
 import { Unsettled } from '../sync/Unsettled';
 import { useUrlState } from '../useUrlState';
+import { Audits } from './Audits';
 import { CallRow } from './CallRow';
 import { planReel } from './plan-reel';
 import { PlanToolbar } from './PlanToolbar';
 import { SetupsMissing } from './SetupsMissing';
 import { SheetSection } from './SheetSection';
 import { Suggestions } from './Suggestions';
-import { usageText } from './usage';
+import { callsText, usageText } from './usage';
 import { usePlanFilm } from './usePlanFilm';
 import { useSheet } from './useSheet';
 
@@ -142,11 +143,12 @@ export function PlanScreen(props: PlanScreenProps) {
           </ul>
         </div>
       )}
+      <Audits calls={calls} numbers={numbers} sizes={film.sizes} onSection={chooseSection} />
       <SetupsMissing missing={missing} numbers={numbers} onReel={openReel} />
       <div className="plangrid">
         <Suggestions
           section={section}
-          usage={film.usage.get(section.key) ?? null}
+          size={film.sizes.get(section.key) ?? null}
           suggestions={film.suggestions}
           calls={calls}
           mayEdit={mayEdit}
@@ -161,7 +163,11 @@ export function PlanScreen(props: PlanScreenProps) {
               section={sectionSpec}
               active={sectionSpec.key === section.key}
               filled={calls.some((c) => c.section === sectionSpec.key)}
-              usage={usageText(film.usage.get(sectionSpec.key))}
+              usage={usageText(film.sizes.get(sectionSpec.key))}
+              size={callsText(
+                calls.filter((c) => c.section === sectionSpec.key).length,
+                film.sizes.get(sectionSpec.key),
+              )}
               onActivate={() => chooseSection(sectionSpec.key)}
             >
               {printed

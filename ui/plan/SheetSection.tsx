@@ -8,6 +8,7 @@ export function SheetSection({
   active,
   filled,
   usage,
+  size,
   onActivate,
   children,
 }: {
@@ -15,6 +16,8 @@ export function SheetSection({
   active: boolean;
   filled: boolean;
   usage: string;
+  /** Calls that stand in it, of those that are enough. */
+  size: string;
   onActivate: () => void;
   children: React.ReactNode;
 }) {
@@ -27,9 +30,11 @@ export function SheetSection({
     >
       <header>
         <button type="button" className="plain" onClick={onActivate} aria-pressed={active}>
-          <strong>{section.label}</strong>
+          <strong style={{ whiteSpace: 'nowrap' }}>{section.label}</strong>
         </button>
-        <span className="small quiet">{usage}</span>
+        <span className="small quiet">
+          {size} · {usage}
+        </span>
       </header>
       {filled ? (
         <ol className="plainlist">{children}</ol>

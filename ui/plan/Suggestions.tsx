@@ -2,15 +2,21 @@
 /** Plays for a section, ranked by own success there; plays without film apart. */
 import Button from '@mui/material/Button';
 import Link from 'next/link';
-import { SECTIONS, type PlayCard, type SectionSpec, type SheetCall, type Suggestion } from '@/core/plan';
-import type { Mean } from '@/core/read';
+import {
+  SECTIONS,
+  type PlayCard,
+  type SectionSpec,
+  type SheetCall,
+  type Sizing,
+  type Suggestion,
+} from '@/core/plan';
 import { TextBox } from '../shared/TextBox';
 import { SuggestionRow } from './SuggestionRow';
-import { usageText } from './usage';
+import { filmText } from './usage';
 
 interface SuggestionsProps {
   readonly section: SectionSpec;
-  readonly usage: Mean | null;
+  readonly size: Sizing | null;
   readonly suggestions: readonly Suggestion[];
   readonly calls: readonly SheetCall[];
   readonly mayEdit: boolean;
@@ -20,7 +26,7 @@ interface SuggestionsProps {
 }
 
 export function Suggestions(props: SuggestionsProps) {
-  const { section, usage, suggestions, calls, mayEdit, onSection, onAdd, onReel } = props;
+  const { section, size, suggestions, calls, mayEdit, onSection, onAdd, onReel } = props;
   const shown = suggestions.filter((s) => s.all.n > 0);
   const never = suggestions.filter((s) => s.all.n === 0);
   return (
@@ -31,7 +37,7 @@ export function Suggestions(props: SuggestionsProps) {
         label="plays for"
         value={section.key}
         onChange={(e) => onSection(e.target.value)}
-        helperText={`${usageText(usage)}; ranked by the low end of own success there`}
+        helperText={`${filmText(size)}; ranked by the low end of own success there`}
       >
         {SECTIONS.map((sectionSpec) => (
           <option key={sectionSpec.key} value={sectionSpec.key}>

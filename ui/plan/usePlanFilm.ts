@@ -5,15 +5,16 @@ import { drawSnap, type Book } from '@/core/book';
 import type { LevelKey, Profiles } from '@/core/field/profile';
 import {
   answersTo,
-  expectedUsage,
   playFields,
   SECTIONS,
+  sizeSection,
   suggestCalls,
   type PlayCard,
   type SectionSpec,
+  type Sizing,
   type Suggestion,
 } from '@/core/plan';
-import { filmKind, ownFilm, type Answered, type Columns, type CountedSnap, type Mean } from '@/core/read';
+import { filmKind, ownFilm, type Answered, type Columns, type CountedSnap } from '@/core/read';
 import type { Snap } from '@/core/snap';
 import type { GameInfo } from '@/core/exchange/types';
 import { useCounted } from '../film/useCounted';
@@ -23,8 +24,8 @@ export interface PlanFilm {
   readonly snaps: readonly CountedSnap[];
   readonly columns: Columns;
   readonly suggestions: readonly Suggestion[];
-  /** Calls to expect in a game, by section. */
-  readonly usage: ReadonlyMap<string, Mean | null>;
+  /** Snaps to expect in a game, and the calls that are enough, by section. */
+  readonly sizes: ReadonlyMap<string, Sizing | null>;
   /** What the opponent answered a play's structure with. */
   readonly answers: readonly Answered[];
 }
@@ -48,9 +49,9 @@ export function usePlanFilm(props: PlanFilmProps, section: SectionSpec, looked: 
     () => suggestCalls(plays, columns, team, section),
     [plays, columns, team, section],
   );
-  const usage = useMemo(
-    () => new Map(SECTIONS.map((s) => [s.key, expectedUsage(columns, team, s)])),
-    [columns, team],
+  const sizes = useMemo(
+    () => new Map(SECTIONS.map((s) => [s.key, sizeSection(columns, team, opponent, s)])),
+    [columns, team, opponent],
   );
   const answers = useMemo(() => {
     if (!looked) return [];
@@ -58,5 +59,5 @@ export function usePlanFilm(props: PlanFilmProps, section: SectionSpec, looked: 
     const structure = look?.offense.snap.label;
     return structure === undefined ? [] : answersTo(columns, opponent, structure);
   }, [looked, book, profiles, level, rules, columns, opponent]);
-  return { snaps, columns, suggestions, usage, answers };
+  return { snaps, columns, suggestions, sizes, answers };
 }

@@ -1,0 +1,140 @@
+import { describe, expect, it } from 'vitest';
+import { auditSheet, AUDITS, givenAway, type AuditCode } from './audits';
+import { aPlay } from './plays.fixture';
+import { SECTIONS, type PlayCard, type SheetCall } from './sheet';
+import { sizeOf, type Sizing } from './sizing';
+
+let id = 0;
+const call = (section: string, play: PlayCard, more: Partial<SheetCall> = {}): SheetCall => ({
+  id: `c${++id}`,
+  section,
+  order: id,
+  play,
+  hash: null,
+  note: null,
+  ...more,
+});
+/** So many snaps in each of four games of both films, and as many more or less as `spread`. */
+const size = (mean: number, spread = 1): Sizing =>
+  sizeOf([mean - spread, mean, mean, mean + spread], [mean - spread, mean, mean, mean + spread])!;
+const sizes = (of: Readonly<Record<string, Sizing>>) => new Map(Object.entries(of));
+const codes = (calls: readonly SheetCall[], of: Readonly<Record<string, Sizing>> = {}): AuditCode[] =>
+  auditSheet(calls, sizes(of)).map((a) => a.code);
+const many = (n: number, of: (i: number) => SheetCall): SheetCall[] =>
+  Array.from({ length: n }, (_, i) => of(i));
+const play = (concept: string, more: Partial<PlayCard> = {}) => aPlay(`p-${concept}`, concept, more);
+
+describe('each audit, where it holds and where it does not', () => {
+  it('no calls for what comes up', () => {
+    expect(auditSheet([], sizes({ goal: size(2) }))).toEqual([
+      {
+        code: 'no_calls',
+        section: 'goal',
+        calls: [],
+        facts: { expected: 2 },
+        sentence: 'no call, and 2.0 snaps a game are expected.',
+      },
+    ]);
+    expect(codes([], { goal: size(0.4, 0.4) })).toEqual([]);
+    expect(codes([], {})).toEqual([]);
+  });
+  it('more calls than come in a game', () => {
+    const third = many(14, (i) => call('third-long', play(`play ${i}`, { formation: `set ${i}` })));
+    const [found] = auditSheet(third, sizes({ 'third-long': size(6) }));
+    expect(found).toMatchObject({ code: 'too_many', section: 'third-long', calls: third.map((c) => c.id) });
+    // Variance 2/3: half √(2/3 · (1 + 1/4/2)) · 2.447 = 2.12, so 8.12, nine at most.
+    expect(found!.sentence).toBe('14 calls for 6.0 snaps a game; more than 9 come in one game of forty.');
+    expect(codes(third.slice(0, 9), { 'third-long': size(6) })).toEqual([]);
+  });
+  it('calls that would come more than twice', () => {
+    const first = many(4, (i) => call('first', play(`play ${i}`, { formation: `set ${i}` })));
+    expect(codes(first, { first: size(10) })).toEqual(['too_few']);
+    expect(codes(first, { first: size(8) })).toEqual([]);
+  });
+  it('a play twice in a section, not in two', () => {
+    const power = play('power');
+    expect(codes([call('red', power), call('red', power)])).toEqual(['twice']);
+    expect(codes([call('red', power), call('goal', power)])).toEqual([]);
+  });
+  it('one picture, one play', () => {
+    const wing = (concept: string) => play(concept, { formation: 'wing', personnel: '12' });
+    const same = [call('red', wing('power')), call('goal', wing('power')), call('backed', wing('power'))];
+    expect(auditSheet(same, new Map())).toMatchObject([
+      {
+        code: 'one_picture',
+        section: null,
+        sentence: '12 wing R stands on the sheet 3 times, always with power.',
+      },
+    ]);
+    expect(codes([...same, call('first', wing('boot'))])).toEqual([]);
+    expect(codes(same.slice(1))).toEqual([]);
+    // Without a formation there is no picture.
+    expect(
+      codes(many(3, (i) => call(SECTIONS[i]!.key, play('draw', { formation: null, personnel: null })))),
+    ).toEqual([]);
+  });
+  it('runs that go one way, passes aside', () => {
+    const runs = (sides: string): SheetCall[] =>
+      [...sides].map((to, i) => call(SECTIONS[i]!.key, play(`run ${i}`, { direction: to as 'L' | 'R' })));
+    expect(auditSheet(runs('RRRRL'), new Map())).toMatchObject([
+      { code: 'one_way', sentence: '4 of 5 runs with a side go right.' },
+    ]);
+    expect(codes(runs('RRRLL'))).toEqual([]);
+    expect(codes(runs('RRRR'))).toEqual([]);
+    expect(
+      codes(many(6, (i) => call(SECTIONS[i]!.key, play(`pass ${i}`, { kind: 'pass', direction: 'R' })))),
+    ).toEqual([]);
+  });
+  it('hashes on one side', () => {
+    const on = (hashes: string): SheetCall[] =>
+      [...hashes].map((hash, i) => call(SECTIONS[i]!.key, play(`h ${i}`), { hash: hash as 'L' | 'R' }));
+    expect(auditSheet(on('LLLLL'), new Map())).toMatchObject([
+      { code: 'one_hash', sentence: '5 of 5 calls with a hash are for the ball left.' },
+    ]);
+    expect(codes(on('LLLRR'))).toEqual([]);
+  });
+  it('none is without an example here', () => {
+    const named = ['no_calls', 'too_many', 'too_few', 'twice', 'one_picture', 'one_way', 'one_hash'];
+    expect([...AUDITS].sort()).toEqual(named.sort());
+  });
+});
+
+describe('what a sheet gives away', () => {
+  const run = (formation: string) => play(`run ${formation}`, { formation });
+  const pass = (formation: string) => play(`pass ${formation}`, { formation, kind: 'pass' });
+  const of = (calls: SheetCall[], by: Readonly<Record<string, Sizing>>) => givenAway(calls, sizes(by));
+  it('nothing where each picture has both, all where each has one', () => {
+    const both = ['a', 'b'].flatMap((f) => [call('first', run(f)), call('first', pass(f))]);
+    expect(of(both, { first: size(10) })).toEqual({ seen: 0.5, unseen: 0.5, bits: 0, calls: 4 });
+    const apart = [call('first', run('a')), call('first', pass('b'))];
+    expect(of(apart, { first: size(10) })).toEqual({ seen: 1, unseen: 0.5, bits: 1, calls: 2 });
+  });
+  it('weighs a section by what is expected of it', () => {
+    // First down, 9 snaps: one picture, half and half. Third, 3 snaps: one bit. So (9·0.5 + 3·1)/12 and 3/12.
+    const calls = [
+      call('first', run('a')),
+      call('first', pass('a')),
+      call('third-long', run('a')),
+      call('third-long', pass('b')),
+    ];
+    const given = of(calls, { first: size(9), 'third-long': size(3) })!;
+    expect(given.seen).toBeCloseTo(0.625, 9);
+    expect(given.unseen).toBeCloseTo(0.5, 9);
+    expect(given.bits).toBeCloseTo(0.25, 9);
+  });
+  it('is mutual information, counted another way: H(kind) + H(cue) − H(both) in a section', () => {
+    const calls = [run('a'), run('a'), pass('a'), run('b'), pass('b'), pass('b'), pass('c')].map((p) =>
+      call('first', p),
+    );
+    const entropy = (keys: string[]): number => {
+      const n = (key: string): number => keys.filter((k) => k === key).length;
+      return [...new Set(keys)].reduce((h, k) => h - (n(k) / keys.length) * Math.log2(n(k) / keys.length), 0);
+    };
+    const [kinds, cues] = [calls.map((c) => c.play.kind), calls.map((c) => c.play.formation!)];
+    const plain = entropy(kinds) + entropy(cues) - entropy(kinds.map((k, i) => `${k} ${cues[i]}`));
+    expect(of(calls, { first: size(5) })!.bits).toBeCloseTo(plain, 9);
+  });
+  it('says nothing of a sheet whose sections never come up', () => {
+    expect(of([call('first', run('a'))], {})).toBeNull();
+  });
+});

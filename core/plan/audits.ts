@@ -1,0 +1,182 @@
+/** What a sheet leaves open or gives away: each a sentence with the calls it is about. */
+import { group } from 'd3-array';
+import { plural } from '../rules/plural';
+import { tenths } from '../read/rates';
+import type { Sizing } from './sizing';
+import { playLook, SECTIONS, type SectionSpec, type SheetCall } from './sheet';
+
+export const AUDITS = [
+  'no_calls',
+  'too_many',
+  'too_few',
+  'twice',
+  'one_picture',
+  'one_way',
+  'one_hash',
+] as const;
+export type AuditCode = (typeof AUDITS)[number];
+
+export interface Audit {
+  readonly code: AuditCode;
+  /** The section it is about; null: the whole sheet. */
+  readonly section: string | null;
+  /** Ids of the calls it is about. */
+  readonly calls: readonly string[];
+  /** The figures of the sentence: how many calls, snaps expected a game, calls that are enough or the most that come. */
+  readonly facts: Readonly<Record<string, number>>;
+  readonly sentence: string;
+}
+
+/** A section that comes up less often than every second game needs no call. */
+const COMES_UP = 0.5;
+/** Below so many calls a balance says nothing (common practice). */
+const FEW_CALLS = 5;
+/** Share from which calls of one kind are one-sided (common practice). */
+const ONE_SIDED = 0.8;
+/** A picture on the sheet so often, always with one play, is that play's name. */
+const SAME_PICTURE = 3;
+
+type Sizes = ReadonlyMap<string, Sizing | null>;
+const ids = (calls: readonly SheetCall[]): string[] => calls.map((c) => c.id);
+
+function ofSection(section: SectionSpec, calls: readonly SheetCall[], size: Sizing | null): Audit[] {
+  const about = { section: section.key };
+  const found: Audit[] = [];
+  if (size !== null) {
+    const { expected, oneGame, suggested } = size;
+    const snaps = `${tenths(expected.mean)} snaps a game`;
+    if (calls.length === 0) {
+      if (expected.mean >= COMES_UP)
+        found.push({
+          ...about,
+          code: 'no_calls',
+          calls: [],
+          facts: { expected: expected.mean },
+          sentence: `no call, and ${snaps} are expected.`,
+        });
+    } else if (oneGame !== null && calls.length > Math.ceil(oneGame.high))
+      found.push({
+        ...about,
+        code: 'too_many',
+        calls: ids(calls),
+        facts: { calls: calls.length, expected: expected.mean, most: Math.ceil(oneGame.high) },
+        sentence: `${plural(calls.length, 'call')} for ${snaps}; more than ${Math.ceil(oneGame.high)} come in one game of forty.`,
+      });
+    else if (calls.length < suggested)
+      found.push({
+        ...about,
+        code: 'too_few',
+        calls: ids(calls),
+        facts: { calls: calls.length, expected: expected.mean, enough: suggested },
+        sentence: `${plural(calls.length, 'call')} for ${snaps}; with ${suggested} none comes more than twice.`,
+      });
+  }
+  const byPlay = group(calls, (c) => c.play.id);
+  for (const same of byPlay.values())
+    if (same.length > 1)
+      found.push({
+        ...about,
+        code: 'twice',
+        calls: ids(same),
+        facts: { calls: same.length },
+        sentence: `${same[0]!.play.name} stands in it ${same.length} times.`,
+      });
+  return found;
+}
+
+/** The group that holds more than its share of what has a word; null: none does. */
+function oneSided(
+  calls: readonly SheetCall[],
+  wordOf: (call: SheetCall) => string | null,
+): { readonly word: string; readonly of: readonly SheetCall[]; readonly all: number } | null {
+  const said = calls.filter((c) => wordOf(c) !== null);
+  if (said.length < FEW_CALLS) return null;
+  const [most] = [...group(said, (c) => wordOf(c)!)].sort((a, b) => b[1].length - a[1].length);
+  if (!most || most[1].length < ONE_SIDED * said.length) return null;
+  return { word: most[0], of: most[1], all: said.length };
+}
+
+const TO = { L: 'left', M: 'in the middle', R: 'right' } as const;
+
+function ofSheet(calls: readonly SheetCall[]): Audit[] {
+  const found: Audit[] = [];
+  const about = { section: null };
+  for (const [look, same] of group(calls, (c) => playLook(c.play))) {
+    const plays = new Set(same.map((c) => `${c.play.kind} ${c.play.concept}`));
+    if (same.length >= SAME_PICTURE && plays.size === 1 && same[0]!.play.formation !== null)
+      found.push({
+        ...about,
+        code: 'one_picture',
+        calls: ids(same),
+        facts: { calls: same.length },
+        sentence: `${look} stands on the sheet ${same.length} times, always with ${same[0]!.play.concept}.`,
+      });
+  }
+  const runs = calls.filter((c) => c.play.kind !== 'pass');
+  const way = oneSided(runs, (c) => c.play.direction);
+  if (way)
+    found.push({
+      ...about,
+      code: 'one_way',
+      calls: ids(way.of),
+      facts: { calls: way.of.length, of: way.all },
+      sentence: `${way.of.length} of ${way.all} runs with a side go ${TO[way.word as 'L' | 'R']}.`,
+    });
+  const hash = oneSided(calls, (c) => c.hash);
+  if (hash)
+    found.push({
+      ...about,
+      code: 'one_hash',
+      calls: ids(hash.of),
+      facts: { calls: hash.of.length, of: hash.all },
+      sentence: `${hash.of.length} of ${hash.all} calls with a hash are for the ball ${TO[hash.word as 'L' | 'M' | 'R']}.`,
+    });
+  return found;
+}
+
+/** In the order of the sheet, then what is about all of it. */
+export const auditSheet = (calls: readonly SheetCall[], sizes: Sizes): Audit[] => [
+  ...SECTIONS.flatMap((section) =>
+    ofSection(
+      section,
+      calls.filter((c) => c.section === section.key),
+      sizes.get(section.key) ?? null,
+    ),
+  ),
+  ...ofSheet(calls),
+];
+
+export interface GivenAway {
+  /** Shares of snaps on which who sees the picture, or only the situation, names run, pass or option right. */
+  readonly seen: number;
+  readonly unseen: number;
+  /** Mutual information of call and picture, given the situation: bits a snap. */
+  readonly bits: number;
+  readonly calls: number;
+}
+
+/**
+ * What the sheet tells a scout who knows it: the cue is personnel, formation and backfield, the situation is the section.
+ * A section weighs what is expected of it, each of its calls alike. Null: no call whose section comes up.
+ */
+export function givenAway(calls: readonly SheetCall[], sizes: Sizes): GivenAway | null {
+  let [seen, unseen, bits, whole, counted] = [0, 0, 0, 0, 0];
+  for (const [key, here] of group(calls, (c) => c.section)) {
+    const weight = sizes.get(key)?.expected.mean ?? 0;
+    if (weight === 0) continue;
+    whole += weight;
+    counted += here.length;
+    const one = weight / here.length;
+    const kinds = group(here, (c) => c.play.kind);
+    unseen += one * Math.max(...[...kinds.values()].map((k) => k.length));
+    for (const cue of group(here, (c) => playLook({ ...c.play, motion: null })).values()) {
+      const within = [...group(cue, (c) => c.play.kind)];
+      seen += one * Math.max(...within.map(([, k]) => k.length));
+      for (const [kind, k] of within)
+        bits += one * k.length * Math.log2((k.length * here.length) / (cue.length * kinds.get(kind)!.length));
+    }
+  }
+  return whole === 0
+    ? null
+    : { seen: seen / whole, unseen: unseen / whole, bits: bits / whole, calls: counted };
+}
