@@ -6,7 +6,7 @@ import { writeBook } from '../core/book/term';
 import { choose, SITE, HALF_GAME, line, pdfText, saved, signIn, type } from './staff';
 
 const snapsIn = async (page: Page): Promise<number> => {
-  const button = page.locator('.toolbar').getByRole('button', { name: /^\d+ snaps$/ });
+  const button = page.locator('.toolbar').getByRole('button', { name: /^\d+ snaps?$/ });
   await expect(button).toBeVisible();
   return Number((await button.textContent())!.split(' ')[0]);
 };
