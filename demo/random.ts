@@ -1,4 +1,6 @@
-/** A seeded random source (mulberry32): same seed, same sequence, on every machine. */
+import { uniform } from '../core/stats/uniform';
+
+/** A seeded random source: same seed, same sequence, on every machine. */
 export interface Random {
   /** Uniform in [0, 1). */
   next(): number;
@@ -13,14 +15,7 @@ export interface Random {
 }
 
 export function seededRandom(seed: number): Random {
-  let a = seed >>> 0;
-  const next = (): number => {
-    a = (a + 0x6d2b79f5) >>> 0;
-    let t = a;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
+  const next = uniform(seed);
   const int = (low: number, high: number) => low + Math.floor(next() * (high - low + 1));
   return {
     next,

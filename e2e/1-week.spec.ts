@@ -112,6 +112,27 @@ test('from the half-logged game to a printed call sheet', async ({ page }) => {
     await expect(page.getByTestId('call')).toHaveCount(12);
   });
 
+  await test.step('a play is argued by the looks they show to its structure, each with the snaps behind it', async () => {
+    await page
+      .getByRole('region', { name: '1st & 10', exact: true })
+      .getByRole('button', { name: '1st & 10', exact: true })
+      .click();
+    const plays = page.getByRole('region', { name: 'Suggestions' });
+    await expect(plays).toContainText('ranked by the low end of what to expect against the looks they show');
+    const rows = plays.getByRole('listitem').filter({ hasText: 'expect success' });
+    const lows = (await rows.allTextContents()).map((t) =>
+      Number(/expect success \d+ % \((\d+)–/.exec(t)![1]),
+    );
+    expect(lows.length).toBeGreaterThan(5);
+    expect(lows).toEqual([...lows].sort((a, b) => b - a));
+    const theirs = rows.getByRole('button', { name: /^theirs [1-9]\d* of \d+$/ }).first();
+    const [, k] = /theirs (\d+)/.exec((await theirs.textContent())!)!;
+    await theirs.click();
+    await expect(page.getByRole('dialog')).toContainText(new RegExp(`defense, 1st & 10: .*: ${k} snap`));
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toBeHidden();
+  });
+
   await test.step('a call is dragged, put back, moved by keyboard, marked with a hash', async () => {
     const goal = page.getByRole('region', { name: 'Goal line', exact: true });
     const first = page

@@ -1,4 +1,5 @@
 export * from './sheet';
+export * from './argue';
 export * from './sizing';
 export * from './audits';
 export * from './layout';

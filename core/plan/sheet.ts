@@ -97,7 +97,8 @@ export interface Suggestion {
   readonly allRows: Uint32Array;
 }
 
-const rowsOfPlay = (columns: Columns, rows: Uint32Array, play: PlayCard): Uint32Array => {
+/** Own snaps of a play whose success is known. */
+export const rowsOfPlay = (columns: Columns, rows: Uint32Array, play: PlayCard): Uint32Array => {
   const { concept, direction, play: called } = columns.text;
   const kind = called.codeOf.get(play.kind);
   const wanted = concept.codeOf.get(play.concept);

@@ -98,7 +98,8 @@ export interface DefenseBoard {
   readonly named: readonly { readonly word: string; readonly rate: Rate; readonly rows: Uint32Array }[];
 }
 
-function familyOf(columns: Columns, row: number): Family | null {
+/** Null: not tagged, or not drawn by the book. */
+export function familyOf(columns: Columns, row: number): Family | null {
   const style = wordAt(columns.text.style, row);
   if (style === 'man') return 'man';
   const middle = wordAt(columns.text.middle, row);
@@ -107,7 +108,8 @@ function familyOf(columns: Columns, row: number): Family | null {
   return middle === 'none' ? 'man' : middle === 'open' ? 'open' : 'closed';
 }
 
-function cameFive(columns: Columns, row: number): boolean | null {
+/** Null: nobody tagged how many came. */
+export function cameFive(columns: Columns, row: number): boolean | null {
   const rushers = wordAt(columns.text.rushers, row);
   return rushers === null ? null : Number(rushers) >= PRESSURE_FROM;
 }

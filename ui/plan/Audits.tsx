@@ -22,6 +22,9 @@ interface AuditsProps {
 
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
 
+const inOrder = (calls: readonly string[], numbers: ReadonlyMap<string, number>): string[] =>
+  [...calls].sort((a, b) => (numbers.get(a) ?? 0) - (numbers.get(b) ?? 0));
+
 /** Calls are found by their number on the sheet. */
 function focusCall(id: string): void {
   document.querySelector<HTMLElement>(`[data-call="${CSS.escape(id)}"]`)?.focus();
@@ -94,7 +97,7 @@ export function Audits({ calls, numbers, sizes, onSection }: AuditsProps) {
               {audit.sentence}{' '}
               <span className="small quiet">
                 {audit.calls.length === 1 ? 'call' : 'calls'}{' '}
-                {audit.calls.map((id) => (
+                {inOrder(audit.calls, numbers).map((id) => (
                   <button
                     key={id}
                     type="button"

@@ -1,5 +1,5 @@
 'use client';
-/** Plan: suggestions by own success in the chosen situation at the left, the sheet as it prints at the right. */
+/** Plan: suggestions argued by what the opponent shows at the left, the sheet as it prints at the right. */
 import {
   DndContext,
   PointerSensor,
@@ -150,6 +150,7 @@ export function PlanScreen(props: PlanScreenProps) {
           section={section}
           size={film.sizes.get(section.key) ?? null}
           suggestions={film.suggestions}
+          argued={film.argued}
           calls={calls}
           mayEdit={mayEdit}
           onSection={chooseSection}

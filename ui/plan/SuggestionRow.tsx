@@ -1,12 +1,13 @@
 'use client';
 import { useDraggable } from '@dnd-kit/core';
 import Button from '@mui/material/Button';
-import { playCall, playLook, type SectionSpec, type Suggestion } from '@/core/plan';
+import { playCall, playLook, type Argument, type SectionSpec, type Suggestion } from '@/core/plan';
 import { RateBar } from '../charts/RateBar';
 
-/** A play with its own success here and anywhere; dragged or added to the section. */
+/** A play with what to expect of it, and its own success here and anywhere; dragged or added to the section. */
 export function SuggestionRow({
   s: suggestion,
+  argument,
   section,
   mayEdit,
   on,
@@ -14,11 +15,12 @@ export function SuggestionRow({
   onReel,
 }: {
   s: Suggestion;
+  argument: Argument | null;
   section: SectionSpec;
   mayEdit: boolean;
   on: boolean;
   onAdd: () => void;
-  onReel: (which: 'here' | 'all') => void;
+  onReel: (which: string) => void;
 }) {
   const drag = useDraggable({ id: `play|${suggestion.play.id}`, disabled: !mayEdit });
   return (
@@ -53,6 +55,7 @@ export function SuggestionRow({
           </Button>
         )}
       </div>
+      {argument && <Argued argument={argument} onReel={onReel} />}
       {suggestion.here.n > 0 ? (
         <RateBar rate={suggestion.here} label="success" onOpen={() => onReel('here')} />
       ) : (
@@ -64,5 +67,46 @@ export function SuggestionRow({
         </button>
       </div>
     </li>
+  );
+}
+
+/** The looks that carry most of it. */
+const MOST_LOOKS = 2;
+const percent = (share: number): number => Math.round(100 * share);
+
+/** What to expect against what they show then: their snaps and ours behind it, look by look. */
+function Argued({
+  argument: { score, low, high, n, structure, looks },
+  onReel,
+}: {
+  argument: Argument;
+  onReel: (which: string) => void;
+}) {
+  return (
+    <div className="small argued">
+      <div>
+        expect success {percent(score)} %{' '}
+        <span className="quiet">
+          ({percent(low)}–{percent(high)} %)
+        </span>{' '}
+        against {structure === null ? 'what they show' : `what ${structure} draws`}, n {n}
+      </div>
+      {looks.slice(0, MOST_LOOKS).map(({ look, words, theirs, ours, k }) => (
+        <div key={look}>
+          {words}:{' '}
+          <button type="button" className="plain" onClick={() => onReel(`theirs:${look}`)}>
+            theirs {theirs.length} of {n}
+          </button>
+          ,{' '}
+          {ours.length === 0 ? (
+            'not run against it'
+          ) : (
+            <button type="button" className="plain" onClick={() => onReel(`ours:${look}`)}>
+              ours {k} of {ours.length}
+            </button>
+          )}
+        </div>
+      ))}
+    </div>
   );
 }

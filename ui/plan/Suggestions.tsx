@@ -1,9 +1,10 @@
 'use client';
-/** Plays for a section, ranked by own success there; plays without film apart. */
+/** Plays for a section, ranked by what to expect of them against the looks shown then; plays without film apart. */
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import {
   SECTIONS,
+  type Argument,
   type PlayCard,
   type SectionSpec,
   type SheetCall,
@@ -18,6 +19,8 @@ interface SuggestionsProps {
   readonly section: SectionSpec;
   readonly size: Sizing | null;
   readonly suggestions: readonly Suggestion[];
+  /** Null: still measured. */
+  readonly argued: ReadonlyMap<string, Argument | null> | null;
   readonly calls: readonly SheetCall[];
   readonly mayEdit: boolean;
   readonly onSection: (key: string) => void;
@@ -26,7 +29,7 @@ interface SuggestionsProps {
 }
 
 export function Suggestions(props: SuggestionsProps) {
-  const { section, size, suggestions, calls, mayEdit, onSection, onAdd, onReel } = props;
+  const { section, size, suggestions, argued, calls, mayEdit, onSection, onAdd, onReel } = props;
   const shown = suggestions.filter((s) => s.all.n > 0);
   const never = suggestions.filter((s) => s.all.n === 0);
   return (
@@ -37,7 +40,7 @@ export function Suggestions(props: SuggestionsProps) {
         label="plays for"
         value={section.key}
         onChange={(e) => onSection(e.target.value)}
-        helperText={`${filmText(size)}; ranked by the low end of own success there`}
+        helperText={`${filmText(size)}; ${argued === null ? 'their looks are being measured' : 'ranked by the low end of what to expect against the looks they show then'}`}
       >
         {SECTIONS.map((sectionSpec) => (
           <option key={sectionSpec.key} value={sectionSpec.key}>
@@ -50,6 +53,7 @@ export function Suggestions(props: SuggestionsProps) {
           <SuggestionRow
             key={suggestion.play.id}
             s={suggestion}
+            argument={argued?.get(suggestion.play.id) ?? null}
             section={section}
             mayEdit={mayEdit}
             on={calls.some((c) => c.section === section.key && c.play.id === suggestion.play.id)}

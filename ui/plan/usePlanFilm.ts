@@ -2,28 +2,43 @@
 /** The film that a sheet is drafted from: counted once, then asked per section and play. */
 import { useMemo } from 'react';
 import { drawSnap, type Book } from '@/core/book';
-import type { LevelKey, Profiles } from '@/core/field/profile';
+import type { LevelKey, LevelProfile, Profiles } from '@/core/field/profile';
 import {
   answersTo,
+  argue,
   playFields,
+  rankArgued,
   SECTIONS,
   sizeSection,
   suggestCalls,
+  type Argument,
   type PlayCard,
   type SectionSpec,
   type Sizing,
   type Suggestion,
 } from '@/core/plan';
-import { filmKind, ownFilm, type Answered, type Columns, type CountedSnap } from '@/core/read';
+import {
+  filmKind,
+  ownFilm,
+  type Answered,
+  type Columns,
+  type CountedSnap,
+  type FilmToMeasure,
+  type StaffRules,
+} from '@/core/read';
 import type { Snap } from '@/core/snap';
 import type { GameInfo } from '@/core/exchange/types';
 import { useCounted } from '../film/useCounted';
+import { uniform } from '@/core/stats/uniform';
+import { useMeasured } from '../read/useMeasured';
 import { useStaffRules } from '../StaffRules';
 
 export interface PlanFilm {
   readonly snaps: readonly CountedSnap[];
   readonly columns: Columns;
   readonly suggestions: readonly Suggestion[];
+  /** What to expect of a play against the opponent's looks, by its id; null: their looks are still measured. */
+  readonly argued: ReadonlyMap<string, Argument | null> | null;
   /** Snaps to expect in a game, and the calls that are enough, by section. */
   readonly sizes: ReadonlyMap<string, Sizing | null>;
   /** What the opponent answered a play's structure with. */
@@ -31,7 +46,11 @@ export interface PlanFilm {
 }
 
 interface PlanFilmProps {
-  readonly games: readonly { readonly info: GameInfo; readonly snaps: readonly Snap[] }[];
+  readonly games: readonly {
+    readonly info: GameInfo;
+    readonly snaps: readonly Snap[];
+    readonly packed: Uint8Array;
+  }[];
   readonly plays: readonly PlayCard[];
   readonly team: string;
   readonly opponent: string;
@@ -40,24 +59,50 @@ interface PlanFilmProps {
   readonly profiles: Profiles;
 }
 
+/** Draws of an interval are the same each time. */
+const SEED = 1;
+
+/** What a play stands in at the snap; null: the book draws no formation of it. */
+const structureOf = (book: Book, play: PlayCard, profile: LevelProfile, { look: settings }: StaffRules) =>
+  drawSnap(book, playFields(play), null, profile, { settings }).look?.offense.snap.label ?? null;
+
 export function usePlanFilm(props: PlanFilmProps, section: SectionSpec, looked: PlayCard | null): PlanFilm {
   const { games, plays, team, opponent, book, level, profiles } = props;
   const rules = useStaffRules();
   const ours = useMemo(() => games.filter((g) => filmKind(g.info) === ownFilm(level)), [games, level]);
   const { snaps, columns } = useCounted(ours, profiles, book);
-  const suggestions = useMemo(
-    () => suggestCalls(plays, columns, team, section),
-    [plays, columns, team, section],
+  const film = useMemo(
+    (): FilmToMeasure => ({
+      book,
+      rules,
+      games: ours.map((g) => ({ packed: g.packed, profile: profiles[g.info.level] })),
+    }),
+    [book, rules, ours, profiles],
   );
+  const measured = useMeasured(snaps, film);
+  const structures = useMemo(
+    () => new Map(plays.map((play) => [play.id, structureOf(book, play, profiles[level], rules)])),
+    [plays, book, profiles, level, rules],
+  );
+  const argued = useMemo(() => {
+    if (!measured) return null;
+    const films = { columns, team, opponent, section };
+    return new Map(
+      plays.map((play) => [play.id, argue(play, structures.get(play.id) ?? null, films, uniform(SEED))]),
+    );
+  }, [measured, columns, team, opponent, section, plays, structures]);
+  const suggestions = useMemo(() => {
+    const own = suggestCalls(plays, columns, team, section);
+    return argued === null ? own : rankArgued(own, argued);
+  }, [plays, columns, team, section, argued]);
   const sizes = useMemo(
     () => new Map(SECTIONS.map((s) => [s.key, sizeSection(columns, team, opponent, s)])),
     [columns, team, opponent],
   );
   const answers = useMemo(() => {
     if (!looked) return [];
-    const { look } = drawSnap(book, playFields(looked), null, profiles[level], { settings: rules.look });
-    const structure = look?.offense.snap.label;
-    return structure === undefined ? [] : answersTo(columns, opponent, structure);
-  }, [looked, book, profiles, level, rules, columns, opponent]);
-  return { snaps, columns, suggestions, sizes, answers };
+    const structure = structures.get(looked.id) ?? null;
+    return structure === null ? [] : answersTo(columns, opponent, structure);
+  }, [looked, structures, columns, opponent]);
+  return { snaps, columns, suggestions, argued, sizes, answers };
 }

@@ -1,0 +1,164 @@
+import jStat from 'jstat';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { DEMO_SEED, simulateSeason } from '../../demo/league';
+import { DEFAULT_BOOK } from '../book/default-book';
+import { COLLEGE } from '../field';
+import { buildColumns, countGame, type Columns, type CountedSnap } from '../read';
+import { uniform } from '../stats/uniform';
+import { argue, PRIOR_SNAPS, rankArgued, type Argument } from './argue';
+import { aPlay } from './plays.fixture';
+import { SECTIONS, type PlayCard, type SectionSpec } from './sheet';
+
+const [US, THEM] = ['HER', 'STG'];
+let counted: CountedSnap[];
+let columns: Columns;
+beforeAll(() => {
+  counted = simulateSeason(DEMO_SEED, { tells: true, weeks: 5 })
+    .filter((g) => [g.home, g.away].some((t) => t === US || t === THEM))
+    .flatMap((g) => countGame(g.snaps, COLLEGE, DEFAULT_BOOK));
+  columns = buildColumns(counted);
+});
+const films = (section: SectionSpec) => ({ columns, team: US, opponent: THEM, section });
+const PLAYS: readonly PlayCard[] = [
+  aPlay('a', 'inside zone'),
+  aPlay('b', 'power', { direction: 'R' }),
+  aPlay('c', 'stick', { kind: 'pass' }),
+  aPlay('d', 'four verticals', { kind: 'pass' }),
+];
+
+/** The same sum by plain loops over the snaps. */
+function plainly(play: PlayCard, structure: string, section: SectionSpec): number {
+  const tendency = counted.filter(
+    (c) => ['run', 'pass', 'rpo'].includes(c.snap.play!) && c.snap.result !== 'no_play',
+  );
+  const look = ({ look, snap }: CountedSnap): string | null => {
+    if (play.kind !== 'pass') {
+      if (look?.boxCount == null) return null;
+      return Number(look.boxCount) < 7 ? 'light' : look.boxCount === '7' ? 'seven' : 'loaded';
+    }
+    if (look?.middle == null && look?.style !== 'man') return null;
+    if (typeof snap.rushers !== 'number') return null;
+    const family =
+      look.style === 'man' || look.middle === 'none' ? 'man' : look.middle === 'open' ? 'open' : 'closed';
+    return `${family}.${snap.rushers >= 5 ? 'five' : 'four'}`;
+  };
+  const looks =
+    play.kind === 'pass'
+      ? ['closed', 'open', 'man'].flatMap((f) => [`${f}.four`, `${f}.five`])
+      : ['light', 'seven', 'loaded'];
+  const n = (of: CountedSnap[], l: string): number => of.filter((c) => look(c) === l).length;
+  const known = (of: CountedSnap[]): number => of.filter((c) => look(c) !== null).length;
+  const theirs = tendency.filter((c) => c.snap.defense === THEM);
+  const isHere = (c: CountedSnap): boolean =>
+    (section.buckets.length === 0 || section.buckets.includes(c.bucket as never)) &&
+    (section.yards === null || (c.snap.toGoal! >= section.yards.from && c.snap.toGoal! <= section.yards.to));
+  const here = theirs.filter(isHere);
+  const shown = here.filter((c) => c.look?.structureSnap === structure);
+  const m = PRIOR_SNAPS;
+  const P = (l: string): number => {
+    const general = (n(theirs, l) + m / looks.length) / (known(theirs) + m);
+    const ofSection = (n(here, l) + m * general) / (known(here) + m);
+    return (n(shown, l) + m * ofSection) / (known(shown) + m);
+  };
+  const at = new Map(counted.map((c, i) => [c, i]));
+  const good = (of: CountedSnap[]): number => of.filter((c) => columns.success[at.get(c)!] === 1).length;
+  const ours = tendency.filter((c) => c.snap.offense === US && columns.success[at.get(c)!] !== 2);
+  const kind = ours.filter((c) => c.snap.play === play.kind);
+  const run = kind.filter(
+    (c) =>
+      c.snap.concept === play.concept &&
+      (play.direction === null || [play.direction, null].includes(c.snap.direction as 'R' | null)),
+  );
+  const usual = (good(kind) + 1) / (kind.length + 2);
+  const whole = (good(run) + m * usual) / (run.length + m);
+  const inHere = (of: CountedSnap[]): CountedSnap[] => of.filter((c) => isHere(c));
+  const rate = (of: CountedSnap[], toward: number): number => (good(of) + m * toward) / (of.length + m);
+  const odds = (p: number): number => p / (1 - p);
+  const anyCall = (good(ours) + 1) / (ours.length + 2);
+  const allOdds = odds(rate(inHere(ours), anyCall)) / odds(anyCall);
+  const kindAsAll = (odds(usual) * allOdds) / (1 + odds(usual) * allOdds);
+  const kindOdds = odds(rate(inHere(kind), kindAsAll)) / odds(usual);
+  const asKind = (odds(whole) * kindOdds) / (1 + odds(whole) * kindOdds);
+  const playOdds = odds(rate(inHere(run), asKind)) / odds(asKind);
+  return looks.reduce((sum, l) => {
+    const met = run.filter((c) => look(c) === l);
+    const o = odds(rate(met, whole)) * kindOdds * playOdds;
+    return sum + (P(l) * o) / (1 + o);
+  }, 0);
+}
+
+describe('what to expect of a play against their looks', () => {
+  it('is what plain loops over the snaps give, a play by its side, kind and structure', () => {
+    for (const section of SECTIONS.filter((_, i) => i % 3 === 1))
+      for (const play of PLAYS)
+        for (const structure of ['3x1', '2x2', 'never seen'])
+          expect(argue(play, structure, films(section), uniform(1))!.score).toBeCloseTo(
+            plainly(play, structure, section),
+            9,
+          );
+  });
+  it('shares its looks out whole, and every count is its snaps', () => {
+    for (const play of PLAYS) {
+      const said = argue(play, '2x2', films(SECTIONS[1]!), uniform(1))!;
+      expect(said.looks.reduce((sum, l) => sum + l.share, 0)).toBeCloseTo(1, 9);
+      expect(said.looks.reduce((sum, l) => sum + l.share * l.success, 0)).toBeCloseTo(said.score, 9);
+      expect(said.looks.reduce((sum, l) => sum + l.theirs.length, 0)).toBe(said.n);
+      for (const { theirs, ours, k } of said.looks) {
+        for (const row of theirs) expect(counted[row]!.snap.defense).toBe(THEM);
+        for (const row of ours) expect(counted[row]!.snap.concept).toBe(play.concept);
+        expect(k).toBe([...ours].filter((row) => columns.success[row] === 1).length);
+      }
+    }
+  });
+  it('lies within its interval, the same each time; a play never run has none', () => {
+    const twice = [1, 1].map(() => argue(PLAYS[2]!, '3x1', films(SECTIONS[1]!), uniform(7)));
+    expect(twice[0]).toEqual(twice[1]);
+    for (const section of SECTIONS)
+      for (const play of PLAYS) {
+        const { low, score, high } = argue(play, '3x1', films(section), uniform(3))!;
+        expect(0 < low && low < score && score < high && high < 1).toBe(true);
+      }
+    expect(argue(aPlay('x', 'a play never run'), '3x1', films(SECTIONS[1]!), uniform(1))).toBeNull();
+  });
+  it('is narrower where more film stands behind it, and about as wide as delta arithmetic says', () => {
+    const width = (cols: Columns): number => {
+      const said = argue(PLAYS[0]!, '2x2', { ...films(SECTIONS[1]!), columns: cols }, uniform(11))!;
+      return said.high - said.low;
+    };
+    const often = buildColumns(Array.from({ length: 8 }, () => counted).flat());
+    expect(width(often)).toBeLessThan(0.6 * width(columns));
+    // With so much film the priors are gone: the play's own successes in the section vary it most (binomial).
+    const said = argue(PLAYS[0]!, '2x2', { ...films(SECTIONS[1]!), columns: often }, uniform(11))!;
+    const n = said.looks.reduce((sum, l) => sum + l.ours.length, 0);
+    const least = 2 * 1.96 * Math.sqrt((said.score * (1 - said.score)) / n);
+    expect(said.high - said.low).toBeGreaterThan(least);
+    expect(said.high - said.low).toBeLessThan(3.5 * least);
+  });
+  it('asks more of a play where more is asked: a run on third and long is not what it is on first down', () => {
+    const of = (key: string): number =>
+      argue(PLAYS[0]!, '2x2', films(SECTIONS.find((s) => s.key === key)!), uniform(1))!.score;
+    expect(of('third-long')).toBeLessThan(of('first') - 0.08);
+  });
+  it('draws from the gamma distribution that the library names: mean and variance are its shape', () => {
+    jStat.setRandom(uniform(5));
+    for (const shape of [0.3, 1, 6]) {
+      const drawn = Array.from({ length: 20_000 }, () => jStat.gamma.sample(shape, 1));
+      const mean = drawn.reduce((a, b) => a + b, 0) / drawn.length;
+      const variance = drawn.reduce((a, b) => a + (b - mean) ** 2, 0) / drawn.length;
+      expect(Math.abs(mean - shape)).toBeLessThan(4 * Math.sqrt(shape / drawn.length));
+      expect(variance / shape).toBeGreaterThan(0.9);
+      expect(variance / shape).toBeLessThan(1.1);
+    }
+  });
+});
+
+it('ranks by the low end; what cannot be argued keeps its order behind', () => {
+  const of = (low: number): Argument => ({ structure: null, score: low, low, high: 1, n: 0, looks: [] });
+  const plays = ['a', 'b', 'c', 'd'].map((id) => ({ play: aPlay(id, 'power') }));
+  const argued = new Map([
+    ['b', of(0.3)],
+    ['d', of(0.5)],
+    ['a', null],
+  ]);
+  expect(rankArgued(plays, argued).map((s) => s.play.id)).toEqual(['d', 'b', 'a', 'c']);
+});

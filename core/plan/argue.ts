@@ -1,0 +1,200 @@
+/**
+ * Our play against the looks this opponent shows in a situation to its structure: Σ P(look | structure, situation) ×
+ * s(play, look), both shrunk, s moved by what the situation asks; the interval by draws from what is known of them.
+ */
+import jStat from 'jstat';
+import { select, wordAt, type Columns } from '../read/columns';
+import { cameFive, FAMILIES, familyOf, FAMILY_WORDS } from '../read/defense';
+import { sectionRows, rowsOfPlay, type PlayCard, type SectionSpec } from './sheet';
+
+export interface LookEvidence {
+  readonly look: string;
+  /** "six or fewer in the box", "open zone, five or more". */
+  readonly words: string;
+  /** Shrunk: how often they show it then. */
+  readonly share: number;
+  /** Their snaps of it, in the section, to this structure. */
+  readonly theirs: Uint32Array;
+  /** Shrunk: how often the play succeeds against it, in the section. */
+  readonly success: number;
+  /** Our snaps of the play against it, and those of them that succeeded. */
+  readonly ours: Uint32Array;
+  readonly k: number;
+}
+
+export interface Argument {
+  readonly structure: string | null;
+  /** Success to expect of the play here, and its 95 % interval. */
+  readonly score: number;
+  readonly low: number;
+  readonly high: number;
+  /** Their snaps in the section to this structure whose look is known. */
+  readonly n: number;
+  /** The look that carries most of it first. */
+  readonly looks: readonly LookEvidence[];
+}
+
+/** Snaps that what is known more generally counts as (numbers of this kind: common practice). */
+export const PRIOR_SNAPS = 8;
+export const DRAWS = 400;
+
+interface Look {
+  readonly key: string;
+  readonly words: string;
+}
+const BOXES: readonly Look[] = [
+  { key: 'light', words: 'six or fewer in the box' },
+  { key: 'seven', words: 'seven in the box' },
+  { key: 'loaded', words: 'eight or more in the box' },
+];
+const SHELLS: readonly Look[] = FAMILIES.flatMap((family) => [
+  { key: `${family}.four`, words: `${FAMILY_WORDS[family]}, four or fewer come` },
+  { key: `${family}.five`, words: `${FAMILY_WORDS[family]}, five or more come` },
+]);
+
+/** A pass meets a coverage and a rush, any other play the men in the box. */
+const looksFor = (play: PlayCard): readonly Look[] => (play.kind === 'pass' ? SHELLS : BOXES);
+
+function lookAt(columns: Columns, row: number, looks: readonly Look[]): string | null {
+  if (looks === SHELLS) {
+    const [family, five] = [familyOf(columns, row), cameFive(columns, row)];
+    return family === null || five === null ? null : `${family}.${five ? 'five' : 'four'}`;
+  }
+  const box = wordAt(columns.text.boxCount, row);
+  return box === null ? null : Number(box) <= 6 ? 'light' : Number(box) === 7 ? 'seven' : 'loaded';
+}
+
+/** Rows by look; rows whose look is not known are left out. */
+function byLook(columns: Columns, rows: Uint32Array, looks: readonly Look[]): Uint32Array[] {
+  const lists = looks.map((): number[] => []);
+  for (const row of rows) {
+    const key = lookAt(columns, row, looks);
+    const at = key === null ? -1 : looks.findIndex((l) => l.key === key);
+    if (at >= 0) lists[at]!.push(row);
+  }
+  return lists.map((list) => Uint32Array.from(list));
+}
+
+/** Counts with a prior of so many snaps spread as `toward` says: weights of a Dirichlet distribution. */
+const shrink = (counts: readonly number[], toward: readonly number[]): number[] =>
+  counts.map((n, i) => n + PRIOR_SNAPS * toward[i]!);
+const shares = (weights: readonly number[]): number[] => {
+  const all = weights.reduce((a, b) => a + b, 0);
+  return weights.map((w) => w / all);
+};
+const sizes = (lists: readonly Uint32Array[]): number[] => lists.map((l) => l.length);
+
+/** What is asked of both films once, for all plays of a section. */
+export interface Films {
+  readonly columns: Columns;
+  readonly team: string;
+  readonly opponent: string;
+  readonly section: SectionSpec;
+}
+
+/**
+ * `structure`: what the play stands in at the snap, as the book draws it; null: it names no formation, and all of
+ * theirs count. Null: no own snap of the play, so there is nothing to argue from. `next`: uniform in [0, 1).
+ */
+export function argue(
+  play: PlayCard,
+  structure: string | null,
+  { columns, team, opponent, section }: Films,
+  next: () => number,
+): Argument | null {
+  const own = select(columns, { offense: [team] });
+  const run = rowsOfPlay(columns, own, play);
+  if (run.length === 0) return null;
+  const looks = looksFor(play);
+
+  const anywhere = byLook(columns, select(columns, { defense: [opponent] }), looks);
+  const faced = sectionRows(columns, section, { defense: [opponent] });
+  const shown = byLook(
+    columns,
+    structure === null ? faced : faced.filter((i) => wordAt(columns.text.structureSnap, i) === structure),
+    looks,
+  );
+  // From the general to the case: any of their snaps, the section, the structure in it.
+  const even = looks.map(() => 1 / looks.length);
+  const general = shares(shrink(sizes(anywhere), even));
+  const ofSection = shares(shrink(sizes(byLook(columns, faced, looks)), general));
+  const alpha = shrink(sizes(shown), ofSection);
+
+  const good = (rows: Uint32Array): number =>
+    rows.reduce((k, row) => k + (columns.success[row] === 1 ? 1 : 0), 0);
+  const kind = columns.text.play.codeOf.get(play.kind);
+  const alike = own.filter((i) => columns.text.play.codes[i] === kind && columns.success[i] !== 2);
+  const usual = (good(alike) + 1) / (alike.length + 2);
+  const whole = (good(run) + PRIOR_SNAPS * usual) / (run.length + PRIOR_SNAPS);
+  const met = byLook(columns, run, looks);
+  const beta = met.map((rows) => around(good(rows), rows.length, whole));
+  // The same call succeeds less often where more is asked of it: as all calls of the section do, then those of its kind,
+  // then it itself; each as far as its own snaps say, and else as the step before.
+  const inSection = new Set(sectionRows(columns, section, { offense: [team] }));
+  const known = own.filter((i) => columns.success[i] !== 2);
+  const [allHere, kindHere, runHere] = [known, alike, run].map((rows) =>
+    rows.filter((i) => inSection.has(i)),
+  ) as [Uint32Array, Uint32Array, Uint32Array];
+  const anyCall = (good(known) + 1) / (known.length + 2);
+  const ofAll = around(good(allHere), allHere.length, anyCall);
+  const kindAsAll = shifted(usual, meanOf(ofAll), anyCall);
+  const ofKind = around(good(kindHere), kindHere.length, kindAsAll);
+  const playAsKind = shifted(whole, meanOf(ofKind), usual);
+  const ofPlay = around(good(runHere), runHere.length, playAsKind);
+  /** `kindRate`: of its kind here; `playRate`: its own here. */
+  const here = (s: number, kindRate: number, playRate: number): number =>
+    shifted(shifted(s, kindRate, usual), playRate, playAsKind);
+
+  const share = shares(alpha);
+  const success = beta.map((one) => here(meanOf(one), meanOf(ofKind), meanOf(ofPlay)));
+  jStat.setRandom(next);
+  const [low, high] = middle(() => {
+    const drawn = shares(alpha.map((a) => jStat.gamma.sample(a, 1)));
+    const [kindRate, playRate] = [jStat.beta.sample(...ofKind), jStat.beta.sample(...ofPlay)];
+    return drawn.reduce((sum, p, i) => sum + p * here(jStat.beta.sample(...beta[i]!), kindRate, playRate), 0);
+  });
+  return {
+    structure,
+    score: share.reduce((sum, p, i) => sum + p * success[i]!, 0),
+    low,
+    high,
+    n: sizes(shown).reduce((a, b) => a + b, 0),
+    looks: looks
+      .map(({ key, words }, i) => ({
+        look: key,
+        words,
+        share: share[i]!,
+        theirs: shown[i]!,
+        success: success[i]!,
+        ours: met[i]!,
+        k: good(met[i]!),
+      }))
+      .sort((a, b) => b.share * b.success - a.share * a.success),
+  };
+}
+
+/** Weights of a beta distribution: k of n, drawn toward a rate. */
+const around = (k: number, n: number, rate: number): readonly [number, number] => [
+  k + PRIOR_SNAPS * rate,
+  n - k + PRIOR_SNAPS * (1 - rate),
+];
+const meanOf = ([a, b]: readonly [number, number]): number => a / (a + b);
+
+/** A rate moved on the logit scale as far as `to` lies from `from`. */
+function shifted(rate: number, to: number, from: number): number {
+  const logit = (p: number): number => Math.log(p / (1 - p));
+  return 1 / (1 + Math.exp(-(logit(rate) + logit(to) - logit(from))));
+}
+
+/** The middle 95 % of the draws. */
+function middle(draw: () => number): [low: number, high: number] {
+  const drawn = Float64Array.from({ length: DRAWS }, draw).sort();
+  return [drawn[Math.floor(0.025 * DRAWS)]!, drawn[Math.ceil(0.975 * DRAWS) - 1]!];
+}
+
+/** Plays by the low end of what to expect of them; those without an argument stay behind, in the order they had. */
+export const rankArgued = <S extends { readonly play: PlayCard }>(
+  suggestions: readonly S[],
+  argued: ReadonlyMap<string, Argument | null>,
+): S[] =>
+  [...suggestions].sort((a, b) => (argued.get(b.play.id)?.low ?? -1) - (argued.get(a.play.id)?.low ?? -1));
