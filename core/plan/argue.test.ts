@@ -134,6 +134,17 @@ describe('what to expect of a play against their looks', () => {
     expect(said.high - said.low).toBeGreaterThan(least);
     expect(said.high - said.low).toBeLessThan(3.5 * least);
   });
+  it('stays a rate where all or none of our plays succeeded', () => {
+    for (const all of [0, 1]) {
+      const film = { ...columns, success: columns.success.map((s) => (s === 2 ? 2 : all)) };
+      for (const section of SECTIONS)
+        for (const play of PLAYS) {
+          const { low, score, high } = argue(play, '3x1', { ...films(section), columns: film }, uniform(2))!;
+          expect(0 <= low && low <= high && high <= 1).toBe(true);
+          expect(Math.abs(score - all)).toBeLessThan(0.3);
+        }
+    }
+  });
   it('asks more of a play where more is asked: a run on third and long is not what it is on first down', () => {
     const of = (key: string): number =>
       argue(PLAYS[0]!, '2x2', films(SECTIONS.find((s) => s.key === key)!), uniform(1))!.score;

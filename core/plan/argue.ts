@@ -180,9 +180,14 @@ const around = (k: number, n: number, rate: number): readonly [number, number] =
 ];
 const meanOf = ([a, b]: readonly [number, number]): number => a / (a + b);
 
+/** A draw from few snaps may be 0 or 1 to the last digit: no rate is held for certain. */
+const CERTAIN = 1e-9;
+const logit = (p: number): number => {
+  const held = Math.min(1 - CERTAIN, Math.max(CERTAIN, p));
+  return Math.log(held / (1 - held));
+};
 /** A rate moved on the logit scale as far as `to` lies from `from`. */
 function shifted(rate: number, to: number, from: number): number {
-  const logit = (p: number): number => Math.log(p / (1 - p));
   return 1 / (1 + Math.exp(-(logit(rate) + logit(to) - logit(from))));
 }
 

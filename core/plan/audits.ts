@@ -85,10 +85,10 @@ function ofSection(section: SectionSpec, calls: readonly SheetCall[], size: Sizi
 }
 
 /** The group that holds more than its share of what has a word; null: none does. */
-function oneSided(
+function oneSided<W extends string>(
   calls: readonly SheetCall[],
-  wordOf: (call: SheetCall) => string | null,
-): { readonly word: string; readonly of: readonly SheetCall[]; readonly all: number } | null {
+  wordOf: (call: SheetCall) => W | null,
+): { readonly word: W; readonly of: readonly SheetCall[]; readonly all: number } | null {
   const said = calls.filter((c) => wordOf(c) !== null);
   if (said.length < FEW_CALLS) return null;
   const [most] = [...group(said, (c) => wordOf(c)!)].sort((a, b) => b[1].length - a[1].length);
@@ -112,25 +112,36 @@ function ofSheet(calls: readonly SheetCall[]): Audit[] {
         sentence: `${look} stands on the sheet ${same.length} times, always with ${same[0]!.play.concept}.`,
       });
   }
+  const balance = (
+    code: AuditCode,
+    among: readonly SheetCall[],
+    wordOf: (call: SheetCall) => 'L' | 'M' | 'R' | null,
+    say: (k: number, n: number, to: string) => string,
+  ): void => {
+    const side = oneSided(among, wordOf);
+    if (side === null) return;
+    const [k, n] = [side.of.length, side.all];
+    found.push({
+      ...about,
+      code,
+      calls: ids(side.of),
+      facts: { calls: k, of: n },
+      sentence: say(k, n, TO[side.word]),
+    });
+  };
   const runs = calls.filter((c) => c.play.kind !== 'pass');
-  const way = oneSided(runs, (c) => c.play.direction);
-  if (way)
-    found.push({
-      ...about,
-      code: 'one_way',
-      calls: ids(way.of),
-      facts: { calls: way.of.length, of: way.all },
-      sentence: `${way.of.length} of ${way.all} runs with a side go ${TO[way.word as 'L' | 'R']}.`,
-    });
-  const hash = oneSided(calls, (c) => c.hash);
-  if (hash)
-    found.push({
-      ...about,
-      code: 'one_hash',
-      calls: ids(hash.of),
-      facts: { calls: hash.of.length, of: hash.all },
-      sentence: `${hash.of.length} of ${hash.all} calls with a hash are for the ball ${TO[hash.word as 'L' | 'M' | 'R']}.`,
-    });
+  balance(
+    'one_way',
+    runs,
+    (c) => c.play.direction,
+    (k, n, to) => `${k} of ${n} runs with a side go ${to}.`,
+  );
+  balance(
+    'one_hash',
+    calls,
+    (c) => c.hash,
+    (k, n, to) => `${k} of ${n} calls with a hash are for the ball ${to}.`,
+  );
   return found;
 }
 

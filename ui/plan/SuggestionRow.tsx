@@ -102,7 +102,7 @@ function Argued({
             'not run against it'
           ) : (
             <button type="button" className="plain" onClick={() => onReel(`ours:${look}`)}>
-              ours {k} of {ours.length}
+              ours, anywhere, {k} of {ours.length}
             </button>
           )}
         </div>

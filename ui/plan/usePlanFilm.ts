@@ -23,14 +23,13 @@ import {
   type Answered,
   type Columns,
   type CountedSnap,
-  type FilmToMeasure,
   type StaffRules,
 } from '@/core/read';
 import type { Snap } from '@/core/snap';
 import type { GameInfo } from '@/core/exchange/types';
 import { useCounted } from '../film/useCounted';
 import { uniform } from '@/core/stats/uniform';
-import { useMeasured } from '../read/useMeasured';
+import { useFilmToMeasure, useMeasured } from '../read/useMeasured';
 import { useStaffRules } from '../StaffRules';
 
 export interface PlanFilm {
@@ -71,15 +70,7 @@ export function usePlanFilm(props: PlanFilmProps, section: SectionSpec, looked: 
   const rules = useStaffRules();
   const ours = useMemo(() => games.filter((g) => filmKind(g.info) === ownFilm(level)), [games, level]);
   const { snaps, columns } = useCounted(ours, profiles, book);
-  const film = useMemo(
-    (): FilmToMeasure => ({
-      book,
-      rules,
-      games: ours.map((g) => ({ packed: g.packed, profile: profiles[g.info.level] })),
-    }),
-    [book, rules, ours, profiles],
-  );
-  const measured = useMeasured(snaps, film);
+  const measured = useMeasured(snaps, useFilmToMeasure(ours, profiles, book));
   const structures = useMemo(
     () => new Map(plays.map((play) => [play.id, structureOf(book, play, profiles[level], rules)])),
     [plays, book, profiles, level, rules],

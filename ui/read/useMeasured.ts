@@ -1,10 +1,31 @@
 'use client';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { looksOfFilm } from '@/client/looks';
+import type { Book } from '@/core/book';
+import type { GameInfo } from '@/core/exchange/types';
+import type { Profiles } from '@/core/field/profile';
 import { takeMeasured, type CountedSnap, type FilmToMeasure } from '@/core/read';
+import { useStaffRules } from '../StaffRules';
 
 /** Whose looks this page has: another choice of weights counts them anew, and measures none. */
 const known = new WeakSet<FilmToMeasure>();
+interface MeasurableGame {
+  readonly info: GameInfo;
+  readonly packed: Uint8Array;
+}
+/** Games as they travel to whoever measures their looks, the same until one of them changes. */
+export function useFilmToMeasure(
+  games: readonly MeasurableGame[],
+  profiles: Profiles,
+  book: Book,
+): FilmToMeasure {
+  const rules = useStaffRules();
+  return useMemo(
+    () => ({ book, rules, games: games.map((g) => ({ packed: g.packed, profile: profiles[g.info.level] })) }),
+    [book, rules, games, profiles],
+  );
+}
+
 /** Of work between two frames. */
 const SLICE_MS = 6;
 

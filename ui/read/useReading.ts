@@ -29,6 +29,7 @@ import {
 import type { Snap } from '@/core/snap';
 import { useCounted } from '../film/useCounted';
 import { useStaffRules } from '../StaffRules';
+import { useFilmToMeasure } from './useMeasured';
 
 export interface ReadFilm {
   readonly games: readonly {
@@ -79,14 +80,7 @@ export function useReading(
     [chosen, halfLife],
   );
   const { snaps, columns } = useCounted(chosen, profiles, book, weights);
-  const toMeasure = useMemo(
-    (): FilmToMeasure => ({
-      book,
-      rules,
-      games: chosen.map((g) => ({ packed: g.packed, profile: profiles[g.info.level] })),
-    }),
-    [book, rules, chosen, profiles],
-  );
+  const toMeasure = useFilmToMeasure(chosen, profiles, book);
   const filter = writeFilter(address.filter);
   const range = writeRanges(address.ranges);
   const rows = useMemo(
