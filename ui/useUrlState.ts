@@ -33,8 +33,13 @@ export function useUrlState(): UrlState {
     };
     window.addEventListener('popstate', back);
     window.addEventListener('pagehide', settleAddress);
+    // Before a link or a key leads elsewhere: an address written later would call the router back.
+    window.addEventListener('click', settleAddress, true);
+    window.addEventListener('keydown', settleAddress, true);
     return () => {
       window.removeEventListener('popstate', back);
+      window.removeEventListener('click', settleAddress, true);
+      window.removeEventListener('keydown', settleAddress, true);
       window.removeEventListener('pagehide', settleAddress);
     };
   }, []);
