@@ -94,7 +94,7 @@ export default tseslint.config(
   },
   {
     files: ['core/plan/**/*.ts'],
-    ignores: ['**/*.test.ts'],
+    ignores: ['**/*.test.ts', '**/schema.ts'],
     rules: { 'no-restricted-imports': ['error', { patterns: [packagesBut('d3-array', 'jstat')] }] },
   },
   {

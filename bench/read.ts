@@ -98,6 +98,9 @@ export const readRows = (snaps: number, rounds: number): Promise<Row[]> =>
       await page.getByRole('heading', { name: 'What is next' }).waitFor();
       await page.goto(`${base}/read`);
       await page.locator('[aria-label="Boards"] table').waitFor({ timeout: 60_000 });
+      // What is measured beside the page stands before anybody chooses.
+      await page.locator('main [aria-busy="true"]').first().waitFor({ state: 'detached', timeout: 60_000 });
+      await page.waitForLoadState('networkidle');
       const filters: number[] = [];
       const boards: number[] = [];
       const bar = page.getByRole('toolbar', { name: 'Filters' });

@@ -1,7 +1,7 @@
 /** The PDF holds what the marks say, page by page; the marks are what the preview draws. */
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { expect, it, vi } from 'vitest';
-import { numberSheet, SECTIONS, type PlayCard, type SheetCall } from '@/core/plan';
+import { NO_NOTES, numberSheet, SECTIONS, type PlayCard, type SheetCall } from '@/core/plan';
 import { aPlay } from '@/core/plan/plays.fixture';
 
 vi.mock('server-only', () => ({}));
@@ -13,6 +13,7 @@ const calls: SheetCall[] = SECTIONS.flatMap((s, n) =>
     section: s.key,
     order: i,
     play: play(n * 16 + i),
+    ...NO_NOTES,
     hash: i === 0 ? 'L' : null,
     note: i === 1 ? 'if they walk the safety down before the snap and the corner presses outside' : null,
   })),

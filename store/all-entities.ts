@@ -31,6 +31,8 @@ import {
   PlayRow,
   CallSheet,
   CallRow,
+  SheetRow,
+  SheetVersion,
 } from './entities-football';
 
 export const ENTITIES = [
@@ -64,4 +66,6 @@ export const ENTITIES = [
   PlayRow,
   CallSheet,
   CallRow,
+  SheetRow,
+  SheetVersion,
 ];

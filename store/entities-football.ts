@@ -5,7 +5,10 @@ import { TERM_KINDS, type Spot } from '../core/book/term';
 import type { Definition } from '../core/book/definition';
 import { SNAP_FACTS, SNAP_FIELDS } from '../core/snap/fields';
 import type { BookChangeDetail, Provenance, RowProvenance } from '../core/exchange/types';
-import type { PlayLink } from '../core/plan/sheet';
+import type { IfThen, PlayLink } from '../core/plan/sheet';
+import type { SectionSpec } from '../core/plan/sections';
+import { SHEET_ROW_KINDS, SHEET_SIDES, type SheetSide } from '../core/plan/rows';
+import type { SheetContent } from '../core/plan/versions';
 import { Charting, Member, member, program } from './entities';
 import { isDoubtField } from '../core/snap/sureness';
 
@@ -130,6 +133,9 @@ export const CallSheet = defineEntity({
     key: p.string(),
     name: p.string(),
     opponent: p.string(),
+    side: p.enum(() => SHEET_SIDES).$type<SheetSide>(),
+    /** The sheet's own; null: the usual ones. */
+    sections: p.json<readonly SectionSpec[] | null>().nullable(),
     lockedBy: p.manyToOne(Member).mapToPk().$type<string>().nullable(),
     createdAt: p.datetime(),
     provenance: p.json<RowProvenance>(),
@@ -150,6 +156,45 @@ export const CallRow = defineEntity({
     play: p.manyToOne(PlayRow).mapToPk().$type<string>(),
     hash: p.string().nullable(),
     note: p.text().nullable(),
+    tags: p.json<readonly string[]>(),
+    ifThen: p.json<readonly IfThen[]>(),
+    needs: p.json<readonly string[]>(),
+    shownFirst: p.text().nullable(),
     provenance: p.json<RowProvenance>(),
+  },
+});
+
+/** Checks and remarks of a sheet: what they hold is read by core/plan/schema. */
+export const SheetRow = defineEntity({
+  name: 'SheetRow',
+  tableName: 'sheet_row',
+  uniques: [{ properties: ['program', 'key'] }],
+  indexes: [{ properties: ['sheet'] }],
+  properties: {
+    id: p.uuid().primary(),
+    program: program(),
+    sheet: p.manyToOne(CallSheet).mapToPk().$type<string>(),
+    key: p.string(),
+    kind: p.enum(() => SHEET_ROW_KINDS).$type<(typeof SHEET_ROW_KINDS)[number]>(),
+    order: p.double().$type<number>().name('order_key'),
+    fields: p.json<Readonly<Record<string, unknown>>>(),
+    provenance: p.json<RowProvenance>(),
+  },
+});
+
+/** A sheet as it was when somebody saved it under a name. */
+export const SheetVersion = defineEntity({
+  name: 'SheetVersion',
+  tableName: 'sheet_version',
+  uniques: [{ properties: ['sheet', 'number'] }],
+  properties: {
+    id: p.uuid().primary(),
+    program: program(),
+    sheet: p.manyToOne(CallSheet).mapToPk().$type<string>(),
+    number: p.integer(),
+    name: p.string(),
+    content: p.json<SheetContent>(),
+    by: member(),
+    at: p.datetime(),
   },
 });

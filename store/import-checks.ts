@@ -3,12 +3,14 @@ import 'server-only';
 import type { ProgramJson } from '../core/exchange/schema';
 import { adaptProfile, LEVEL_PROFILES, type LevelKey, type ProfileChanges } from '../core/field/profile';
 import { plansSchema } from '../core/charting/schema';
+import { sectionsSchema as sheetSectionsSchema } from '../core/plan/schema';
 import { templatesSchema, viewsSchema } from '../core/read/schema';
 import { readRules } from '../core/read/read-rules';
 import { sameValue } from '../core/snap/fields';
 import type { TableFault, Tables } from '../core/table';
 import { may, PERMISSIONS, rolesWords, type Action } from '../core/staff';
-import { CallRow, CallSheet, PlayRow, SnapRow } from './entities-football';
+import { CallRow, CallSheet, PlayRow, SheetRow, SnapRow } from './entities-football';
+import { sheetFaults } from './sheet-columns';
 import { Charting, Game } from './entities';
 import type { Em } from './orm';
 import type { Actor, ProgramSettings } from '../core/exchange/types';
@@ -27,6 +29,8 @@ export function settingsOf(wanted: ProgramJson, level: LevelKey, season: number)
   if (!charting.success) return `charting: ${charting.error.issues[0]!.message}`;
   const reports = templatesSchema.nullish().safeParse(wanted.reports);
   if (!reports.success) return `reports: ${reports.error.issues[0]!.message}`;
+  const sections = sheetSectionsSchema.nullish().safeParse(wanted.sections);
+  if (!sections.success) return `sections: ${sections.error.issues[0]!.message}`;
   const views = viewsSchema.nullish().safeParse(wanted.views);
   if (!views.success) return `views: ${views.error.issues[0]!.message}`;
   return {
@@ -36,6 +40,7 @@ export function settingsOf(wanted: ProgramJson, level: LevelKey, season: number)
     profile,
     charting: charting.data ?? null,
     reports: reports.data ?? null,
+    sections: sections.data ?? null,
     views: views.data ?? null,
   };
 }
@@ -81,6 +86,7 @@ export function roleFaults(
   if (tables.sheets.length > 0) need('sheet.create', 'sheets.csv');
   if (tables.sheets.some((s) => s.locked_by !== null)) need('sheet.lock', 'sheets.csv', 'locked_by');
   if (tables.calls.length > 0) need('sheet.draft', 'calls.csv');
+  if (tables.sheet_rows.length > 0) need('sheet.draft', 'sheet_rows.csv');
   if (hasSettings && after) {
     if (before.week !== after.week || before.opponent !== after.opponent)
       need('week.set', 'program.json', 'opponent');
@@ -89,6 +95,8 @@ export function roleFaults(
       need('charting.plan', 'program.json', 'charting');
     if (!sameValue(before.reports ?? null, after.reports ?? null))
       need('report.template', 'program.json', 'reports');
+    if (!sameValue(before.sections ?? null, after.sections ?? null))
+      need('sheet.draft', 'program.json', 'sections');
     if (!sameValue(before.views ?? null, after.views ?? null)) need('view.save', 'program.json', 'views');
     if (!sameValue(before.profile ?? null, after.profile ?? null))
       need('level.set', 'program.json', 'profile');
@@ -140,9 +148,9 @@ export async function clashes(em: Em, actor: Actor, tables: Tables): Promise<Tab
       });
   }
   const there = async (
-    name: 'plays' | 'sheets' | 'calls',
+    name: 'plays' | 'sheets' | 'calls' | 'sheet_rows',
     column: string,
-    entity: typeof PlayRow | typeof CallSheet | typeof CallRow,
+    entity: typeof PlayRow | typeof CallSheet | typeof CallRow | typeof SheetRow,
   ) => {
     const keys = tables[name].map((r) => String(r[column]));
     if (keys.length === 0) return;
@@ -161,5 +169,6 @@ export async function clashes(em: Em, actor: Actor, tables: Tables): Promise<Tab
   await there('plays', 'play', PlayRow);
   await there('sheets', 'sheet', CallSheet);
   await there('calls', 'call', CallRow);
-  return out;
+  await there('sheet_rows', 'row', SheetRow);
+  return [...out, ...sheetFaults(tables)];
 }

@@ -5,7 +5,8 @@ import type { PlayLink } from '../core/plan/sheet';
 import type { LevelKey } from '../core/field/profile';
 import { rowToSnap, type Tables } from '../core/table';
 import { PLAYS_SCOPE } from '../core/sync';
-import { CallRow, CallSheet, PlayRow } from './entities-football';
+import { CallRow, CallSheet, PlayRow, SheetRow } from './entities-football';
+import { fieldsOfRow, ifThenOfCell, sectionsOfCell } from './sheet-columns';
 import { Game, LetterWorn, Member, NumberWorn, Player, RosterEntry, Season, Team } from './entities';
 import type { Em } from './orm';
 import { touchScope } from './sync/scope';
@@ -197,6 +198,8 @@ export async function insertTables(
       key: String(row.sheet),
       name: String(row.name),
       opponent: String(row.opponent),
+      side: row.side === 'defense' ? 'defense' : 'offense',
+      sections: sectionsOfCell(row.sections ?? null) ?? null,
       lockedBy: row.locked_by === null ? null : (byName.get(String(row.locked_by)) ?? actor.memberId),
       createdAt: now,
       provenance: {},
@@ -214,6 +217,21 @@ export async function insertTables(
       play: plays.get(String(row.play))!,
       hash: text(row.hash),
       note: text(row.note),
+      tags: (row.tags as readonly string[] | null) ?? [],
+      ifThen: ifThenOfCell(row.if_then ?? null) ?? [],
+      needs: (row.needs as readonly string[] | null) ?? [],
+      shownFirst: text(row.shown_first ?? null),
+      provenance: {},
+    });
+  for (const row of tables.sheet_rows)
+    tx.create(SheetRow, {
+      id: randomUUID(),
+      program,
+      sheet: sheets.get(String(row.sheet))!,
+      key: String(row.row),
+      kind: row.kind as 'check' | 'remark',
+      order: row.order as number,
+      fields: fieldsOfRow(row)!,
       provenance: {},
     });
   await tx.flush();

@@ -189,5 +189,6 @@ const plainSettings = (s: ProgramSettings) => [
   s.profile ?? null,
   s.charting ?? null,
   s.reports ?? null,
+  s.sections ?? null,
   s.views ?? null,
 ];

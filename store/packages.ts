@@ -12,7 +12,8 @@ import { emptyTables, snapToRow, writePackage, type NamedFile, type Row, type Ta
 import { permit } from './access';
 import { record } from './audit';
 import { loadBook } from './book';
-import { CallRow, CallSheet, PlayRow } from './entities-football';
+import { CallRow, CallSheet, PlayRow, SheetRow } from './entities-football';
+import { writeCell } from './sheet-columns';
 import {
   Charting,
   Game,
@@ -145,6 +146,8 @@ export async function exportTables(actor: Actor): Promise<Exported> {
     sheet: row.key,
     name: row.name,
     opponent: row.opponent,
+    side: row.side,
+    sections: writeCell(row.sections ?? null),
     locked_by: row.lockedBy ? (names.get(row.lockedBy) ?? null) : null,
   }));
   const playKey = new Map(plays.map((p) => [p.id, p.key]));
@@ -157,6 +160,17 @@ export async function exportTables(actor: Actor): Promise<Exported> {
     play: playKey.get(row.play)!,
     hash: row.hash,
     note: row.note,
+    tags: row.tags,
+    if_then: row.ifThen.length > 0 ? writeCell(row.ifThen) : null,
+    needs: row.needs,
+    shown_first: row.shownFirst ?? null,
+  }));
+  tables.sheet_rows = (await em.find(SheetRow, where, { orderBy: { key: 'asc' } })).map((row) => ({
+    row: row.key,
+    sheet: sheetKey.get(row.sheet)!,
+    kind: row.kind,
+    order: row.order,
+    fields: writeCell(row.fields),
   }));
   return {
     tables,

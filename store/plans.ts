@@ -2,13 +2,15 @@
 import 'server-only';
 import type { InferEntity } from '@mikro-orm/core';
 import { randomUUID } from 'node:crypto';
-import type { PlayCard, SheetCall } from '../core/plan/sheet';
+import { CALL_NOTES, NO_NOTES, type CallNotes, type PlayCard, type SheetCall } from '../core/plan/sheet';
 import { permit } from './access';
-import { CallRow, CallSheet, PlayRow } from './entities-football';
+import { CallRow, CallSheet, PlayRow, SheetRow } from './entities-football';
+import { checkOfRow, remarkOfRow } from '../core/exchange/from-rows';
 import { Member } from './entities';
 import { NotFound } from './errors';
 import { cardOf } from './mapping';
 import { openEm, type Em } from './orm';
+import { sheetRows } from './sync/sheets';
 import type { Actor, SheetDetail, SheetInfo } from '../core/exchange/types';
 
 export async function listPlays(actor: Actor): Promise<PlayCard[]> {
@@ -33,9 +35,14 @@ async function infoOf(em: Em, sheet: InferEntity<typeof CallSheet>): Promise<She
     key: sheet.key,
     name: sheet.name,
     opponent: sheet.opponent,
+    side: sheet.side,
     lockedBy: locker?.name ?? null,
     lockedById: sheet.lockedBy ?? null,
-    calls: await em.count(CallRow, { sheet: sheet.id }),
+    // Checks of a defense, calls of an offense.
+    calls:
+      sheet.side === 'defense'
+        ? await em.count(SheetRow, { sheet: sheet.id, kind: 'check' })
+        : await em.count(CallRow, { sheet: sheet.id }),
   };
 }
 
@@ -51,6 +58,7 @@ export async function loadSheet(actor: Actor, key: string): Promise<SheetDetail>
   const sheet = await findSheet(em, actor, key);
   const calls = await em.find(CallRow, { sheet: sheet.id }, { orderBy: { order: 'asc', key: 'asc' } });
   const plays = new Map((await em.find(PlayRow, { program: actor.programId })).map((p) => [p.id, cardOf(p)]));
+  const rows = (await sheetRows(em, actor, key)).filter((r) => r.kind === 'check' || r.kind === 'remark');
   return {
     ...(await infoOf(em, sheet)),
     list: calls.map((call): SheetCall => ({
@@ -58,11 +66,22 @@ export async function loadSheet(actor: Actor, key: string): Promise<SheetDetail>
       section: call.section,
       order: call.order,
       play: plays.get(call.play)!,
-      hash: call.hash === 'L' || call.hash === 'M' || call.hash === 'R' ? call.hash : null,
-      note: call.note ?? null,
+      ...notesOf(call as InferEntity<typeof CallRow>),
     })),
+    sections: sheet.sections ?? null,
+    checks: rows.flatMap((r) => checkOfRow(r) ?? []).sort(byPlace),
+    remarks: rows.flatMap((r) => remarkOfRow(r) ?? []).sort(byPlace),
   };
 }
+
+const byPlace = (a: { order: number; id: string }, b: { order: number; id: string }): number =>
+  a.order - b.order || (a.id < b.id ? -1 : 1);
+
+/** What is noted of a call. */
+const notesOf = (call: InferEntity<typeof CallRow>): CallNotes =>
+  Object.fromEntries(
+    CALL_NOTES.map((field) => [field, call[field] ?? NO_NOTES[field]]),
+  ) as unknown as CallNotes;
 
 /** A draft of one's own from any sheet, locked or not. */
 export async function copySheet(actor: Actor, sheetKey: string, now: Date): Promise<string> {
@@ -77,22 +96,40 @@ export async function copySheet(actor: Actor, sheetKey: string, now: Date): Prom
       key,
       name: `${from.name}, copy of ${actor.name}`.slice(0, 200),
       opponent: from.opponent,
+      side: from.side,
+      sections: from.sections ?? null,
       lockedBy: null,
       createdAt: now,
       provenance: {},
     });
     await tx.flush();
-    for (const call of await tx.find(CallRow, { sheet: from.id }))
+    const calls = await tx.find(CallRow, { sheet: from.id });
+    const keys = new Map(calls.map((call) => [call.key, randomUUID() as string]));
+    for (const call of calls) {
+      const notes = notesOf(call as InferEntity<typeof CallRow>);
       tx.create(CallRow, {
         id: randomUUID(),
         program: actor.programId,
         sheet: id,
-        key: randomUUID(),
+        key: keys.get(call.key)!,
         section: call.section,
         order: call.order,
         play: call.play,
-        hash: call.hash ?? null,
-        note: call.note ?? null,
+        ...notes,
+        // "If … then" leads to the copy's own call.
+        ifThen: notes.ifThen.map((one) => ({ ...one, call: one.call && (keys.get(one.call) ?? null) })),
+        provenance: {},
+      });
+    }
+    for (const row of await tx.find(SheetRow, { sheet: from.id, kind: 'check' }))
+      tx.create(SheetRow, {
+        id: randomUUID(),
+        program: actor.programId,
+        sheet: id,
+        key: randomUUID(),
+        kind: row.kind,
+        order: row.order,
+        fields: row.fields,
         provenance: {},
       });
     await tx.flush();

@@ -8,6 +8,7 @@ import { adaptProfile, LEVEL_PROFILES, type LevelKey, type ProfileChanges } from
 import { viewsSchema } from '../core/read/schema';
 import type { BoardSide } from '../core/read/sides';
 import type { ChartPlan } from '../core/charting/plans';
+import { sectionsSchema as sheetSectionsSchema } from '../core/plan/schema';
 import { readRules } from '../core/read/read-rules';
 import { permit } from './access';
 import { record } from './audit';
@@ -219,6 +220,14 @@ export async function setView(actor: Actor, name: string, query: string | null):
     if (!views.success) throw new Invalid(views.error.issues[0]!.message);
     return { views: views.data };
   });
+}
+
+/** Sections that new call sheets begin with; null: the usual ones again. */
+export async function setSections(actor: Actor, value: unknown): Promise<void> {
+  permit(actor, 'sheet.draft');
+  const read = sheetSectionsSchema.nullable().safeParse(value);
+  if (!read.success) throw new Invalid(read.error.issues[0]!.message.replace(/\.$/, ''));
+  await changeSettings(actor, async () => ({ sections: read.data }));
 }
 
 /** The sections of a report on one side of the ball; null: the usual ones again. */

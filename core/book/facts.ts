@@ -13,7 +13,7 @@ import { isTagged, type Snap } from '../snap/snap';
 import { wordsInput } from './look-words';
 import type { Book } from './term';
 
-/** `structure` as set and at the snap; `strength` L or R; `boundary` into it or to the field; `strongSide` names of the strong side. */
+/** `structure` as set and at the snap; `strength` L or R; `boundary` into it or to the field; `strongSide` names of the strong side; `tightEndTo` field or boundary. */
 export const LOOK_FACTS = {
   structure: { label: 'structure', menu: 30 },
   structureSnap: { label: 'structure at the snap', menu: 40 },
@@ -22,6 +22,8 @@ export const LOOK_FACTS = {
   boundary: { label: 'strength to', menu: 60 },
   boundarySnap: { label: 'longer side at the snap to' },
   strongSide: { label: 'strong side', menu: 50 },
+  tightEndTo: { label: 'tight end to', menu: 62 },
+  lineBalance: { label: 'line', menu: 64 },
   backTo: { label: 'back', menu: 80 },
   backfieldSet: { label: 'backfield set', menu: 90 },
   shade: { label: 'front shade', menu: 160 },
@@ -113,6 +115,10 @@ function measure(book: Book, snap: Snap, profile: LevelProfile, settings: LookSe
       out.boundarySnap = at.side === at.fieldSide ? 'the field' : 'the boundary';
     const strong = sideStructure(set, set.passing);
     out.strongSide = strong.names.filter((n) => n !== 'slot').join(' ') || `${strong.count} wide`;
+    const end = set.strengths.tight_end;
+    out.tightEndTo =
+      end === null || set.fieldSide === null ? null : end === set.fieldSide ? 'the field' : 'the boundary';
+    out.lineBalance = set.balancedLine ? 'balanced' : 'unbalanced';
     out.backTo = set.empty
       ? 'nobody'
       : set.back.toTightEnd !== null

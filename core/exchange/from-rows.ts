@@ -1,6 +1,7 @@
 /** Synchronized rows as the snaps, calls, words and plays they are. */
 import type { Term } from '../book/term';
-import type { PlayCard, SheetCall } from '../plan/sheet';
+import type { Check, Remark } from '../plan/rows';
+import { CALL_NOTES, NO_NOTES, type CallNotes, type PlayCard, type SheetCall } from '../plan/sheet';
 import { fullSnap, type SlimSnap } from '../snap/fields';
 import type { Snap } from '../snap/snap';
 import type { SyncRow } from '../sync';
@@ -34,16 +35,42 @@ export function snapsOfRows(
 export function callOfRow(row: SyncRow, plays: ReadonlyMap<string, PlayCard>): SheetCall | null {
   const play = plays.get(String(row.fields.play));
   if (row.kind !== 'call' || !play) return null;
-  const { hash, note } = row.fields;
-  return {
-    id: row.row,
-    section: String(row.fields.section),
-    order: row.order,
-    play,
-    hash: hash === 'L' || hash === 'M' || hash === 'R' ? hash : null,
-    note: typeof note === 'string' ? note : null,
-  };
+  const noted = Object.fromEntries(
+    CALL_NOTES.map((field) => [field, row.fields[field] ?? NO_NOTES[field]]),
+  ) as unknown as CallNotes;
+  return { id: row.row, section: String(row.fields.section), order: row.order, play, ...noted };
 }
+
+/** Checks and remarks of a sheet's rows. A row of an older browser may lack what came later: it is blank. */
+export const checkOfRow = ({ kind, row, order, fields }: SyncRow): Check | null =>
+  kind !== 'check'
+    ? null
+    : {
+        picture: '',
+        personnel: null,
+        situation: null,
+        front: null,
+        coverage: null,
+        pressure: null,
+        note: null,
+        ...fields,
+        id: row,
+        order,
+      };
+export const remarkOfRow = ({ kind, row, order, fields }: SyncRow): Remark | null =>
+  kind !== 'remark'
+    ? null
+    : ({
+        kind: 'comment',
+        about: 'sheet',
+        text: '',
+        link: null,
+        by: '',
+        at: '',
+        ...fields,
+        id: row,
+        order,
+      } as Remark);
 
 /** A term without what is empty, as the book holds it. */
 export const termOfRow = (row: SyncRow): Term =>

@@ -17,6 +17,7 @@ export const programSchema = z.object({
   rules: z.unknown().optional(),
   charting: z.unknown().optional(),
   reports: z.unknown().optional(),
+  sections: z.unknown().optional(),
   views: z.unknown().optional(),
   profile: z.unknown().optional(),
 });

@@ -2,6 +2,8 @@
 import type { Translated } from './trade';
 import type { LevelKey, ProfileChanges } from '../field/profile';
 import type { Book, Term } from '../book/term';
+import type { Check, Remark, SheetSide } from '../plan/rows';
+import type { SectionSpec } from '../plan/sections';
 import type { SheetCall } from '../plan/sheet';
 import type { TableFault } from '../table/fault';
 import type { Sureness } from '../snap/snap';
@@ -73,6 +75,8 @@ export interface ProgramSettings {
   readonly charting?: unknown;
   /** Sections of the scouting report by side, in the order they print. */
   readonly reports?: unknown;
+  /** Sections that new call sheets begin with. */
+  readonly sections?: unknown;
   /** Views of Read by name, for the whole staff. */
   readonly views?: unknown;
 }
@@ -179,12 +183,17 @@ export interface SheetInfo {
   readonly key: string;
   readonly name: string;
   readonly opponent: string;
+  readonly side: SheetSide;
   readonly lockedBy: string | null;
   readonly lockedById: string | null;
   readonly calls: number;
 }
 export interface SheetDetail extends SheetInfo {
   readonly list: readonly SheetCall[];
+  /** Null: the usual ones. */
+  readonly sections: readonly SectionSpec[] | null;
+  readonly checks: readonly Check[];
+  readonly remarks: readonly Remark[];
 }
 
 /** Columns and values of somebody else's table as a staff decided them. */

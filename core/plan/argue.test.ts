@@ -5,9 +5,10 @@ import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE } from '../field';
 import { buildColumns, countGame, type Columns, type CountedSnap } from '../read';
 import { uniform } from '../stats/uniform';
-import { argue, PRIOR_SNAPS, rankArgued, type Argument } from './argue';
+import { argue, filmsOf, PRIOR_SNAPS, rankArgued, type Argument } from './argue';
 import { aPlay } from './plays.fixture';
-import { SECTIONS, type PlayCard, type SectionSpec } from './sheet';
+import { SECTIONS, type SectionSpec } from './sections';
+import type { PlayCard } from './sheet';
 
 const [US, THEM] = ['HER', 'STG'];
 let counted: CountedSnap[];
@@ -18,7 +19,7 @@ beforeAll(() => {
     .flatMap((g) => countGame(g.snaps, COLLEGE, DEFAULT_BOOK));
   columns = buildColumns(counted);
 });
-const films = (section: SectionSpec) => ({ columns, team: US, opponent: THEM, section });
+const films = (section: SectionSpec, of = columns) => filmsOf(of, US, THEM, section);
 const PLAYS: readonly PlayCard[] = [
   aPlay('a', 'inside zone'),
   aPlay('b', 'power', { direction: 'R' }),
@@ -50,8 +51,11 @@ function plainly(play: PlayCard, structure: string, section: SectionSpec): numbe
   const known = (of: CountedSnap[]): number => of.filter((c) => look(c) !== null).length;
   const theirs = tendency.filter((c) => c.snap.defense === THEM);
   const isHere = (c: CountedSnap): boolean =>
-    (section.buckets.length === 0 || section.buckets.includes(c.bucket as never)) &&
-    (section.yards === null || (c.snap.toGoal! >= section.yards.from && c.snap.toGoal! <= section.yards.to));
+    Object.entries(section.filter!).every(([field, words]) =>
+      words!.includes(String(c[field as 'bucket' | 'opening'])),
+    ) &&
+    (section.ranges.toGoal === undefined ||
+      (c.snap.toGoal! >= section.ranges.toGoal.from && c.snap.toGoal! <= section.ranges.toGoal.to));
   const here = theirs.filter(isHere);
   const shown = here.filter((c) => c.look?.structureSnap === structure);
   const m = PRIOR_SNAPS;
@@ -122,13 +126,13 @@ describe('what to expect of a play against their looks', () => {
   });
   it('is narrower where more film stands behind it, and about as wide as delta arithmetic says', () => {
     const width = (cols: Columns): number => {
-      const said = argue(PLAYS[0]!, '2x2', { ...films(SECTIONS[1]!), columns: cols }, uniform(11))!;
+      const said = argue(PLAYS[0]!, '2x2', films(SECTIONS[1]!, cols), uniform(11))!;
       return said.high - said.low;
     };
     const often = buildColumns(Array.from({ length: 8 }, () => counted).flat());
     expect(width(often)).toBeLessThan(0.6 * width(columns));
     // With so much film the priors are gone: the play's own successes in the section vary it most (binomial).
-    const said = argue(PLAYS[0]!, '2x2', { ...films(SECTIONS[1]!), columns: often }, uniform(11))!;
+    const said = argue(PLAYS[0]!, '2x2', films(SECTIONS[1]!, often), uniform(11))!;
     const n = said.looks.reduce((sum, l) => sum + l.ours.length, 0);
     const least = 2 * 1.96 * Math.sqrt((said.score * (1 - said.score)) / n);
     expect(said.high - said.low).toBeGreaterThan(least);
@@ -139,7 +143,7 @@ describe('what to expect of a play against their looks', () => {
       const film = { ...columns, success: columns.success.map((s) => (s === 2 ? 2 : all)) };
       for (const section of SECTIONS)
         for (const play of PLAYS) {
-          const { low, score, high } = argue(play, '3x1', { ...films(section), columns: film }, uniform(2))!;
+          const { low, score, high } = argue(play, '3x1', films(section, film), uniform(2))!;
           expect(0 <= low && low <= high && high <= 1).toBe(true);
           expect(Math.abs(score - all)).toBeLessThan(0.3);
         }

@@ -5,7 +5,8 @@
 import jStat from 'jstat';
 import { select, wordAt, type Columns } from '../read/columns';
 import { cameFive, FAMILIES, familyOf, FAMILY_WORDS } from '../read/defense';
-import { sectionRows, rowsOfPlay, type PlayCard, type SectionSpec } from './sheet';
+import { CALLED_KINDS, sectionRows, type SectionSpec } from './sections';
+import { rowsOfPlay, type PlayCard } from './sheet';
 
 export interface LookEvidence {
   readonly look: string;
@@ -84,12 +85,57 @@ const shares = (weights: readonly number[]): number[] => {
 };
 const sizes = (lists: readonly Uint32Array[]): number[] => lists.map((l) => l.length);
 
-/** What is asked of both films once, for all plays of a section. */
+type ByLooks = ReadonlyMap<readonly Look[], Uint32Array[]>;
+const BOTH: readonly (readonly Look[])[] = [BOXES, SHELLS];
+
+/** What all plays of a section ask of both films, asked once. */
 export interface Films {
   readonly columns: Columns;
-  readonly team: string;
-  readonly opponent: string;
-  readonly section: SectionSpec;
+  readonly own: Uint32Array;
+  /** Of them with a success that is known; those of each kind of call. */
+  readonly known: Uint32Array;
+  readonly ofKind: ReadonlyMap<PlayCard['kind'], Uint32Array>;
+  readonly inSection: ReadonlySet<number>;
+  /** Their snaps anywhere and in the section, by look. */
+  readonly anywhere: ByLooks;
+  readonly faced: ByLooks;
+  /** Their snaps of the section to a structure, by look; null: to any. */
+  readonly shownTo: (structure: string | null, looks: readonly Look[]) => Uint32Array[];
+}
+
+export function filmsOf(columns: Columns, team: string, opponent: string, section: SectionSpec): Films {
+  const own = select(columns, { offense: [team] });
+  const known = own.filter((i) => columns.success[i] !== 2);
+  const theirs = select(columns, { defense: [opponent] });
+  const there = sectionRows(columns, section, { defense: [opponent] });
+  const { play, structureSnap } = columns.text;
+  const byLooks = (rows: Uint32Array): ByLooks =>
+    new Map(BOTH.map((looks) => [looks, byLook(columns, rows, looks)]));
+  const faced = byLooks(there);
+  const byStructure = new Map<string, ByLooks>();
+  return {
+    columns,
+    own,
+    known,
+    ofKind: new Map(
+      CALLED_KINDS.map((kind) => {
+        const code = play.codeOf.get(kind);
+        return [kind, known.filter((i) => play.codes[i] === code)];
+      }),
+    ),
+    inSection: new Set(sectionRows(columns, section, { offense: [team] })),
+    anywhere: byLooks(theirs),
+    faced,
+    shownTo: (structure, looks) => {
+      if (structure === null) return faced.get(looks)!;
+      let found = byStructure.get(structure);
+      if (!found) {
+        found = byLooks(there.filter((i) => wordAt(structureSnap, i) === structure));
+        byStructure.set(structure, found);
+      }
+      return found.get(looks)!;
+    },
+  };
 }
 
 /**
@@ -99,39 +145,29 @@ export interface Films {
 export function argue(
   play: PlayCard,
   structure: string | null,
-  { columns, team, opponent, section }: Films,
+  films: Films,
   next: () => number,
 ): Argument | null {
-  const own = select(columns, { offense: [team] });
+  const { columns, own, known, inSection } = films;
   const run = rowsOfPlay(columns, own, play);
   if (run.length === 0) return null;
   const looks = looksFor(play);
-
-  const anywhere = byLook(columns, select(columns, { defense: [opponent] }), looks);
-  const faced = sectionRows(columns, section, { defense: [opponent] });
-  const shown = byLook(
-    columns,
-    structure === null ? faced : faced.filter((i) => wordAt(columns.text.structureSnap, i) === structure),
-    looks,
-  );
+  const shown = films.shownTo(structure, looks);
   // From the general to the case: any of their snaps, the section, the structure in it.
   const even = looks.map(() => 1 / looks.length);
-  const general = shares(shrink(sizes(anywhere), even));
-  const ofSection = shares(shrink(sizes(byLook(columns, faced, looks)), general));
+  const general = shares(shrink(sizes(films.anywhere.get(looks)!), even));
+  const ofSection = shares(shrink(sizes(films.faced.get(looks)!), general));
   const alpha = shrink(sizes(shown), ofSection);
 
   const good = (rows: Uint32Array): number =>
     rows.reduce((k, row) => k + (columns.success[row] === 1 ? 1 : 0), 0);
-  const kind = columns.text.play.codeOf.get(play.kind);
-  const alike = own.filter((i) => columns.text.play.codes[i] === kind && columns.success[i] !== 2);
+  const alike = films.ofKind.get(play.kind)!;
   const usual = (good(alike) + 1) / (alike.length + 2);
   const whole = (good(run) + PRIOR_SNAPS * usual) / (run.length + PRIOR_SNAPS);
   const met = byLook(columns, run, looks);
   const beta = met.map((rows) => around(good(rows), rows.length, whole));
   // The same call succeeds less often where more is asked of it: as all calls of the section do, then those of its kind,
   // then it itself; each as far as its own snaps say, and else as the step before.
-  const inSection = new Set(sectionRows(columns, section, { offense: [team] }));
-  const known = own.filter((i) => columns.success[i] !== 2);
   const [allHere, kindHere, runHere] = [known, alike, run].map((rows) =>
     rows.filter((i) => inSection.has(i)),
   ) as [Uint32Array, Uint32Array, Uint32Array];

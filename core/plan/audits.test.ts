@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { auditSheet, AUDITS, givenAway, type AuditCode } from './audits';
+import { auditSheet, SHEET_AUDITS, givenAway, type AuditCode } from './audits';
 import { aPlay } from './plays.fixture';
-import { SECTIONS, type PlayCard, type SheetCall } from './sheet';
+import { SECTIONS } from './sections';
+import { NO_NOTES, type PlayCard, type SheetCall } from './sheet';
 import { sizeOf, type Sizing } from './sizing';
 
 let id = 0;
@@ -10,8 +11,7 @@ const call = (section: string, play: PlayCard, more: Partial<SheetCall> = {}): S
   section,
   order: id,
   play,
-  hash: null,
-  note: null,
+  ...NO_NOTES,
   ...more,
 });
 /** So many snaps in each of four games of both films, and as many more or less as `spread`. */
@@ -95,7 +95,7 @@ describe('each audit, where it holds and where it does not', () => {
   });
   it('none is without an example here', () => {
     const named = ['no_calls', 'too_many', 'too_few', 'twice', 'one_picture', 'one_way', 'one_hash'];
-    expect([...AUDITS].sort()).toEqual(named.sort());
+    expect([...SHEET_AUDITS].sort()).toEqual(named.sort());
   });
 });
 

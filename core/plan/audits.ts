@@ -2,10 +2,13 @@
 import { group } from 'd3-array';
 import { plural } from '../rules/plural';
 import { tenths } from '../read/rates';
+import type { Remark } from './rows';
 import type { Sizing } from './sizing';
-import { playLook, SECTIONS, type SectionSpec, type SheetCall } from './sheet';
+import { SECTIONS, type SectionSpec } from './sections';
+import { playLook, type SheetCall } from './sheet';
 
-export const AUDITS = [
+/** Of the sheet alone and its sizes. */
+export const SHEET_AUDITS = [
   'no_calls',
   'too_many',
   'too_few',
@@ -14,7 +17,9 @@ export const AUDITS = [
   'one_way',
   'one_hash',
 ] as const;
-export type AuditCode = (typeof AUDITS)[number];
+/** Of our own film, and of what calls lead to. */
+export const FILM_AUDITS = ['tell', 'no_setup', 'lost_then'] as const;
+export type AuditCode = (typeof SHEET_AUDITS | typeof FILM_AUDITS)[number];
 
 export interface Audit {
   readonly code: AuditCode;
@@ -25,6 +30,19 @@ export interface Audit {
   /** The figures of the sentence: how many calls, snaps expected a game, calls that are enough or the most that come. */
   readonly facts: Readonly<Record<string, number>>;
   readonly sentence: string;
+}
+
+/** What an audit is known by when somebody waves it through: it comes back when it is about other calls (FNV-1a over their ids, and what else it is `about`). */
+export function auditKey({
+  about = '',
+  code,
+  section,
+  calls,
+}: Pick<Audit, 'section' | 'calls'> & { readonly code: string; readonly about?: string }): string {
+  let hash = 0x811c9dc5;
+  for (const char of [about, ...[...calls].sort()].join(' '))
+    hash = Math.imul(hash ^ char.charCodeAt(0), 0x01000193);
+  return `${code}:${section ?? ''}:${calls.length}:${(hash >>> 0).toString(36)}`;
 }
 
 /** A section that comes up less often than every second game needs no call. */
@@ -146,8 +164,12 @@ function ofSheet(calls: readonly SheetCall[]): Audit[] {
 }
 
 /** In the order of the sheet, then what is about all of it. */
-export const auditSheet = (calls: readonly SheetCall[], sizes: Sizes): Audit[] => [
-  ...SECTIONS.flatMap((section) =>
+export const auditSheet = (
+  calls: readonly SheetCall[],
+  sizes: Sizes,
+  sections: readonly SectionSpec[] = SECTIONS,
+): Audit[] => [
+  ...sections.flatMap((section) =>
     ofSection(
       section,
       calls.filter((c) => c.section === section.key),
@@ -190,4 +212,23 @@ export function givenAway(calls: readonly SheetCall[], sizes: Sizes): GivenAway 
   return whole === 0
     ? null
     : { seen: seen / whole, unseen: unseen / whole, bits: bits / whole, calls: counted };
+}
+
+/** What still stands, and what somebody waved through with a reason. A reason whose audit is gone says nothing. */
+export function settleAudits<A extends Parameters<typeof auditKey>[0]>(
+  audits: readonly A[],
+  remarks: readonly Remark[],
+): {
+  readonly open: readonly A[];
+  readonly waved: readonly { readonly audit: A; readonly remark: Remark }[];
+} {
+  const reasons = new Map(remarks.filter((r) => r.kind === 'waved').map((r) => [r.about, r]));
+  const open: A[] = [];
+  const waved: { audit: A; remark: Remark }[] = [];
+  for (const audit of audits) {
+    const remark = reasons.get(auditKey(audit));
+    if (remark) waved.push({ audit, remark });
+    else open.push(audit);
+  }
+  return { open, waved };
 }

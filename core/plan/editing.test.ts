@@ -2,17 +2,22 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   addCall,
+  addCalls,
+  addCheck,
+  changeCheck,
   dropOn,
   lockSheet,
   moveCall,
   nudgeCall,
-  preferHash,
+  noteCall,
   removeCall,
+  removeCheck,
   renameSheet,
   type SheetChange,
   type SheetEdit,
 } from './editing';
 import { aPlay } from './plays.fixture';
+import type { Check } from './rows';
 import { numberSheet, type SheetCall } from './sheet';
 
 const plays = ['p1', 'p2', 'p3'].map((id) => aPlay(id, id));
@@ -20,6 +25,7 @@ const plays = ['p1', 'p2', 'p3'].map((id) => aPlay(id, id));
 /** A store of calls in order, as plain as can be: each change puts a call behind another of its section. */
 class Paper {
   calls: SheetCall[] = [];
+  rows: Check[] = [];
   fields: Record<string, unknown> = { name: 'old', locked: false };
 
   get printed() {
@@ -35,6 +41,10 @@ class Paper {
       rest.splice(at < 0 ? rest.length : at, 0, call);
       this.calls = rest.map((c, i) => ({ ...c, order: i }));
     };
+    if (change.do === 'many') {
+      for (const one of change.changes) this.apply(one);
+      return;
+    }
     const known = 'call' in change ? this.calls.find((c) => c.id === change.call) : undefined;
     if (change.do === 'put') {
       const play = plays.find((p) => p.id === change.fields.play)!;
@@ -44,13 +54,23 @@ class Paper {
       );
     } else if (change.do === 'move') put({ ...known!, section: change.section }, change.after);
     else if (change.do === 'remove') this.calls = this.calls.filter((c) => c.id !== change.call);
-    else if (change.do === 'hash')
-      this.calls = this.calls.map((c) => (c === known ? { ...c, hash: change.hash } : c));
+    else if (change.do === 'call')
+      this.calls = this.calls.map((c) => (c === known ? { ...c, ...change.fields } : c));
+    else if (change.do === 'add') {
+      const at = this.rows.findIndex((r) => r.id === change.after);
+      const row = { ...change.fields, id: change.row } as Check;
+      this.rows.splice(change.after === null ? 0 : at < 0 ? this.rows.length : at + 1, 0, row);
+    } else if (change.do === 'change')
+      this.rows = this.rows.map((r) => (r.id === change.row ? { ...r, ...change.fields } : r));
+    else if (change.do === 'drop') this.rows = this.rows.filter((r) => r.id !== change.row);
     else this.fields = { ...this.fields, ...change.fields };
   }
   /** What a coach sees. */
   get seen() {
-    return this.printed.map((p) => [p.section.key, p.calls.map((c) => [c.id, c.play.id, c.hash])]);
+    return [
+      this.printed.map((p) => [p.section.key, p.calls.map((c) => [c.id, c.play.id, c.hash, c.tags])]),
+      this.rows.map((r) => ({ ...r })),
+    ];
   }
 }
 
@@ -100,10 +120,18 @@ describe('edits of a sheet', () => {
     expect(renameSheet('old', 'new').undo).toEqual({ do: 'sheet', fields: { name: 'old' } });
   });
 
+  it('in one go stand in the order they came, behind what stood there', () => {
+    const paper = filled();
+    const added = ['x', 'y', 'z'].map((id) => ({ id, section: 'first', play: plays[1]! }));
+    paper.apply(addCalls(paper.printed, added)!.redo);
+    expect(paper.printed[0]!.calls.map((c) => c.id)).toEqual(['a', 'b', 'c', 'x', 'y', 'z']);
+    expect(addCalls(paper.printed, [])).toBeNull();
+  });
+
   it('undone in turn leave the sheet as it was, whatever was done', () => {
     const pick = fc.nat({ max: 20 });
     fc.assert(
-      fc.property(fc.array(fc.tuple(fc.nat({ max: 5 }), pick, pick), { maxLength: 25 }), (steps) => {
+      fc.property(fc.array(fc.tuple(fc.nat({ max: 9 }), pick, pick), { maxLength: 25 }), (steps) => {
         const paper = filled();
         const back: { seen: unknown; undo: SheetChange }[] = [];
         steps.forEach(([what, m, n], i) => {
@@ -121,7 +149,26 @@ describe('edits of a sheet', () => {
           else if (call && what === 1) edit = removeCall(paper.printed, call);
           else if (call && what === 2) edit = moveCall(paper.printed, call, section, null);
           else if (call && what === 3) edit = nudgeCall(paper.printed, call, n % 2 ? 1 : -1);
-          else if (call && what === 4) edit = preferHash(call, 'L');
+          else if (call && what === 4) edit = noteCall(call, { hash: n % 2 ? 'L' : null, tags: ['max'] });
+          const check = paper.rows[m % Math.max(1, paper.rows.length)];
+          const answer = { front: `front ${n}`, coverage: null, pressure: null, note: null };
+          if (what === 6)
+            edit = addCheck(
+              `k${i}`,
+              { picture: '2x2', personnel: null, situation: null, ...answer },
+              paper.rows.at(-1)?.id ?? null,
+            );
+          else if (check && what === 7) edit = changeCheck(check, answer);
+          else if (check && what === 8) edit = removeCheck(paper.rows, check);
+          if (what === 9)
+            edit = addCalls(
+              paper.printed,
+              [0, 1, 2].map((k) => ({
+                id: `m${i}${k}`,
+                section: k === 1 ? 'goal' : section,
+                play: plays[k]!,
+              })),
+            );
           if (!edit) return;
           back.push({ seen: paper.seen, undo: edit.undo! });
           paper.apply(edit.redo);

@@ -1,5 +1,14 @@
 /** Edits of a sheet as changes and their way back. What a change is made of is read from the sheet as it stands. */
-import type { PlayCard, PrintedSection, SheetCall } from './sheet';
+import type { Check, CheckAnswer, Remark, SheetRowKind } from './rows';
+import type { SectionSpec } from './sections';
+import {
+  CALL_NOTES,
+  NO_NOTES,
+  type CallNotes,
+  type PlayCard,
+  type PrintedSection,
+  type SheetCall,
+} from './sheet';
 
 export type SheetChange =
   | {
@@ -10,8 +19,23 @@ export type SheetChange =
     }
   | { readonly do: 'move'; readonly call: string; readonly section: string; readonly after: string | null }
   | { readonly do: 'remove'; readonly call: string }
-  | { readonly do: 'hash'; readonly call: string; readonly hash: SheetCall['hash'] }
-  | { readonly do: 'sheet'; readonly fields: Readonly<Record<string, unknown>> };
+  | { readonly do: 'call'; readonly call: string; readonly fields: Readonly<Record<string, unknown>> }
+  | { readonly do: 'sheet'; readonly fields: Readonly<Record<string, unknown>> }
+  | {
+      readonly do: 'add';
+      readonly kind: SheetRowKind;
+      readonly row: string;
+      readonly fields: Readonly<Record<string, unknown>>;
+      readonly after: string | null;
+    }
+  | {
+      readonly do: 'change';
+      readonly kind: SheetRowKind;
+      readonly row: string;
+      readonly fields: Readonly<Record<string, unknown>>;
+    }
+  | { readonly do: 'drop'; readonly kind: SheetRowKind; readonly row: string }
+  | { readonly do: 'many'; readonly changes: readonly SheetChange[] };
 
 /** `undo`: null where an edit is not taken back by Undo. */
 export interface SheetEdit {
@@ -24,11 +48,18 @@ export const UNDONE: Readonly<Record<SheetChange['do'], string>> = {
   put: 'The call is back on the sheet.',
   move: 'The call is back in its place.',
   remove: 'The call is off the sheet again.',
-  hash: 'The hash of the call is as before.',
-  sheet: 'The name of the sheet is as before.',
+  call: 'The call is as before.',
+  sheet: 'The sheet is as before.',
+  add: 'It is back on the sheet.',
+  change: 'It is as before.',
+  drop: 'It is off the sheet again.',
+  many: 'All of it is as before.',
 };
 
 type Sheet = readonly PrintedSection[];
+
+/** An anchor that no row has: the end. */
+const END_OF_ROWS = 'the end';
 
 const callsIn = (sheet: Sheet, section: string): readonly SheetCall[] =>
   sheet.find((p) => p.section.key === section)?.calls ?? [];
@@ -51,11 +82,12 @@ export const addCall = (
   play: PlayCard,
   section: string,
   before: string | null,
+  notes: Partial<CallNotes> = {},
 ): SheetEdit => ({
   redo: {
     do: 'put',
     call: id,
-    fields: { section, play: play.id, hash: null, note: null },
+    fields: { section, play: play.id, ...NO_NOTES, ...notes },
     after: placeAfter(sheet, section, before, null),
   },
   undo: { do: 'remove', call: id },
@@ -66,10 +98,39 @@ export const removeCall = (sheet: Sheet, call: SheetCall): SheetEdit => ({
   undo: {
     do: 'put',
     call: call.id,
-    fields: { section: call.section, play: call.play.id, hash: call.hash, note: call.note },
+    fields: { section: call.section, play: call.play.id, ...notesOf(call) },
     after: placeAfter(sheet, call.section, call.id, null),
   },
 });
+
+/** Several in one go, undone in one. Null: there is nothing to do. */
+export function together(edits: readonly SheetEdit[]): SheetEdit | null {
+  if (edits.length === 0) return null;
+  const back = edits.flatMap((e) => (e.undo ? [e.undo] : [])).reverse();
+  return {
+    redo: { do: 'many', changes: edits.map((e) => e.redo) },
+    undo: back.length > 0 ? { do: 'many', changes: back } : null,
+  };
+}
+
+interface NewCall {
+  readonly id: string;
+  readonly section: string;
+  readonly play: PlayCard;
+  readonly notes?: Partial<CallNotes>;
+}
+/** Calls behind those of their sections, in the order they come. */
+export function addCalls(sheet: Sheet, calls: readonly NewCall[]): SheetEdit | null {
+  const last = new Map<string, string>();
+  return together(
+    calls.map(({ id, section, play, notes = {} }) => {
+      const edit = addCall(sheet, id, play, section, null, notes);
+      const after = last.get(section);
+      last.set(section, id);
+      return after === undefined ? edit : { ...edit, redo: { ...edit.redo, after } as SheetChange };
+    }),
+  );
+}
 
 /** To another place or section; null where it would stay. */
 export function moveCall(
@@ -99,14 +160,89 @@ export function nudgeCall(sheet: Sheet, call: SheetCall, by: -1 | 1): SheetEdit 
   return moveCall(sheet, call, call.section, by < 0 ? over.id : (list[at + 2]?.id ?? null));
 }
 
-export const preferHash = (call: SheetCall, hash: SheetCall['hash']): SheetEdit => ({
-  redo: { do: 'hash', call: call.id, hash },
-  undo: { do: 'hash', call: call.id, hash: call.hash },
+/** What is noted of a call, by field. */
+export const notesOf = (call: SheetCall): CallNotes =>
+  Object.fromEntries(CALL_NOTES.map((field) => [field, call[field]])) as unknown as CallNotes;
+
+/** Null where nothing would change. */
+export function noteCall(call: SheetCall, notes: Partial<CallNotes>): SheetEdit | null {
+  const changed = (Object.keys(notes) as (keyof CallNotes)[]).filter(
+    (field) => JSON.stringify(notes[field]) !== JSON.stringify(call[field]),
+  );
+  if (changed.length === 0) return null;
+  const of = (from: Partial<CallNotes>): Readonly<Record<string, unknown>> =>
+    Object.fromEntries(changed.map((field) => [field, from[field]]));
+  return {
+    redo: { do: 'call', call: call.id, fields: of(notes) },
+    undo: { do: 'call', call: call.id, fields: of(call) },
+  };
+}
+
+/** Other sections, another order, other names; null: the usual ones. */
+export const setSections = (
+  before: readonly SectionSpec[] | null,
+  sections: readonly SectionSpec[] | null,
+): SheetEdit => ({
+  redo: { do: 'sheet', fields: { sections } },
+  undo: { do: 'sheet', fields: { sections: before } },
 });
 
 export const renameSheet = (before: string, name: string): SheetEdit => ({
   redo: { do: 'sheet', fields: { name } },
   undo: { do: 'sheet', fields: { name: before } },
+});
+
+type CheckFields = Pick<Check, 'picture' | 'personnel' | 'situation'> & CheckAnswer;
+
+/** A check behind the others, or behind one. */
+export const addCheck = (id: string, fields: CheckFields, after: string | null): SheetEdit => ({
+  redo: { do: 'add', kind: 'check', row: id, fields: { ...fields }, after },
+  undo: { do: 'drop', kind: 'check', row: id },
+});
+
+/** Null where nothing would change. */
+export function changeCheck(check: Check, fields: Partial<CheckFields>): SheetEdit | null {
+  const changed = (Object.keys(fields) as (keyof CheckFields)[]).filter((f) => fields[f] !== check[f]);
+  if (changed.length === 0) return null;
+  const of = (from: Partial<CheckFields>): Readonly<Record<string, unknown>> =>
+    Object.fromEntries(changed.map((f) => [f, from[f]]));
+  return {
+    redo: { do: 'change', kind: 'check', row: check.id, fields: of(fields) },
+    undo: { do: 'change', kind: 'check', row: check.id, fields: of(check) },
+  };
+}
+
+export function removeCheck(checks: readonly Check[], check: Check): SheetEdit {
+  const { id, order: _, ...fields } = check;
+  const at = checks.findIndex((c) => c.id === id);
+  return {
+    redo: { do: 'drop', kind: 'check', row: id },
+    undo: { do: 'add', kind: 'check', row: id, fields, after: checks[at - 1]?.id ?? null },
+  };
+}
+
+/** Checks behind those there are, in the order they come. */
+export const addChecks = (
+  checks: readonly Check[],
+  fresh: readonly (CheckFields & { readonly id: string })[],
+): SheetEdit | null =>
+  together(
+    fresh.map(({ id, ...fields }, i) =>
+      addCheck(id, fields, (i === 0 ? checks.at(-1)?.id : fresh[i - 1]!.id) ?? null),
+    ),
+  );
+
+export const addRemark = (
+  id: string,
+  { kind, about, text, link }: Pick<Remark, 'kind' | 'about' | 'text' | 'link'>,
+): SheetEdit => ({
+  redo: { do: 'add', kind: 'remark', row: id, fields: { kind, about, text, link }, after: END_OF_ROWS },
+  undo: { do: 'drop', kind: 'remark', row: id },
+});
+
+export const removeRemark = ({ id, kind, about, text, link }: Remark): SheetEdit => ({
+  redo: { do: 'drop', kind: 'remark', row: id },
+  undo: { do: 'add', kind: 'remark', row: id, fields: { kind, about, text, link }, after: END_OF_ROWS },
 });
 
 /** Locking is no slip of the hand: it is unlocked, not undone. */

@@ -1,3 +1,6 @@
+export * from './sections';
+export * from './rows';
+export * from './versions';
 export * from './sheet';
 export * from './argue';
 export * from './sizing';
@@ -5,4 +8,10 @@ export * from './audits';
 export * from './layout';
 export * from './print';
 export * from './answers';
+export * from './pictures';
+export * from './checks';
+export * from './check-audits';
+export * from './tells-audit';
+export * from './check-look';
+export * from './draft';
 export * from './editing';

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { layoutSheet, MARGIN, PAPERS, type Paper } from './layout';
 import { LEAST_SIZE, sheetPages, type Measure, type PageMark } from './print';
 import { aPlay } from './plays.fixture';
-import { numberSheet, SECTIONS, type SheetCall } from './sheet';
+import { SECTIONS } from './sections';
+import { NO_NOTES, numberSheet, type SheetCall } from './sheet';
 
 /** A narrow face, roughly. */
 const measure: Measure = (text, size, bold) => text.length * size * (bold ? 0.46 : 0.42);
@@ -15,6 +16,7 @@ const sheetOf = (n: number, note: string | null = null) =>
         section: s.key,
         order: i,
         play: aPlay('power', 'power'),
+        ...NO_NOTES,
         hash: i % 3 === 0 ? 'L' : null,
         note,
       })),

@@ -3,15 +3,8 @@ import { DEMO_SEED, simulateSeason } from '../../demo/league';
 import { COLLEGE, BUCKET_ROWS } from '../field';
 import { buildColumns, countGame } from '../read';
 import { aPlay } from './plays.fixture';
-import {
-  findSection,
-  numberSheet,
-  playCall,
-  playLook,
-  SECTIONS,
-  suggestCalls,
-  type SheetCall,
-} from './sheet';
+import { numberSheet, playCall, playLook, suggestCalls, type SheetCall, NO_NOTES } from './sheet';
+import { CATALOG, findSection, SECTIONS } from './sections';
 
 const counted = simulateSeason(DEMO_SEED, { tells: true, weeks: 3 })
   .filter((g) => g.home === 'HER' || g.away === 'HER')
@@ -34,7 +27,7 @@ describe('suggestions', () => {
           c.snap.offense === 'HER' &&
           c.snap.concept === s.play.concept &&
           c.snap.play === s.play.kind &&
-          section.buckets.includes(c.bucket as never) &&
+          section.filter!.bucket!.includes(c.bucket!) &&
           c.snap.toGoal! >= 16 &&
           c.snap.result !== 'no_play',
       );
@@ -54,8 +47,7 @@ it('numbers calls through the sheet, section by section, and leaves empty ones o
     section,
     order,
     play: play(id, 'power'),
-    hash: null,
-    note: null,
+    ...NO_NOTES,
   });
   const printed = numberSheet([call('x', 'red', 1), call('b', 'openers', 2), call('a', 'openers', 1)]);
   expect(printed.map((s) => [s.section.key, s.calls.map((c) => [c.id, c.number])])).toEqual([
@@ -70,9 +62,11 @@ it('numbers calls through the sheet, section by section, and leaves empty ones o
   ]);
 });
 
-it('names only buckets that exist, and reads a call as a coach would', () => {
+it('names only buckets that exist, each section once, and reads a call as a coach would', () => {
   const keys = new Set<string>(BUCKET_ROWS.map((r) => r.key));
-  for (const s of SECTIONS) for (const b of s.buckets) expect(keys.has(b)).toBe(true);
+  for (const s of CATALOG) for (const b of s.filter?.bucket ?? []) expect(keys.has(b)).toBe(true);
+  expect(new Set(CATALOG.map((s) => s.key)).size).toBe(CATALOG.length);
+  expect(SECTIONS.length).toBe(12);
   expect([
     playLook(play('a', 'power', { motion: 'jet', motionBy: 'H' })),
     playCall(play('a', 'inside zone', { kind: 'rpo', conceptWeak: 'bubble', direction: 'R' })),

@@ -1,38 +1,8 @@
 /** The call sheet: sections by situation, numbered calls, what to expect, what to suggest. */
-import { BUCKET_ROWS, type BucketKey } from '../field/situation';
-import { FIRST_VALUE, select, type Columns, type Filter } from '../read/columns';
+import { FIRST_VALUE, select, type Columns } from '../read/columns';
 import { wilson, type Rate } from '../read/rates';
 import type { SnapFields } from '../snap/snap';
-
-export interface SectionSpec {
-  readonly key: string;
-  readonly label: string;
-  readonly buckets: readonly BucketKey[];
-  /** Yards to goal, both ends included; null: anywhere. */
-  readonly yards: { readonly from: number; readonly to: number } | null;
-}
-
-const away = { from: 16, to: 99 };
-const bucketsOf = (prefix: string): BucketKey[] =>
-  BUCKET_ROWS.map((r) => r.key).filter((k) => k.startsWith(prefix));
-
-/** Sections of a new sheet. They overlap by purpose: a coach looks a situation up under its own name. */
-export const SECTIONS: readonly SectionSpec[] = [
-  { key: 'openers', label: 'Openers', buckets: ['fresh'], yards: null },
-  { key: 'first', label: '1st & 10', buckets: ['fresh', '1-10'], yards: away },
-  { key: 'second-long', label: '2nd long', buckets: ['2-long'], yards: away },
-  { key: 'second-medium', label: '2nd medium', buckets: ['2-medium'], yards: away },
-  { key: 'second-short', label: '2nd short', buckets: ['2-short'], yards: away },
-  { key: 'third-long', label: '3rd long', buckets: ['3-long', '3-xlong'], yards: away },
-  { key: 'third-medium', label: '3rd medium', buckets: ['3-medium'], yards: away },
-  { key: 'third-short', label: '3rd and 4th short', buckets: ['3-short', '4-short'], yards: away },
-  { key: 'red', label: 'Red, their 15 to 4', buckets: [], yards: { from: 4, to: 15 } },
-  { key: 'goal', label: 'Goal line', buckets: [], yards: { from: 1, to: 3 } },
-  { key: 'backed', label: 'Backed up', buckets: [], yards: { from: 91, to: 99 } },
-  { key: 'two-point', label: 'Two-point try', buckets: bucketsOf('try'), yards: null },
-];
-export const SECTION_KEYS = SECTIONS.map((s) => s.key);
-export const findSection = (key: string): SectionSpec | null => SECTIONS.find((s) => s.key === key) ?? null;
+import { sectionRows, SECTIONS, type SectionSpec } from './sections';
 
 export const LINK_KINDS = ['set-up', 'complement'] as const;
 /** A set-up must have been shown `least` times before the play pays; a complement punishes what takes the play away. */
@@ -120,14 +90,6 @@ const successRate = (columns: Columns, rows: Uint32Array): Rate => {
   return wilson(k, rows.length);
 };
 
-export function sectionRows(columns: Columns, section: SectionSpec, slice: Filter = {}): Uint32Array {
-  return select(
-    columns,
-    section.buckets.length > 0 ? { ...slice, bucket: section.buckets } : slice,
-    section.yards ? { toGoal: section.yards } : {},
-  );
-}
-
 /**
  * The program's plays ranked for a section by the lower Wilson bound of own success there. Plays
  * without a snap in the situation come after all that have one, by their success anywhere; plays
@@ -142,6 +104,7 @@ export function suggestCalls(
   const everywhere = select(own, { offense: [team] });
   const here = sectionRows(own, section, { offense: [team] });
   return plays
+    .filter((play) => section.kinds.length === 0 || section.kinds.includes(play.kind))
     .map((play): Suggestion => {
       const hereRows = rowsOfPlay(own, here, play);
       const allRows = rowsOfPlay(own, everywhere, play);
@@ -155,13 +118,41 @@ export function suggestCalls(
     );
 }
 
-export interface SheetCall {
+/** What to do next by what was seen: another call of the sheet, or words. */
+export interface IfThen {
+  readonly when: string;
+  /** A call of the same sheet; null: the words say it. */
+  readonly call: string | null;
+  readonly words: string | null;
+}
+
+/** What a staff notes of a call besides what it is. */
+export interface CallNotes {
+  readonly hash: 'L' | 'M' | 'R' | null;
+  readonly note: string | null;
+  /** Words that are said with it: a tempo, a protection, a route tag. */
+  readonly tags: readonly string[];
+  readonly ifThen: readonly IfThen[];
+  /** Who must be available: letters, numbers, names. */
+  readonly needs: readonly string[];
+  /** What must have been shown before it pays. */
+  readonly shownFirst: string | null;
+}
+export const NO_NOTES: CallNotes = {
+  hash: null,
+  note: null,
+  tags: [],
+  ifThen: [],
+  needs: [],
+  shownFirst: null,
+};
+export const CALL_NOTES = Object.keys(NO_NOTES) as (keyof CallNotes)[];
+
+export interface SheetCall extends CallNotes {
   readonly id: string;
   readonly section: string;
   readonly order: number;
   readonly play: PlayCard;
-  readonly hash: 'L' | 'M' | 'R' | null;
-  readonly note: string | null;
 }
 
 export interface PrintedSection {
@@ -170,13 +161,37 @@ export interface PrintedSection {
 }
 
 /** Calls numbered through the sheet, section by section, as they print. Empty sections are left out. */
-export function numberSheet(calls: readonly SheetCall[]): PrintedSection[] {
+export function numberSheet(
+  calls: readonly SheetCall[],
+  sections: readonly SectionSpec[] = SECTIONS,
+): PrintedSection[] {
   let number = 0;
-  return SECTIONS.map((section) => ({
-    section,
-    calls: calls
-      .filter((c) => c.section === section.key)
-      .sort((a, b) => a.order - b.order || a.id.localeCompare(b.id))
-      .map((c) => ({ ...c, number: ++number })),
-  })).filter((s) => s.calls.length > 0);
+  return sections
+    .map((section) => ({
+      section,
+      calls: calls
+        .filter((c) => c.section === section.key)
+        .sort((a, b) => a.order - b.order || a.id.localeCompare(b.id))
+        .map((c) => ({ ...c, number: ++number })),
+    }))
+    .filter((s) => s.calls.length > 0);
 }
+
+/** "if the end squeezes → 14; nobody moves → same again": a call is named by its number now. */
+export const ifThenWords = (of: readonly IfThen[], numbers: ReadonlyMap<string, number>): string =>
+  of
+    .map(({ when, call, words }, i) => {
+      const number = call === null ? null : (numbers.get(call) ?? null);
+      const then = [number === null ? null : String(number), words].filter(Boolean).join(' ');
+      return `${i === 0 ? 'if ' : ''}${when} → ${then || '?'}`;
+    })
+    .join('; ');
+
+/** "tempo, max, when it was shown: flat": what is said with a call, in the order of the sheet. */
+export const callExtras = (call: CallNotes): string =>
+  [
+    ...call.tags,
+    ...(call.needs.length > 0 ? [`with ${call.needs.join(', ')}`] : []),
+    ...(call.shownFirst ? [`after ${call.shownFirst}`] : []),
+    ...(call.note ? [call.note] : []),
+  ].join(', ');

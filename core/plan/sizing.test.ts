@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { DEMO_SEED, simulateSeason } from '../../demo/league';
 import { COLLEGE } from '../field';
 import { buildColumns, countGame } from '../read';
-import { SECTIONS } from './sheet';
+import { SECTIONS } from './sections';
 import { sizeOf, sizeSection, TIMES_A_CALL } from './sizing';
 
 describe('how often a section comes up', () => {
@@ -40,6 +40,9 @@ describe('how often a section comes up', () => {
     const columns = buildColumns(counted);
     const [us, them] = [games[0]!.home, games[1]!.home];
     for (const section of SECTIONS) {
+      const { bucket, opening, ...others } = section.filter!;
+      expect(others).toEqual({});
+      const { toGoal } = section.ranges;
       const of = (side: 'offense' | 'defense', team: string): number[] => {
         const mine = counted.filter((c) => c.snap[side] === team);
         return [...new Set(mine.map((c) => c.snap.game))].map(
@@ -49,9 +52,9 @@ describe('how often a section comes up', () => {
                 c.snap.game === game &&
                 ['run', 'pass', 'rpo'].includes(c.snap.play!) &&
                 c.snap.result !== 'no_play' &&
-                (section.buckets.length === 0 || section.buckets.includes(c.bucket as never)) &&
-                (section.yards === null ||
-                  (c.snap.toGoal! >= section.yards.from && c.snap.toGoal! <= section.yards.to)),
+                (bucket === undefined || bucket.includes(c.bucket!)) &&
+                (opening === undefined || opening.includes(c.opening!)) &&
+                (toGoal === undefined || (c.snap.toGoal! >= toGoal.from && c.snap.toGoal! <= toGoal.to)),
             ).length,
         );
       };

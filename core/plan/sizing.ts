@@ -1,7 +1,7 @@
 /** How often a section comes up in a game, by what we do and by what is done against them; and how many calls that takes. */
 import { select, type Columns } from '../read/columns';
 import { meanPerGame, t95, type Mean } from '../read/rates';
-import { sectionRows, type SectionSpec } from './sheet';
+import { sectionRows, type SectionSpec } from './sections';
 
 /** Calls are enough for a section when none comes more often than this in a game (common practice). */
 export const TIMES_A_CALL = 2;
@@ -78,4 +78,6 @@ export const sizeSection = (
   opponent: string,
   section: SectionSpec,
 ): Sizing | null =>
-  sizeOf(perGame(columns, section, 'offense', team), perGame(columns, section, 'defense', opponent));
+  section.filter === null
+    ? null
+    : sizeOf(perGame(columns, section, 'offense', team), perGame(columns, section, 'defense', opponent));

@@ -56,6 +56,7 @@ export const PERMISSIONS = {
   'sheet.create': to(PLANNERS, 'starting a call sheet'),
   'sheet.copy': to(PLANNERS, 'copying a sheet'),
   'sheet.draft': to(PLANNERS, 'drafting a call sheet'),
+  'sheet.remark': to(FOOTBALL, 'commenting on a sheet'),
   'sheet.draft-locked': to(['coordinator'], 'changing a locked sheet'),
   'sheet.lock': to(['coordinator'], 'locking a sheet'),
   'program.read': to(STAFF, 'reading the program’s settings'),

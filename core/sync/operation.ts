@@ -4,7 +4,7 @@
  */
 import { fitText } from '../snap/text';
 
-export const ROW_KINDS = ['snap', 'sheet', 'call', 'term', 'play'] as const;
+export const ROW_KINDS = ['snap', 'sheet', 'call', 'check', 'remark', 'term', 'play'] as const;
 export type RowKind = (typeof ROW_KINDS)[number];
 
 /** Rows that are locked, numbered and read together: `game:KEY`, `sheet:KEY`, `book`, `plays`. */

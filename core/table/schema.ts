@@ -44,6 +44,8 @@ const TEAM_KEY: Partial<ColumnSpec> = {
   pattern: /^[A-Za-z0-9_]{1,12}$/,
   expected: 'a team key, up to twelve letters or digits',
 };
+/** An object or a list as JSON. */
+const JSON_TEXT: Partial<ColumnSpec> = { most: 40_000 };
 const JERSEY: Partial<ColumnSpec> = { pattern: /^\d{1,2}$/ };
 
 const snapColumns: Record<string, ColumnSpec> = {};
@@ -214,6 +216,8 @@ export const RESOURCES = {
       sheet: col('text', KEY),
       name: col('text', KEY),
       opponent: col('text', TEAM_KEY),
+      side: col('enum', { values: ['offense', 'defense'] }),
+      sections: col('text', JSON_TEXT),
       locked_by: col('text'),
     },
   },
@@ -233,6 +237,23 @@ export const RESOURCES = {
       play: col('text', KEY),
       hash: col('enum', { values: ['L', 'M', 'R'] }),
       note: col('text'),
+      tags: col('list'),
+      if_then: col('text', JSON_TEXT),
+      needs: col('list'),
+      shown_first: col('text'),
+    },
+  },
+  sheet_rows: {
+    name: 'sheet_rows',
+    title: 'Checks and remarks of call sheets',
+    key: ['row'],
+    refs: [{ column: 'sheet', resource: 'sheets', to: 'sheet' }],
+    columns: {
+      row: col('text', KEY),
+      sheet: col('text', KEY),
+      kind: col('enum', { required: true, values: ['check', 'remark'] }),
+      order: col('decimal', { required: true }),
+      fields: col('text', { ...JSON_TEXT, required: true }),
     },
   },
 } as const satisfies Record<string, ResourceSpec>;

@@ -10,6 +10,7 @@ import { Migration20261126000009 } from './0009-official';
 import { Migration20261127000010 } from './0010-people';
 import { Migration20261127000011 } from './0011-weights';
 import { Migration20261127000012 } from './0012-reels';
+import { Migration20261128000013 } from './0013-sheets';
 
 /** Forward only, in order. A landed migration never changes. */
 export const MIGRATIONS = [
@@ -25,4 +26,5 @@ export const MIGRATIONS = [
   { name: '0010-people', class: Migration20261127000010 },
   { name: '0011-weights', class: Migration20261127000011 },
   { name: '0012-reels', class: Migration20261127000012 },
+  { name: '0013-sheets', class: Migration20261128000013 },
 ];

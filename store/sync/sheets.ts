@@ -2,16 +2,21 @@
 import 'server-only';
 import type { InferEntity } from '@mikro-orm/core';
 import { randomUUID } from 'node:crypto';
-import { SECTION_KEYS } from '../../core/plan/sheet';
+import { SHEET_SIDES, type SheetSide } from '../../core/plan/rows';
+import { CALL_NOTE_SCHEMAS, sectionsSchema } from '../../core/plan/schema';
+import { SECTIONS, type SectionSpec } from '../../core/plan/sections';
+import { CALL_NOTES, NO_NOTES } from '../../core/plan/sheet';
 import { may } from '../../core/staff';
 import type { Operation, SyncRow } from '../../core/sync';
 import type { Actor } from '../../core/exchange/types';
 import { permit } from '../access';
 import { record } from '../audit';
-import { CallRow, CallSheet, PlayRow } from '../entities-football';
+import { CallRow, CallSheet, PlayRow, SheetRow } from '../entities-football';
 import { Member, Team } from '../entities';
 import { NotFound } from '../errors';
 import type { Em } from '../orm';
+import { readBy } from './reading';
+import { rowWriter } from './sheet-rows';
 import {
   orderAfter,
   patchFields,
@@ -34,23 +39,12 @@ const text =
     return value.trim();
   };
 
-const CALL_FIELDS: Readonly<Record<string, (value: unknown) => unknown>> = {
-  hash: (value) => {
-    if (value !== null && value !== 'L' && value !== 'M' && value !== 'R')
-      throw new RefusedOperation('value', 'The hash is L, M, R or none.');
-    return value;
-  },
-  note: (value) => {
-    if (value !== null && (typeof value !== 'string' || value.length > 200))
-      throw new RefusedOperation('value', 'A note has up to 200 characters.');
-    return value === '' ? null : value;
-  },
-};
+const sectionsOf = (sheet: SheetEntity): readonly SectionSpec[] => sheet.sections ?? SECTIONS;
 
-function sectionOf(value: unknown): string {
-  if (typeof value !== 'string' || !SECTION_KEYS.includes(value))
-    throw new RefusedOperation('value', 'There is no such section.');
-  return value;
+function sideOf(value: unknown): SheetSide {
+  const side = SHEET_SIDES.find((s) => s === (value ?? 'offense'));
+  if (!side) throw new RefusedOperation('value', 'A sheet is for the offense or the defense.');
+  return side;
 }
 
 /** Null when the sheet is not there yet: its first operation makes it. */
@@ -86,6 +80,8 @@ export function sheetWriter(writing: Writing, key: string, found: SheetEntity | 
         key,
         name: text('name', 120)(op.fields.name),
         opponent,
+        side: sideOf(op.fields.side),
+        sections: op.fields.sections == null ? null : readBy(sectionsSchema, op.fields.sections),
         lockedBy: null,
         createdAt: writing.now,
         provenance: {},
@@ -96,18 +92,22 @@ export function sheetWriter(writing: Writing, key: string, found: SheetEntity | 
     if (!sheet) throw new NotFound('call sheet');
     if (op.do !== 'patch') throw new RefusedOperation('shape', 'A sheet is not removed or moved.');
     if (Object.hasOwn(op.fields, 'locked')) permit(actor, 'sheet.lock');
-    if (Object.hasOwn(op.fields, 'name')) mayDraft(sheet);
+    if (Object.keys(op.fields).some((field) => field !== 'locked')) mayDraft(sheet);
     const provenance = { ...sheet.provenance };
     const change: Record<string, unknown> = {};
     const read = (field: string, value: unknown): unknown => {
       if (field === 'name') return text('name', 120)(value);
       if (field === 'locked' && typeof value === 'boolean') return value;
+      if (field === 'sections') return value === null ? null : readBy(sectionsSchema, value);
       throw new RefusedOperation('value', `A sheet has no ${field.slice(0, 40)} to change.`);
     };
     const conflicts = await patchFields(
       writing,
       op,
-      { values: { name: sheet.name, locked: sheet.lockedBy !== null }, provenance },
+      {
+        values: { name: sheet.name, locked: sheet.lockedBy !== null, sections: sheet.sections ?? null },
+        provenance,
+      },
       read,
       (field, value, version) => {
         if (field === 'locked') change.lockedBy = value ? actor.memberId : null;
@@ -115,6 +115,7 @@ export function sheetWriter(writing: Writing, key: string, found: SheetEntity | 
         provenance[field] = stamp(version);
       },
     );
+    if ('sections' in change) await noneLost(sheet, change.sections as readonly SectionSpec[] | null);
     await tx.nativeUpdate(CallSheet, { id: sheet.id }, { ...change, provenance } as never);
     if ('lockedBy' in change)
       await record(
@@ -126,6 +127,27 @@ export function sheetWriter(writing: Writing, key: string, found: SheetEntity | 
       );
     sheet = await openSheet(tx, actor, key);
     return { order: null, versions: versionsOf(provenance), conflicts };
+  }
+
+  /** A section that calls stand in is not taken off the sheet. */
+  async function noneLost(of: SheetEntity, sections: readonly SectionSpec[] | null): Promise<void> {
+    const known = (sections ?? SECTIONS).map((s) => s.key);
+    const [lost] = (await tx.execute(
+      'select section, count(*)::int as n from "call" where sheet_id = ? and not (section = any(array(select jsonb_array_elements_text(?::jsonb)))) group by section limit 1',
+      [of.id, JSON.stringify(known)],
+    )) as { section: string; n: number }[];
+    if (!lost) return;
+    const label = sectionsOf(of).find((s) => s.key === lost.section)?.label ?? lost.section;
+    throw new RefusedOperation(
+      'in-use',
+      `${lost.n === 1 ? 'A call stands' : `${lost.n} calls stand`} in ${label}; move or remove ${lost.n === 1 ? 'it' : 'them'} first.`,
+    );
+  }
+
+  function sectionOf(value: unknown): string {
+    if (typeof value !== 'string' || !sectionsOf(sheet!).some((s) => s.key === value))
+      throw new RefusedOperation('value', 'There is no such section on this sheet.');
+    return value;
   }
 
   /** Right after a call of the section; null: its first. Numbered anew when a gap is used up. */
@@ -169,8 +191,12 @@ export function sheetWriter(writing: Writing, key: string, found: SheetEntity | 
         section,
         order,
         play: play.id,
-        hash: CALL_FIELDS.hash!(op.fields.hash ?? null),
-        note: CALL_FIELDS.note!(op.fields.note ?? null),
+        ...Object.fromEntries(
+          CALL_NOTES.map((field) => [
+            field,
+            readBy(CALL_NOTE_SCHEMAS[field], op.fields[field] ?? NO_NOTES[field]),
+          ]),
+        ),
         provenance: {},
       } as never);
       return { order, versions: {}, conflicts: [] };
@@ -191,14 +217,15 @@ export function sheetWriter(writing: Writing, key: string, found: SheetEntity | 
     const provenance = { ...call.provenance };
     const change: Record<string, unknown> = {};
     const read = (field: string, value: unknown): unknown => {
-      if (!Object.hasOwn(CALL_FIELDS, field))
-        throw new RefusedOperation('value', `A call has no ${field.slice(0, 40)} to change.`);
-      return CALL_FIELDS[field]!(value ?? null);
+      const note = CALL_NOTES.find((known) => known === field);
+      if (!note) throw new RefusedOperation('value', `A call has no ${field.slice(0, 40)} to change.`);
+      // Emptied is as it was before anything was noted.
+      return readBy(CALL_NOTE_SCHEMAS[note], value === '' || value == null ? NO_NOTES[note] : value);
     };
     const conflicts = await patchFields(
       writing,
       op,
-      { values: { hash: call.hash ?? null, note: call.note ?? null }, provenance },
+      { values: notesOf(call), provenance },
       read,
       (field, value, version) => {
         change[field] = value;
@@ -209,16 +236,25 @@ export function sheetWriter(writing: Writing, key: string, found: SheetEntity | 
     return { order: call.order, versions: versionsOf(provenance), conflicts };
   }
 
+  const applyRow = rowWriter(writing, () => {
+    if (!sheet) throw new NotFound('call sheet');
+    return { id: sheet.id, mayDraft: () => mayDraft(sheet!) };
+  });
   return {
     apply: (op) => {
       if (op.kind === 'sheet') return applySheet(op);
       if (op.kind === 'call') return applyCall(op);
-      throw new RefusedOperation('shape', 'A sheet holds calls only.');
+      if (op.kind === 'check' || op.kind === 'remark') return applyRow(op, op.kind);
+      throw new RefusedOperation('shape', 'A sheet holds calls, checks and remarks.');
     },
   };
 }
 
-/** A sheet and its calls as synchronized rows: the sheet itself first. */
+/** What is noted of a call as it stands in its row. */
+const notesOf = (call: InferEntity<typeof CallRow>): Record<string, unknown> =>
+  Object.fromEntries(CALL_NOTES.map((field) => [field, call[field] ?? NO_NOTES[field]]));
+
+/** A sheet, its calls, checks and remarks as synchronized rows: the sheet itself first. */
 export async function sheetRows(em: Em, actor: Actor, key: string): Promise<SyncRow[]> {
   permit(actor, 'sheet.read');
   const sheet = await openSheet(em, actor, key);
@@ -226,6 +262,7 @@ export async function sheetRows(em: Em, actor: Actor, key: string): Promise<Sync
   const locker = sheet.lockedBy ? await em.findOne(Member, { id: sheet.lockedBy }) : null;
   const plays = new Map((await em.find(PlayRow, { program: actor.programId })).map((p) => [p.id, p.key]));
   const calls = await em.find(CallRow, { sheet: sheet.id });
+  const others = await em.find(SheetRow, { sheet: sheet.id });
   return [
     {
       kind: 'sheet',
@@ -234,6 +271,8 @@ export async function sheetRows(em: Em, actor: Actor, key: string): Promise<Sync
       fields: {
         name: sheet.name,
         opponent: sheet.opponent,
+        side: sheet.side,
+        sections: sheet.sections ?? null,
         locked: sheet.lockedBy !== null,
         lockedBy: locker?.name ?? null,
         lockedById: sheet.lockedBy ?? null,
@@ -248,9 +287,16 @@ export async function sheetRows(em: Em, actor: Actor, key: string): Promise<Sync
       fields: {
         section: loaded.section,
         play: plays.get(loaded.play) ?? null,
-        hash: loaded.hash ?? null,
-        note: loaded.note ?? null,
+        ...notesOf(loaded as InferEntity<typeof CallRow>),
       },
+      versions: versionsOf(loaded.provenance),
+      deleted: false,
+    })),
+    ...others.map((loaded): SyncRow => ({
+      kind: loaded.kind,
+      row: loaded.key,
+      order: loaded.order,
+      fields: loaded.fields,
       versions: versionsOf(loaded.provenance),
       deleted: false,
     })),

@@ -2,22 +2,34 @@
 /** What the sheet leaves open and gives away, each a sentence that leads to its section and its calls. */
 import { useMemo } from 'react';
 import {
-  auditSheet,
+  auditKey,
   findSection,
   givenAway,
+  settleAudits,
   type Audit,
   type AuditCode,
+  type Remark,
+  type SectionSpec,
   type SheetCall,
+  type SheetEdit,
   type Sizing,
 } from '@/core/plan';
 import { tenths } from '@/core/read';
 import { plural } from '@/core/rules/plural';
+import { Waved, WaveThrough } from './WaveThrough';
 
 interface AuditsProps {
+  readonly audits: readonly Audit[];
+  readonly remarks: readonly Remark[];
+  readonly sections: readonly SectionSpec[];
   readonly calls: readonly SheetCall[];
   readonly numbers: ReadonlyMap<string, number>;
   readonly sizes: ReadonlyMap<string, Sizing | null>;
+  readonly mayEdit: boolean;
+  readonly onEdit: (edit: SheetEdit | null) => void;
   readonly onSection: (key: string) => void;
+  /** The snaps of a set-up, by its play. */
+  readonly onSetup: (play: string) => void;
 }
 
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
@@ -48,28 +60,26 @@ const BRIEF: readonly {
   },
 ];
 
-function Section({ of, onSection }: { readonly of: Audit; readonly onSection: (key: string) => void }) {
-  return (
+export function Audits(props: AuditsProps) {
+  const { audits, remarks, sections, calls, numbers, sizes, mayEdit, onEdit, onSection, onSetup } = props;
+  const { open, waved } = useMemo(() => settleAudits(audits, remarks), [audits, remarks]);
+  const given = useMemo(() => givenAway(calls, sizes), [calls, sizes]);
+  const section = (of: Audit): React.ReactNode => (
     <button type="button" className="plain" onClick={() => onSection(of.section!)}>
-      <strong>{findSection(of.section!)!.label}</strong>
+      <strong>{findSection(of.section!, sections)?.label ?? of.section}</strong>
     </button>
   );
-}
-
-export function Audits({ calls, numbers, sizes, onSection }: AuditsProps) {
-  const audits = useMemo(() => auditSheet(calls, sizes), [calls, sizes]);
-  const given = useMemo(() => givenAway(calls, sizes), [calls, sizes]);
   return (
     <details className="card audits" open={calls.length > 0}>
       <summary>
         <h2>What the sheet leaves open</h2>{' '}
         <span className="small quiet">
-          {audits.length === 0 ? 'nothing that is looked for' : plural(audits.length, 'thing')}
+          {open.length === 0 ? 'nothing that is looked for' : plural(open.length, 'thing')}
         </span>
       </summary>
       <ul className="plainlist" aria-label="What the sheet leaves open">
         {BRIEF.map(({ code, words, figure }) => {
-          const these = audits.filter((a) => a.code === code);
+          const these = open.filter((a) => a.code === code);
           return (
             these.length > 0 && (
               <li key={code}>
@@ -77,7 +87,7 @@ export function Audits({ calls, numbers, sizes, onSection }: AuditsProps) {
                 {these.map((audit, i) => (
                   <span key={audit.section}>
                     {i > 0 && ', '}
-                    <Section of={audit} onSection={onSection} /> {figure(audit.facts)}
+                    {section(audit)} {figure(audit.facts)}
                   </span>
                 ))}
                 .
@@ -85,15 +95,11 @@ export function Audits({ calls, numbers, sizes, onSection }: AuditsProps) {
             )
           );
         })}
-        {audits
+        {open
           .filter((a) => BRIEF.every((b) => b.code !== a.code))
           .map((audit) => (
-            <li key={`${audit.code}${audit.section ?? ''}${audit.calls.join()}`}>
-              {audit.section !== null && (
-                <>
-                  <Section of={audit} onSection={onSection} />:{' '}
-                </>
-              )}
+            <li key={auditKey(audit)}>
+              {audit.section !== null && <>{section(audit)}: </>}
               {audit.sentence}{' '}
               <span className="small quiet">
                 {audit.calls.length === 1 ? 'call' : 'calls'}{' '}
@@ -108,10 +114,26 @@ export function Audits({ calls, numbers, sizes, onSection }: AuditsProps) {
                     {numbers.get(id)}
                   </button>
                 ))}
-              </span>
+              </span>{' '}
+              {audit.code === 'no_setup' &&
+                calls
+                  .filter((c) => audit.calls.includes(c.id))
+                  .flatMap((c) => c.play.links.filter((l) => l.kind === 'set-up'))
+                  .map((link) => (
+                    <button
+                      key={link.play}
+                      type="button"
+                      className="plain small"
+                      onClick={() => onSetup(link.play)}
+                    >
+                      shown {audit.facts.shown}
+                    </button>
+                  ))}{' '}
+              {mayEdit && <WaveThrough audit={audit} onEdit={onEdit} />}
             </li>
           ))}
       </ul>
+      <Waved waved={waved} mayEdit={mayEdit} onEdit={onEdit} />
       {given && (
         <p className="small quiet">
           Of {plural(given.calls, 'call')}, weighed by what is expected of their sections: who sees personnel,

@@ -1,6 +1,6 @@
 'use client';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
-import { playCall, playLook, type SheetCall } from '@/core/plan';
+import { callExtras, ifThenWords, playCall, playLook, type SheetCall } from '@/core/plan';
 
 const HASH_STEPS: readonly SheetCall['hash'][] = [null, 'L', 'M', 'R'];
 
@@ -8,20 +8,25 @@ const HASH_STEPS: readonly SheetCall['hash'][] = [null, 'L', 'M', 'R'];
 export function CallRow({
   call,
   number,
+  numbers,
   mayEdit,
   onRemove,
   onLook,
+  onNotes,
   onHash,
 }: {
   call: SheetCall;
   number: number;
+  numbers: ReadonlyMap<string, number>;
   mayEdit: boolean;
   onRemove: () => void;
   onLook: () => void;
+  onNotes: () => void;
   onHash: (hash: SheetCall['hash']) => void;
 }) {
   const drag = useDraggable({ id: `move|${call.id}`, disabled: !mayEdit });
   const drop = useDroppable({ id: `call|${call.id}` });
+  const extras = callExtras(call);
   const next = HASH_STEPS[(HASH_STEPS.indexOf(call.hash) + 1) % HASH_STEPS.length] ?? null;
   return (
     <li
@@ -29,7 +34,7 @@ export function CallRow({
       data-testid="call"
       data-call={call.id}
       tabIndex={0}
-      aria-label={`call ${number}: ${playLook(call.play)}, ${playCall(call.play)}${mayEdit ? '. Alt with up and down moves it, Delete removes it' : ''}`}
+      aria-label={`call ${number}: ${playLook(call.play)}, ${playCall(call.play)}${mayEdit ? '. Alt with up and down moves it, Enter opens its notes, Delete removes it' : ''}`}
       ref={(node) => {
         drag.setNodeRef(node);
         drop.setNodeRef(node);
@@ -47,6 +52,8 @@ export function CallRow({
         style={{ cursor: mayEdit ? 'grab' : undefined }}
       >
         {playLook(call.play)} · <strong>{playCall(call.play)}</strong>
+        {extras && <span className="small quiet"> {extras}</span>}
+        {call.ifThen.length > 0 && <span className="small ifs">{ifThenWords(call.ifThen, numbers)}</span>}
       </span>
       <span style={{ display: 'flex' }}>
         <button
@@ -58,6 +65,17 @@ export function CallRow({
         >
           look
         </button>
+        {mayEdit && (
+          <button
+            type="button"
+            className="plain small quiet noprint"
+            style={{ padding: '0 4px' }}
+            onClick={onNotes}
+            aria-label={`notes of call ${number}`}
+          >
+            notes
+          </button>
+        )}
         <button
           type="button"
           className="plain"

@@ -20,6 +20,7 @@ export function NewSheetForm({
   const [problem, action, busy] = useActionState(start, null);
   useWorking(busy, 'Starting the sheet');
   const [name, setName] = useState(week === null ? '' : `Week ${week}`);
+  const [side, setSide] = useState('offense');
   const [against, setAgainst] = useState(opponent ?? '');
   return (
     <form action={action} className="card" style={{ display: 'grid', gap: 12, alignContent: 'start' }}>
@@ -43,6 +44,10 @@ export function NewSheetForm({
             {team.name}
           </option>
         ))}
+      </TextBox>
+      <TextBox name="side" label="For our" select value={side} onChange={(e) => setSide(e.target.value)}>
+        <option value="offense">offense: a call sheet</option>
+        <option value="defense">defense: a check table</option>
       </TextBox>
       {teams.length === 0 && <p className="small quiet">There is no other team yet; open a game first.</p>}
       <Button type="submit" variant="contained" disabled={busy || against === ''}>

@@ -1,5 +1,5 @@
 'use client';
-/** Plan: suggestions argued by what the opponent shows at the left, the sheet as it prints at the right. */
+/** Plan, the offense: suggestions argued by what the opponent shows at the left, the sheet as it prints at the right. */
 import {
   DndContext,
   PointerSensor,
@@ -8,6 +8,7 @@ import {
   useSensors,
   type DragEndEvent,
 } from '@dnd-kit/core';
+import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { Book } from '@/core/book';
@@ -18,14 +19,16 @@ import {
   addCall,
   dropOn,
   missingSetups,
+  noteCall,
   nudgeCall,
   playFields,
-  preferHash,
   removeCall,
-  SECTIONS,
+  setSections,
   type PlayCard,
+  type SectionSpec,
   type SheetCall,
 } from '@/core/plan';
+import { plural } from '@/core/rules/plural';
 import type { Pulled } from '@/core/sync';
 import type { FilmGames } from '@/client/film';
 import { filmPath } from '../film/path';
@@ -33,19 +36,23 @@ import { WithFilm } from '../film/WithFilm';
 import { LookCard } from '../look/LookCard';
 import { Reel } from '../read/Reel';
 import { useScreenCommands } from '../shared/commands';
+import { part } from '../shared/part';
 import { PLAN } from '../shared/screen-commands/plan';
-import { Unsettled } from '../sync/Unsettled';
 import { useUrlState } from '../useUrlState';
 import { Audits } from './Audits';
-import { CallRow } from './CallRow';
 import { planReel } from './plan-reel';
 import { PlanToolbar } from './PlanToolbar';
-import { SetupsMissing } from './SetupsMissing';
-import { SheetSection } from './SheetSection';
+import { SheetBody } from './SheetBody';
+import { SheetTrouble } from './SheetTrouble';
 import { Suggestions } from './Suggestions';
-import { callsText, usageText } from './usage';
+import { useAudits } from './useAudits';
+import { useDraft } from './useDraft';
 import { usePlanFilm } from './usePlanFilm';
 import { useSheet } from './useSheet';
+
+const DefenseScreen = part(() => import('./defense/DefenseScreen'));
+const CallNotesForm = part(() => import('./CallNotesForm'));
+const SectionsForm = part(() => import('./SectionsForm'));
 
 export interface PlanScreenProps {
   readonly sheet: SheetDetail;
@@ -58,19 +65,26 @@ export interface PlanScreenProps {
   readonly level: LevelKey;
   readonly profiles: Profiles;
   readonly games: FilmGames;
-  readonly able: { readonly draft: boolean; readonly locked: boolean; readonly lock: boolean };
+  readonly able: {
+    readonly draft: boolean;
+    readonly locked: boolean;
+    readonly lock: boolean;
+    readonly remark: boolean;
+  };
   readonly copy: () => Promise<string>;
+  readonly saveTemplate: (sections: readonly SectionSpec[]) => Promise<string | null>;
 }
 
-/** Plan with its film: own film ranks the plays, the opponent's says what it answers with. */
+/** Plan with its film: own film ranks the plays and the answers, the opponent's says what it shows. */
 export function PlanPage({
   bookText,
   ...props
 }: Omit<PlanScreenProps, 'games' | 'book'> & { readonly bookText: string }) {
   const book = useMemo(() => JSON.parse(bookText) as Book, [bookText]);
+  const Screen = props.sheet.side === 'defense' ? DefenseScreen : PlanScreen;
   return (
     <WithFilm path={filmPath(props.team, props.sheet.opponent)}>
-      {(games) => <PlanScreen {...props} book={book} games={games} />}
+      {(games) => <Screen {...props} book={book} games={games} />}
     </WithFilm>
   );
 }
@@ -78,24 +92,27 @@ export function PlanPage({
 export function PlanScreen(props: PlanScreenProps) {
   const { plays, team, book, level, profiles, able, games, opponentName } = props;
   const sheet = useSheet(props.sheet, props.rows, plays);
-  const { calls, printed, numbers, edit } = sheet;
+  const { calls, printed, numbers, sections, edit } = sheet;
   const mayEdit = able.draft && (sheet.lockedBy === null || able.locked);
-  const profile = profiles[level];
   const router = useRouter();
   const [url, setUrl] = useUrlState();
   const [looked, setLooked] = useState<PlayCard | null>(null);
-  const section = SECTIONS.find((s) => s.key === url.get('section')) ?? SECTIONS[1]!;
-  const film = usePlanFilm({ ...props, opponent: props.sheet.opponent }, section, looked);
+  const [noted, setNoted] = useState<string | null>(null);
+  const [arranged, setArranged] = useState(false);
+  const section = sections.find((s) => s.key === url.get('section')) ?? sections[1] ?? sections[0]!;
+  const film = usePlanFilm({ ...props, opponent: props.sheet.opponent }, sections, section, looked);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
   const missing = useMemo(
     () => missingSetups(calls, numbers, plays, film.columns, team),
     [calls, numbers, plays, film.columns, team],
   );
+  const audits = useAudits(sheet, film, plays, team);
+  const draft = useDraft(sheet, film, { plays, team, opponent: props.sheet.opponent });
   const openReel = (name: string): void => setUrl({ reel: name }, true);
   const chooseSection = (key: string): void => setUrl({ section: key, reel: null });
   const stepSection = (by: 1 | -1): void => {
-    const at = SECTIONS.indexOf(section) + by;
-    chooseSection(SECTIONS[(at + SECTIONS.length) % SECTIONS.length]!.key);
+    const at = sections.indexOf(section) + by;
+    chooseSection(sections[(at + sections.length) % sections.length]!.key);
   };
   /** Does it to the call that has the focus; false where none has. */
   const onFocused = (work: (call: SheetCall) => void): boolean => {
@@ -109,6 +126,7 @@ export function PlanScreen(props: PlanScreenProps) {
     next: () => stepSection(1),
     previous: () => stepSection(-1),
     print: () => router.push(`/plan/${props.sheet.key}/print`),
+    notes: mayEdit ? () => onFocused((call) => setNoted(call.id)) : undefined,
     up: mayEdit ? () => onFocused((call) => edit(nudgeCall(printed, call, -1))) : undefined,
     down: mayEdit ? () => onFocused((call) => edit(nudgeCall(printed, call, 1))) : undefined,
     remove: mayEdit ? () => onFocused((call) => edit(removeCall(printed, call))) : undefined,
@@ -119,34 +137,43 @@ export function PlanScreen(props: PlanScreenProps) {
   };
   const reel = url.get('reel');
   const shown = reel === null ? null : planReel(reel, { film, missing, section, opponentName });
+  const notes = calls.find((c) => c.id === noted);
   return (
     <DndContext id="plan" sensors={sensors} collisionDetection={pointerWithin} onDragEnd={dropped}>
       <PlanToolbar
         sheet={sheet}
         sheetKey={props.sheet.key}
         against={`${props.teamName} offense against ${opponentName}`}
+        counted={`${plural(calls.length, 'call')}${sheet.pages === 1 ? ', fits one page' : `, ${sheet.pages} pages`}`}
         mayEdit={mayEdit}
         able={able}
         copy={props.copy}
+      >
+        {mayEdit && (
+          <>
+            <Button disabled={draft === null} onClick={draft ?? undefined}>
+              Draft open sections
+            </Button>
+            <Button onClick={() => setArranged(true)}>Sections</Button>
+          </>
+        )}
+      </PlanToolbar>
+      <SheetTrouble sheet={sheet} />
+      <Audits
+        audits={audits}
+        remarks={sheet.remarks}
+        sections={sections}
+        calls={calls}
+        numbers={numbers}
+        sizes={film.sizes}
+        mayEdit={mayEdit}
+        onEdit={edit}
+        onSection={chooseSection}
+        onSetup={(play) => openReel(`${play}|link`)}
       />
-      {sheet.trouble && (
-        <div className="card flag" role="alert">
-          {sheet.trouble}
-        </div>
-      )}
-      {sheet.unsettled.length > 0 && (
-        <div className="card" role="alert">
-          <ul className="plainlist" aria-label="Changes to settle">
-            {sheet.unsettled.map((queued) => (
-              <Unsettled key={queued.op.id} entry={queued} />
-            ))}
-          </ul>
-        </div>
-      )}
-      <Audits calls={calls} numbers={numbers} sizes={film.sizes} onSection={chooseSection} />
-      <SetupsMissing missing={missing} numbers={numbers} onReel={openReel} />
       <div className="plangrid">
         <Suggestions
+          sections={sections}
           section={section}
           size={film.sizes.get(section.key) ?? null}
           suggestions={film.suggestions}
@@ -157,42 +184,40 @@ export function PlanScreen(props: PlanScreenProps) {
           onAdd={(play) => edit(addCall(printed, crypto.randomUUID(), play, section.key, null))}
           onReel={openReel}
         />
-        <div className="sheet" aria-label="The sheet" role="region">
-          {SECTIONS.map((sectionSpec) => (
-            <SheetSection
-              key={sectionSpec.key}
-              section={sectionSpec}
-              active={sectionSpec.key === section.key}
-              filled={calls.some((c) => c.section === sectionSpec.key)}
-              usage={usageText(film.sizes.get(sectionSpec.key))}
-              size={callsText(
-                calls.filter((c) => c.section === sectionSpec.key).length,
-                film.sizes.get(sectionSpec.key),
-              )}
-              onActivate={() => chooseSection(sectionSpec.key)}
-            >
-              {printed
-                .find((p) => p.section.key === sectionSpec.key)
-                ?.calls.map((call) => (
-                  <CallRow
-                    key={call.id}
-                    call={call}
-                    number={call.number}
-                    mayEdit={mayEdit}
-                    onRemove={() => edit(removeCall(printed, call))}
-                    onLook={() => setLooked(call.play)}
-                    onHash={(hash) => edit(preferHash(call, hash))}
-                  />
-                ))}
-            </SheetSection>
-          ))}
-        </div>
+        <SheetBody
+          sheet={sheet}
+          film={film}
+          section={section}
+          mayEdit={mayEdit}
+          onSection={chooseSection}
+          onLook={setLooked}
+          onNotes={(call) => setNoted(call.id)}
+        />
       </div>
+      {notes && (
+        <CallNotesForm
+          key={notes.id}
+          call={notes}
+          calls={calls}
+          numbers={numbers}
+          onSave={(fields) => edit(noteCall(notes, fields))}
+          onClose={() => setNoted(null)}
+        />
+      )}
+      {arranged && (
+        <SectionsForm
+          sections={sections}
+          calls={calls}
+          onSave={(next) => edit(setSections(sheet.ownSections, next))}
+          onTemplate={able.draft ? props.saveTemplate : null}
+          onClose={() => setArranged(false)}
+        />
+      )}
       {looked && (
         <LookCard
           key={looked.id}
           book={book}
-          profile={profile}
+          profile={profiles[level]}
           fields={playFields(looked)}
           hash={null}
           answers={film.answers.map((answer, i) => ({
@@ -207,7 +232,7 @@ export function PlanScreen(props: PlanScreenProps) {
           title={shown.title}
           snaps={[...shown.rows].map((i) => film.snaps[i]!)}
           book={book}
-          profile={profile}
+          profile={profiles[level]}
           gameName={gameNames(games.map((g) => g.info))}
           onClose={() => setUrl({ reel: null })}
         />

@@ -12,14 +12,26 @@ interface PlanToolbarProps {
   readonly sheet: SheetState;
   readonly sheetKey: string;
   readonly against: string;
+  /** How much stands on it. */
+  readonly counted: string;
   readonly mayEdit: boolean;
   readonly able: { readonly draft: boolean; readonly lock: boolean };
   /** Leads to the copy, or says why there is none. */
   readonly copy: () => Promise<string>;
+  readonly children?: React.ReactNode;
 }
 
-export function PlanToolbar({ sheet, sheetKey, against, mayEdit, able, copy }: PlanToolbarProps) {
-  const { name, calls, pages, lockedBy, edit, undo } = sheet;
+export function PlanToolbar({
+  sheet,
+  sheetKey,
+  against,
+  counted,
+  mayEdit,
+  able,
+  copy,
+  children,
+}: PlanToolbarProps) {
+  const { name, lockedBy, edit, undo } = sheet;
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   useWorking(busy, 'Copying the sheet');
@@ -27,11 +39,11 @@ export function PlanToolbar({ sheet, sheetKey, against, mayEdit, able, copy }: P
     <div className="toolbar">
       <SheetName name={name} rest={against} onRename={mayEdit ? (to) => edit(renameSheet(name, to)) : null} />
       <span className="small quiet">
-        {calls.length} {calls.length === 1 ? 'call' : 'calls'}
-        {pages === 1 ? ', fits one page' : `, ${pages} pages`}
+        {counted}
         {lockedBy ? ` · locked by ${lockedBy}` : ''}
       </span>
       <span className="toolbar end">
+        {children}
         {mayEdit && <Button onClick={undo}>Undo</Button>}
         {able.draft && (
           <Button disabled={busy} onClick={() => begin(async () => setProblem((await copy()) ?? null))}>

@@ -3,7 +3,6 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import {
-  SECTIONS,
   type Argument,
   type PlayCard,
   type SectionSpec,
@@ -16,6 +15,7 @@ import { SuggestionRow } from './SuggestionRow';
 import { filmText } from './usage';
 
 interface SuggestionsProps {
+  readonly sections: readonly SectionSpec[];
   readonly section: SectionSpec;
   readonly size: Sizing | null;
   readonly suggestions: readonly Suggestion[];
@@ -29,7 +29,7 @@ interface SuggestionsProps {
 }
 
 export function Suggestions(props: SuggestionsProps) {
-  const { section, size, suggestions, argued, calls, mayEdit, onSection, onAdd, onReel } = props;
+  const { sections, section, size, suggestions, argued, calls, mayEdit, onSection, onAdd, onReel } = props;
   const shown = suggestions.filter((s) => s.all.n > 0);
   const never = suggestions.filter((s) => s.all.n === 0);
   return (
@@ -42,7 +42,7 @@ export function Suggestions(props: SuggestionsProps) {
         onChange={(e) => onSection(e.target.value)}
         helperText={`${filmText(size)}; ${argued === null ? 'their looks are being measured' : 'ranked by the low end of what to expect against the looks they show then'}`}
       >
-        {SECTIONS.map((sectionSpec) => (
+        {sections.map((sectionSpec) => (
           <option key={sectionSpec.key} value={sectionSpec.key}>
             {sectionSpec.label}
           </option>

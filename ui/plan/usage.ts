@@ -21,3 +21,6 @@ export const callsText = (calls: number, size: Sizing | null | undefined): strin
   size
     ? `${plural(calls, 'call')}, ${size.suggested} ${size.suggested === 1 ? 'is' : 'are'} enough`
     : plural(calls, 'call');
+
+/** The day of an ISO time, as a staff writes it. */
+export const formatDay = (at: string): string => at.slice(0, 10);

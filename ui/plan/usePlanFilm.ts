@@ -6,9 +6,9 @@ import type { LevelKey, LevelProfile, Profiles } from '@/core/field/profile';
 import {
   answersTo,
   argue,
+  filmsOf,
   playFields,
   rankArgued,
-  SECTIONS,
   sizeSection,
   suggestCalls,
   type Argument,
@@ -42,6 +42,8 @@ export interface PlanFilm {
   readonly sizes: ReadonlyMap<string, Sizing | null>;
   /** What the opponent answered a play's structure with. */
   readonly answers: readonly Answered[];
+  /** What each play stands in at the snap. */
+  readonly structures: ReadonlyMap<string, string | null>;
 }
 
 interface PlanFilmProps {
@@ -59,13 +61,18 @@ interface PlanFilmProps {
 }
 
 /** Draws of an interval are the same each time. */
-const SEED = 1;
+export const SEED = 1;
 
 /** What a play stands in at the snap; null: the book draws no formation of it. */
 const structureOf = (book: Book, play: PlayCard, profile: LevelProfile, { look: settings }: StaffRules) =>
   drawSnap(book, playFields(play), null, profile, { settings }).look?.offense.snap.label ?? null;
 
-export function usePlanFilm(props: PlanFilmProps, section: SectionSpec, looked: PlayCard | null): PlanFilm {
+export function usePlanFilm(
+  props: PlanFilmProps,
+  sections: readonly SectionSpec[],
+  section: SectionSpec,
+  looked: PlayCard | null,
+): PlanFilm {
   const { games, plays, team, opponent, book, level, profiles } = props;
   const rules = useStaffRules();
   const ours = useMemo(() => games.filter((g) => filmKind(g.info) === ownFilm(level)), [games, level]);
@@ -77,7 +84,7 @@ export function usePlanFilm(props: PlanFilmProps, section: SectionSpec, looked: 
   );
   const argued = useMemo(() => {
     if (!measured) return null;
-    const films = { columns, team, opponent, section };
+    const films = filmsOf(columns, team, opponent, section);
     return new Map(
       plays.map((play) => [play.id, argue(play, structures.get(play.id) ?? null, films, uniform(SEED))]),
     );
@@ -87,13 +94,13 @@ export function usePlanFilm(props: PlanFilmProps, section: SectionSpec, looked: 
     return argued === null ? own : rankArgued(own, argued);
   }, [plays, columns, team, section, argued]);
   const sizes = useMemo(
-    () => new Map(SECTIONS.map((s) => [s.key, sizeSection(columns, team, opponent, s)])),
-    [columns, team, opponent],
+    () => new Map(sections.map((s) => [s.key, sizeSection(columns, team, opponent, s)])),
+    [sections, columns, team, opponent],
   );
   const answers = useMemo(() => {
     if (!looked) return [];
     const structure = structures.get(looked.id) ?? null;
     return structure === null ? [] : answersTo(columns, opponent, structure);
   }, [looked, structures, columns, opponent]);
-  return { snaps, columns, suggestions, argued, sizes, answers };
+  return { snaps, columns, suggestions, argued, sizes, answers, structures };
 }

@@ -1,13 +1,17 @@
 'use client';
 /** A sheet on this page: its calls as they stand, edits shown at once and durable in the browser, and Undo. */
 import { useCallback, useMemo, useRef, useState } from 'react';
-import { callOfRow } from '@/core/exchange/from-rows';
+import { callOfRow, checkOfRow, remarkOfRow } from '@/core/exchange/from-rows';
 import {
   layoutSheet,
   numberSheet,
+  SECTIONS,
   UNDONE,
+  type Check,
   type PlayCard,
   type PrintedSection,
+  type Remark,
+  type SectionSpec,
   type SheetCall,
   type SheetChange,
   type SheetEdit,
@@ -21,6 +25,12 @@ export interface SheetState {
   readonly name: string;
   readonly lockedBy: string | null;
   readonly calls: readonly SheetCall[];
+  readonly checks: readonly Check[];
+  readonly remarks: readonly Remark[];
+  /** In their order; as the sheet has them, or the usual ones. */
+  readonly sections: readonly SectionSpec[];
+  /** Null: the usual ones. */
+  readonly ownSections: readonly SectionSpec[] | null;
   readonly printed: readonly PrintedSection[];
   /** Number of a call, by its id. */
   readonly numbers: ReadonlyMap<string, number>;
@@ -33,7 +43,11 @@ export interface SheetState {
   readonly undo: () => void;
 }
 
-function operationOf(outbox: Outbox, sheet: string, change: SheetChange): Operation {
+function operationOf(
+  outbox: Outbox,
+  sheet: string,
+  change: Exclude<SheetChange, { readonly do: 'many' }>,
+): Operation {
   const scope = sheetScope(sheet);
   switch (change.do) {
     case 'put':
@@ -42,12 +56,23 @@ function operationOf(outbox: Outbox, sheet: string, change: SheetChange): Operat
       return outbox.move('call', change.call, { section: change.section }, change.after);
     case 'remove':
       return outbox.remove('call', change.call);
-    case 'hash':
-      return outbox.patch(scope, 'call', change.call, { hash: change.hash });
+    case 'call':
+      return outbox.patch(scope, 'call', change.call, change.fields);
+    case 'add':
+      return outbox.put(change.kind, change.row, change.fields, change.after);
+    case 'change':
+      return outbox.patch(scope, change.kind, change.row, change.fields);
+    case 'drop':
+      return outbox.remove(change.kind, change.row);
     case 'sheet':
       return outbox.patch(scope, 'sheet', sheet, change.fields);
   }
 }
+
+const NOTHING: Readonly<Record<string, unknown>> = {};
+
+const flat = (change: SheetChange): readonly Exclude<SheetChange, { readonly do: 'many' }>[] =>
+  change.do === 'many' ? change.changes.flatMap(flat) : [change];
 
 export function useSheet(
   sheet: { readonly key: string; readonly name: string },
@@ -57,7 +82,12 @@ export function useSheet(
   const { rows, conflicts, refused, push } = useScope(sheetScope(sheet.key), brought);
   const cards = useMemo(() => new Map(plays.map((p) => [p.id, p])), [plays]);
   const calls = useMemo(() => rows.flatMap((r) => callOfRow(r, cards) ?? []), [rows, cards]);
-  const printed = useMemo(() => numberSheet(calls), [calls]);
+  const checks = useMemo(() => rows.flatMap((r) => checkOfRow(r) ?? []), [rows]);
+  const remarks = useMemo(() => rows.flatMap((r) => remarkOfRow(r) ?? []), [rows]);
+  const head = rows.find((r) => r.kind === 'sheet')?.fields ?? NOTHING;
+  const ownSections = (head.sections ?? null) as readonly SectionSpec[] | null;
+  const sections = ownSections ?? SECTIONS;
+  const printed = useMemo(() => numberSheet(calls, sections), [calls, sections]);
   const numbers = useMemo(
     () => new Map(printed.flatMap((p) => p.calls.map((c) => [c.id, c.number]))),
     [printed],
@@ -72,7 +102,7 @@ export function useSheet(
   const send = useCallback(
     async (change: SheetChange): Promise<boolean> => {
       try {
-        await push((outbox) => [operationOf(outbox, sheet.key, change)]);
+        await push((outbox) => flat(change).map((one) => operationOf(outbox, sheet.key, one)));
         setTrouble('');
         return true;
       } catch (error) {
@@ -101,11 +131,14 @@ export function useSheet(
       if (stored) say(UNDONE[back.do]);
     });
   }, [send, say]);
-  const head = rows.find((r) => r.kind === 'sheet')?.fields ?? {};
   return {
     name: String(head.name ?? sheet.name),
     lockedBy: head.locked === true ? String(head.lockedBy ?? 'a coordinator') : null,
     calls,
+    checks,
+    remarks,
+    sections,
+    ownSections,
     printed,
     numbers,
     pages,

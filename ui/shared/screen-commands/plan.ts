@@ -5,6 +5,7 @@ export const PLAN = [
   { id: 'next', label: 'next section', chords: ['Alt+J'] },
   { id: 'previous', label: 'previous section', chords: ['Alt+K'] },
   { id: 'print', label: 'print preview', chords: ['Alt+P'] },
+  { id: 'notes', label: 'notes of the focused call', chords: ['Enter'], focused: true },
   { id: 'up', label: 'move the focused call up', chords: ['Alt+ArrowUp'], focused: true },
   { id: 'down', label: 'move the focused call down', chords: ['Alt+ArrowDown'], focused: true },
   {

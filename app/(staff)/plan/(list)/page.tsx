@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { pageFor } from '@/app/lib/refusable';
+import { plural } from '@/core/rules/plural';
 import { may } from '@/core/staff';
 import { listTeams } from '@/store/games';
 import { programOf } from '@/store/programs';
@@ -31,7 +32,8 @@ export default pageFor('sheet.read', async function Plan(actor) {
                 <Link href={`/plan/${sheet.key}`}>
                   <strong>{sheet.name}</strong>
                 </Link>{' '}
-                against {name(sheet.opponent)}, {sheet.calls} {sheet.calls === 1 ? 'call' : 'calls'}
+                {sheet.side} against {name(sheet.opponent)},{' '}
+                {plural(sheet.calls, sheet.side === 'defense' ? 'check' : 'call')}
                 {sheet.lockedBy ? `, locked by ${sheet.lockedBy}` : ''}
                 <Waiting scope={sheetScope(sheet.key)} />
               </li>

@@ -9,7 +9,7 @@ import { programOf } from '@/store/programs';
 import { listPlays, loadSheet } from '@/store/plans';
 import { pull } from '@/store/sync';
 import { PlanPage } from '@/ui/plan/PlanScreen';
-import { copyOf } from '../actions';
+import { copyOf, saveSections } from '../actions';
 
 export const metadata: Metadata = { title: 'Plan' };
 export const dynamic = 'force-dynamic';
@@ -33,6 +33,7 @@ export default pageFor('sheet.read', async function PlanSheet(actor, { params }:
     draft: may(actor.roles, 'sheet.draft'),
     locked: may(actor.roles, 'sheet.draft-locked'),
     lock: may(actor.roles, 'sheet.lock'),
+    remark: may(actor.roles, 'sheet.remark'),
   };
   return (
     <PlanPage
@@ -47,6 +48,7 @@ export default pageFor('sheet.read', async function PlanSheet(actor, { params }:
       profiles={profilesFor(program.level, program.season, program.settings.profile ?? null)}
       able={able}
       copy={copyOf.bind(null, key)}
+      saveTemplate={saveSections}
     />
   );
 });

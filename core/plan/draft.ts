@@ -1,0 +1,124 @@
+/** The first draft of a sheet: each section filled as far as it comes up, each check with what worked; a coach decides. */
+import { argue, filmsOf, rankArgued, type Argument } from './argue';
+import { ENOUGH_TO_DRAFT, ownAnswers, shownBy, type OwnAnswer, type ShownPicture } from './checks';
+import type { Columns } from '../read/columns';
+import { sizeSection } from './sizing';
+import type { SectionSpec } from './sections';
+import { playLook, suggestCalls, type PlayCard, type Suggestion } from './sheet';
+
+export interface DraftFilm {
+  readonly columns: Columns;
+  readonly team: string;
+  readonly opponent: string;
+  readonly plays: readonly PlayCard[];
+  /** What a play stands in at the snap; null: the book draws no formation of it. */
+  readonly structures: ReadonlyMap<string, string | null>;
+  readonly sections: readonly SectionSpec[];
+  /** Uniform in [0, 1), anew for each section and play: the same draft each time. */
+  readonly random: () => () => number;
+}
+
+/** Plays of a section argued and ranked; those never run stay behind. */
+export function rankPlays(
+  { columns, team, opponent, plays, structures, random }: Omit<DraftFilm, 'sections'>,
+  section: SectionSpec,
+): { readonly ranked: readonly Suggestion[]; readonly argued: ReadonlyMap<string, Argument | null> } {
+  const films = filmsOf(columns, team, opponent, section);
+  const suggested = suggestCalls(plays, columns, team, section);
+  const argued = new Map(
+    suggested.map(({ play }) => [play.id, argue(play, structures.get(play.id) ?? null, films, random())]),
+  );
+  return { ranked: rankArgued(suggested, argued), argued };
+}
+
+export interface DraftedCall {
+  readonly section: string;
+  readonly play: PlayCard;
+  readonly argument: Argument;
+  readonly reasons: readonly string[];
+}
+
+/**
+ * What a call loses for standing on the sheet already, and for a second run or pass from one picture in its section: a
+ * staff that draws from few calls is read (common practice). In success, 0 to 1.
+ */
+const AGAIN = 0.03;
+const SAME_PICTURE = 0.02;
+/** A play stands on a drafted sheet so often at most. */
+const MOST_TIMES = 2;
+
+/**
+ * Fills each section with as many calls as are enough for it (sizing), the best of what can be argued first. Sections
+ * that do not come up, or that no film sizes, stay empty; calls that stand there already count.
+ */
+export function draftCalls(
+  film: DraftFilm,
+  standing: readonly { readonly section: string; readonly play: PlayCard }[] = [],
+): DraftedCall[] {
+  const drafted: DraftedCall[] = [];
+  const all = (): readonly { section: string; play: PlayCard }[] => [...standing, ...drafted];
+  for (const section of film.sections) {
+    const size = sizeSection(film.columns, film.team, film.opponent, section);
+    if (size === null || size.expected.mean < 0.5) continue;
+    const { ranked, argued } = rankPlays(film, section);
+    const candidates = ranked.flatMap(({ play }) => {
+      const argument = argued.get(play.id);
+      return argument ? [{ play, argument }] : [];
+    });
+    const there = (): number => all().filter((c) => c.section === section.key).length;
+    while (there() < size.suggested) {
+      const here = all().filter((c) => c.section === section.key);
+      let best: (typeof candidates)[number] | null = null;
+      let most = -Infinity;
+      for (const one of candidates) {
+        const times = all().filter((c) => c.play.id === one.play.id).length;
+        if (times >= MOST_TIMES || here.some((c) => c.play.id === one.play.id)) continue;
+        const alike = here.filter(
+          (c) =>
+            playLook(c.play) === playLook(one.play) &&
+            (c.play.kind === 'pass') === (one.play.kind === 'pass'),
+        ).length;
+        const worth = one.argument.low - AGAIN * times - SAME_PICTURE * alike;
+        if (worth > most) [best, most] = [one, worth];
+      }
+      if (best === null) break;
+      drafted.push({ section: section.key, ...best, reasons: reasonsOf(best.argument) });
+    }
+  }
+  return drafted;
+}
+
+const percent = (share: number): string => `${Math.round(100 * share)} %`;
+
+/** The looks that carry it, with whose snaps. */
+function reasonsOf({ score, low, high, n, looks, structure }: Argument): string[] {
+  const against = structure === null ? 'what they show' : `what ${structure} draws`;
+  return [
+    `expect success ${percent(score)} (${percent(low)} to ${percent(high)}) against ${against}, n ${n}`,
+    ...looks
+      .slice(0, 2)
+      .map(
+        (l) =>
+          `${l.words}: theirs ${l.theirs.length} of ${n}, ours ${l.ours.length === 0 ? 'never run against it' : `${l.k} of ${l.ours.length}`}`,
+      ),
+  ];
+}
+
+export interface DraftedCheck {
+  readonly shown: ShownPicture;
+  /** Null: our film holds too few snaps against it, and too few of any call, to draft from. */
+  readonly answer: OwnAnswer | null;
+  /** Counted on this picture, or on any where it was seldom met. */
+  readonly on: 'picture' | 'anywhere';
+}
+
+/** What our defense may answer each structure they have shown with: what allowed least, at the worst, among calls of which enough is on film. */
+export function draftChecks(columns: Columns, team: string, opponent: string): DraftedCheck[] {
+  const enough = (list: readonly OwnAnswer[]): OwnAnswer | null =>
+    list.find((a) => a.allowed.n >= ENOUGH_TO_DRAFT) ?? null;
+  const anywhere = enough(ownAnswers(columns, team, null));
+  return shownBy(columns, opponent).structures.map((shown): DraftedCheck => {
+    const answer = enough(ownAnswers(columns, team, shown.picture));
+    return answer ? { shown, answer, on: 'picture' } : { shown, answer: anywhere, on: 'anywhere' };
+  });
+}

@@ -1,0 +1,91 @@
+/** Calls, sections, checks and remarks of a sheet where they enter: from a browser, a file, a database column. */
+import { z } from 'zod';
+import { FILTER_FIELDS, RANGE_FIELDS, type Filter, type Ranges } from '../read';
+import { MOST_REMARK, REMARK_KINDS } from './rows';
+import { CALLED_KINDS, MOST_SECTIONS, type SectionSpec } from './sections';
+
+const line = (what: string, most: number) =>
+  z
+    .string(`${what} is a text.`)
+    .trim()
+    .min(1, `${what} is empty.`)
+    .max(most, `${what} has up to ${most} characters.`);
+const some = (what: string, most: number) => line(what, most).nullable();
+const key = z.string().min(1).max(120);
+
+const filterSchema = z
+  .partialRecord(
+    z.enum(FILTER_FIELDS as [string, ...string[]]),
+    z.array(z.string().min(1).max(80)).min(1).max(40),
+  )
+  .transform((filter) => filter as Filter);
+const rangesSchema = z
+  .partialRecord(
+    z.enum(RANGE_FIELDS),
+    z
+      .object({ from: z.int().min(-3600).max(3600), to: z.int().min(-3600).max(3600) })
+      .refine(({ from, to }) => from <= to, 'Write the smaller first.'),
+  )
+  .transform((ranges) => ranges as Ranges);
+
+export const sectionSchema = z.object({
+  key: z.string().regex(/^[a-z0-9-]{1,60}$/, 'A section is known by small letters and digits.'),
+  label: line('The name of a section', 40),
+  filter: filterSchema.nullable(),
+  ranges: rangesSchema,
+  kinds: z.array(z.enum(CALLED_KINDS)).max(4),
+});
+/** Sections of a sheet or of a staff's template, in their order. */
+export const sectionsSchema = z
+  .array(sectionSchema)
+  .min(1, 'A sheet has a section at least.')
+  .max(MOST_SECTIONS, `A sheet has up to ${MOST_SECTIONS} sections.`)
+  .refine((all) => new Set(all.map((s) => s.key)).size === all.length, 'Two sections have one name.')
+  .transform((all): readonly SectionSpec[] => all);
+
+const ifThenSchema = z
+  .object({
+    when: line('What is seen', 80),
+    call: key.nullable(),
+    words: some('What is done then', 80),
+  })
+  .refine(({ call, words }) => call !== null || words !== null, 'Say what is done then.');
+/** Each without a semicolon, which parts them in a table. */
+const words = (what: string, most: number, of: number) =>
+  z.array(line(what, of).regex(/^[^;]*$/, `${what} has no semicolon.`)).max(most, `${what}: up to ${most}.`);
+
+/** What is noted of a call, each field by itself. */
+export const CALL_NOTE_SCHEMAS = {
+  hash: z.enum(['L', 'M', 'R'], 'The hash is L, M, R or none.').nullable(),
+  note: some('A note', 200),
+  tags: words('A tag', 6, 30),
+  ifThen: z.array(ifThenSchema).max(3, 'A call has up to three ifs.'),
+  needs: words('Who must be available', 6, 40),
+  shownFirst: some('What must have been shown', 80),
+} as const;
+
+/** What is noted of a check, each field by itself. */
+export const CHECK_SCHEMAS = {
+  picture: key,
+  personnel: z
+    .string()
+    .regex(/^[0-5][0-5]$/, 'Personnel is two digits such as 11.')
+    .nullable(),
+  situation: z.string().max(40).nullable(),
+  front: some('A front', 80),
+  coverage: some('A coverage', 80),
+  pressure: some('A pressure', 80),
+  note: some('A note', 200),
+} as const;
+
+/** Without its author and time, which the store says. */
+export const REMARK_SCHEMAS = {
+  kind: z.enum(REMARK_KINDS),
+  about: line('What it is about', 400),
+  text: line('A remark', MOST_REMARK),
+  link: z
+    .string()
+    .max(1600)
+    .regex(/^\/[\w%=&.:;,+~*'!()/?-]*$/, 'A link leads to a page of this application.')
+    .nullable(),
+} as const;

@@ -1,0 +1,101 @@
+/** What our own film says of the pictures on a sheet, and how many calls would hide it. */
+import { rollup } from 'd3-array';
+import { plural } from '../rules/plural';
+import { select, wordAt, type Columns } from '../read/columns';
+import type { Audit } from './audits';
+import { missingSetups } from './answers';
+import { playLook, type PlayCard, type SheetCall } from './sheet';
+
+/**
+ * Calls of the other kind that bring x of n to `threshold` percent: k = max(0, ⌈(100x − Tn)/T⌉), in integers, because
+ * ⌈21/0.7 − 30⌉ is 1 in floating point (numbers handbook, section 6).
+ */
+export function dilution(x: number, n: number, threshold: number): number {
+  const over = 100 * x - threshold * n;
+  return over <= 0 ? 0 : Math.floor((over + threshold - 1) / threshold);
+}
+
+/** A picture is known once it was on film so often, and says what comes from this share on (common practice). */
+const ON_FILM = 8;
+export const TELL_PERCENT = 75;
+/** What it is to be hidden to. */
+export const HIDE_PERCENT = 70;
+
+const KIND_WORDS = { run: ['run', 'runs'], pass: ['pass', 'passes'], rpo: ['option', 'options'] } as const;
+type Kind = keyof typeof KIND_WORDS;
+
+/** The picture a scout sees before the ball: personnel, formation and its side. */
+const seen = (play: PlayCard): string | null =>
+  play.formation === null ? null : [play.personnel, play.formation, play.formationSide].join('|');
+
+/**
+ * Pictures of the sheet that were one kind of call on our film, and whose calls here are that kind too. `team`: ours.
+ */
+export function tellAudits(calls: readonly SheetCall[], columns: Columns, team: string): Audit[] {
+  const { personnel, formation, formationSide, play } = columns.text;
+  const words = [personnel, formation, formationSide];
+  const film = rollup(
+    select(columns, { offense: [team] }),
+    (rows) =>
+      rollup(
+        rows,
+        (of) => of.length,
+        (row) => wordAt(play, row),
+      ),
+    (row) => words.map((column) => wordAt(column, row)).join('|'),
+  );
+  const out: Audit[] = [];
+  for (const [picture, mine] of rollup(
+    calls,
+    (of) => of,
+    (c) => seen(c.play),
+  )) {
+    const kinds = picture === null ? undefined : film.get(picture);
+    if (!kinds) continue;
+    const n = [...kinds.values()].reduce((a, b) => a + b, 0);
+    const [kind, x] = [...kinds].reduce((a, b) => (b[1] > a[1] ? b : a));
+    if (n < ON_FILM || 100 * x < TELL_PERCENT * n || kind === null || !Object.hasOwn(KIND_WORDS, kind))
+      continue;
+    if (mine.some((c) => c.play.kind !== kind)) continue;
+    const more = dilution(x, n, HIDE_PERCENT);
+    const [one, many] = KIND_WORDS[kind as Kind];
+    out.push({
+      code: 'tell',
+      section: null,
+      calls: mine.map((c) => c.id),
+      facts: { k: x, of: n, more },
+      sentence: `${playLook({ ...mine[0]!.play, motion: null })} says ${one}: ${x} of ${n} on our film were ${many}, and the sheet has nothing else from it. ${plural(more, 'call')} of another kind would bring it to ${HIDE_PERCENT} %.`,
+    });
+  }
+  return out;
+}
+
+/** Plays whose set-up stands neither on film nor before them. */
+export const setupAudits = (
+  calls: readonly SheetCall[],
+  numbers: ReadonlyMap<string, number>,
+  plays: readonly PlayCard[],
+  columns: Columns,
+  team: string,
+): Audit[] =>
+  missingSetups(calls, numbers, plays, columns, team).map(({ call, link }) => ({
+    code: 'no_setup',
+    section: call.section,
+    calls: [call.id],
+    facts: { shown: link.rows.length, least: link.link.least },
+    sentence: `${call.play.name} pays after ${link.play?.name ?? 'a play that is not on the list any more'} was shown ${link.link.least} times: it was shown ${link.rows.length} times, and does not stand before it.`,
+  }));
+
+/** "If … then" that leads to a call that is not on the sheet any more. */
+export const ifThenAudits = (calls: readonly SheetCall[]): Audit[] => {
+  const ids = new Set(calls.map((c) => c.id));
+  return calls
+    .filter((c) => c.ifThen.some((one) => one.call !== null && !ids.has(one.call)))
+    .map((c) => ({
+      code: 'lost_then',
+      section: c.section,
+      calls: [c.id],
+      facts: {},
+      sentence: `${c.play.name}: what it leads to is not on the sheet any more.`,
+    }));
+};

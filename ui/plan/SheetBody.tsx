@@ -1,0 +1,57 @@
+'use client';
+/** The sheet as it prints: sections with their calls. */
+import { noteCall, removeCall, type PlayCard, type SectionSpec, type SheetCall } from '@/core/plan';
+import { CallRow } from './CallRow';
+import { SheetSection } from './SheetSection';
+import { callsText, usageText } from './usage';
+import type { PlanFilm } from './usePlanFilm';
+import type { SheetState } from './useSheet';
+
+interface SheetBodyProps {
+  readonly sheet: SheetState;
+  readonly film: PlanFilm;
+  readonly section: SectionSpec;
+  readonly mayEdit: boolean;
+  readonly onSection: (key: string) => void;
+  readonly onLook: (play: PlayCard) => void;
+  readonly onNotes: (call: SheetCall) => void;
+}
+
+export function SheetBody({ sheet, film, section, mayEdit, onSection, onLook, onNotes }: SheetBodyProps) {
+  const { calls, printed, sections, numbers, edit } = sheet;
+  return (
+    <div className="sheet" aria-label="The sheet" role="region">
+      {sections.map((sectionSpec) => {
+        const size = film.sizes.get(sectionSpec.key);
+        const here = calls.filter((c) => c.section === sectionSpec.key);
+        return (
+          <SheetSection
+            key={sectionSpec.key}
+            section={sectionSpec}
+            active={sectionSpec.key === section.key}
+            filled={here.length > 0}
+            usage={sectionSpec.filter === null ? 'no film says how often' : usageText(size)}
+            size={callsText(here.length, size)}
+            onActivate={() => onSection(sectionSpec.key)}
+          >
+            {printed
+              .find((p) => p.section.key === sectionSpec.key)
+              ?.calls.map((call) => (
+                <CallRow
+                  key={call.id}
+                  call={call}
+                  number={call.number}
+                  numbers={numbers}
+                  mayEdit={mayEdit}
+                  onRemove={() => edit(removeCall(printed, call))}
+                  onLook={() => onLook(call.play)}
+                  onNotes={() => onNotes(call)}
+                  onHash={(hash) => edit(noteCall(call, { hash }))}
+                />
+              ))}
+          </SheetSection>
+        );
+      })}
+    </div>
+  );
+}

@@ -1,0 +1,82 @@
+'use client';
+/** An audit is waved through with a reason, and comes back when its calls change. */
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { formatDay } from './usage';
+import { addRemark, auditKey, MOST_REMARK, removeRemark, type Remark, type SheetEdit } from '@/core/plan';
+import { TextBox } from '../shared/TextBox';
+
+type Known = Parameters<typeof auditKey>[0];
+
+interface WaveThroughProps {
+  readonly audit: Known;
+  readonly onEdit: (edit: SheetEdit | null) => void;
+}
+
+export function WaveThrough({ audit, onEdit }: WaveThroughProps) {
+  const [reason, setReason] = useState<string | null>(null);
+  if (reason === null)
+    return (
+      <button type="button" className="plain small quiet noprint" onClick={() => setReason('')}>
+        wave through
+      </button>
+    );
+  const said = reason.trim();
+  return (
+    <form
+      className="toolbar wave"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (said === '') return;
+        onEdit(
+          addRemark(crypto.randomUUID(), { kind: 'waved', about: auditKey(audit), text: said, link: null }),
+        );
+        setReason(null);
+      }}
+    >
+      <TextBox
+        label="why it may stand"
+        value={reason}
+        autoFocus
+        htmlInput={{ maxLength: MOST_REMARK }}
+        onChange={(e) => setReason(e.target.value)}
+        onKeyDown={(e) => {
+          if (e.key === 'Escape') setReason(null);
+        }}
+      />
+      <Button type="submit" disabled={said === ''}>
+        wave through
+      </Button>
+      <Button onClick={() => setReason(null)}>cancel</Button>
+    </form>
+  );
+}
+
+interface WavedProps {
+  readonly waved: readonly { readonly audit: { readonly sentence: string }; readonly remark: Remark }[];
+  readonly mayEdit: boolean;
+  readonly onEdit: (edit: SheetEdit | null) => void;
+}
+
+/** What was waved through, by whom and why. */
+export function Waved({ waved, mayEdit, onEdit }: WavedProps) {
+  if (waved.length === 0) return null;
+  return (
+    <details className="small waved">
+      <summary>{waved.length} waved through</summary>
+      <ul className="plainlist" aria-label="Waved through">
+        {waved.map(({ audit, remark }) => (
+          <li key={remark.id}>
+            <span className="quiet">{audit.sentence}</span> “{remark.text}”, {remark.by}
+            {remark.at === '' ? '' : `, ${formatDay(remark.at)}`}{' '}
+            {mayEdit && (
+              <button type="button" className="plain" onClick={() => onEdit(removeRemark(remark))}>
+                bring it back
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}

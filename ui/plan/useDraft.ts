@@ -1,0 +1,39 @@
+'use client';
+import { addCalls, draftCalls, type PlayCard } from '@/core/plan';
+import { uniform } from '@/core/stats/uniform';
+import { useToast } from '../shared/toasts';
+import { SEED, type PlanFilm } from './usePlanFilm';
+import type { SheetState } from './useSheet';
+
+interface Of {
+  readonly plays: readonly PlayCard[];
+  readonly team: string;
+  readonly opponent: string;
+}
+
+/** Fills sections that hold fewer calls than are enough; null while the opponent's looks are still measured. */
+export function useDraft(
+  { calls, printed, sections, edit }: SheetState,
+  { columns, structures, argued }: PlanFilm,
+  { plays, team, opponent }: Of,
+): (() => void) | null {
+  const say = useToast();
+  if (argued === null) return null;
+  return () => {
+    const drafted = draftCalls(
+      { columns, team, opponent, plays, structures, sections, random: () => uniform(SEED) },
+      calls,
+    );
+    edit(
+      addCalls(
+        printed,
+        drafted.map(({ section, play }) => ({ id: crypto.randomUUID(), section, play })),
+      ),
+    );
+    say(
+      drafted.length === 0
+        ? 'Every section that comes up holds calls enough, or no play of ours can be argued for it.'
+        : `${drafted.length} calls drafted; Undo removes them in one.`,
+    );
+  };
+}
