@@ -22,6 +22,11 @@ const HELP = `usage: ./vobrik COMMAND
   report FILE --team KEY --out FOLDER [--side offense|defense|kicking|returning|special|all|self] [--sections situation,third] [--paper letter|a4]
        [--breaks] [--level LEVEL] [--film eleven|seven|five] [--half-life GAMES] [--doubts whole|half|none]
                              the scouting report: report.pdf, players.pdf, report.xlsx, a CSV a table, report.json
+  sheet FILE --team KEY --opponent KEY --out FOLDER [--side offense|defense] [--paper letter|a4|letter-wide|a4-wide|tabloid|a3]
+        [--seed N] [--all-sections] [--level LEVEL]
+                             a first draft of a call sheet with its wristband, or of a check table: sheet.json and PDF
+  audit sheet.json [--film FILE] [--book book.json] [--level LEVEL]
+                             what the sheet leaves open and gives away, as JSON; exit 1 if anything
   understand [--team KEY] [--opponent KEY] [--sheet NAME] [--map map.json] [--book book.json] [--out FOLDER] FILE
                              somebody else's table (.csv, .tsv, .xlsx) as it is read, as JSON; nothing is written
   import [--demo] [--replace-book|--leave-book] FILE...
@@ -47,6 +52,8 @@ const COMMANDS: Readonly<Record<string, () => Promise<Command>>> = {
   check: async () => (await import('./tables')).check,
   read: async () => (await import('./tables')).read,
   report: async () => (await import('./report')).report,
+  sheet: async () => (await import('./sheet')).sheet,
+  audit: async () => (await import('./audit-sheet')).audit,
   understand: async () => (await import('./understand')).understandFile,
   import: async () => (await import('./data')).importData,
   export: async () => (await import('./data')).exportData,

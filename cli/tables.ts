@@ -3,6 +3,7 @@ import { DEFAULT_BOOK } from '../core/book/default-book';
 import { readBook } from '../core/book/book-json';
 import type { Book } from '../core/book/term';
 import { LEVEL_PROFILES, type LevelKey } from '../core/field/profile';
+import { playOfTableRow, type PlayCard } from '../core/plan';
 import { parseLine, problemSentence, stateAfter } from '../core/line';
 import {
   explain,
@@ -97,6 +98,8 @@ interface ReadGames {
   /** Games the file says something of, by week and date, the earliest first. */
   readonly weighed: readonly Weighed[];
   readonly book: Book;
+  /** The play list, where the file has one. */
+  readonly plays: readonly PlayCard[];
 }
 
 /** The games of a table or a package, with what it says of each. */
@@ -137,6 +140,7 @@ export function readGames(file: string | undefined): ReadGames {
     phaseOf: (game) => phases.get(game) ?? 'regular',
     weighed,
     book,
+    plays: read.tables.plays.map(playOfTableRow),
   };
 }
 

@@ -1,7 +1,7 @@
 /** The PDF holds what the marks say, page by page; the marks are what the preview draws. */
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { expect, it, vi } from 'vitest';
-import { NO_NOTES, numberSheet, SECTIONS, type PlayCard, type SheetCall } from '@/core/plan';
+import { NO_NOTES, numberSheet, SECTIONS, USUAL_BAND, type PlayCard, type SheetCall } from '@/core/plan';
 import { aPlay } from '@/core/plan/plays.fixture';
 
 vi.mock('server-only', () => ({}));
@@ -21,11 +21,17 @@ const calls: SheetCall[] = SECTIONS.flatMap((s, n) =>
 
 it.each(['letter', 'a4'] as const)('on %s', async (paper) => {
   const { pagesOf, sheetPdf } = await import('./sheet-pdf');
-  const sheet = { name: 'Week 9', title: 'Herons offense', against: 'Stags', sections: numberSheet(calls) };
-  const { pages, cut } = pagesOf(sheet, paper);
+  const about = { name: 'Week 9', title: 'Herons offense', against: 'Stags', stamp: '2026-10-31 20:00' };
+  const source = {
+    side: 'offense' as const,
+    sheet: { ...about, sections: numberSheet(calls) },
+    checks: { ...about, checks: [] },
+  };
+  const choice = { kind: 'sheet' as const, paper, band: USUAL_BAND };
+  const { pages, cut } = pagesOf(source, choice);
   expect(pages.length).toBeGreaterThan(1);
   expect(cut.length).toBeGreaterThan(0);
-  const doc = await getDocument({ data: await sheetPdf(sheet, paper), useSystemFonts: false, verbosity: 0 })
+  const doc = await getDocument({ data: await sheetPdf(source, choice), useSystemFonts: false, verbosity: 0 })
     .promise;
   expect(doc.numPages).toBe(pages.length);
   const squeezed = (words: string): string => words.replace(/\s+/g, '');

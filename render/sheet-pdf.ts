@@ -1,17 +1,11 @@
 import 'server-only';
-import {
-  PAPERS,
-  sheetPages,
-  type PageMark,
-  type Paper,
-  type SheetPages,
-  type SheetToPrint,
-} from '@/core/plan';
+import { printPages, type PageMark, type PrintChoice, type PrintSource, type SheetPages } from '@/core/plan';
+import { uniform } from '@/core/stats/uniform';
 import { measureText, openPdf, type Pdf } from './pdf';
 
-/** A sheet's pages for a paper, measured in the font they print in. */
-export const pagesOf = (sheet: SheetToPrint, paper: Paper): SheetPages =>
-  sheetPages(sheet, paper, measureText);
+/** A print's pages, measured in the font they print in. */
+export const pagesOf = (source: PrintSource, choice: PrintChoice): SheetPages =>
+  printPages(source, choice, uniform(choice.band.seed), measureText);
 
 /** Ink only: nothing gray, nothing told by color. */
 function draw(doc: Pdf, pageMark: PageMark): void {
@@ -38,10 +32,12 @@ function draw(doc: Pdf, pageMark: PageMark): void {
   }
 }
 
-export function sheetPdf(sheet: SheetToPrint, paper: Paper): Promise<Uint8Array> {
-  const { doc, done } = openPdf(paper, `${sheet.name}: ${sheet.title} against ${sheet.against}`);
-  for (const page of pagesOf(sheet, paper).pages) {
-    doc.addPage({ size: [PAPERS[paper].width, PAPERS[paper].height], margin: 0 });
+export function sheetPdf(source: PrintSource, choice: PrintChoice): Promise<Uint8Array> {
+  const { name, title, against } = source.side === 'defense' ? source.checks : source.sheet;
+  const { doc, done } = openPdf('letter', `${name}: ${title} against ${against}`);
+  const { width, height, pages } = pagesOf(source, choice);
+  for (const page of pages) {
+    doc.addPage({ size: [width, height], margin: 0 });
     for (const mark of page) draw(doc, mark);
   }
   doc.end();

@@ -1,7 +1,7 @@
 /** Rows of every table into the database, in the order in which they lean on each other. */
 import 'server-only';
 import { randomUUID } from 'node:crypto';
-import type { PlayLink } from '../core/plan/sheet';
+import { playOfTableRow } from '../core/plan/play-list';
 import type { LevelKey } from '../core/field/profile';
 import { rowToSnap, type Tables } from '../core/table';
 import { PLAYS_SCOPE } from '../core/sync';
@@ -12,13 +12,6 @@ import type { Em } from './orm';
 import { touchScope } from './sync/scope';
 import type { Actor } from '../core/exchange/types';
 import { insertSnaps, text, type ImportStep } from './import-snaps';
-
-/** "set-up:play-flat:2" → a link. The table has checked the shape. */
-const linksOf = (value: unknown): PlayLink[] =>
-  ((value as readonly string[] | null) ?? []).map((part) => {
-    const [kind, play, least, trigger] = part.split(':');
-    return { kind: kind as PlayLink['kind'], play: play!, least: Number(least), trigger: trigger ?? null };
-  });
 
 export async function insertTables(
   tx: Em,
@@ -165,23 +158,13 @@ export async function insertTables(
   const plays = new Map((await tx.find(PlayRow, { program })).map((x) => [x.key, x.id]));
   for (const row of tables.plays) {
     const id = randomUUID();
-    plays.set(String(row.play), id);
+    const { id: key, ...play } = playOfTableRow(row);
+    plays.set(key, id);
     tx.create(PlayRow, {
       id,
       program,
-      key: String(row.play),
-      name: String(row.name),
-      kind: String(row.kind),
-      personnel: text(row.personnel),
-      formation: text(row.formation),
-      formationSide: text(row.formation_side),
-      backfield: text(row.backfield),
-      links: linksOf(row.links),
-      motion: text(row.motion),
-      motionBy: text(row.motion_by),
-      concept: String(row.concept),
-      conceptWeak: text(row.concept_weak),
-      direction: text(row.direction),
+      key,
+      ...play,
       provenance: {},
     });
   }

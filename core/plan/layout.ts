@@ -8,6 +8,16 @@ export const PAPERS = {
 } as const;
 export type Paper = keyof typeof PAPERS;
 
+/** What a sheet is printed on besides: turned, and 11 × 17 in or A3 (297 × 420 mm) for the box, or to be folded. */
+export const SHEET_PAPERS = {
+  ...PAPERS,
+  'letter-wide': { width: 792, height: 612, label: 'Letter, wide' },
+  'a4-wide': { width: 841.89, height: 595.28, label: 'A4, wide' },
+  tabloid: { width: 792, height: 1224, label: '11 × 17' },
+  a3: { width: 841.89, height: 1190.55, label: 'A3' },
+} as const;
+export type SheetPaper = keyof typeof SHEET_PAPERS;
+
 export const MARGIN = 30;
 export const TITLE_HEIGHT = 34;
 const GUTTER = 10;
@@ -15,8 +25,11 @@ const FOOT = 12;
 const LARGEST_ROW = 19;
 /** Type of eight points needs a row of thirteen. */
 const SMALLEST_ROW = 13;
-/** Above it three columns would be too narrow for a call. */
-const LARGEST_IN_THREE = 15;
+/** Above it a narrow column would cut a call short. */
+const LARGEST_IN_NARROW = 15;
+const NARROW = 220;
+/** Columns of a width in which a call reads, points. */
+const COLUMN_WIDTHS = { from: 165, to: 290 };
 
 export interface PlacedSection {
   readonly printed: PrintedSection;
@@ -34,19 +47,24 @@ export interface SheetLayout {
   readonly pages: readonly (readonly PlacedSection[])[];
 }
 
-/** Rows that a head and so many calls take, and a gap. */
-const rowsOf = (calls: number): number => 1 + calls + 0.6;
-const roomOf = (paper: Paper): number => PAPERS[paper].height - 2 * MARGIN - TITLE_HEIGHT - FOOT;
+type Call = PrintedSection['calls'][number];
+/** Rows of a call: what follows from it by "if … then" stands below it. */
+export const callRows = (call: Call): number => (call.ifThen.length > 0 ? 2 : 1);
+/** Rows that a head and some calls take, and a gap. */
+const rowsOf = (calls: readonly Call[]): number => 1 + calls.reduce((n, c) => n + callRows(c), 0) + 0.6;
+const roomOf = (paper: SheetPaper): number => SHEET_PAPERS[paper].height - 2 * MARGIN - TITLE_HEIGHT - FOOT;
+const widthOf = (paper: SheetPaper, columns: number): number =>
+  (SHEET_PAPERS[paper].width - 2 * MARGIN - (columns - 1) * GUTTER) / columns;
 
 /** Columns filled one after another to a height of `room`, and pages where they are full. */
 function flow(
   sections: readonly PrintedSection[],
-  paper: Paper,
+  paper: SheetPaper,
   columns: number,
   rowHeight: number,
   room: number,
 ): PlacedSection[][] {
-  const width = (PAPERS[paper].width - 2 * MARGIN - (columns - 1) * GUTTER) / columns;
+  const width = widthOf(paper, columns);
   const pages: PlacedSection[][] = [[]];
   let column = 0;
   let used = 0;
@@ -57,11 +75,15 @@ function flow(
   };
   for (const printed of sections) {
     let from = 0;
-    const all = printed.calls.length;
-    if (used > 0 && used + rowsOf(all) * rowHeight > room) next();
-    while (from < all) {
-      const fits = Math.max(1, Math.floor((room - used) / rowHeight - 1.6));
-      const count = Math.min(all - from, fits);
+    const { calls } = printed;
+    if (used > 0 && used + rowsOf(calls) * rowHeight > room) next();
+    while (from < calls.length) {
+      let count = 1;
+      while (
+        from + count < calls.length &&
+        used + rowsOf(calls.slice(from, from + count + 1)) * rowHeight <= room
+      )
+        count++;
       pages.at(-1)!.push({
         printed,
         x: MARGIN + column * (width + GUTTER),
@@ -70,9 +92,9 @@ function flow(
         from,
         count,
       });
-      used += rowsOf(count) * rowHeight;
+      used += rowsOf(calls.slice(from, from + count)) * rowHeight;
       from += count;
-      if (from < all) next();
+      if (from < calls.length) next();
     }
   }
   return pages;
@@ -81,7 +103,7 @@ function flow(
 /** The same columns with the least height that still takes all sections on one page: ends fall level. */
 function even(
   sections: readonly PrintedSection[],
-  paper: Paper,
+  paper: SheetPaper,
   columns: number,
   rowHeight: number,
 ): PlacedSection[][] {
@@ -96,17 +118,27 @@ function even(
   return best;
 }
 
-/** The largest type at which all sections fit one page in two or three columns; else the least type, on as many pages as it takes. */
-export function layoutSheet(sections: readonly PrintedSection[], paper: Paper): SheetLayout {
+/** Numbers of columns that a paper takes at a height of row, the fewest first. */
+function columnsFor(paper: SheetPaper, rowHeight: number): number[] {
+  const least = rowHeight > LARGEST_IN_NARROW ? NARROW : COLUMN_WIDTHS.from;
+  return [1, 2, 3, 4, 5, 6].filter((columns) => {
+    const width = widthOf(paper, columns);
+    return width >= least && width <= COLUMN_WIDTHS.to;
+  });
+}
+
+/** The largest type at which all sections fit one page; else the least type, on as many pages as it takes. */
+export function layoutSheet(sections: readonly PrintedSection[], paper: SheetPaper): SheetLayout {
   for (let rowHeight = LARGEST_ROW; rowHeight >= SMALLEST_ROW; rowHeight -= 0.5) {
-    for (const columns of rowHeight > LARGEST_IN_THREE ? [2] : [2, 3]) {
+    for (const columns of columnsFor(paper, rowHeight)) {
       const pages = flow(sections, paper, columns, rowHeight, roomOf(paper));
       if (pages.length === 1) return { rowHeight, columns, pages: even(sections, paper, columns, rowHeight) };
     }
   }
+  const most = columnsFor(paper, SMALLEST_ROW).at(-1)!;
   return {
     rowHeight: SMALLEST_ROW,
-    columns: 3,
-    pages: flow(sections, paper, 3, SMALLEST_ROW, roomOf(paper)),
+    columns: most,
+    pages: flow(sections, paper, most, SMALLEST_ROW, roomOf(paper)),
   };
 }

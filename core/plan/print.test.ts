@@ -1,7 +1,8 @@
 /** Paper: every call once, nothing over another, nothing outside the margins, nothing too small to read. */
 import { describe, expect, it } from 'vitest';
 import { layoutSheet, MARGIN, PAPERS, type Paper } from './layout';
-import { LEAST_SIZE, sheetPages, type Measure, type PageMark } from './print';
+import type { Measure, PageMark } from './marks';
+import { LEAST_SIZE, sheetPages } from './print';
 import { aPlay } from './plays.fixture';
 import { SECTIONS } from './sections';
 import { NO_NOTES, numberSheet, type SheetCall } from './sheet';
@@ -24,7 +25,13 @@ const sheetOf = (n: number, note: string | null = null) =>
   );
 const print = (n: number, paper: Paper, note: string | null = null) =>
   sheetPages(
-    { name: 'Week 9', title: 'Herons offense', against: 'Stags', sections: sheetOf(n, note) },
+    {
+      name: 'Week 9',
+      title: 'Herons offense',
+      against: 'Stags',
+      stamp: '2026-10-31 20:00',
+      sections: sheetOf(n, note),
+    },
     paper,
     measure,
   );

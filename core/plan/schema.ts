@@ -1,7 +1,7 @@
 /** Calls, sections, checks and remarks of a sheet where they enter: from a browser, a file, a database column. */
 import { z } from 'zod';
 import { FILTER_FIELDS, RANGE_FIELDS, type Filter, type Ranges } from '../read';
-import { MOST_REMARK, REMARK_KINDS } from './rows';
+import { MOST_REMARK, REMARK_KINDS, SHEET_SIDES } from './rows';
 import { CALLED_KINDS, MOST_SECTIONS, type SectionSpec } from './sections';
 
 const line = (what: string, most: number) =>
@@ -89,3 +89,48 @@ export const REMARK_SCHEMAS = {
     .regex(/^\/[\w%=&.:;,+~*'!()/?-]*$/, 'A link leads to a page of this application.')
     .nullable(),
 } as const;
+
+const word = z.string().max(120).nullable();
+const callJsonSchema = z.object({
+  id: key,
+  personnel: word,
+  formation: word,
+  formation_side: z.enum(['L', 'R']).nullable(),
+  backfield: word.default(null),
+  motion: word,
+  motion_by: word.default(null),
+  play: z.string().min(1).max(200),
+  play_id: key.optional(),
+  kind: z.enum(CALLED_KINDS),
+  concept: z.string().min(1).max(120),
+  concept_weak: word.default(null),
+  direction: z.enum(['L', 'R']).nullable(),
+  tags: CALL_NOTE_SCHEMAS.tags.default([]),
+  hash: CALL_NOTE_SCHEMAS.hash.default(null),
+  if_then: CALL_NOTE_SCHEMAS.ifThen.default([]),
+  requires: CALL_NOTE_SCHEMAS.needs.default([]),
+  after: CALL_NOTE_SCHEMAS.shownFirst.default(null),
+});
+/** What `audit` reads of a `sheet.json`; more may stand in it. */
+export const sheetJsonSchema = z.object({
+  team: z.string().min(1).max(12),
+  opponent: z.string().min(1).max(12),
+  side: z.enum(SHEET_SIDES).default('offense'),
+  sections: z
+    .array(z.object({ id: key, title: z.string().min(1).max(80), calls: z.array(callJsonSchema).max(400) }))
+    .max(MOST_SECTIONS),
+  checks: z
+    .array(
+      z.object({
+        id: key,
+        picture: CHECK_SCHEMAS.picture,
+        personnel: CHECK_SCHEMAS.personnel.default(null),
+        situation: CHECK_SCHEMAS.situation.default(null),
+        front: CHECK_SCHEMAS.front.default(null),
+        coverage: CHECK_SCHEMAS.coverage.default(null),
+        pressure: CHECK_SCHEMAS.pressure.default(null),
+      }),
+    )
+    .max(200)
+    .default([]),
+});

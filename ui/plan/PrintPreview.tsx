@@ -2,8 +2,20 @@
 /** The pages as they print: the same marks as the PDF's. */
 import Button from '@mui/material/Button';
 import Link from 'next/link';
-import { PAPERS, type PageMark, type Paper, type SheetPages } from '@/core/plan';
-import { useUrlState } from '../useUrlState';
+import { useRouter } from 'next/navigation';
+import { useTransition } from 'react';
+import {
+  BAND_LIMITS,
+  papersOf,
+  PRINT_LABEL,
+  printsOf,
+  SHEET_PAPERS,
+  type PageMark,
+  type PrintChoice,
+  type SheetPages,
+  type SheetSide,
+} from '@/core/plan';
+import { Choice } from '../shared/Choice';
 
 const FONT = '"Archivo Narrow", "Archivo Variable", sans-serif';
 
@@ -13,8 +25,10 @@ export interface PrintPreviewProps {
     readonly name: string;
     readonly title: string;
     readonly against: string;
+    readonly side: SheetSide;
   };
-  readonly prints: Readonly<Record<Paper, SheetPages>>;
+  readonly choice: PrintChoice;
+  readonly print: SheetPages;
 }
 
 function Mark({ m: pageMark }: { readonly m: PageMark }) {
@@ -54,40 +68,84 @@ function Mark({ m: pageMark }: { readonly m: PageMark }) {
   );
 }
 
-function howItFits({ pages, cut }: SheetPages): string {
+function howItFits({ pages, cut }: SheetPages, rows: string): string {
   const count = pages.length === 1 ? 'one page' : `${pages.length} pages`;
-  const short =
-    cut.length === 0
-      ? ''
-      : `; cut short, too long for a row: ${cut.length === 1 ? 'call' : 'calls'} ${cut.join(', ')}`;
+  const short = cut.length === 0 ? '' : `; cut short, too long for its place: ${rows} ${cut.join(', ')}`;
   return `${count}, black and white${short}`;
 }
 
-export function PrintPreview({ sheet, prints }: PrintPreviewProps) {
-  const [url, setUrl] = useUrlState();
-  const paper: Paper = url.get('paper') === 'a4' ? 'a4' : 'letter';
-  const { width, height } = PAPERS[paper];
-  const print = prints[paper];
+const BAND = [
+  ['width', 'window, inches wide'],
+  ['height', 'high'],
+  ['columns', 'columns'],
+  ['seed', 'order'],
+] as const;
+
+/** What the address says of a choice. */
+function queryOf({ kind, paper, band }: PrintChoice): string {
+  const all = kind === 'band' ? { print: kind, paper, ...band } : { print: kind, paper };
+  return new URLSearchParams(Object.entries(all).map(([k, v]) => [k, String(v)])).toString();
+}
+
+export function PrintPreview({ sheet, choice, print }: PrintPreviewProps) {
+  const router = useRouter();
+  const [busy, begin] = useTransition();
+  const { kind, paper, band } = choice;
+  const choose = (change: Partial<PrintChoice>): void =>
+    begin(() => router.replace(`/plan/${sheet.key}/print?${queryOf({ ...choice, ...change })}`));
+  const kinds = printsOf(sheet.side);
   return (
     <>
-      <div className="toolbar noprint">
-        <h1>Print preview: {sheet.name}</h1>
-        {(Object.keys(PAPERS) as Paper[]).map((p) => (
-          <Button
-            key={p}
-            variant={p === paper ? 'contained' : 'outlined'}
-            aria-pressed={p === paper}
-            onClick={() => setUrl({ paper: p })}
-          >
-            {PAPERS[p].label}
-          </Button>
-        ))}
-        <span className="small quiet">{howItFits(print)}</span>
+      <div className="toolbar noprint" aria-busy={busy}>
+        <h1>
+          {PRINT_LABEL[kind]}: {sheet.name}
+        </h1>
+        {kinds.length > 1 &&
+          kinds.map((k) => (
+            <Button
+              key={k}
+              variant={k === kind ? 'contained' : 'outlined'}
+              aria-pressed={k === kind}
+              onClick={() => choose({ kind: k })}
+            >
+              {PRINT_LABEL[k]}
+            </Button>
+          ))}
+        <Choice
+          label="paper"
+          value={paper}
+          options={papersOf(kind).map((p) => [p, SHEET_PAPERS[p].label])}
+          onChange={(to) => choose({ paper: to as PrintChoice['paper'] })}
+        />
+        {kind === 'band' &&
+          BAND.map(([field, label]) => (
+            <label key={field} className="small">
+              {label}{' '}
+              <input
+                type="number"
+                className="num"
+                key={band[field]}
+                defaultValue={band[field]}
+                min={BAND_LIMITS[field].from}
+                max={BAND_LIMITS[field].to}
+                step={field === 'width' || field === 'height' ? 0.05 : 1}
+                onBlur={(e) => {
+                  const to = e.target.valueAsNumber;
+                  if (e.target.validity.valid && to !== band[field])
+                    choose({ band: { ...band, [field]: to } });
+                }}
+                onKeyDown={(e) => {
+                  if (e.key === 'Enter') e.currentTarget.blur();
+                }}
+              />
+            </label>
+          ))}
+        <span className="small quiet">{howItFits(print, kind === 'checks' ? 'rows' : 'calls')}</span>
         <span style={{ marginLeft: 'auto', display: 'flex', gap: 8 }}>
           <Button component={Link} href={`/plan/${sheet.key}`}>
             Back to the sheet
           </Button>
-          <Button variant="contained" href={`/api/sheets/${sheet.key}/pdf?paper=${paper}`}>
+          <Button variant="contained" href={`/api/sheets/${sheet.key}/pdf?${queryOf(choice)}`}>
             PDF
           </Button>
         </span>
@@ -96,7 +154,7 @@ export function PrintPreview({ sheet, prints }: PrintPreviewProps) {
         <svg
           key={i}
           className="sheetpaper"
-          viewBox={`0 0 ${width} ${height}`}
+          viewBox={`0 0 ${print.width} ${print.height}`}
           style={{ fontFamily: FONT }}
           role="img"
           aria-label={`${sheet.title} against ${sheet.against}, page ${i + 1} of ${print.pages.length}`}

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
-import { sheetToPrint } from '@/app/lib/print';
+import { printChoice, sheetToPrint } from '@/app/lib/print';
 import { pageFor } from '@/app/lib/refusable';
+import { clock } from '@/app/lib/session';
 import { pagesOf } from '@/render/sheet-pdf';
 import { PrintPreview } from '@/ui/plan/PrintPreview';
 
@@ -9,16 +10,19 @@ export const dynamic = 'force-dynamic';
 
 interface Props {
   params: Promise<{ sheet: string }>;
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
 }
 
-export default pageFor('sheet.read', async function Print(actor, { params }: Props) {
+export default pageFor('sheet.read', async function Print(actor, { params, searchParams }: Props) {
   const { sheet: key } = await params;
-  const sheet = await sheetToPrint(actor, key);
-  const { name, title, against } = sheet;
+  const source = await sheetToPrint(actor, key, clock());
+  const choice = printChoice(await searchParams, source.side);
+  const { name, title, against } = source.sheet;
   return (
     <PrintPreview
-      sheet={{ key, name, title, against }}
-      prints={{ letter: pagesOf(sheet, 'letter'), a4: pagesOf(sheet, 'a4') }}
+      sheet={{ key, name, title, against, side: source.side }}
+      choice={choice}
+      print={pagesOf(source, choice)}
     />
   );
 });

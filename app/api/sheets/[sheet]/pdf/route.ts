@@ -1,23 +1,22 @@
-import { z } from 'zod';
-import { sheetToPrint } from '@/app/lib/print';
+import { printChoice, sheetToPrint } from '@/app/lib/print';
 import { handle } from '@/app/lib/respond';
+import { clock } from '@/app/lib/session';
 import { sheetPdf } from '@/render/sheet-pdf';
-import { PAPERS } from '@/core/plan';
 
 interface Context {
   params: Promise<{ sheet: string }>;
 }
+const FILE = { sheet: 'call-sheet', band: 'wristband', checks: 'check-card' } as const;
 
 export async function GET(request: Request, { params }: Context): Promise<Response> {
   return handle(request, 'sheet.read', async (actor) => {
-    const paper = z
-      .enum(Object.keys(PAPERS) as [keyof typeof PAPERS])
-      .parse(new URL(request.url).searchParams.get('paper') ?? 'letter');
-    const pdf = await sheetPdf(await sheetToPrint(actor, (await params).sheet), paper);
+    const source = await sheetToPrint(actor, (await params).sheet, clock());
+    const choice = printChoice(Object.fromEntries(new URL(request.url).searchParams), source.side);
+    const pdf = await sheetPdf(source, choice);
     return new Response(pdf as BodyInit, {
       headers: {
         'Content-Type': 'application/pdf',
-        'Content-Disposition': `inline; filename="call-sheet-${paper}.pdf"`,
+        'Content-Disposition': `inline; filename="${FILE[choice.kind]}-${choice.paper}.pdf"`,
         'Cache-Control': 'no-store',
       },
     });

@@ -1,0 +1,203 @@
+/** `sheet`: a first draft of a call sheet with its wristband, or of a check table, from a file's film. */
+import { mkdirSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { drawSnap } from '../core/book';
+import type { LevelProfile } from '../core/field/profile';
+import {
+  auditChecks,
+  CATALOG,
+  checkUses,
+  draftCalls,
+  draftChecks,
+  NO_NOTES,
+  numberSheet,
+  papersOf,
+  playFields,
+  SECTIONS,
+  SHEET_SIDES,
+  sheetJson,
+  USUAL_BAND,
+  type Check,
+  type PrintChoice,
+  type PrintSource,
+  type SectionSpec,
+  type SheetCall,
+  type SheetPaper,
+  type SheetSide,
+} from '../core/plan';
+import { uniform } from '../core/stats/uniform';
+import { sheetPdf } from '../render/sheet-pdf';
+import { levelOption, print, readOptions } from './options';
+import { Plain } from './paths';
+import { auditsOf, filmOf, looksOf, type Film } from './sheet-film';
+
+const sideOf = (word = 'offense'): SheetSide => {
+  const side = SHEET_SIDES.find((s) => s === word);
+  if (!side) throw new Plain(`--side ${word} is neither offense nor defense`);
+  return side;
+};
+
+function seedOf(word = '1'): number {
+  if (!/^\d{1,5}$/.test(word)) throw new Plain(`--seed ${word} is not a number from 0 to 99999`);
+  return Number(word);
+}
+
+interface Common {
+  readonly team: string;
+  readonly opponent: string;
+  readonly side: SheetSide;
+  readonly seed: number;
+}
+interface Drafted {
+  readonly source: PrintSource;
+  readonly json: ReturnType<typeof sheetJson>;
+}
+type About = Omit<PrintSource['sheet'], 'sections'>;
+
+function draftOffense(
+  film: Film,
+  common: Common,
+  about: About,
+  sections: readonly SectionSpec[],
+  profile: LevelProfile,
+): Drafted {
+  const { columns, plays, book } = film;
+  const { team, opponent, side, seed } = common;
+  const structures = new Map(
+    plays.map((play) => [
+      play.id,
+      drawSnap(book, playFields(play), null, profile).look?.offense.snap.label ?? null,
+    ]),
+  );
+  const random = () => uniform(seed);
+  const drafted = draftCalls({ columns, team, opponent, plays, structures, sections, random });
+  const calls = drafted.map(({ section, play }, i): SheetCall => ({
+    id: `call-${i + 1}`,
+    section,
+    order: i,
+    play,
+    ...NO_NOTES,
+  }));
+  const { sizes, audits } = auditsOf(film, common, calls, sections);
+  return {
+    json: sheetJson({
+      ...common,
+      sections,
+      sizes,
+      calls,
+      argued: new Map(drafted.map(({ argument, reasons }, i) => [`call-${i + 1}`, { argument, reasons }])),
+      checks: [],
+      audits,
+    }),
+    source: {
+      side,
+      sheet: { ...about, sections: numberSheet(calls, sections) },
+      checks: { ...about, checks: [] },
+    },
+  };
+}
+
+function draftDefense(
+  film: Film,
+  common: Common,
+  about: About,
+  _: readonly SectionSpec[],
+  profile: LevelProfile,
+): Drafted {
+  const { team, opponent, side } = common;
+  const checks = draftChecks(film.columns, team, opponent).map(({ shown, answer }, i): Check => ({
+    id: `check-${i + 1}`,
+    order: i,
+    picture: shown.picture.key,
+    personnel: null,
+    situation: null,
+    front: answer?.front ?? null,
+    coverage: answer?.coverage ?? null,
+    pressure: null,
+    note: null,
+  }));
+  const uses = checkUses(film.columns, opponent, checks);
+  const looks = looksOf(film, opponent, checks, profile);
+  const rateOf = (c: Check) => uses.get(c.id)!.rate;
+  return {
+    json: sheetJson({
+      ...common,
+      sections: [],
+      sizes: new Map(),
+      calls: [],
+      argued: new Map(),
+      checks: checks.map((c) => ({ ...c, share: rateOf(c).k / rateOf(c).n })),
+      audits: auditChecks(film.columns, opponent, checks, looks),
+    }),
+    source: {
+      side,
+      sheet: { ...about, sections: [] },
+      checks: {
+        ...about,
+        checks: checks.map((c) => ({
+          ...c,
+          k: rateOf(c).k,
+          n: rateOf(c).n,
+          third: looks.get(c.id)?.owned?.third,
+        })),
+      },
+    },
+  };
+}
+
+export async function sheet(args: string[]): Promise<number> {
+  const { values, flags, rest } = readOptions(
+    args,
+    ['team', 'opponent', 'side', 'out', 'level', 'paper', 'seed'],
+    ['all-sections'],
+  );
+  const profile = levelOption(values.level);
+  const { team, opponent, out } = values;
+  if (!team) throw new Plain('name your team: --team KEY');
+  if (!opponent) throw new Plain('name the opponent: --opponent KEY');
+  if (!out) throw new Plain('name a folder to write to: --out FOLDER');
+  const side = sideOf(values.side);
+  const seed = seedOf(values.seed);
+  const paper = (values.paper ?? 'letter') as SheetPaper;
+  const kind = side === 'defense' ? 'checks' : 'sheet';
+  if (!papersOf(kind).includes(paper))
+    throw new Plain(`--paper ${values.paper} is none of ${papersOf(kind).join(', ')}`);
+  const film = filmOf(rest[0], profile, team, null);
+  const plays = (who: string, as: 'offense' | 'defense'): boolean => film.columns.text[as].codeOf.has(who);
+  for (const who of [team, opponent])
+    if (!plays(who, 'offense') && !plays(who, 'defense'))
+      throw new Plain(`${who} plays in no eleven-man game of ${rest[0]}`);
+  const sections = flags.has('all-sections') ? CATALOG : SECTIONS;
+  const about = {
+    name: `${team} at ${opponent}`,
+    title: `${team} ${side}`,
+    against: opponent,
+    stamp: new Date().toISOString().slice(0, 10),
+  };
+  const common = { team, opponent, side, seed };
+  const drafted = (side === 'offense' ? draftOffense : draftDefense)(film, common, about, sections, profile);
+  const { source, json } = drafted;
+  const band = { ...USUAL_BAND, seed };
+  const pdf = (choice: Pick<PrintChoice, 'kind' | 'paper'>): Promise<Uint8Array> =>
+    sheetPdf(source, { ...choice, band });
+  const files: [string, Uint8Array | string][] = [
+    ['sheet.json', `${JSON.stringify(json, null, 2)}\n`],
+    ...(side === 'offense'
+      ? ([
+          ['sheet.pdf', await pdf({ kind: 'sheet', paper })],
+          ['wristband.pdf', await pdf({ kind: 'band', paper: paper.startsWith('a') ? 'a4' : 'letter' })],
+        ] as [string, Uint8Array][])
+      : ([['checks.pdf', await pdf({ kind: 'checks', paper })]] as [string, Uint8Array][])),
+  ];
+  mkdirSync(out, { recursive: true });
+  for (const [name, bytes] of files) writeFileSync(path.join(out, name), bytes);
+  print({
+    ...common,
+    games: film.games,
+    calls: json.sections.reduce((n, s) => n + s.calls.length, 0),
+    checks: json.checks.length,
+    audits: json.audits.length,
+    files: files.map(([name]) => name),
+  });
+  return 0;
+}
