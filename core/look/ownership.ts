@@ -55,7 +55,7 @@ export interface Ownership {
   readonly flats: Readonly<Record<Side, string | null>>;
   /** Who has the third receiver of the longer side; null: nobody; undefined: there is none. */
   readonly third: string | null | undefined;
-  /** Who meets a crosser at each depth; null: nobody. */
+  /** Who meets a crosser at each depth; null: nobody. Empty in man: he is followed. */
   readonly depths: readonly { readonly key: string; readonly words: string; readonly man: string | null }[];
   readonly schemes: readonly SchemeJobs[];
 }
@@ -101,7 +101,11 @@ export function ownership({ offense, defense }: FullLook): Ownership | null {
         .map((d) => d.man.name),
     ),
   );
-  const depths = DEPTHS.map(({ key, words }, i) => ({ key, words, man: met[i] ?? null }));
+  // In man a crosser is his man's.
+  const depths =
+    defense.coverage.style === 'man'
+      ? []
+      : DEPTHS.map(({ key, words }, i) => ({ key, words, man: met[i] ?? null }));
   return {
     gaps,
     flats,

@@ -112,9 +112,9 @@ describe('“if … then” on paper', () => {
     const sheet = { ...about, sections: numberSheet(calls) };
     for (const paper of Object.keys(SHEET_PAPERS) as SheetPaper[]) {
       const { pages } = sheetPages(sheet, paper, measure);
-      expect(texts(pages[0]!).map((t) => t.text)).toContain('if the end squeezes → 2');
+      expect(texts(pages[0]!).map((t) => t.text)).toContain('if the end squeezes: 2');
     }
-    expect(ifThenWords([{ when: 'x', call: 'gone', words: null }], new Map())).toBe('if x → ?');
+    expect(ifThenWords([{ when: 'x', call: 'gone', words: null }], new Map())).toBe('if x: ?');
   });
 });
 

@@ -177,13 +177,13 @@ export function numberSheet(
     .filter((s) => s.calls.length > 0);
 }
 
-/** "if the end squeezes → 14; nobody moves → same again": a call is named by its number now. */
+/** "if the end squeezes: 14; nobody moves: the same again": a call is named by its number now. */
 export const ifThenWords = (of: readonly IfThen[], numbers: ReadonlyMap<string, number>): string =>
   of
     .map(({ when, call, words }, i) => {
       const number = call === null ? null : (numbers.get(call) ?? null);
       const then = [number === null ? null : String(number), words].filter(Boolean).join(' ');
-      return `${i === 0 ? 'if ' : ''}${when} → ${then || '?'}`;
+      return `${i === 0 ? 'if ' : ''}${when}: ${then || '?'}`;
     })
     .join('; ');
 

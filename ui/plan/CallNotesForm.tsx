@@ -71,7 +71,9 @@ export default function CallNotesForm({ call, calls, numbers, onSave, onClose }:
     });
     onClose();
   };
-  const others = calls.filter((c) => c.id !== call.id);
+  const others = calls
+    .filter((c) => c.id !== call.id)
+    .sort((a, b) => (numbers.get(a.id) ?? 0) - (numbers.get(b.id) ?? 0));
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="notes-title">
       <DialogTitle id="notes-title">

@@ -1,0 +1,268 @@
+/** Both sheets, from the first draft to paper: sections of our own, notes, what is open, checks, wristband; two members at one. */
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { axe } from './axe';
+import { expect, test, type Page } from './place';
+import { saved, SITE, signIn } from './staff';
+
+interface Word {
+  readonly text: string;
+  readonly x: number;
+  readonly y: number;
+}
+/** What stands on each page of a PDF, and where: points from its lower left. */
+async function pdfWords(page: Page, address: string): Promise<Word[][]> {
+  const response = await page.request.get(`${SITE()}${address}`);
+  expect(response.headers()['content-type']).toBe('application/pdf');
+  const data = new Uint8Array(await response.body());
+  const doc = await getDocument({ data, useSystemFonts: false, verbosity: 0 }).promise;
+  const pages: Word[][] = [];
+  for (let n = 1; n <= doc.numPages; n++) {
+    const { items } = await (await doc.getPage(n)).getTextContent();
+    pages.push(
+      items.flatMap((item) =>
+        'str' in item && item.str.trim() !== ''
+          ? [{ text: item.str, x: item.transform[4] as number, y: item.transform[5] as number }]
+          : [],
+      ),
+    );
+  }
+  return pages;
+}
+
+async function startSheet(page: Page, side: 'offense' | 'defense'): Promise<string> {
+  await page.goto(`${SITE()}/plan`);
+  await page.waitForLoadState('networkidle');
+  await page.getByLabel('For our').selectOption(side);
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(
+    page.getByRole('heading', { name: new RegExp(`Herons ${side} against Marrow Fen Stags`) }),
+  ).toBeVisible();
+  return new URL(page.url()).pathname;
+}
+
+test('a sheet of the offense is drafted, arranged, noted, waved through, and printed with its wristband', async ({
+  page,
+}) => {
+  await signIn(page);
+  const sheet = await startSheet(page, 'offense');
+  const draft = page.getByRole('button', { name: 'Draft open sections' });
+  await expect(draft).toBeEnabled();
+  await draft.click();
+  await expect(page.getByRole('status', { name: 'Done' })).toContainText(/^\d+ calls drafted/);
+  const [, many] = /^(\d+)/.exec((await page.getByRole('status', { name: 'Done' }).textContent())!)!;
+  await expect(page.getByTestId('call')).toHaveCount(Number(many));
+  // As many as are enough, in each section that comes up.
+  for (const name of ['Openers', '1st & 10', '3rd medium'])
+    await expect(page.getByRole('region', { name, exact: true })).toContainText(/(\d+) calls, \1 are enough/);
+  // One undo takes the draft away, and it comes back the same.
+  const names = () =>
+    page.getByTestId('call').evaluateAll((all) => all.map((c) => c.getAttribute('aria-label')));
+  const first = await names();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByTestId('call')).toHaveCount(0);
+  await draft.click();
+  await expect(page.getByTestId('call')).toHaveCount(Number(many));
+  expect(await names()).toEqual(first);
+
+  // A section by a filter of our own; one that holds calls is not removed.
+  await page.getByRole('button', { name: 'Sections', exact: true }).click();
+  const form = page.getByRole('dialog', { name: 'Sections of this sheet' });
+  await expect(form.getByRole('button', { name: 'remove Openers' })).toBeDisabled();
+  await form.getByRole('button', { name: 'one of our own' }).click();
+  await form.getByRole('button', { name: 'add the section' }).click();
+  await expect(form.getByRole('alert')).toHaveText('Give it a name.');
+  await form.getByLabel('name', { exact: true }).fill('Their nine to six');
+  await form.getByLabel('yards to goal, from').fill('9');
+  await form.getByLabel('to', { exact: true }).fill('6');
+  await form.getByRole('button', { name: 'add the section' }).click();
+  await expect(form.getByRole('alert')).toContainText('from a smaller figure to a larger');
+  await form.getByLabel('yards to goal, from').fill('6');
+  await form.getByLabel('to', { exact: true }).fill('9');
+  await form.getByLabel('suggest', { exact: true }).selectOption('pass');
+  await form.getByRole('button', { name: 'add the section' }).click();
+  await form.getByRole('button', { name: 'Their nine to six, up' }).click();
+  await axe(page);
+  await form.getByRole('button', { name: 'save for new sheets' }).click();
+  await expect(form.getByRole('status')).toHaveText('New sheets begin with these sections.');
+  await form.getByRole('button', { name: 'Save', exact: true }).click();
+  const own = page.getByRole('region', { name: 'Their nine to six', exact: true });
+  await expect(own).toContainText(/expect \d+\.\d a game/);
+  await draft.click();
+  await expect(own.getByTestId('call').first()).toBeVisible();
+
+  // Notes by keys: what is said with a call, and what follows from what is seen.
+  await page.getByTestId('call').nth(1).focus();
+  await page.keyboard.press('Enter');
+  const notes = page.getByRole('dialog', { name: /^Call 2: / });
+  await notes.getByLabel('said with it').fill('tempo, max');
+  await notes.getByRole('button', { name: 'add an if' }).click();
+  await notes.getByLabel('if, 1').fill('the end squeezes');
+  await notes.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(notes.getByRole('alert')).toContainText('choose a call or say what is done then');
+  await notes.getByLabel('then call').selectOption({ index: 4 });
+  await axe(page);
+  await notes.getByRole('button', { name: 'Save', exact: true }).click();
+  const second = page.getByTestId('call').nth(1);
+  await expect(second).toContainText('tempo, max');
+  await expect(second).toContainText('if the end squeezes: 5');
+  // A call above it is moved: it is followed, not its number.
+  await page.getByTestId('call').nth(5).focus();
+  await page.keyboard.press('Alt+ArrowUp');
+  await expect(second).toContainText('if the end squeezes: 6');
+
+  // The same call once more is said to be there twice; waved through with a reason, it is out of the way, and back.
+  const openers = page.getByRole('region', { name: 'Openers', exact: true });
+  await openers.getByRole('button', { name: 'Openers', exact: true }).click();
+  await page
+    .getByRole('button', { name: /^add .* to Openers$/ })
+    .first()
+    .click();
+  const open = page.getByRole('list', { name: 'What the sheet leaves open' });
+  const twice = open.getByRole('listitem').filter({ hasText: 'stands in it 2 times' });
+  await twice.getByRole('button', { name: 'wave through' }).click();
+  await twice.getByLabel('why it may stand').fill('our best picture');
+  await page.keyboard.press('Enter');
+  await expect(twice).toBeHidden();
+  await page.getByText('1 waved through').click();
+  const waved = page.getByRole('list', { name: 'Waved through' });
+  await expect(waved).toContainText('“our best picture”, Dara Okafor-Lind');
+  await saved(page);
+  await page.reload();
+  await page.getByText('1 waved through').click();
+  await waved.getByRole('button', { name: 'bring it back' }).click();
+  await expect(twice).toBeVisible();
+  await saved(page);
+
+  // On paper: what follows stands below its call; on the band every call has the number that the key says.
+  await page.getByRole('link', { name: 'Print preview' }).click();
+  await expect(page.getByRole('heading', { name: /^Call sheet: / })).toBeVisible();
+  await page.getByLabel('paper', { exact: true }).selectOption('letter-wide');
+  await expect(page.getByRole('img', { name: /page 1 of 1$/ })).toHaveAttribute('viewBox', '0 0 792 612');
+  const [wide] = await pdfWords(page, `/api/sheets/${sheet.split('/')[2]}/pdf?print=sheet&paper=letter-wide`);
+  expect(wide!.map((w) => w.text)).toContain('if the end squeezes: 6');
+  expect(Math.max(...wide!.map((w) => w.x))).toBeGreaterThan(600);
+  await page.getByRole('button', { name: 'Wristband' }).click();
+  await expect(page.getByRole('heading', { name: /^Wristband: / })).toBeVisible();
+  await page.getByLabel('order').fill('9');
+  await page.getByLabel('order').press('Enter');
+  await expect(page).toHaveURL(/seed=9/);
+  await expect(page.getByText(/^\d+ pages, black and white$/)).toBeVisible();
+  await axe(page);
+  const address = (await page.getByRole('link', { name: 'PDF' }).getAttribute('href'))!;
+  const pages = await pdfWords(page, address);
+  const key = pages.filter((p) => p.some((w) => w.text.includes('key for the box'))).flat();
+  const bands = pages.filter((p) => !p.some((w) => w.text.includes('key for the box'))).flat();
+  const calls = await page.request.get(`${SITE()}${address.replace('print=band', 'print=sheet')}`);
+  expect(calls.ok()).toBe(true);
+  let checked = 0;
+  // In the key a number stands right of its call on the same line; on the band it stands left of it.
+  for (const word of bands.filter((w) => /^\d+$/.test(w.text))) {
+    const said = bands.find((w) => w.y === word.y && w.x > word.x && w.x - word.x < 30)!;
+    const concept = said.text.split(', ')[0]!.replace(' tempo max', '');
+    const row = key.find(
+      (w) =>
+        w.text === word.text &&
+        key.some((k) => k.y === w.y && k.x < w.x && w.x - k.x < 170 && k.text === concept),
+    );
+    expect(row, `${word.text} ${said.text}`).toBeTruthy();
+    checked++;
+  }
+  expect(checked).toBeGreaterThan(40);
+});
+
+test('checks are drafted, the one left out is found, two members change them at once, and the card is printed', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page);
+  const sheet = await startSheet(page, 'defense');
+  const checks = page.getByRole('region', { name: 'Checks' });
+  const draft = page.getByRole('button', { name: 'draft what has no answer' });
+  await expect(draft).toBeEnabled();
+  await draft.click();
+  const rows = checks.getByRole('row', { name: /^check for / });
+  await expect(rows.nth(5)).toBeVisible();
+  await expect(draft).toBeDisabled();
+  const open = page.getByRole('region', { name: 'What the checks leave open' });
+  await expect(open).not.toContainText('No answer for 2x2');
+  // The one left out on purpose is found, with its snaps; undone, it has its answer again.
+  const even = checks.getByRole('row', { name: /^check for 2x2\b/ });
+  const shown = await even.getByRole('button', { name: /^2x2: \d+ of \d+/ }).textContent();
+  const [, k, n] = /(\d+) of (\d+)/.exec(shown!)!;
+  await even.focus();
+  await page.keyboard.press('Delete');
+  await expect(open).toContainText(`No answer for 2x2: ${k} snaps of ${n}`);
+  await open
+    .getByRole('listitem')
+    .filter({ hasText: 'No answer for 2x2' })
+    .getByRole('button', { name: 'see the snaps' })
+    .click();
+  await expect(page.getByRole('dialog')).toContainText(`${k} snaps`);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(open).not.toContainText('No answer for 2x2');
+  // A picture that they have not shown, one motion away, is added and answered by keys.
+  const reached = open.getByRole('listitem').filter({ hasText: 'which they have not shown' }).first();
+  const [, made] = /No answer for (\dx\d),/.exec((await reached.textContent())!)!;
+  await reached.getByRole('button', { name: 'add a check' }).click();
+  await page.getByLabel(`front against ${made}`).fill('4-2 over');
+  await page.keyboard.press('Enter');
+  await page.getByLabel(`coverage against ${made}`).fill('quarters');
+  await page.keyboard.press('Enter');
+  await expect(open).not.toContainText(`No answer for ${made},`);
+  // A light front leaves a gap, named and shown; a word that the book lacks is said.
+  await even.getByLabel('front against 2x2').fill('goal line');
+  await page.keyboard.press('Enter');
+  await even.getByLabel('coverage against 2x2').fill('quarters');
+  await page.keyboard.press('Enter');
+  await expect(open).toContainText(/2x2, goal line, quarters: .* no owner\./);
+  await even.focus();
+  await expect(page.getByRole('region', { name: 'Who owns what' })).toContainText('nobody');
+  await even.getByLabel('front against 2x2').fill('the wall');
+  await page.keyboard.press('Enter');
+  await expect(open).toContainText('The book does not draw the front “the wall”');
+  const answered = page.getByRole('region', { name: 'What ours answered' });
+  await answered.getByRole('button', { name: 'use it' }).first().click();
+  await expect(even.getByLabel('front against 2x2')).not.toHaveValue('the wall');
+  await axe(page);
+  await saved(page);
+
+  // A coach at the same table: different checks both land; a locked table is his to read.
+  const other = await (await browser.newContext()).newPage();
+  await signIn(other, 'Merrit Gorsefield');
+  await other.goto(`${SITE()}${sheet}`);
+  const field = (of: Page) => of.getByLabel('pressure against 3x1 to the field');
+  const boundary = (of: Page) => of.getByLabel('pressure against 3x1 into the boundary');
+  await expect(field(other)).toBeVisible();
+  await field(other).fill('field edge pressure');
+  await other.keyboard.press('Enter');
+  await boundary(page).fill('weak edge pressure');
+  await page.keyboard.press('Enter');
+  await expect(field(page)).toHaveValue('field edge pressure');
+  await expect(boundary(other)).toHaveValue('weak edge pressure');
+  await page.getByRole('button', { name: 'Lock', exact: true }).click();
+  await expect(field(other)).toHaveAttribute('readonly', '');
+  await expect(other.getByRole('button', { name: /^remove the check/ })).toHaveCount(0);
+  await other.context().close();
+  await saved(page);
+
+  // The card holds each row as it stands, cell beside cell.
+  await page.getByRole('link', { name: 'Print preview' }).click();
+  await expect(page.getByRole('heading', { name: /^Check card: / })).toBeVisible();
+  const [card] = await pdfWords(page, (await page.getByRole('link', { name: 'PDF' }).getAttribute('href'))!);
+  const at = (text: string): Word => {
+    const found = card!.find((w) => w.text === text);
+    expect(found, text).toBeTruthy();
+    return found!;
+  };
+  for (const [picture, pressure] of [
+    ['3x1 to the field', 'field edge pressure'],
+    ['3x1 into the boundary', 'weak edge pressure'],
+  ] as const) {
+    const [left, right] = [at(picture), at(pressure)];
+    expect(Math.abs(left.y - right.y)).toBeLessThan(4);
+    expect(right.x).toBeGreaterThan(left.x + 100);
+  }
+  expect(at(`${k} of ${n}`).y).toBeGreaterThan(at('3x1 to the field').y);
+});
