@@ -182,6 +182,91 @@ it('read groups by structure with the book of the package, and keeps 7-on-7 apar
   expect([wrong.code, wrong.err]).toEqual([2, '--film six is none of eleven, seven, five']);
 });
 
+it('sheet drafts both sides of the ball, and audit says of it what was said with it', () => {
+  const season = simulateSeason(DEMO_SEED, { tells: true, weeks: 4 });
+  const team = season[0]!.home;
+  const opponent = season.find((g) => g.home !== team && g.away !== team)!.home;
+  const film = season.filter((g) => [g.home, g.away].some((t) => t === team || t === opponent));
+  writeFileSync(file('drafted.csv'), csv(film.flatMap((g) => g.snaps)));
+  const sheet = (side: string, ...more: string[]) =>
+    vobrik(
+      'sheet',
+      file('drafted.csv'),
+      '--team',
+      team,
+      '--opponent',
+      opponent,
+      '--side',
+      side,
+      '--out',
+      file(side),
+      ...more,
+    );
+  interface Sheet {
+    sections: {
+      id: string;
+      suggested: number | null;
+      expected: unknown;
+      calls: { id: string; low: number; score: number; high: number }[];
+    }[];
+    checks: { structure: string; share: number; answer: string }[];
+    audits: { code: string; cells: string[]; sentence: string }[];
+  }
+  const made = (side: string): Sheet =>
+    JSON.parse(readFileSync(path.join(file(side), 'sheet.json'), 'utf8')) as Sheet;
+  const offense = sheet('offense');
+  expect([offense.code, offense.err]).toEqual([0, '']);
+  expect((JSON.parse(offense.out) as { files: string[] }).files).toEqual([
+    'sheet.json',
+    'sheet.pdf',
+    'wristband.pdf',
+  ]);
+  const drafted = made('offense');
+  const some = drafted.sections.filter((s) => s.calls.length > 0);
+  expect(some.length).toBeGreaterThan(5);
+  for (const { calls, suggested } of some) {
+    expect(calls.length).toBeLessThanOrEqual(suggested!);
+    for (const { low, score, high } of calls) expect(low <= score && score <= high).toBe(true);
+  }
+  for (const name of ['sheet.pdf', 'wristband.pdf'])
+    expect(
+      readFileSync(path.join(file('offense'), name))
+        .subarray(0, 5)
+        .toString(),
+    ).toBe('%PDF-');
+  const said = vobrik('audit', path.join(file('offense'), 'sheet.json'), '--film', file('drafted.csv'));
+  expect([said.code, said.err]).toEqual([drafted.audits.length > 0 ? 1 : 0, '']);
+  expect((JSON.parse(said.out) as Sheet).audits).toEqual(drafted.audits);
+
+  const defense = sheet('defense');
+  expect([defense.code, defense.err]).toEqual([0, '']);
+  const { checks, audits } = made('defense');
+  expect(checks.reduce((sum, c) => sum + c.share, 0)).toBeGreaterThan(0.9);
+  expect(audits.some((a) => a.code === 'no_answer')).toBe(false);
+  // One answer left out on purpose is found, and exit says so.
+  const cut = { ...made('defense'), checks: checks.slice(1), audits: [] };
+  writeFileSync(file('cut.json'), JSON.stringify({ ...cut, team, opponent, side: 'defense' }));
+  const found = vobrik('audit', file('cut.json'), '--film', file('drafted.csv'));
+  expect(found.code).toBe(1);
+  expect((JSON.parse(found.out) as Sheet).audits[0]!.sentence).toContain(
+    `No answer for ${checks[0]!.structure}`,
+  );
+
+  for (const [args, words] of [
+    [['sheet', file('drafted.csv')], 'name your team: --team KEY'],
+    [
+      ['sheet', file('drafted.csv'), '--team', team, '--opponent', 'NOBODY', '--out', file('x')],
+      /^NOBODY plays in no eleven-man game/,
+    ],
+    [['audit', file('drafted.csv')], /is no JSON/],
+    [['audit', file('cut.json')], /--film FILE$/],
+  ] as const) {
+    const wrong = vobrik(...args);
+    expect(wrong.code).toBe(2);
+    expect(wrong.err).toMatch(words);
+  }
+});
+
 it('report writes paper, a workbook, a table a file and JSON; every number is a plain count of the snaps', () => {
   writeFileSync(file('reported.csv'), csv());
   const team = game!.home;

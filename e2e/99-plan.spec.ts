@@ -64,6 +64,29 @@ test('a sheet of the offense is drafted, arranged, noted, waved through, and pri
   await expect(page.getByTestId('call')).toHaveCount(Number(many));
   expect(await names()).toEqual(first);
 
+  // Saved as a version; what changes since is said, and the version stands again.
+  await page.getByRole('button', { name: 'Versions' }).click();
+  const versions = page.getByRole('dialog', { name: 'Versions of this sheet' });
+  await expect(versions).toContainText('None is saved.');
+  await versions.getByLabel('name of the version').fill('as drafted');
+  await page.keyboard.press('Enter');
+  await expect(versions.getByRole('listitem')).toContainText(`1: as drafted Dara Okafor-Lind`);
+  await axe(page);
+  await versions.getByRole('button', { name: 'Close' }).click();
+  await page.getByTestId('call').first().focus();
+  await page.keyboard.press('Delete');
+  await expect(page.getByTestId('call')).toHaveCount(Number(many) - 1);
+  await saved(page);
+  await page.getByRole('button', { name: 'Versions' }).click();
+  await versions.getByRole('button', { name: 'compare' }).click();
+  await expect(versions.getByRole('region', { name: 'Since version 1' })).toContainText(
+    /^Since version 1removed: .*, Openers$/,
+  );
+  await versions.getByRole('button', { name: 'restore' }).click();
+  await expect(page.getByRole('status', { name: 'Done' })).toContainText('what stood is version 2');
+  await expect(page.getByTestId('call')).toHaveCount(Number(many));
+  expect(await names()).toEqual(first);
+
   // A section by a filter of our own; one that holds calls is not removed.
   await page.getByRole('button', { name: 'Sections', exact: true }).click();
   const form = page.getByRole('dialog', { name: 'Sections of this sheet' });
@@ -241,7 +264,15 @@ test('checks are drafted, the one left out is found, two members change them at 
   await page.keyboard.press('Enter');
   await expect(field(page)).toHaveValue('field edge pressure');
   await expect(boundary(other)).toHaveValue('weak edge pressure');
+  // What he says of it is seen here, locked or not.
   await page.getByRole('button', { name: 'Lock', exact: true }).click();
+  await other.getByText('Comments', { exact: true }).click();
+  await other.getByLabel('a comment').fill('who has the wheel?');
+  await other.keyboard.press('Enter');
+  await page.getByText('Comments', { exact: true }).click();
+  await expect(page.getByRole('list', { name: 'Comments' })).toContainText(
+    'who has the wheel? Merrit Gorsefield',
+  );
   await expect(field(other)).toHaveAttribute('readonly', '');
   await expect(other.getByRole('button', { name: /^remove the check/ })).toHaveCount(0);
   await other.context().close();

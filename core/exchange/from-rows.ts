@@ -64,7 +64,6 @@ export const remarkOfRow = ({ kind, row, order, fields }: SyncRow): Remark | nul
         kind: 'comment',
         about: 'sheet',
         text: '',
-        link: null,
         by: '',
         at: '',
         ...fields,

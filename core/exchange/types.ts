@@ -5,6 +5,7 @@ import type { Book, Term } from '../book/term';
 import type { Check, Remark, SheetSide } from '../plan/rows';
 import type { SectionSpec } from '../plan/sections';
 import type { SheetCall } from '../plan/sheet';
+import type { SheetContent } from '../plan/versions';
 import type { TableFault } from '../table/fault';
 import type { Sureness } from '../snap/snap';
 import type { Role } from '../staff/permissions';
@@ -194,6 +195,15 @@ export interface SheetDetail extends SheetInfo {
   readonly sections: readonly SectionSpec[] | null;
   readonly checks: readonly Check[];
   readonly remarks: readonly Remark[];
+}
+
+/** A sheet as it was when somebody saved it. */
+export interface SheetVersionInfo {
+  readonly number: number;
+  readonly name: string;
+  readonly by: string;
+  readonly at: string;
+  readonly content: SheetContent;
 }
 
 /** Columns and values of somebody else's table as a staff decided them. */

@@ -46,7 +46,7 @@ export function auditKey({
 }
 
 /** A section that comes up less often than every second game needs no call. */
-const COMES_UP = 0.5;
+export const COMES_UP = 0.5;
 /** Below so many calls a balance says nothing (common practice). */
 const FEW_CALLS = 5;
 /** Share from which calls of one kind are one-sided (common practice). */

@@ -2,6 +2,7 @@
 import { argue, filmsOf, rankArgued, type Argument } from './argue';
 import { ENOUGH_TO_DRAFT, ownAnswers, shownBy, type OwnAnswer, type ShownPicture } from './checks';
 import type { Columns } from '../read/columns';
+import { COMES_UP } from './audits';
 import { sizeSection } from './sizing';
 import type { SectionSpec } from './sections';
 import { playLook, suggestCalls, type PlayCard, type Suggestion } from './sheet';
@@ -44,48 +45,77 @@ export interface DraftedCall {
  */
 const AGAIN = 0.03;
 const SAME_PICTURE = 0.02;
-/** A play stands on a drafted sheet so often at most. */
+/** A play stands on a drafted sheet so often at most, where the play list is long enough for it. */
 const MOST_TIMES = 2;
 
 /**
- * Fills each section with as many calls as are enough for it (sizing), the best of what can be argued first. Sections
- * that do not come up, or that no film sizes, stay empty; calls that stand there already count.
+ * Fills each section with as many calls as are enough for it (sizing): one after another a call each, so that a short
+ * play list is shared among them, the best of what can be argued first. Sections that do not come up, or that no film
+ * sizes, stay empty; calls that stand there already count.
  */
 export function draftCalls(
   film: DraftFilm,
   standing: readonly { readonly section: string; readonly play: PlayCard }[] = [],
 ): DraftedCall[] {
-  const drafted: DraftedCall[] = [];
-  const all = (): readonly { section: string; play: PlayCard }[] => [...standing, ...drafted];
-  for (const section of film.sections) {
+  const wanted = film.sections.flatMap((section) => {
     const size = sizeSection(film.columns, film.team, film.opponent, section);
-    if (size === null || size.expected.mean < 0.5) continue;
+    if (size === null || size.expected.mean < COMES_UP) return [];
     const { ranked, argued } = rankPlays(film, section);
     const candidates = ranked.flatMap(({ play }) => {
       const argument = argued.get(play.id);
       return argument ? [{ play, argument }] : [];
     });
-    const there = (): number => all().filter((c) => c.section === section.key).length;
-    while (there() < size.suggested) {
-      const here = all().filter((c) => c.section === section.key);
-      let best: (typeof candidates)[number] | null = null;
-      let most = -Infinity;
-      for (const one of candidates) {
-        const times = all().filter((c) => c.play.id === one.play.id).length;
-        if (times >= MOST_TIMES || here.some((c) => c.play.id === one.play.id)) continue;
-        const alike = here.filter(
-          (c) =>
-            playLook(c.play) === playLook(one.play) &&
-            (c.play.kind === 'pass') === (one.play.kind === 'pass'),
-        ).length;
-        const worth = one.argument.low - AGAIN * times - SAME_PICTURE * alike;
-        if (worth > most) [best, most] = [one, worth];
-      }
-      if (best === null) break;
-      drafted.push({ section: section.key, ...best, reasons: reasonsOf(best.argument) });
+    return [{ section: section.key, suggested: size.suggested, candidates }];
+  });
+  const plays = new Set(wanted.flatMap((w) => w.candidates.map((c) => c.play.id))).size;
+  const need = wanted.reduce((n, w) => n + w.suggested, 0);
+  const most = Math.max(MOST_TIMES, plays === 0 ? 0 : Math.ceil(need / plays));
+  const drafted: DraftedCall[] = [];
+  const all: { readonly section: string; readonly play: PlayCard }[] = [...standing];
+  let added: boolean;
+  do {
+    added = false;
+    for (const { section, suggested, candidates } of wanted) {
+      const here = all.filter((c) => c.section === section);
+      if (here.length >= suggested) continue;
+      const best = bestOf(candidates, here, all, most);
+      if (best === null) continue;
+      const call = { section, ...best, reasons: reasonsOf(best.argument) };
+      drafted.push(call);
+      all.push(call);
+      added = true;
     }
+  } while (added);
+  const order = new Map(film.sections.map((s, i) => [s.key, i]));
+  return drafted
+    .map((call, i) => ({ call, i }))
+    .sort((a, b) => order.get(a.call.section)! - order.get(b.call.section)! || a.i - b.i)
+    .map(({ call }) => call);
+}
+
+interface Candidate {
+  readonly play: PlayCard;
+  readonly argument: Argument;
+}
+function bestOf(
+  candidates: readonly Candidate[],
+  here: readonly { readonly play: PlayCard }[],
+  all: readonly { readonly play: PlayCard }[],
+  most: number,
+): Candidate | null {
+  let best: Candidate | null = null;
+  let worthMost = -Infinity;
+  for (const one of candidates) {
+    const times = all.filter((c) => c.play.id === one.play.id).length;
+    if (times >= most || here.some((c) => c.play.id === one.play.id)) continue;
+    const alike = here.filter(
+      (c) =>
+        playLook(c.play) === playLook(one.play) && (c.play.kind === 'pass') === (one.play.kind === 'pass'),
+    ).length;
+    const worth = one.argument.low - AGAIN * times - SAME_PICTURE * alike;
+    if (worth > worthMost) [best, worthMost] = [one, worth];
   }
-  return drafted;
+  return best;
 }
 
 const percent = (share: number): string => `${Math.round(100 * share)} %`;

@@ -234,15 +234,15 @@ export const addChecks = (
 
 export const addRemark = (
   id: string,
-  { kind, about, text, link }: Pick<Remark, 'kind' | 'about' | 'text' | 'link'>,
+  { kind, about, text }: Pick<Remark, 'kind' | 'about' | 'text'>,
 ): SheetEdit => ({
-  redo: { do: 'add', kind: 'remark', row: id, fields: { kind, about, text, link }, after: END_OF_ROWS },
+  redo: { do: 'add', kind: 'remark', row: id, fields: { kind, about, text }, after: END_OF_ROWS },
   undo: { do: 'drop', kind: 'remark', row: id },
 });
 
-export const removeRemark = ({ id, kind, about, text, link }: Remark): SheetEdit => ({
+export const removeRemark = ({ id, kind, about, text }: Remark): SheetEdit => ({
   redo: { do: 'drop', kind: 'remark', row: id },
-  undo: { do: 'add', kind: 'remark', row: id, fields: { kind, about, text, link }, after: END_OF_ROWS },
+  undo: { do: 'add', kind: 'remark', row: id, fields: { kind, about, text }, after: END_OF_ROWS },
 });
 
 /** Locking is no slip of the hand: it is unlocked, not undone. */

@@ -40,42 +40,43 @@ export const playOfTableRow = (row: Readonly<Record<string, unknown>>): PlayCard
 
 /** What was run so often is a play of a staff without a list. */
 const OFTEN = 3;
-const LOOKED = [
-  'play',
-  'personnel',
-  'formation',
-  'formationSide',
-  'motion',
-  'motionBy',
-  'concept',
-  'conceptWeak',
-  'direction',
-] as const;
+/** What makes it one play, and what else is said of it: as it was most often. */
+const SAME = ['play', 'concept', 'direction', 'formation'] as const;
+const USUALLY = ['personnel', 'formationSide', 'motion', 'motionBy', 'conceptWeak'] as const;
 
-/** Calls that a team ran so often in one look, the most used first. */
+/** Calls that a team ran so often from one formation, the most used first. */
 export function playsOfFilm(snaps: readonly CountedSnap[], team: string): PlayCard[] {
   const called = snaps.filter((c) => c.snap.offense === team && isTendency(c) && isTagged(c.snap.concept));
-  const word = (value: unknown): string | null => (isTagged(value as string) ? text(value) : null);
+  const word = (value: unknown): string | null => (isTagged(value) ? text(value) : null);
+  const words = (c: CountedSnap, fields: readonly (keyof CountedSnap['snap'])[]): string =>
+    JSON.stringify(fields.map((f) => word(c.snap[f])));
+  const most = (of: readonly CountedSnap[]): (string | null)[] => {
+    const [usual] = [
+      ...rollup(
+        of,
+        (some) => some.length,
+        (c) => words(c, USUALLY),
+      ),
+    ].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1));
+    return JSON.parse(usual![0]) as (string | null)[];
+  };
   return [
     ...rollup(
       called,
       (of) => of,
-      (c) => JSON.stringify(LOOKED.map((f) => word(c.snap[f]))),
+      (c) => words(c, SAME),
     ),
   ]
     .filter(([, of]) => of.length >= OFTEN)
     .sort((a, b) => b[1].length - a[1].length || (a[0] < b[0] ? -1 : 1))
-    .map(([key]): PlayCard => {
-      const [kind, personnel, formation, formationSide, motion, motionBy, concept, conceptWeak, direction] =
-        JSON.parse(key) as (string | null)[];
+    .map(([key, of]): PlayCard => {
+      const [kind, concept, direction, formation] = JSON.parse(key) as (string | null)[];
+      const [personnel, formationSide, motion, motionBy, conceptWeak] = most(of);
+      const to = direction === 'L' ? 'left' : direction === 'R' ? 'right' : null;
+      const name = [concept, to, formation].filter(Boolean).join(' ');
       return {
-        id: `film-${LOOKED.map((_, i) => (JSON.parse(key) as (string | null)[])[i] ?? '').join('-')}`
-          .toLowerCase()
-          .replace(/[^a-z0-9]+/g, '-')
-          .slice(0, 110),
-        name: [concept, direction === 'L' ? 'left' : direction === 'R' ? 'right' : null, formation]
-          .filter(Boolean)
-          .join(' '),
+        id: `film-${kind}-${name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`.slice(0, 110),
+        name,
         kind: kind as PlayCard['kind'],
         personnel: personnel ?? null,
         formation: formation ?? null,

@@ -25,23 +25,18 @@ export interface Check extends CheckAnswer {
   readonly situation: string | null;
 }
 
-/**
- * Said about a part of the sheet: a comment, a finding of Read with the way back to its board, or the reason why an
- * audit is waved through.
- */
+/** Said about the sheet: a comment, or the reason why an audit is waved through. */
 export interface Remark {
   readonly id: string;
   readonly order: number;
-  readonly kind: 'comment' | 'finding' | 'waved';
-  /** "sheet", "section:third-long", "call:<id>", "check:<id>"; of a waved audit what it is known by. */
+  readonly kind: 'comment' | 'waved';
+  /** Of a comment: "sheet"; of a waved audit what it is known by. */
   readonly about: string;
   readonly text: string;
-  /** Address inside the application; null: none. */
-  readonly link: string | null;
   readonly by: string;
   /** ISO time. */
   readonly at: string;
 }
 
-export const REMARK_KINDS = ['comment', 'finding', 'waved'] as const satisfies readonly Remark['kind'][];
+export const REMARK_KINDS = ['comment', 'waved'] as const satisfies readonly Remark['kind'][];
 export const MOST_REMARK = 400;

@@ -83,11 +83,6 @@ export const REMARK_SCHEMAS = {
   kind: z.enum(REMARK_KINDS),
   about: line('What it is about', 400),
   text: line('A remark', MOST_REMARK),
-  link: z
-    .string()
-    .max(1600)
-    .regex(/^\/[\w%=&.:;,+~*'!()/?-]*$/, 'A link leads to a page of this application.')
-    .nullable(),
 } as const;
 
 const word = z.string().max(120).nullable();

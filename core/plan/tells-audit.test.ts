@@ -105,7 +105,6 @@ it('is waved through with a reason until it is about other calls', () => {
     kind: 'waved',
     about: auditKey({ ...audit, calls: ['a', 'b'] }),
     text: 'our best picture',
-    link: null,
     by: 'D',
     at: '',
   };

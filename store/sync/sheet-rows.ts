@@ -32,7 +32,7 @@ export function rowWriter(
     return readBy(schema, value === '' ? null : (value ?? null));
   };
 
-  /** Comments and findings are for who reads the sheet, locked or not; what waves an audit through changes it. */
+  /** Comments are for who reads the sheet, locked or not; what waves an audit through changes it. */
   function permitted(kind: Kind, fields: Readonly<Record<string, unknown>>, sheet: OfSheet): void {
     if (kind === 'check' || fields.kind === 'waved') sheet.mayDraft();
     else permit(actor, 'sheet.remark');

@@ -40,10 +40,12 @@ import { part } from '../shared/part';
 import { PLAN } from '../shared/screen-commands/plan';
 import { useUrlState } from '../useUrlState';
 import { Audits } from './Audits';
+import { Comments } from './Comments';
 import { planReel } from './plan-reel';
 import { PlanToolbar } from './PlanToolbar';
 import { SheetBody } from './SheetBody';
 import { SheetTrouble } from './SheetTrouble';
+import type { VersionDoors } from './VersionsForm';
 import { Suggestions } from './Suggestions';
 import { useAudits } from './useAudits';
 import { useDraft } from './useDraft';
@@ -72,6 +74,7 @@ export interface PlanScreenProps {
     readonly remark: boolean;
   };
   readonly copy: () => Promise<string>;
+  readonly versions: VersionDoors;
   readonly saveTemplate: (sections: readonly SectionSpec[]) => Promise<string | null>;
 }
 
@@ -148,6 +151,8 @@ export function PlanScreen(props: PlanScreenProps) {
         mayEdit={mayEdit}
         able={able}
         copy={props.copy}
+        versions={props.versions}
+        plays={plays}
       >
         {mayEdit && (
           <>
@@ -194,6 +199,7 @@ export function PlanScreen(props: PlanScreenProps) {
           onNotes={(call) => setNoted(call.id)}
         />
       </div>
+      <Comments remarks={sheet.remarks} mayRemark={able.remark} onEdit={edit} />
       {notes && (
         <CallNotesForm
           key={notes.id}

@@ -3,10 +3,12 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState, useTransition } from 'react';
-import { lockSheet, renameSheet } from '@/core/plan';
+import { lockSheet, renameSheet, type PlayCard } from '@/core/plan';
+import { part } from '../shared/part';
 import { useWorking } from '../shared/toasts';
 import { SheetName } from './SheetName';
 import type { SheetState } from './useSheet';
+import type { VersionDoors } from './VersionsForm';
 
 interface PlanToolbarProps {
   readonly sheet: SheetState;
@@ -18,8 +20,12 @@ interface PlanToolbarProps {
   readonly able: { readonly draft: boolean; readonly lock: boolean };
   /** Leads to the copy, or says why there is none. */
   readonly copy: () => Promise<string>;
+  readonly versions: VersionDoors;
+  readonly plays: readonly PlayCard[];
   readonly children?: React.ReactNode;
 }
+
+const VersionsForm = part(() => import('./VersionsForm'));
 
 export function PlanToolbar({
   sheet,
@@ -29,10 +35,13 @@ export function PlanToolbar({
   mayEdit,
   able,
   copy,
+  versions,
+  plays,
   children,
 }: PlanToolbarProps) {
   const { name, lockedBy, edit, undo } = sheet;
   const [problem, setProblem] = useState<string | null>(null);
+  const [shown, setShown] = useState(false);
   const [busy, begin] = useTransition();
   useWorking(busy, 'Copying the sheet');
   return (
@@ -50,12 +59,22 @@ export function PlanToolbar({
             Copy
           </Button>
         )}
+        <Button onClick={() => setShown(true)}>Versions</Button>
         {able.lock && (
           <Button onClick={() => edit(lockSheet(lockedBy === null))}>{lockedBy ? 'Unlock' : 'Lock'}</Button>
         )}
         <Button variant="outlined" component={Link} href={`/plan/${sheetKey}/print`}>
           Print preview
         </Button>
+        {shown && (
+          <VersionsForm
+            doors={versions}
+            sheet={sheet}
+            plays={plays}
+            mayEdit={mayEdit}
+            onClose={() => setShown(false)}
+          />
+        )}
         {problem && (
           <span role="alert" className="flagtext small">
             {problem}

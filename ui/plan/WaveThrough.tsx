@@ -28,9 +28,7 @@ export function WaveThrough({ audit, onEdit }: WaveThroughProps) {
       onSubmit={(event) => {
         event.preventDefault();
         if (said === '') return;
-        onEdit(
-          addRemark(crypto.randomUUID(), { kind: 'waved', about: auditKey(audit), text: said, link: null }),
-        );
+        onEdit(addRemark(crypto.randomUUID(), { kind: 'waved', about: auditKey(audit), text: said }));
         setReason(null);
       }}
     >

@@ -9,7 +9,9 @@ import { MOST_SECTIONS, SHEET_SIDES } from '@/core/plan';
 import { sectionsSchema } from '@/core/plan/schema';
 import { sheetScope } from '@/core/sync';
 import { Invalid } from '@/store/errors';
+import type { SheetVersionInfo } from '@/core/exchange/types';
 import { copySheet } from '@/store/plans';
+import { listVersions, restoreVersion, saveVersion } from '@/store/sheet-versions';
 import { programOf, setSections } from '@/store/programs';
 import { epochOf, synchronize } from '@/store/sync';
 
@@ -64,6 +66,39 @@ const kept = action('sheet.draft', z.array(z.unknown()).max(MOST_SECTIONS), asyn
 export async function saveSections(sections: readonly unknown[]): Promise<string | null> {
   const done = await kept(sections);
   return done.ok ? null : done.words;
+}
+
+const saved = action(
+  'sheet.draft',
+  z.object({ key: z.string().min(1).max(120), name: z.string().max(80) }),
+  async (actor, { key, name }) => saveVersion(actor, key, name, clock()),
+);
+
+/** The version's number, or why there is none. */
+export async function keepVersion(key: string, name: string): Promise<number | string> {
+  const done = await saved({ key, name });
+  return done.ok ? done.value : done.words;
+}
+
+const listed = action('sheet.read', z.string().min(1).max(120), listVersions);
+/** The latest first, or why they cannot be read. */
+export async function versionsOf(key: string): Promise<readonly SheetVersionInfo[] | string> {
+  const done = await listed(key);
+  return done.ok ? done.value : done.words;
+}
+
+const restored = action(
+  'sheet.draft',
+  z.object({ key: z.string().min(1).max(120), number: z.int().min(1) }),
+  async (actor, { key, number }) => restoreVersion(actor, key, number, clock()),
+);
+/** The version that what stood was saved as, and calls left out; or why nothing changed. */
+export async function bringVersion(
+  key: string,
+  number: number,
+): Promise<{ readonly kept: number; readonly left: number } | string> {
+  const done = await restored({ key, number });
+  return done.ok ? done.value : done.words;
 }
 
 const copied = action('sheet.copy', z.string().min(1).max(120), async (actor, key) =>

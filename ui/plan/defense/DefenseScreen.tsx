@@ -19,6 +19,7 @@ import { Reel } from '../../read/Reel';
 import { useScreenCommands } from '../../shared/commands';
 import { PLAN } from '../../shared/screen-commands/plan';
 import { useUrlState } from '../../useUrlState';
+import { Comments } from '../Comments';
 import { PlanToolbar } from '../PlanToolbar';
 import type { PlanScreenProps } from '../PlanScreen';
 import { SheetTrouble } from '../SheetTrouble';
@@ -123,6 +124,8 @@ export default function DefenseScreen(props: PlanScreenProps) {
         mayEdit={mayEdit}
         able={able}
         copy={props.copy}
+        versions={props.versions}
+        plays={plays}
       />
       <SheetTrouble sheet={sheet} />
       <div className="defensegrid">
@@ -184,6 +187,7 @@ export default function DefenseScreen(props: PlanScreenProps) {
           onReel={openReel}
         />
       )}
+      <Comments remarks={remarks} mayRemark={able.remark} onEdit={edit} />
       {reelOf && (
         <Reel
           title={reelOf.title}
