@@ -70,9 +70,7 @@ test('from the half-logged game to a printed call sheet', async ({ page }) => {
     await page.keyboard.press('Enter');
     await expect(page.getByRole('heading', { name: /^Marsh week: Saltmere/ })).toBeVisible();
     await page.getByRole('button', { name: 'Undo' }).click();
-    await expect(page.getByRole('status', { name: 'Done' })).toContainText(
-      'The name of the sheet is as before.',
-    );
+    await expect(page.getByRole('status', { name: 'Done' })).toContainText('The sheet is as before.');
     await expect(page.getByRole('heading', { name: new RegExp(`^${name}: Saltmere`) })).toBeVisible();
     for (const section of ['Openers', '1st & 10', '3rd medium', 'Red, their 15 to 4']) {
       const box = page.getByRole('region', { name: section, exact: true });

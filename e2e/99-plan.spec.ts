@@ -69,6 +69,8 @@ test('a sheet of the offense is drafted, arranged, noted, waved through, and pri
   const versions = page.getByRole('dialog', { name: 'Versions of this sheet' });
   await expect(versions).toContainText('None is saved.');
   await versions.getByLabel('name of the version').fill('as drafted');
+  // What only this browser has yet would be missing in it.
+  await expect(versions.getByRole('button', { name: 'save as it stands' })).toBeEnabled();
   await page.keyboard.press('Enter');
   await expect(versions.getByRole('listitem')).toContainText(`1: as drafted Dara Okafor-Lind`);
   await axe(page);

@@ -39,7 +39,7 @@ beforeAll(() => {
 });
 
 describe('calls', () => {
-  it('fill each section as far as it is enough, no play twice in one, two times on the sheet at most', () => {
+  it('fill each section as far as it is enough, no play twice in one', () => {
     const drafted = draftCalls(film);
     for (const section of CATALOG) {
       const here = drafted.filter((c) => c.section === section.key);
@@ -48,10 +48,9 @@ describe('calls', () => {
       else if (size!.expected.mean >= 0.5) expect(here).toHaveLength(size!.suggested);
       expect(new Set(here.map((c) => c.play.id)).size).toBe(here.length);
     }
+    // A third time only where no other is left for the section.
     for (const { id } of DEMO_PLAYS)
-      expect(drafted.filter((c) => c.play.id === id).length).toBeLessThanOrEqual(
-        Math.max(2, Math.ceil(drafted.length / DEMO_PLAYS.length)),
-      );
+      expect(drafted.filter((c) => c.play.id === id).length).toBeLessThanOrEqual(3);
     expect(draftCalls(film)).toEqual(drafted);
   });
   it('begin with the play that is expected to do best at its worst, and hold none without own film', () => {

@@ -67,14 +67,11 @@ export function draftCalls(
     });
     return [{ section: section.key, suggested: size.suggested, candidates }];
   });
-  const plays = new Set(wanted.flatMap((w) => w.candidates.map((c) => c.play.id))).size;
-  const need = wanted.reduce((n, w) => n + w.suggested, 0);
-  const most = Math.max(MOST_TIMES, plays === 0 ? 0 : Math.ceil(need / plays));
   const drafted: DraftedCall[] = [];
   const all: { readonly section: string; readonly play: PlayCard }[] = [...standing];
-  let added: boolean;
-  do {
-    added = false;
+  /** One call more in each section that wants one and has a play for it; false: there is none. */
+  const round = (most: number): boolean => {
+    let added = false;
     for (const { section, suggested, candidates } of wanted) {
       const here = all.filter((c) => c.section === section);
       if (here.length >= suggested) continue;
@@ -85,7 +82,9 @@ export function draftCalls(
       all.push(call);
       added = true;
     }
-  } while (added);
+    return added;
+  };
+  for (let most = MOST_TIMES; most <= wanted.length; most++) while (round(most));
   const order = new Map(film.sections.map((s, i) => [s.key, i]));
   return drafted
     .map((call, i) => ({ call, i }))

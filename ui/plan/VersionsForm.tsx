@@ -73,7 +73,7 @@ export default function VersionsForm({ doors, sheet, plays, mayEdit, onClose }: 
     onClose();
   };
   const version = versions?.find((v) => v.number === chosen) ?? null;
-  const { calls, checks, sections } = sheet;
+  const { calls, checks, sections, waiting } = sheet;
   const differences = useMemo(
     () =>
       version &&
@@ -106,10 +106,16 @@ export default function VersionsForm({ doors, sheet, plays, mayEdit, onClose }: 
               htmlInput={{ maxLength: 80 }}
               onChange={(e) => setName(e.target.value)}
             />
-            <Button type="submit" variant="outlined">
+            <Button type="submit" variant="outlined" disabled={waiting > 0}>
               save as it stands
             </Button>
           </form>
+        )}
+        {mayEdit && waiting > 0 && (
+          <p className="small quiet" role="status">
+            {plural(waiting, 'change')} of yours {waiting === 1 ? 'is' : 'are'} on the way; a version is saved
+            or restored when the server has {waiting === 1 ? 'it' : 'them'}.
+          </p>
         )}
         {versions === null && problem === null && <p className="small quiet">being read …</p>}
         {versions?.length === 0 && (
@@ -134,7 +140,12 @@ export default function VersionsForm({ doors, sheet, plays, mayEdit, onClose }: 
                 compare
               </button>{' '}
               {mayEdit && (
-                <button type="button" className="plain" onClick={() => void restore(v.number)}>
+                <button
+                  type="button"
+                  className="plain"
+                  disabled={waiting > 0}
+                  onClick={() => void restore(v.number)}
+                >
                   restore
                 </button>
               )}

@@ -18,7 +18,7 @@ import {
 } from '@/core/plan';
 import { sheetScope, type Operation, type Pulled, type Queued } from '@/core/sync';
 import type { Outbox } from '@/client/outbox';
-import { useScope } from '@/client/SyncProvider';
+import { useQueue, useScope } from '@/client/SyncProvider';
 import { useToast } from '../shared/toasts';
 
 export interface SheetState {
@@ -36,6 +36,8 @@ export interface SheetState {
   readonly numbers: ReadonlyMap<string, number>;
   readonly pages: number;
   readonly unsettled: readonly Queued[];
+  /** Edits that only this browser has yet. */
+  readonly waiting: number;
   /** This browser could not store an edit. */
   readonly trouble: string;
   /** Does it; what cannot be done (null) is passed over. */
@@ -80,6 +82,8 @@ export function useSheet(
   plays: readonly PlayCard[],
 ): SheetState {
   const { rows, conflicts, refused, push } = useScope(sheetScope(sheet.key), brought);
+  const { queue } = useQueue();
+  const waiting = queue.filter((q) => q.scope === sheetScope(sheet.key) && q.state === 'waiting').length;
   const cards = useMemo(() => new Map(plays.map((p) => [p.id, p])), [plays]);
   const calls = useMemo(() => rows.flatMap((r) => callOfRow(r, cards) ?? []), [rows, cards]);
   const checks = useMemo(() => rows.flatMap((r) => checkOfRow(r) ?? []), [rows]);
@@ -143,6 +147,7 @@ export function useSheet(
     numbers,
     pages,
     unsettled: [...conflicts, ...refused],
+    waiting,
     trouble,
     edit,
     undo,
