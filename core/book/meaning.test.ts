@@ -597,6 +597,8 @@ describe('facts a count may slice by', () => {
       // Two by two at the snap: neither side is longer.
       boundarySnap: null,
       strongSide: 'trips',
+      tightEndTo: null,
+      lineBalance: 'balanced',
       backTo: 'away from strength',
       backfieldSet: 'gun, sidecar',
       shade: 'over',
