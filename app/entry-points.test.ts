@@ -3,6 +3,7 @@
  * permissions allows is answered, everything else is refused by name. A handler or an action that is not
  * listed here fails the test.
  */
+import { SECTIONS } from '@/core/plan/sections';
 import { readFileSync, readdirSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
@@ -535,6 +536,25 @@ const ACTIONS_WALKED: readonly Door[] = [
     args: () => [null, form({ name: 'x', opponent: 'CEDAR' })],
   },
   { file: 'app/(staff)/plan/actions.ts', name: 'copyOf', action: 'sheet.copy', args: () => [sheet] },
+  {
+    file: 'app/(staff)/plan/actions.ts',
+    name: 'saveSections',
+    action: 'sheet.draft',
+    args: () => [SECTIONS],
+  },
+  {
+    file: 'app/(staff)/plan/actions.ts',
+    name: 'keepVersion',
+    action: 'sheet.draft',
+    args: () => [sheet, 'x'],
+  },
+  { file: 'app/(staff)/plan/actions.ts', name: 'versionsOf', action: 'sheet.read', args: () => [sheet] },
+  {
+    file: 'app/(staff)/plan/actions.ts',
+    name: 'bringVersion',
+    action: 'sheet.draft',
+    args: () => [sheet, 1],
+  },
   {
     file: 'app/(staff)/book/actions.ts',
     name: 'preview',
