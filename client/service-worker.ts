@@ -108,6 +108,20 @@ const serwist = new Serwist({
     },
   ],
 });
+/**
+ * The script of a web worker, in a response without an address of its own: else the worker stands at the address of
+ * what was cached, without the fragment that tells it what to load.
+ */
+async function workerScript(request: Request): Promise<Response> {
+  const response = (await caches.match(request)) ?? (await fetch(request));
+  const { status, statusText, headers } = response;
+  return new Response(response.body, { status, statusText, headers });
+}
+self.addEventListener('fetch', (event) => {
+  if (event.request.destination !== 'worker') return;
+  event.stopImmediatePropagation();
+  event.respondWith(workerScript(event.request));
+});
 serwist.addEventListeners();
 
 /** A browser that can be told what never concerns this worker (static routing) does not ask, and need not start it, for each save. */

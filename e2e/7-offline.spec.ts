@@ -298,3 +298,24 @@ test('Back into Log, quick reloads and two members at once: every snap its own p
     expect(notes.filter((n) => n.startsWith(who))).toEqual(Array.from({ length: 6 }, (_, i) => `${who}${i}`));
   await second.close();
 });
+
+test('where the scripts come from this browser, looks are still measured in a worker', async ({ page }) => {
+  await signIn(page);
+  await kept(page, '/');
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  await page.reload();
+  expect(await page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
+  const said: string[] = [];
+  page.on('console', (m) => {
+    if (m.type() === 'error') said.push(m.text());
+  });
+  const began = page.waitForEvent('worker');
+  await page.goto(`${SITE()}/read?team=STG`);
+  const worker = await began;
+  await expect(page.getByRole('region', { name: 'Looks to prepare for' })).toContainText(
+    /\d+ looks in 5 games/,
+  );
+  // It lives: one that stands at another address than it was asked for says so and dies.
+  expect(page.workers()).toContain(worker);
+  expect(said).toEqual([]);
+});

@@ -29,6 +29,8 @@ const PAD = 2.5;
 /** Type of six points needs a row of this. */
 const SMALLEST_ROW = 7.6;
 const LARGEST_ROW = 15;
+/** Where more than so many would stand on the front, the back takes half. */
+const COMFORTABLE_ROW = 10;
 
 type Call = PrintedSection['calls'][number];
 
@@ -51,9 +53,10 @@ export function shuffleBand(calls: readonly Call[], next: () => number): BandRow
 export const bandWords = ({ play, tags }: Call): string =>
   `${playCall(play)}${tags.length > 0 ? ` ${tags.join(' ')}` : ''}, ${playLook(play)}`;
 
+const sideHolds = ({ height, columns }: BandSettings, row: number): number =>
+  columns * Math.max(1, Math.floor((height * INCH - HEAD - 2 * PAD) / row));
 /** Rows a side of an insert holds at the least type. */
-export const bandCapacity = ({ height, columns }: BandSettings): number =>
-  columns * Math.max(1, Math.floor((height * INCH - HEAD - 2 * PAD) / SMALLEST_ROW));
+export const bandCapacity = (settings: BandSettings): number => sideHolds(settings, SMALLEST_ROW);
 
 interface Side {
   readonly label: string;
@@ -62,8 +65,10 @@ interface Side {
 
 /** Sides of inserts, filled evenly: front and back of the first, then of the next. */
 export function bandSides(rows: readonly BandRow[], settings: BandSettings): Side[] {
-  const capacity = bandCapacity(settings);
-  const many = Math.max(1, Math.ceil(rows.length / capacity));
+  const many =
+    rows.length <= sideHolds(settings, COMFORTABLE_ROW)
+      ? 1
+      : Math.max(2, Math.ceil(rows.length / bandCapacity(settings)));
   const each = Math.ceil(rows.length / many);
   return Array.from({ length: many }, (_, i) => ({
     label: `${String.fromCharCode(65 + Math.floor(i / 2))} ${i % 2 === 0 ? 'front' : 'back'}`,
