@@ -148,13 +148,34 @@ test('a sheet of the offense is drafted, arranged, noted, waved through, and pri
   await twice.getByLabel('why it may stand').fill('our best picture');
   await page.keyboard.press('Enter');
   await expect(twice).toBeHidden();
-  await page.getByText('1 waved through').click();
+  // Of those that stand in one line, one is chosen.
+  const before = await page.getByTestId('call').count();
+  for (const name of ['Goal line', 'Backed up']) {
+    const box = page.getByRole('region', { name, exact: true });
+    while ((await box.getByTestId('call').count()) > 0) {
+      const left = (await box.getByTestId('call').count()) - 1;
+      await box.getByTestId('call').first().focus();
+      await page.keyboard.press('Delete');
+      await expect(box.getByTestId('call')).toHaveCount(left);
+    }
+  }
+  expect(await page.getByTestId('call').count()).toBeLessThan(before);
+  await open.getByLabel('wave one of them through').first().selectOption('Goal line');
+  await open.getByRole('button', { name: 'wave through' }).first().click();
+  await open.getByLabel('why it may stand').fill('we go for it from the red calls');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('2 waved through')).toBeVisible();
+  await page.getByText('2 waved through').click();
   const waved = page.getByRole('list', { name: 'Waved through' });
   await expect(waved).toContainText('“our best picture”, Dara Okafor-Lind');
   await saved(page);
   await page.reload();
-  await page.getByText('1 waved through').click();
-  await waved.getByRole('button', { name: 'bring it back' }).click();
+  await page.getByText('2 waved through').click();
+  await waved
+    .getByRole('listitem')
+    .filter({ hasText: 'our best picture' })
+    .getByRole('button', { name: 'bring it back' })
+    .click();
   await expect(twice).toBeVisible();
   await saved(page);
 
@@ -237,11 +258,11 @@ test('checks are drafted, the one left out is found, two members change them at 
   await page.keyboard.press('Enter');
   await expect(open).not.toContainText(`No answer for ${made},`);
   // A light front leaves a gap, named and shown; a word that the book lacks is said.
-  await even.getByLabel('front against 2x2').fill('goal line');
+  await even.getByLabel('front against 2x2').fill('3-2');
   await page.keyboard.press('Enter');
-  await even.getByLabel('coverage against 2x2').fill('quarters');
+  await even.getByLabel('coverage against 2x2').fill('2 man');
   await page.keyboard.press('Enter');
-  await expect(open).toContainText(/2x2, goal line, quarters: .* no owner\./);
+  await expect(open).toContainText(/2x2, 3-2, 2 man: .* no owner\./);
   await even.focus();
   await expect(page.getByRole('region', { name: 'Who owns what' })).toContainText('nobody');
   await even.getByLabel('front against 2x2').fill('the wall');
@@ -251,6 +272,8 @@ test('checks are drafted, the one left out is found, two members change them at 
   await answered.getByRole('button', { name: 'use it' }).first().click();
   await expect(even.getByLabel('front against 2x2')).not.toHaveValue('the wall');
   await axe(page);
+  await page.getByLabel('note on the card').fill('nickel folds');
+  await page.keyboard.press('Enter');
   await saved(page);
 
   // A coach at the same table: different checks both land; a locked table is his to read.
@@ -297,5 +320,6 @@ test('checks are drafted, the one left out is found, two members change them at 
     expect(Math.abs(left.y - right.y)).toBeLessThan(4);
     expect(right.x).toBeGreaterThan(left.x + 100);
   }
+  expect(Math.abs(at('nickel folds').y - at('2x2').y)).toBeLessThan(4);
   expect(at(`${k} of ${n}`).y).toBeGreaterThan(at('3x1 to the field').y);
 });

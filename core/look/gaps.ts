@@ -45,6 +45,8 @@ export interface Fitter {
   readonly x: number;
   /** He fits outside the tight end only: a safety of the quarters, from depth. */
   readonly edgeOnly?: boolean;
+  /** A man of the line who comes by his front: sent into his gap by another, he slants one gap either way. */
+  readonly slants?: boolean;
 }
 
 /**
@@ -64,6 +66,10 @@ export function gapOwners(
     const least = Math.min(...all.map((i) => distance(x, i)));
     return all.filter((i) => distance(x, i) <= least + EITHER);
   };
+  const beside = (man: Fitter): number[] =>
+    all
+      .filter((i) => crossed(man).some((c) => Math.abs(c - i) === 1))
+      .sort((a, b) => distance(man.x, a) - distance(man.x, b));
   const reached = ({ x, edgeOnly = false }: Fitter): number[] =>
     all
       .filter((i) => distance(x, i) <= FIT_REACH && !(edgeOnly && gapNumber(gaps[i]!.gap) < EDGE_FROM))
@@ -71,7 +77,7 @@ export function gapOwners(
   const has = new Map<number, { readonly man: Fitter; readonly by: 'rush' | 'fit' }>();
   // An augmenting path for each man in turn: the most gaps that these men can own at once.
   const place = (man: Fitter, by: 'rush' | 'fit', seen: Set<number>): boolean => {
-    for (const gap of by === 'rush' ? crossed(man) : reached(man)) {
+    for (const gap of by === 'rush' ? [...crossed(man), ...(man.slants ? beside(man) : [])] : reached(man)) {
       if (seen.has(gap)) continue;
       seen.add(gap);
       const before = has.get(gap);

@@ -39,6 +39,26 @@ describe('gaps', () => {
     expect(open([{ name: 'safety', x: 7 }])).toEqual([]);
     expect(open([{ name: 'far corner', x: 18 }])).toEqual(['DR']);
   });
+  it('are shared out when a man is sent into another’s: the line slants, one gap each, and no farther', () => {
+    const line = [
+      ['end', -4],
+      ['nose', -0.8],
+      ['tackle', 2.4],
+      ['right end', 4],
+    ].map(([name, x]) => ({ name: name as string, x: x as number, slants: true }));
+    const spread = lookOf('spread', '4-2 over', 'cover 1').offense.snap;
+    const owners = (sent: readonly { name: string; x: number }[]) =>
+      gapOwners(spread, [...line, ...sent], []).map((g) => `${g.gap} ${g.owner}`);
+    // Backers through both A gaps: the nose is in the B gap.
+    expect(
+      owners([
+        { name: 'M', x: -0.8 },
+        { name: 'W', x: 0.8 },
+      ]),
+    ).toEqual(['CL end', 'BL nose', 'AL M', 'AR W', 'BR tackle', 'CR right end']);
+    // A man outside the right end: he comes inside, and the tackle before him.
+    expect(owners([{ name: 'S', x: 4 }]).slice(3)).toEqual(['AR tackle', 'BR right end', 'CR S']);
+  });
   it('are filled as many as can be: the near man steps aside for the one who can go nowhere else', () => {
     const some = rushes.filter((r) => r.name !== 'right end' && r.name !== 'tackle');
     // B, C and D right are open; the man at 1 reaches B and C only.

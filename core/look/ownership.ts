@@ -68,7 +68,9 @@ export function ownership({ offense, defense }: FullLook): Ownership | null {
   if (!defense?.front || !defense.coverage) return null;
   const { duties } = defense;
   const structure = offense.snap;
-  const rushes = duties.flatMap(({ man, rush }) => (rush === null ? [] : [{ name: man.name, x: rush }]));
+  const rushes = duties.flatMap(({ man, rush, called }) =>
+    rush === null ? [] : [{ name: man.name, x: rush, slants: man.level === 'down' && !called }],
+  );
   const gaps = gapOwners(structure, rushes, fittersOf(duties, structure));
   const sign = (side: Side): number => (side === 'L' ? -1 : 1);
   const flatOf = (side: Side): string | null => {

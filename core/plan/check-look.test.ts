@@ -58,7 +58,7 @@ describe('a picture', () => {
 describe('what an answer leaves', () => {
   it('is nothing for an even front with a safety to fit, and the gap for a light one', () => {
     expect(codes('2x2', '4-2 over', 'quarters')).toEqual([]);
-    expect(codes('2x2', '3-2', 'cover 1')).toContain('open_gap');
+    expect(codes('2x2', '3-2', '2 man')).toContain('open_gap');
   });
   it('says which word the book does not draw, and checks nothing of it', () => {
     const { faults, owned } = call('2x2', 'a front of ours', 'quarters');

@@ -16,7 +16,7 @@ import {
 } from '@/core/plan';
 import { tenths } from '@/core/read';
 import { plural } from '@/core/rules/plural';
-import { Waved, WaveThrough } from './WaveThrough';
+import { Waved, WaveOne, WaveThrough } from './WaveThrough';
 
 interface AuditsProps {
   readonly audits: readonly Audit[];
@@ -90,7 +90,14 @@ export function Audits(props: AuditsProps) {
                     {section(audit)} {figure(audit.facts)}
                   </span>
                 ))}
-                .
+                .{' '}
+                {mayEdit && (
+                  <WaveOne
+                    audits={these}
+                    label={(key) => findSection(key, sections)?.label ?? key}
+                    onEdit={onEdit}
+                  />
+                )}
               </li>
             )
           );

@@ -50,6 +50,38 @@ export function WaveThrough({ audit, onEdit }: WaveThroughProps) {
   );
 }
 
+interface WaveOneProps {
+  readonly audits: readonly (Known & { readonly section: string | null })[];
+  readonly label: (section: string) => string;
+  readonly onEdit: (edit: SheetEdit | null) => void;
+}
+
+/** Of audits that stand in one line, one is chosen and waved through. */
+export function WaveOne({ audits, label, onEdit }: WaveOneProps) {
+  const [section, setSection] = useState('');
+  const audit = audits.find((a) => a.section === section);
+  if (audits.length === 1) return <WaveThrough audit={audits[0]!} onEdit={onEdit} />;
+  return (
+    <>
+      <select
+        className="small noprint"
+        aria-label="wave one of them through"
+        value={audit ? section : ''}
+        autoComplete="off"
+        onChange={(e) => setSection(e.target.value)}
+      >
+        <option value="">wave one through …</option>
+        {audits.map((a) => (
+          <option key={a.section} value={a.section!}>
+            {label(a.section!)}
+          </option>
+        ))}
+      </select>
+      {audit && <WaveThrough key={section} audit={audit} onEdit={onEdit} />}
+    </>
+  );
+}
+
 interface WavedProps {
   readonly waved: readonly { readonly audit: { readonly sentence: string }; readonly remark: Remark }[];
   readonly mayEdit: boolean;

@@ -12,6 +12,7 @@ import {
 import { plural } from '@/core/rules/plural';
 import { Marks } from '../../chalk/Marks';
 import { RateBar } from '../../charts/RateBar';
+import { TextBox } from '../../shared/TextBox';
 
 interface CheckDrawnProps {
   readonly check: Check;
@@ -51,6 +52,22 @@ export function CheckDrawn({ check, look, own, mayEdit, onEdit, onReel }: CheckD
           >
             <Marks drawing={look.drawing.drawing} />
           </svg>
+        )}
+        {(mayEdit || check.note !== null) && (
+          <TextBox
+            key={`${check.id}${check.note ?? ''}`}
+            fullWidth
+            label="note on the card"
+            defaultValue={check.note ?? ''}
+            disabled={!mayEdit}
+            htmlInput={{
+              maxLength: 200,
+              onBlur: (e) => onEdit(changeCheck(check, { note: e.target.value.trim() || null })),
+            }}
+            onKeyDown={(e) => {
+              if (e.key === 'Enter') (e.target as HTMLElement).blur();
+            }}
+          />
         )}
         {look && look.faults.length > 0 && (
           <ul className="plainlist">

@@ -13,6 +13,7 @@ import {
   ownAnswers,
   pictureOf,
   removeCheck,
+  together,
 } from '@/core/plan';
 import type { NamedRows } from '@/core/read';
 import { Reel } from '../../read/Reel';
@@ -66,23 +67,21 @@ export default function DefenseScreen(props: PlanScreenProps) {
       front: a?.front ?? null,
       coverage: a?.coverage ?? null,
     });
-    // A check that stands empty is removed with what takes its place.
-    for (const c of empty)
-      if (drafted.some((d) => d.shown.picture.key === c.picture)) edit(removeCheck(checks, c));
-    edit(
-      addChecks(
-        checks,
-        drafted
-          .filter((d) => d.answer !== null)
-          .map((d) => ({
-            id: crypto.randomUUID(),
-            picture: d.shown.picture.key,
-            personnel: null,
-            situation: null,
-            ...answer(d),
-          })),
-      ),
+    // A check that stands empty is removed with what takes its place, and one undo brings all back.
+    const removed = empty.filter((c) => drafted.some((d) => d.shown.picture.key === c.picture));
+    const added = addChecks(
+      checks.filter((c) => !removed.includes(c)),
+      drafted
+        .filter((d) => d.answer !== null)
+        .map((d) => ({
+          id: crypto.randomUUID(),
+          picture: d.shown.picture.key,
+          personnel: null,
+          situation: null,
+          ...answer(d),
+        })),
     );
+    edit(together([...(added ? [added] : []), ...removed.map((c) => removeCheck(checks, c))]));
   };
   useScreenCommands(PLAN, {
     undo: mayEdit ? sheet.undo : undefined,
