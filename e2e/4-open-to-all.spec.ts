@@ -40,6 +40,14 @@ test('axe finds no violation on any screen, light or dark', async ({ browser }) 
     .click();
   await expect(page.getByTestId('call')).toHaveCount(1);
   await look(page, 'sheet');
+  await page.goto(`${SITE()}/plan`);
+  await page.waitForLoadState('networkidle');
+  await page.getByLabel('For our').selectOption('defense');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await page.getByRole('button', { name: 'draft what has no answer' }).click();
+  await expect(page.getByRole('row', { name: /^check for 2x2/ })).toBeVisible();
+  const checks = new URL(page.url()).pathname;
+  await look(page, 'check table');
   await page.keyboard.press('Control+KeyK');
   await expect(
     page.getByRole('dialog', { name: 'Go to or do' }).getByText('Games', { exact: true }),
@@ -62,6 +70,8 @@ test('axe finds no violation on any screen, light or dark', async ({ browser }) 
     '/book/draw',
     '/staff',
     `${sheet}/print`,
+    `${sheet}/print?print=band`,
+    `${checks}/print`,
   ]) {
     await page.goto(SITE() + path);
     await page.waitForLoadState('networkidle');
