@@ -137,6 +137,8 @@ test('from the half-logged game to a printed call sheet', async ({ page }) => {
       .getByRole('list', { name: /^Plays for/ })
       .getByRole('listitem')
       .first();
+    // Both in sight: how tall what stands above them is, the sheet says.
+    await goal.scrollIntoViewIfNeeded();
     const from = (await first.locator('strong').boundingBox())!;
     const to = (await goal.boundingBox())!;
     await page.mouse.move(from.x + 10, from.y + 5);

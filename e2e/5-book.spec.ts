@@ -273,8 +273,8 @@ test('a play: other ways to show it with the jobs they change, a set-up that the
   await page.goto(`${SITE()}/plan`);
   await page.getByRole('button', { name: 'Start' }).click();
   await page.getByRole('button', { name: 'add Angle to 1st & 10' }).click();
-  await expect(page.getByRole('list', { name: 'Set-ups that are missing' })).toContainText(
-    /Angle needs its set-up: Stick has been shown \d+ of 99 times/,
+  await expect(page.getByRole('list', { name: 'What the sheet leaves open' })).toContainText(
+    /Angle pays after Stick was shown 99 times: it was shown \d+ times/,
   );
 });
 
