@@ -1,7 +1,8 @@
 /** Synchronized rows as the snaps, calls, words and plays they are. */
 import type { Term } from '../book/term';
 import type { Check, Remark } from '../plan/rows';
-import { CALL_NOTES, NO_NOTES, type CallNotes, type PlayCard, type SheetCall } from '../plan/sheet';
+import { CALL_NOTES, NO_NOTES, type CallNotes } from '../plan/call-notes';
+import type { PlayCard, SheetCall } from '../plan/sheet';
 import { fullSnap, type SlimSnap } from '../snap/fields';
 import type { Snap } from '../snap/snap';
 import type { SyncRow } from '../sync';

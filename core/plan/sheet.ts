@@ -2,7 +2,10 @@
 import { FIRST_VALUE, select, type Columns } from '../read/columns';
 import { wilson, type Rate } from '../read/rates';
 import type { SnapFields } from '../snap/snap';
+import type { CallNotes, IfThen } from './call-notes';
 import { sectionRows, SECTIONS, type SectionSpec } from './sections';
+
+export { CALL_NOTES, NO_NOTES, type CallNotes, type IfThen } from './call-notes';
 
 export const LINK_KINDS = ['set-up', 'complement'] as const;
 /** A set-up must have been shown `least` times before the play pays; a complement punishes what takes the play away. */
@@ -117,36 +120,6 @@ export function suggestCalls(
         a.play.name.localeCompare(b.play.name),
     );
 }
-
-/** What to do next by what was seen: another call of the sheet, or words. */
-export interface IfThen {
-  readonly when: string;
-  /** A call of the same sheet; null: the words say it. */
-  readonly call: string | null;
-  readonly words: string | null;
-}
-
-/** What a staff notes of a call besides what it is. */
-export interface CallNotes {
-  readonly hash: 'L' | 'M' | 'R' | null;
-  readonly note: string | null;
-  /** Words that are said with it: a tempo, a protection, a route tag. */
-  readonly tags: readonly string[];
-  readonly ifThen: readonly IfThen[];
-  /** Who must be available: letters, numbers, names. */
-  readonly needs: readonly string[];
-  /** What must have been shown before it pays. */
-  readonly shownFirst: string | null;
-}
-export const NO_NOTES: CallNotes = {
-  hash: null,
-  note: null,
-  tags: [],
-  ifThen: [],
-  needs: [],
-  shownFirst: null,
-};
-export const CALL_NOTES = Object.keys(NO_NOTES) as (keyof CallNotes)[];
 
 export interface SheetCall extends CallNotes {
   readonly id: string;
