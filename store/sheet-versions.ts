@@ -19,7 +19,7 @@ import { nextRevision, touchScope } from './sync/scope';
 const MOST_VERSIONS = 50;
 
 async function sheetOf(em: Em, actor: Actor, key: string): Promise<InferEntity<typeof CallSheet>> {
-  const sheet = await em.findOne(CallSheet, { program: actor.programId, key });
+  const sheet = await em.findOne(CallSheet, { program: actor.programId, key }, { disableIdentityMap: true });
   if (!sheet) throw new NotFound('call sheet');
   return sheet as InferEntity<typeof CallSheet>;
 }
@@ -35,35 +35,41 @@ async function contentOf(actor: Actor, key: string): Promise<SheetContent> {
   };
 }
 
+/** Under the sheet's lock: what stands becomes a version. */
+async function keep(
+  tx: Em,
+  actor: Actor,
+  sheet: InferEntity<typeof CallSheet>,
+  name: string,
+  now: Date,
+): Promise<number> {
+  const [last] = await tx.find(SheetVersion, { sheet: sheet.id }, { orderBy: { number: 'desc' }, limit: 1 });
+  const number = (last?.number ?? 0) + 1;
+  tx.create(SheetVersion, {
+    id: randomUUID(),
+    program: actor.programId,
+    sheet: sheet.id,
+    number,
+    name: name === '' ? `Version ${number}` : name,
+    content: await contentOf(actor, sheet.key),
+    by: actor.memberId,
+    at: now,
+  });
+  await tx.flush();
+  await tx.nativeDelete(SheetVersion, { sheet: sheet.id, number: { $lte: number - MOST_VERSIONS } });
+  return number;
+}
+
 /** Saves the sheet as it stands; the number it has then. */
 export async function saveVersion(actor: Actor, key: string, name: string, now: Date): Promise<number> {
   permit(actor, 'sheet.draft');
   const words = name.trim();
   if (words.length > 80) throw new Invalid('a name has up to 80 characters');
-  const em = await openEm();
-  return em.transactional(async (tx) => {
+  return (await openEm()).transactional(async (tx) => {
     const sheet = await sheetOf(tx, actor, key);
     // Waits for who is writing to the sheet, so that the version is one moment of it.
     await nextRevision(tx, actor.programId, sheetScope(key));
-    const [last] = await tx.find(
-      SheetVersion,
-      { sheet: sheet.id },
-      { orderBy: { number: 'desc' }, limit: 1 },
-    );
-    const number = (last?.number ?? 0) + 1;
-    tx.create(SheetVersion, {
-      id: randomUUID(),
-      program: actor.programId,
-      sheet: sheet.id,
-      number,
-      name: words === '' ? `Version ${number}` : words,
-      content: await contentOf(actor, key),
-      by: actor.memberId,
-      at: now,
-    });
-    await tx.flush();
-    await tx.nativeDelete(SheetVersion, { sheet: sheet.id, number: { $lte: number - MOST_VERSIONS } });
-    return number;
+    return keep(tx, actor, sheet, words, now);
   });
 }
 
@@ -94,15 +100,16 @@ export async function restoreVersion(
   now: Date,
 ): Promise<{ readonly kept: number; readonly left: number }> {
   permit(actor, 'sheet.draft');
-  const em = await openEm();
-  const kept = await saveVersion(actor, key, `Before version ${number} was restored`, now);
-  return em.transactional(async (tx) => {
+  return (await openEm()).transactional(async (tx) => {
+    await sheetOf(tx, actor, key);
+    // Read again under the lock: nobody locks the sheet or writes to it from here on.
+    await touchScope(tx, actor.programId, sheetScope(key));
     const sheet = await sheetOf(tx, actor, key);
     if (sheet.lockedBy && !may(actor.roles, 'sheet.draft-locked'))
       throw new Refused('changing a locked sheet', ['coordinator']);
     const version = await tx.findOne(SheetVersion, { sheet: sheet.id, number });
     if (!version) throw new NotFound('version');
-    await touchScope(tx, actor.programId, sheetScope(key));
+    const kept = await keep(tx, actor, sheet, `Before version ${number} was restored`, now);
     const { content } = version;
     const plays = new Map((await tx.find(PlayRow, { program: actor.programId })).map((p) => [p.key, p.id]));
     await tx.nativeDelete(CallRow, { sheet: sheet.id });

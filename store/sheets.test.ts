@@ -296,6 +296,8 @@ describe('versions', () => {
     await rows.lockSheet(dara, sheet, true);
     await expect(versions.restoreVersion(coach, sheet, 1, NOW)).rejects.toBeInstanceOf(Refused);
     await expect(versions.restoreVersion(dara, sheet, 9, NOW)).rejects.toBeInstanceOf(NotFound);
+    // What was refused left nothing behind.
+    expect(await versions.listVersions(dara, sheet)).toHaveLength(1);
     const stranger: Actor = { ...dara, programId: randomUUID() };
     for (const work of [
       () => versions.listVersions(stranger, sheet),

@@ -83,7 +83,7 @@ export const setupAudits = (
     section: call.section,
     calls: [call.id],
     facts: { shown: link.rows.length, least: link.link.least },
-    sentence: `${call.play.name} pays after ${link.play?.name ?? 'a play that is not on the list any more'} was shown ${link.link.least} times: it was shown ${link.rows.length} times, and does not stand before it.`,
+    sentence: `${call.play.name} pays after ${link.play?.name ?? 'a play that is not on the list any more'} was shown ${plural(link.link.least, 'time')}: it was shown ${plural(link.rows.length, 'time')}, and does not stand before it.`,
   }));
 
 /** "If … then" that leads to a call that is not on the sheet any more. */

@@ -1,5 +1,6 @@
 'use client';
 import { addCalls, draftCalls, type PlayCard } from '@/core/plan';
+import { plural } from '@/core/rules/plural';
 import { uniform } from '@/core/stats/uniform';
 import { useToast } from '../shared/toasts';
 import { SEED, type PlanFilm } from './usePlanFilm';
@@ -33,7 +34,7 @@ export function useDraft(
     say(
       drafted.length === 0
         ? 'Every section that comes up holds calls enough, or no play of ours can be argued for it.'
-        : `${drafted.length} calls drafted; Undo removes them in one.`,
+        : `${plural(drafted.length, 'call')} drafted; Undo takes the draft back in one.`,
     );
   };
 }
