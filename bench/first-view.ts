@@ -16,6 +16,11 @@ export const SCREENS: readonly Screen[] = [
   { name: 'Games', path: '/log', ready: 'main h1' },
   { name: 'Log', path: '/log/2026-w08-stg-wre', ready: '[aria-label="The game so far"]:not([aria-busy])' },
   { name: 'Read', path: '/read', ready: '[aria-label="Situation board"] .num' },
+  {
+    name: 'Read, alive',
+    path: '/read',
+    ready: '[aria-label="Situation board"]:not([aria-busy]) .num',
+  },
   { name: 'Sheets', path: '/plan', ready: 'main h1' },
   { name: 'Book', path: '/book', ready: '.termcards li' },
   { name: 'Draw', path: '/book/draw', ready: '.drawfield [data-letter]' },

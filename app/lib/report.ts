@@ -2,7 +2,6 @@ import 'server-only';
 import { gameNames } from '@/core/exchange/names';
 import type { Actor } from '@/core/exchange/types';
 import {
-  buildColumns,
   buildReport,
   changesSince,
   figuresOf,
@@ -34,7 +33,7 @@ import type { ReportToPrint } from '@/render/report-pdf';
 import { snapsOf } from '@/store/film';
 import { listTeams } from '@/store/games';
 import { lastPrint, reportWords } from '@/store/reports';
-import { countedFilm } from './counted-film';
+import { columnsOfFilm, countedFilm } from './counted-film';
 
 export interface MadeReport {
   readonly address: ReadAddress;
@@ -72,7 +71,7 @@ export async function makeReport(actor: Actor, params: URLSearchParams): Promise
     chosen.map((g) => g.info),
     address.halfLife,
   );
-  const columns = buildColumns(counted, rules, weights);
+  const columns = await columnsOfFilm(film);
   const rows = rowsAt(columns, address, rules.zones);
   const template = templatesSchema.nullish().safeParse(settings.reports).data?.[side] ?? null;
   const asked = sectionsSchema.safeParse(params.get('sections')?.split(',')).data ?? null;

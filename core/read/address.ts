@@ -84,6 +84,10 @@ export const cellWords = (cell: Cell | null, zoneLabel: string | null): string =
     ? 'All situations'
     : `${bucketLabel(cell.bucket as BucketKey)}${zoneLabel ? `, ${zoneLabel}` : ''}`;
 
+/** Whose film is read where the address names nobody: the next opponent, or the first team there is. */
+export const usualTeam = (opponent: string | null, teams: readonly { readonly key: string }[]): string =>
+  opponent ?? teams[0]?.key ?? '';
+
 /** What stands in the address; words that mean nothing are passed over. */
 export function readAddress(
   params: { get(name: string): string | null },

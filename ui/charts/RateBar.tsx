@@ -1,4 +1,3 @@
-'use client';
 /** A rate as the doubt it carries: the interval as a line, the point faint below the floor. */
 import { countText, FEW, intervalText, type Rate } from '@/core/read';
 
@@ -10,10 +9,13 @@ export function RateBar({
   rate,
   label,
   onOpen,
+  href,
 }: {
   rate: Rate;
   label: string;
   onOpen?: (() => void) | undefined;
+  /** The door where no script is alive yet. */
+  href?: string | undefined;
 }) {
   // Under weights the count stays the count; what it is worth stands beside it.
   const weighted = rate.worth !== rate.n && rate.share !== null;
@@ -24,6 +26,10 @@ export function RateBar({
         <button type="button" className="plain num" onClick={onOpen} aria-label={`${words}, open the reel`}>
           {words}
         </button>
+      ) : href ? (
+        <a className="plain num" href={href} aria-label={`${words}, open the reel`}>
+          {words}
+        </a>
       ) : (
         <span className="num">{words}</span>
       )}

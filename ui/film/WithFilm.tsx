@@ -1,16 +1,21 @@
 'use client';
 import type { ReactNode } from 'react';
+import { FilmComes } from './FilmComes';
 import { useFilm, type FilmGames } from '@/client/film';
 
 /** A screen that counts film, once the film is here. */
-export function WithFilm({ path, children }: { path: string; children: (games: FilmGames) => ReactNode }) {
+export function WithFilm({
+  path,
+  waiting = <FilmComes />,
+  children,
+}: {
+  path: string;
+  /** Stands until the film is here. */
+  waiting?: ReactNode;
+  children: (games: FilmGames) => ReactNode;
+}) {
   const film = useFilm(path);
-  if (film.kind === 'loading')
-    return (
-      <p className="card quiet" role="status" aria-busy="true">
-        Loading the film …
-      </p>
-    );
+  if (film.kind === 'loading') return waiting;
   if (film.kind === 'away')
     return (
       <p className="card flag" role="alert">

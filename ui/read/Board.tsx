@@ -1,5 +1,7 @@
-'use client';
-/** The situation board: a row a bucket, a mark a snap where it was played; bars only when there are too many to see. */
+/**
+ * The situation board: a row a bucket, a mark a snap where it was played; bars only when there are too many to see.
+ * Drawn by the server at the first visit, with links for doors, and by the page from then on.
+ */
 import { plural } from '@/core/rules/plural';
 import { memo, useId, useMemo } from 'react';
 import type { Zone } from '@/core/field/situation';
@@ -18,9 +20,14 @@ export interface BoardProps {
   readonly board: readonly BoardRow[];
   readonly cell: Cell | null;
   readonly zones: readonly Zone[];
-  readonly onCell: (cell: Cell) => void;
-  readonly onReel: (bucket: string, kind: string) => void;
+  readonly doors: BoardDoors;
 }
+export type BoardDoors =
+  | { readonly onCell: (cell: Cell) => void; readonly onReel: (reel: string) => void }
+  | {
+      /** Where the view with these changes stands. */
+      readonly hrefOf: (changes: Readonly<Record<string, string>>) => string;
+    };
 
 /** A zone of the field on the board's width. */
 interface Span extends Zone {
@@ -34,6 +41,7 @@ const Zones = memo(function Zones({
   label,
   chosen,
   zones,
+  height,
   onCell,
 }: {
   readonly bucket: string;
@@ -41,11 +49,13 @@ const Zones = memo(function Zones({
   /** The chosen zone of this situation, if one is. */
   readonly chosen: string | null;
   readonly zones: readonly Span[];
-  readonly onCell: (cell: Cell) => void;
+  readonly height: number;
+  readonly onCell: ((cell: Cell) => void) | undefined;
 }) {
   return (
     <>
-      {zones.map((zone) => (
+      {/* Without a script a zone leads nowhere: only the chosen one is drawn. */}
+      {(onCell ? zones : zones.filter((zone) => zone.key === chosen)).map((zone) => (
         <rect
           key={zone.key}
           x={zone.a}
@@ -54,14 +64,18 @@ const Zones = memo(function Zones({
           height="100%"
           fill={chosen === zone.key ? 'var(--high)' : 'transparent'}
           className="zone"
-          onClick={() => onCell({ bucket, zone: zone.key })}
+          onClick={onCell && (() => onCell({ bucket, zone: zone.key }))}
         >
           <title>{`${label}, ${zone.label}`}</title>
         </rect>
       ))}
-      {zones.slice(1).map((zone) => (
-        <line key={zone.key} x1={zone.a} x2={zone.a} y1="0" y2="100%" stroke="var(--faint)" />
-      ))}
+      <path
+        d={zones
+          .slice(1)
+          .map((zone) => `M${zone.a} 0V${height}`)
+          .join('')}
+        stroke="var(--faint)"
+      />
     </>
   );
 });
@@ -115,7 +129,7 @@ const Head = memo(function Head({ pattern }: { readonly pattern: string }) {
   );
 });
 
-export const Board = memo(function Board({ board, cell, zones: set, onCell, onReel }: BoardProps) {
+export const Board = memo(function Board({ board, cell, zones: set, doors }: BoardProps) {
   const id = useId().replace(/[^a-zA-Z0-9]/g, '');
   const zones = useMemo(
     () =>
@@ -143,14 +157,20 @@ export const Board = memo(function Board({ board, cell, zones: set, onCell, onRe
           return (
             <tr key={key} style={chosen ? { outline: '1.5px solid var(--finding)' } : undefined}>
               <td>
-                <button
-                  type="button"
-                  className="plain"
-                  aria-pressed={chosen && cell.zone === null}
-                  onClick={() => onCell({ bucket: key, zone: null })}
-                >
-                  {label}
-                </button>
+                {'hrefOf' in doors ? (
+                  <a className="plain" href={doors.hrefOf({ cell: key })}>
+                    {label}
+                  </a>
+                ) : (
+                  <button
+                    type="button"
+                    className="plain"
+                    aria-pressed={chosen && cell.zone === null}
+                    onClick={() => doors.onCell({ bucket: key, zone: null })}
+                  >
+                    {label}
+                  </button>
+                )}
                 <div className="small quiet">{unmarked === 0 ? '' : `${unmarked} not tagged`}</div>
               </td>
               <td>
@@ -165,13 +185,20 @@ export const Board = memo(function Board({ board, cell, zones: set, onCell, onRe
                     label={label}
                     chosen={chosen ? cell.zone : null}
                     zones={zones}
-                    onCell={onCell}
+                    height={height}
+                    onCell={'onCell' in doors ? doors.onCell : undefined}
                   />
                   <g pointerEvents="none">{drawn(boxesOf(boardRow, height), id)}</g>
                 </svg>
               </td>
               <td>
-                <RateBar rate={calls.run} label="run" onOpen={() => onReel(key, 'runs')} />
+                <RateBar
+                  rate={calls.run}
+                  label="run"
+                  {...('hrefOf' in doors
+                    ? { href: doors.hrefOf({ reel: `row.${key}.runs` }) }
+                    : { onOpen: () => doors.onReel(`row.${key}.runs`) })}
+                />
               </td>
             </tr>
           );

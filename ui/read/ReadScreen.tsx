@@ -4,14 +4,14 @@ import { useCallback, useMemo, useState } from 'react';
 import { gameNames } from '@/core/exchange/names';
 import type { TeamInfo } from '@/core/exchange/types';
 import type { SavedView } from '@/core/read/schema';
-import { ofKicks, repsOf, writeCell, writeFilter, type Cell, type Contrast } from '@/core/read';
+import { ofKicks, repsOf, usualTeam, writeCell, writeFilter, type Cell, type Contrast } from '@/core/read';
 import { useAfterPaint } from '../shared/afterPaint';
 import { useScreenCommands } from '../shared/commands';
 import { READ } from '../shared/screen-commands/read';
 import { useStaffRules } from '../StaffRules';
 import { useUrlState } from '../useUrlState';
-import { Board } from './Board';
 import { ReadFilters } from './ReadFilters';
+import { SituationCard } from './SituationCard';
 import { useReading, type ReadFilm } from './useReading';
 import { part } from '../shared/part';
 
@@ -53,7 +53,7 @@ export default function ReadScreen(props: ReadScreenProps) {
       ),
     [games, nameOf],
   );
-  const reading = useReading(props, url, opponent ?? teams[0]?.key ?? '', nameOf);
+  const reading = useReading(props, url, usualTeam(opponent, teams), nameOf);
   const { address, counted, film, profile, snaps } = reading;
   const { team, cell, reel } = address;
   const filtered =
@@ -72,9 +72,9 @@ export default function ReadScreen(props: ReadScreenProps) {
     (to: Cell) => setUrl({ cell: writeCell(to) === chosen ? null : writeCell(to), reel: null }),
     [chosen, setUrl],
   );
-  const onReel = useCallback(
-    (bucket: string, kind: string) => setUrl({ reel: `row.${bucket}.${kind}` }, true),
-    [setUrl],
+  const doors = useMemo(
+    () => ({ onCell, onReel: (name: string) => setUrl({ reel: name }, true) }),
+    [onCell, setUrl],
   );
   useScreenCommands(READ, {
     reel: () => setUrl({ reel: 'all' }, true),
@@ -114,15 +114,7 @@ export default function ReadScreen(props: ReadScreenProps) {
         />
       ) : ofKicks(address.side) ? null : (
         <div className="readgrid">
-          <section className="card" aria-label="Situation board">
-            <header>
-              <h2>What they call, by situation and field</h2>
-              <span className="small" aria-hidden="true">
-                solid run · hatched pass · open run-pass option · line = 95 % interval
-              </span>
-            </header>
-            <Board board={counted.board} cell={cell} zones={zones} onCell={onCell} onReel={onReel} />
-          </section>
+          <SituationCard board={counted.board} cell={cell} zones={zones} doors={doors} />
           <LooksCard
             counted={settled.counted}
             ofCell={cell !== null}

@@ -28,13 +28,14 @@ export function useComing<T extends object>(
 }
 
 /**
- * A component that is loaded when it is first shown, in the browser only. `waiting` stands in its place until then.
+ * A component that is loaded when it is first shown, in the browser only. `waiting` stands in its place until then,
+ * the same always or by what is given to it.
  * Where it cannot be loaded (no network, and nothing kept of it yet) that is said in its place and the screen around
  * it stands, with what is typed in it; it comes when the network is back.
  */
 export function part<P extends object>(
   load: () => Promise<{ readonly default: ComponentType<P> }>,
-  waiting: ReactNode = null,
+  waiting: ReactNode | ((props: P) => ReactNode) = null,
 ): ComponentType<P> {
   let loaded: ComponentType<P> | null = null;
   const ask = async (): Promise<ComponentType<P>> => (loaded ??= (await load()).default);
@@ -45,7 +46,7 @@ export function part<P extends object>(
     });
     const { value: Shown, missing } = useComing(ask, loaded);
     if (Shown) return <Shown {...props} />;
-    if (!missing) return waiting;
+    if (!missing) return typeof waiting === 'function' ? waiting(props) : waiting;
     return (
       <p className="small quiet" role="status">
         A part of this page could not be loaded. It comes when the network is back.
