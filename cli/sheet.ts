@@ -16,7 +16,9 @@ import {
   SECTIONS,
   SHEET_SIDES,
   sheetJson,
+  scoutCards,
   USUAL_BAND,
+  USUAL_SCOUT,
   type Check,
   type PrintChoice,
   type PrintSource,
@@ -25,6 +27,7 @@ import {
   type SheetPaper,
   type SheetSide,
 } from '../core/plan';
+import { DEFAULT_RULES } from '../core/read';
 import { uniform } from '../core/stats/uniform';
 import { sheetPdf } from '../render/sheet-pdf';
 import { levelOption, print, readOptions } from './options';
@@ -53,6 +56,19 @@ interface Drafted {
   readonly json: ReturnType<typeof sheetJson>;
 }
 type About = Omit<PrintSource['sheet'], 'sections'>;
+
+const cardsOf = (
+  { book, snaps, columns }: Film,
+  { opponent, side }: Common,
+  calls: readonly SheetCall[],
+  checks: readonly Check[],
+  profile: LevelProfile,
+): PrintSource['cards'] =>
+  scoutCards(
+    { book, profile, settings: DEFAULT_RULES.look, snaps, columns, opponent },
+    { side, checks, plays: calls.map((call) => call.play) },
+    USUAL_SCOUT,
+  );
 
 function draftOffense(
   film: Film,
@@ -93,6 +109,7 @@ function draftOffense(
       side,
       sheet: { ...about, sections: numberSheet(calls, sections) },
       checks: { ...about, checks: [] },
+      cards: cardsOf(film, common, calls, [], profile),
     },
   };
 }
@@ -141,6 +158,7 @@ function draftDefense(
           third: looks.get(c.id)?.owned?.third,
         })),
       },
+      cards: cardsOf(film, common, [], checks, profile),
     },
   };
 }
@@ -179,7 +197,7 @@ export async function sheet(args: string[]): Promise<number> {
   const { source, json } = drafted;
   const band = { ...USUAL_BAND, seed };
   const pdf = (choice: Pick<PrintChoice, 'kind' | 'paper'>): Promise<Uint8Array> =>
-    sheetPdf(source, { ...choice, band });
+    sheetPdf(source, { ...choice, band, scout: USUAL_SCOUT });
   const files: [string, Uint8Array | string][] = [
     ['sheet.json', `${JSON.stringify(json, null, 2)}\n`],
     ...(side === 'offense'
@@ -188,6 +206,7 @@ export async function sheet(args: string[]): Promise<number> {
           ['wristband.pdf', await pdf({ kind: 'band', paper: paper.startsWith('a') ? 'a4' : 'letter' })],
         ] as [string, Uint8Array][])
       : ([['checks.pdf', await pdf({ kind: 'checks', paper })]] as [string, Uint8Array][])),
+    ['scout-cards.pdf', await pdf({ kind: 'scout', paper: values.paper ? paper : papersOf('scout')[0]! })],
   ];
   mkdirSync(out, { recursive: true });
   for (const [name, bytes] of files) writeFileSync(path.join(out, name), bytes);

@@ -19,7 +19,9 @@ export function drawMarks(
       x + (width - view[2] * scale) / 2 - view[0] * scale,
       y + (height - view[3] * scale) / 2 - view[1] * scale,
     )
-    .scale(scale);
+    .scale(scale)
+    .rect(...view)
+    .clip();
   for (const drawMark of marks) {
     switch (drawMark.mark) {
       case 'path':

@@ -1,7 +1,15 @@
 /** The PDF holds what the marks say, page by page; the marks are what the preview draws. */
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { expect, it, vi } from 'vitest';
-import { NO_NOTES, numberSheet, SECTIONS, USUAL_BAND, type PlayCard, type SheetCall } from '@/core/plan';
+import {
+  NO_NOTES,
+  numberSheet,
+  SECTIONS,
+  USUAL_BAND,
+  USUAL_SCOUT,
+  type PlayCard,
+  type SheetCall,
+} from '@/core/plan';
 import { aPlay } from '@/core/plan/plays.fixture';
 
 vi.mock('server-only', () => ({}));
@@ -26,8 +34,9 @@ it.each(['letter', 'a4'] as const)('on %s', async (paper) => {
     side: 'offense' as const,
     sheet: { ...about, sections: numberSheet(calls) },
     checks: { ...about, checks: [] },
+    cards: [],
   };
-  const choice = { kind: 'sheet' as const, paper, band: USUAL_BAND };
+  const choice = { kind: 'sheet' as const, paper, band: USUAL_BAND, scout: USUAL_SCOUT };
   const { pages, cut } = pagesOf(source, choice);
   expect(pages.length).toBeGreaterThan(1);
   expect(cut.length).toBeGreaterThan(0);

@@ -1,6 +1,7 @@
 import 'server-only';
 import { printPages, type PageMark, type PrintChoice, type PrintSource, type SheetPages } from '@/core/plan';
 import { uniform } from '@/core/stats/uniform';
+import { drawMarks } from './drawing-pdf';
 import { measureText, openPdf, type Pdf } from './pdf';
 
 /** A print's pages, measured in the font they print in. */
@@ -9,7 +10,9 @@ export const pagesOf = (source: PrintSource, choice: PrintChoice): SheetPages =>
 
 /** Ink only: nothing gray, nothing told by color. */
 function draw(doc: Pdf, pageMark: PageMark): void {
-  if (pageMark.mark === 'line')
+  if (pageMark.mark === 'drawing')
+    drawMarks(doc, pageMark.drawing, pageMark.x, pageMark.y, pageMark.width, pageMark.height);
+  else if (pageMark.mark === 'line')
     doc
       .lineWidth(pageMark.width)
       .moveTo(pageMark.x1, pageMark.y1)

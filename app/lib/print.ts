@@ -2,6 +2,7 @@ import 'server-only';
 import { z } from 'zod';
 import {
   BAND_LIMITS,
+  CARDS_A_PAGE,
   checkUses,
   lookOfCheck,
   numberSheet,
@@ -11,12 +12,17 @@ import {
   pictureRows,
   PRINT_KINDS,
   printsOf,
+  SCOUT_LIMITS,
+  scoutCards,
   SECTIONS,
   SHEET_PAPERS,
   USUAL_BAND,
+  USUAL_SCOUT,
   type CheckToPrint,
   type PrintChoice,
   type PrintSource,
+  type ScoutCard,
+  type ScoutSettings,
   type SheetPaper,
   type SheetSide,
 } from '@/core/plan';
@@ -25,7 +31,7 @@ import { buildColumns } from '@/core/read';
 import { listTeams } from '@/store/games';
 import { loadSheet } from '@/store/plans';
 import { programOf } from '@/store/programs';
-import { countedFilm } from './counted-film';
+import { columnsOfFilm, countedFilm } from './counted-film';
 
 /** Checks with what their film says of each: how often it comes, and who has the third receiver. */
 async function withFilm(actor: Actor, { checks, opponent }: SheetDetail): Promise<CheckToPrint[]> {
@@ -51,13 +57,37 @@ async function withFilm(actor: Actor, { checks, opponent }: SheetDetail): Promis
   });
 }
 
-/** A call sheet as it goes to paper. */
-export async function sheetToPrint(actor: Actor, key: string, now: Date): Promise<PrintSource> {
+/** Scout cards of what the opponent does against that side of ours. */
+async function cardsOf(actor: Actor, sheet: SheetDetail, settings: ScoutSettings): Promise<ScoutCard[]> {
+  const film = await countedFilm(actor, new URLSearchParams({ team: sheet.opponent }));
+  const { book, profiles, program, rules, counted } = film;
+  return scoutCards(
+    {
+      book,
+      profile: profiles[program.level],
+      settings: rules.look,
+      snaps: counted,
+      columns: await columnsOfFilm(film),
+      opponent: sheet.opponent,
+    },
+    { side: sheet.side, checks: sheet.checks, plays: sheet.list.map((call) => call.play) },
+    settings,
+  );
+}
+
+/** A call sheet as it goes to paper, by what an address asks of it. */
+export async function sheetToPrint(
+  actor: Actor,
+  key: string,
+  params: Readonly<Record<string, unknown>>,
+  now: Date,
+): Promise<{ readonly source: PrintSource; readonly choice: PrintChoice }> {
   const [sheet, program, teams] = await Promise.all([
     loadSheet(actor, key),
     programOf(actor),
     listTeams(actor),
   ]);
+  const choice = printChoice(params, sheet.side);
   const name = (k: string): string => teams.find((t) => t.key === k)?.name ?? k;
   const about = {
     name: sheet.name,
@@ -65,31 +95,48 @@ export async function sheetToPrint(actor: Actor, key: string, now: Date): Promis
     against: name(sheet.opponent),
     stamp: now.toISOString().slice(0, 16).replace('T', ' '),
   };
-  return {
+  const source = {
     side: sheet.side,
     sheet: { ...about, sections: numberSheet(sheet.list, sheet.sections ?? SECTIONS) },
-    checks: { ...about, checks: sheet.side === 'defense' ? await withFilm(actor, sheet) : [] },
+    checks: { ...about, checks: choice.kind === 'checks' ? await withFilm(actor, sheet) : [] },
+    cards: choice.kind === 'scout' ? await cardsOf(actor, sheet, choice.scout) : [],
   };
+  return { source, choice };
 }
 
 const within = ({ from, to }: { readonly from: number; readonly to: number }, usual: number) =>
   z.coerce.number().min(from).max(to).catch(usual).default(usual);
+const yes = (usual: boolean) =>
+  z
+    .enum(['true', 'false'])
+    .transform((v) => v === 'true')
+    .catch(usual)
+    .default(usual);
 const query = z.object({
   print: z.enum(PRINT_KINDS).optional().catch(undefined),
   paper: z
     .enum(Object.keys(SHEET_PAPERS) as [SheetPaper])
-    .catch('letter')
-    .default('letter'),
+    .optional()
+    .catch(undefined),
   width: within(BAND_LIMITS.width, USUAL_BAND.width),
   height: within(BAND_LIMITS.height, USUAL_BAND.height),
   columns: within(BAND_LIMITS.columns, USUAL_BAND.columns).transform(Math.round),
   seed: within(BAND_LIMITS.seed, USUAL_BAND.seed).transform(Math.round),
+  cards: within(SCOUT_LIMITS.cards, USUAL_SCOUT.cards).transform(Math.round),
+  aPage: z.coerce.number().pipe(z.literal(CARDS_A_PAGE)).catch(USUAL_SCOUT.aPage).default(USUAL_SCOUT.aPage),
+  flip: yes(USUAL_SCOUT.flip),
+  turn: yes(USUAL_SCOUT.turn),
 });
 
 /** What an address asks to print of a sheet; what it cannot be is the usual. */
-export function printChoice(params: Readonly<Record<string, unknown>>, side: SheetSide): PrintChoice {
-  const { print, paper, ...band } = query.parse(params);
+function printChoice(params: Readonly<Record<string, unknown>>, side: SheetSide): PrintChoice {
+  const { print, paper, width, height, columns, seed, ...scout } = query.parse(params);
   const kinds = printsOf(side);
   const kind = print && kinds.includes(print) ? print : kinds[0]!;
-  return { kind, paper: papersOf(kind).includes(paper) ? paper : 'letter', band };
+  return {
+    kind,
+    paper: papersOf(kind).find((p) => p === paper) ?? papersOf(kind)[0]!,
+    band: { width, height, columns, seed },
+    scout,
+  };
 }

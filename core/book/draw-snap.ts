@@ -61,6 +61,8 @@ export interface SnapDrawing {
   readonly drawing: Drawing;
   readonly words: string;
   readonly look: FullLook | null;
+  /** Ways that are drawn: blocks, routes, the ball, motion, rushes. */
+  readonly paths: readonly DrawnPath[];
   /** What a pass has each man do, in sentences. */
   readonly routes: readonly string[];
 }
@@ -125,6 +127,7 @@ export function drawSnap(
         });
   return {
     look,
+    paths,
     routes,
     words: lookWords(fields, look),
     drawing: draw({

@@ -32,6 +32,7 @@ export * from './marks';
 export * from './uses';
 export * from './drawing';
 export * from './svg';
+export * from './turned';
 export * from './landmarks';
 export * from './paths';
 export * from './notation';

@@ -11,6 +11,7 @@ export * from './print';
 export * from './check-print';
 export * from './band';
 export * from './prints';
+export * from './scout';
 export * from './answers';
 export * from './pictures';
 export * from './checks';

@@ -1,5 +1,7 @@
 /** Plain marks of a printed page, in points; the preview and the PDF draw the same list. Black and white. */
 
+import type { Drawing } from '../look/marks';
+
 export type PageInk = 'black' | 'white';
 export type PageMark =
   | {
@@ -29,6 +31,15 @@ export type PageMark =
       readonly x2: number;
       readonly y2: number;
       readonly width: number;
+    }
+  | {
+      /** A drawing in a box, as large as it allows. */
+      readonly mark: 'drawing';
+      readonly x: number;
+      readonly y: number;
+      readonly width: number;
+      readonly height: number;
+      readonly drawing: Drawing;
     };
 
 /** Width of a text in points, by the font it is printed in. */

@@ -3,39 +3,47 @@ import { bandPages, type BandSettings } from './band';
 import { checkPages, type ChecksToPrint } from './check-print';
 import { PAPERS, SHEET_PAPERS, type Paper, type SheetPaper } from './layout';
 import type { Measure, SheetPages } from './marks';
+import { scoutPages } from './scout-print';
+import type { ScoutCard, ScoutSettings } from './scout';
 import { sheetPages, type SheetToPrint } from './print';
 import type { SheetSide } from './rows';
 
-export const PRINT_KINDS = ['sheet', 'band', 'checks'] as const;
+export const PRINT_KINDS = ['sheet', 'band', 'checks', 'scout'] as const;
 export type PrintKind = (typeof PRINT_KINDS)[number];
 export const PRINT_LABEL: Readonly<Record<PrintKind, string>> = {
   sheet: 'Call sheet',
   band: 'Wristband',
   checks: 'Check card',
+  scout: 'Scout cards',
 };
 /** The usual one first. */
 export const printsOf = (side: SheetSide): readonly PrintKind[] =>
-  side === 'defense' ? ['checks'] : ['sheet', 'band'];
-/** A band is cut out: it is printed upright on what every printer takes. */
+  side === 'defense' ? ['checks', 'scout'] : ['sheet', 'band', 'scout'];
+/** A drawing is wider than tall, and so are the pages that it is usually printed on. */
+const WIDE_FIRST: readonly SheetPaper[] = ['letter-wide', 'a4-wide', 'letter', 'a4', 'tabloid', 'a3'];
+/** The usual one first. A band is cut out: it is printed upright on what every printer takes. */
 export const papersOf = (kind: PrintKind): readonly SheetPaper[] =>
-  Object.keys(kind === 'band' ? PAPERS : SHEET_PAPERS) as SheetPaper[];
+  kind === 'scout' ? WIDE_FIRST : (Object.keys(kind === 'band' ? PAPERS : SHEET_PAPERS) as SheetPaper[]);
 
 export interface PrintSource {
   readonly side: SheetSide;
   readonly sheet: SheetToPrint;
   readonly checks: ChecksToPrint;
+  /** What they do, drawn for those who show it in practice; none where other prints are asked for. */
+  readonly cards: readonly ScoutCard[];
 }
 
 export interface PrintChoice {
   readonly kind: PrintKind;
   readonly paper: SheetPaper;
   readonly band: BandSettings;
+  readonly scout: ScoutSettings;
 }
 
 /** `next`: uniform in [0, 1), seeded by the band's order. */
 export function printPages(
-  { sheet, checks }: PrintSource,
-  { kind, paper, band }: PrintChoice,
+  { sheet, checks, cards }: PrintSource,
+  { kind, paper, band, scout }: PrintChoice,
   next: () => number,
   measure: Measure,
 ): SheetPages {
@@ -44,6 +52,8 @@ export function printPages(
       return sheetPages(sheet, paper, measure);
     case 'checks':
       return checkPages(checks, paper, measure);
+    case 'scout':
+      return scoutPages(sheet, cards, scout, paper, measure);
     case 'band':
       return bandPages(
         sheet,

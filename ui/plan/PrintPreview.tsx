@@ -6,6 +6,7 @@ import { useRouter } from 'next/navigation';
 import { useTransition } from 'react';
 import {
   BAND_LIMITS,
+  CARDS_A_PAGE,
   papersOf,
   PRINT_LABEL,
   printsOf,
@@ -15,6 +16,7 @@ import {
   type SheetPages,
   type SheetSide,
 } from '@/core/plan';
+import { Marks } from '../chalk/Marks';
 import { Choice } from '../shared/Choice';
 
 const FONT = '"Archivo Narrow", "Archivo Variable", sans-serif';
@@ -29,6 +31,8 @@ export interface PrintPreviewProps {
   };
   readonly choice: PrintChoice;
   readonly print: SheetPages;
+  /** Scout cards that do not print, and why. */
+  readonly faults: readonly string[];
 }
 
 function Mark({ m: pageMark }: { readonly m: PageMark }) {
@@ -52,6 +56,18 @@ function Mark({ m: pageMark }: { readonly m: PageMark }) {
         height={pageMark.height}
         {...(pageMark.filled ? { fill: '#000' } : { fill: 'none', stroke: '#000', strokeWidth: 0.5 })}
       />
+    );
+  if (pageMark.mark === 'drawing')
+    return (
+      <svg
+        x={pageMark.x}
+        y={pageMark.y}
+        width={pageMark.width}
+        height={pageMark.height}
+        viewBox={pageMark.drawing.view.join(' ')}
+      >
+        <Marks drawing={pageMark.drawing} />
+      </svg>
     );
   return (
     <text
@@ -81,16 +97,28 @@ const BAND = [
   ['seed', 'order'],
 ] as const;
 
+const SCOUT_TURNS = [
+  ['turn', 'seen by those who show it'],
+  ['flip', 'left for right'],
+] as const;
+const ROWS_OF: Readonly<Record<PrintChoice['kind'], string>> = {
+  sheet: 'calls',
+  band: 'calls',
+  checks: 'rows',
+  scout: 'cards',
+};
+
 /** What the address says of a choice. */
-function queryOf({ kind, paper, band }: PrintChoice): string {
-  const all = kind === 'band' ? { print: kind, paper, ...band } : { print: kind, paper };
+function queryOf({ kind, paper, band, scout }: PrintChoice): string {
+  const more = kind === 'band' ? band : kind === 'scout' ? scout : {};
+  const all = { print: kind, paper, ...more };
   return new URLSearchParams(Object.entries(all).map(([k, v]) => [k, String(v)])).toString();
 }
 
-export function PrintPreview({ sheet, choice, print }: PrintPreviewProps) {
+export function PrintPreview({ sheet, choice, print, faults }: PrintPreviewProps) {
   const router = useRouter();
   const [busy, begin] = useTransition();
-  const { kind, paper, band } = choice;
+  const { kind, paper, band, scout } = choice;
   const choose = (change: Partial<PrintChoice>): void =>
     begin(() => router.replace(`/plan/${sheet.key}/print?${queryOf({ ...choice, ...change })}`));
   const kinds = printsOf(sheet.side);
@@ -106,7 +134,7 @@ export function PrintPreview({ sheet, choice, print }: PrintPreviewProps) {
               key={k}
               variant={k === kind ? 'contained' : 'outlined'}
               aria-pressed={k === kind}
-              onClick={() => choose({ kind: k })}
+              onClick={() => choose({ kind: k, paper: papersOf(k)[0]! })}
             >
               {PRINT_LABEL[k]}
             </Button>
@@ -140,7 +168,37 @@ export function PrintPreview({ sheet, choice, print }: PrintPreviewProps) {
               />
             </label>
           ))}
-        <span className="small quiet">{howItFits(print, kind === 'checks' ? 'rows' : 'calls')}</span>
+        {kind === 'scout' && (
+          <>
+            <Choice
+              label="cards"
+              value={String(scout.cards)}
+              options={[...new Set([4, 6, 8, 12, 16, 24, 36, 48, scout.cards])]
+                .sort((a, b) => a - b)
+                .map((many) => [String(many), `the ${many} most used`])}
+              onChange={(to) => choose({ scout: { ...scout, cards: Number(to) } })}
+            />
+            <Choice
+              label="a page"
+              value={String(scout.aPage)}
+              options={CARDS_A_PAGE.map((many) => [String(many), String(many)])}
+              onChange={(to) =>
+                choose({ scout: { ...scout, aPage: Number(to) as (typeof CARDS_A_PAGE)[number] } })
+              }
+            />
+            {SCOUT_TURNS.map(([field, label]) => (
+              <label key={field} className="small">
+                <input
+                  type="checkbox"
+                  checked={scout[field]}
+                  onChange={(e) => choose({ scout: { ...scout, [field]: e.target.checked } })}
+                />{' '}
+                {label}
+              </label>
+            ))}
+          </>
+        )}
+        <span className="small quiet">{howItFits(print, ROWS_OF[kind])}</span>
         <span style={{ marginLeft: 'auto', display: 'flex', gap: 8 }}>
           <Button component={Link} href={`/plan/${sheet.key}`}>
             Back to the sheet
@@ -150,6 +208,16 @@ export function PrintPreview({ sheet, choice, print }: PrintPreviewProps) {
           </Button>
         </span>
       </div>
+      {faults.length > 0 && (
+        <section className="card flag noprint" aria-label="Cards that do not print">
+          <h2>Not printed: words and drawing differ</h2>
+          <ul>
+            {faults.map((fault) => (
+              <li key={fault}>{fault}</li>
+            ))}
+          </ul>
+        </section>
+      )}
       {print.pages.map((marks, i) => (
         <svg
           key={i}

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { printChoice, sheetToPrint } from '@/app/lib/print';
+import { sheetToPrint } from '@/app/lib/print';
 import { pageFor } from '@/app/lib/refusable';
 import { clock } from '@/app/lib/session';
 import { pagesOf } from '@/render/sheet-pdf';
@@ -15,14 +15,16 @@ interface Props {
 
 export default pageFor('sheet.read', async function Print(actor, { params, searchParams }: Props) {
   const { sheet: key } = await params;
-  const source = await sheetToPrint(actor, key, clock());
-  const choice = printChoice(await searchParams, source.side);
+  const { source, choice } = await sheetToPrint(actor, key, await searchParams, clock());
   const { name, title, against } = source.sheet;
   return (
     <PrintPreview
       sheet={{ key, name, title, against, side: source.side }}
       choice={choice}
       print={pagesOf(source, choice)}
+      faults={source.cards.flatMap((card, i) =>
+        card.fault ? [`${i + 1}, ${card.title}: ${card.fault}`] : [],
+      )}
     />
   );
 });

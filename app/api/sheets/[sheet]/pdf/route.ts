@@ -1,4 +1,4 @@
-import { printChoice, sheetToPrint } from '@/app/lib/print';
+import { sheetToPrint } from '@/app/lib/print';
 import { handle } from '@/app/lib/respond';
 import { clock } from '@/app/lib/session';
 import { sheetPdf } from '@/render/sheet-pdf';
@@ -6,12 +6,12 @@ import { sheetPdf } from '@/render/sheet-pdf';
 interface Context {
   params: Promise<{ sheet: string }>;
 }
-const FILE = { sheet: 'call-sheet', band: 'wristband', checks: 'check-card' } as const;
+const FILE = { sheet: 'call-sheet', band: 'wristband', checks: 'check-card', scout: 'scout-cards' } as const;
 
 export async function GET(request: Request, { params }: Context): Promise<Response> {
   return handle(request, 'sheet.read', async (actor) => {
-    const source = await sheetToPrint(actor, (await params).sheet, clock());
-    const choice = printChoice(Object.fromEntries(new URL(request.url).searchParams), source.side);
+    const asked = Object.fromEntries(new URL(request.url).searchParams);
+    const { source, choice } = await sheetToPrint(actor, (await params).sheet, asked, clock());
     const pdf = await sheetPdf(source, choice);
     return new Response(pdf as BodyInit, {
       headers: {
