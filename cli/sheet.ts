@@ -5,6 +5,8 @@ import { drawSnap } from '../core/book';
 import type { LevelProfile } from '../core/field/profile';
 import {
   auditChecks,
+  buildScript,
+  callsToRep,
   CATALOG,
   checkUses,
   draftCalls,
@@ -12,12 +14,14 @@ import {
   NO_NOTES,
   numberSheet,
   papersOf,
+  playsToRep,
   playFields,
   SECTIONS,
   SHEET_SIDES,
   sheetJson,
   scoutCards,
   USUAL_BAND,
+  USUAL_PRACTICE,
   USUAL_SCOUT,
   type Check,
   type PrintChoice,
@@ -57,16 +61,27 @@ interface Drafted {
 }
 type About = Omit<PrintSource['sheet'], 'sections'>;
 
+const repSource = ({ book, snaps, columns }: Film, { team, opponent }: Common, profile: LevelProfile) => ({
+  book,
+  profile,
+  settings: DEFAULT_RULES.look,
+  snaps,
+  columns,
+  team,
+  opponent,
+  practiced: [],
+});
+
 const cardsOf = (
-  { book, snaps, columns }: Film,
-  { opponent, side }: Common,
+  film: Film,
+  common: Common,
   calls: readonly SheetCall[],
   checks: readonly Check[],
   profile: LevelProfile,
 ): PrintSource['cards'] =>
   scoutCards(
-    { book, profile, settings: DEFAULT_RULES.look, snaps, columns, opponent },
-    { side, checks, plays: calls.map((call) => call.play) },
+    repSource(film, common, profile),
+    { side: common.side, checks, plays: calls.map((call) => call.play) },
     USUAL_SCOUT,
   );
 
@@ -110,6 +125,10 @@ function draftOffense(
       sheet: { ...about, sections: numberSheet(calls, sections) },
       checks: { ...about, checks: [] },
       cards: cardsOf(film, common, calls, [], profile),
+      script: buildScript(
+        callsToRep(repSource(film, common, profile), numberSheet(calls, sections)),
+        USUAL_PRACTICE,
+      ),
     },
   };
 }
@@ -159,6 +178,7 @@ function draftDefense(
         })),
       },
       cards: cardsOf(film, common, [], checks, profile),
+      script: buildScript(playsToRep(repSource(film, common, profile), checks), USUAL_PRACTICE),
     },
   };
 }
@@ -206,6 +226,7 @@ export async function sheet(args: string[]): Promise<number> {
           ['wristband.pdf', await pdf({ kind: 'band', paper: paper.startsWith('a') ? 'a4' : 'letter' })],
         ] as [string, Uint8Array][])
       : ([['checks.pdf', await pdf({ kind: 'checks', paper })]] as [string, Uint8Array][])),
+    ['practice.pdf', await pdf({ kind: 'script', paper: paper.startsWith('a') ? 'a4' : 'letter' })],
     ['scout-cards.pdf', await pdf({ kind: 'scout', paper: values.paper ? paper : papersOf('scout')[0]! })],
   ];
   mkdirSync(out, { recursive: true });

@@ -35,6 +35,7 @@ it.each(['letter', 'a4'] as const)('on %s', async (paper) => {
     sheet: { ...about, sections: numberSheet(calls) },
     checks: { ...about, checks: [] },
     cards: [],
+    script: [],
   };
   const choice = { kind: 'sheet' as const, paper, band: USUAL_BAND, scout: USUAL_SCOUT };
   const { pages, cut } = pagesOf(source, choice);

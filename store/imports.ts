@@ -190,5 +190,6 @@ const plainSettings = (s: ProgramSettings) => [
   s.charting ?? null,
   s.reports ?? null,
   s.sections ?? null,
+  s.practice ?? null,
   s.views ?? null,
 ];

@@ -8,7 +8,7 @@ import { adaptProfile, LEVEL_PROFILES, type LevelKey, type ProfileChanges } from
 import { viewsSchema } from '../core/read/schema';
 import type { BoardSide } from '../core/read/sides';
 import type { ChartPlan } from '../core/charting/plans';
-import { sectionsSchema as sheetSectionsSchema } from '../core/plan/schema';
+import { practiceSchema, sectionsSchema as sheetSectionsSchema } from '../core/plan/schema';
 import { readRules } from '../core/read/read-rules';
 import { permit } from './access';
 import { record } from './audit';
@@ -228,6 +228,14 @@ export async function setSections(actor: Actor, value: unknown): Promise<void> {
   const read = sheetSectionsSchema.nullable().safeParse(value);
   if (!read.success) throw new Invalid(read.error.issues[0]!.message.replace(/\.$/, ''));
   await changeSettings(actor, async () => ({ sections: read.data }));
+}
+
+/** The staff's week of practice; null: the usual one again. */
+export async function setPractice(actor: Actor, value: unknown): Promise<void> {
+  permit(actor, 'sheet.draft');
+  const read = practiceSchema.nullable().safeParse(value);
+  if (!read.success) throw new Invalid(read.error.issues[0]!.message.replace(/\.$/, ''));
+  await changeSettings(actor, async () => ({ practice: read.data }));
 }
 
 /** The sections of a report on one side of the ball; null: the usual ones again. */

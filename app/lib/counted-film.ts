@@ -5,6 +5,7 @@ import { profilesFor, type Profiles } from '@/core/field';
 import {
   buildColumns,
   countGame,
+  filmKind,
   gamesOf,
   lastOf,
   ownFilm,
@@ -67,6 +68,23 @@ export async function countedFilm(actor: Actor, params: { get(name: string): str
   return { program, games, book, address, rules, profiles, chosen, counted: counted.flat() };
 }
 
+/** The film of some teams, counted: every game that one of them plays, of the program's own kind of film. */
+export async function filmOfTeams(actor: Actor, teams: readonly string[]) {
+  const [program, games, book] = await Promise.all([programOf(actor), stampedGames(actor), bookFor(actor)]);
+  const { level, season, settings } = program;
+  const rules = rulesOf(settings.rules);
+  const profiles = profilesFor(level, season, settings.profile ?? null);
+  const chosen = games.filter(
+    ({ info }) =>
+      (teams.includes(info.home) || teams.includes(info.away)) && filmKind(info) === ownFilm(level),
+  );
+  const counted = await Promise.all(
+    chosen.map((game) => countedGame(actor, game, { profiles, book, rules })),
+  );
+  const film = { book, chosen, counted: counted.flat(), rules, address: { halfLife: null } };
+  return { ...film, program, games, profiles, columns: await columnsOfFilm(film) };
+}
+
 /** Their columns, under the weights that the address asks for. */
 export function columnsOfFilm({
   address,
@@ -74,10 +92,9 @@ export function columnsOfFilm({
   chosen,
   counted,
   rules,
-}: Pick<
-  Awaited<ReturnType<typeof countedFilm>>,
-  'address' | 'book' | 'chosen' | 'counted' | 'rules'
->): Promise<Columns> {
+}: Pick<Awaited<ReturnType<typeof countedFilm>>, 'book' | 'chosen' | 'counted' | 'rules'> & {
+  readonly address: { readonly halfLife: number | null };
+}): Promise<Columns> {
   const infos = chosen.map((g) => g.info);
   const key = [
     rules,

@@ -2,6 +2,7 @@ import 'server-only';
 import { z } from 'zod';
 import {
   BAND_LIMITS,
+  buildScript,
   CARDS_A_PAGE,
   checkUses,
   lookOfCheck,
@@ -31,6 +32,7 @@ import { buildColumns } from '@/core/read';
 import { listTeams } from '@/store/games';
 import { loadSheet } from '@/store/plans';
 import { programOf } from '@/store/programs';
+import { practiceOf, toRep } from './practice';
 import { columnsOfFilm, countedFilm } from './counted-film';
 
 /** Checks with what their film says of each: how often it comes, and who has the third receiver. */
@@ -100,6 +102,10 @@ export async function sheetToPrint(
     sheet: { ...about, sections: numberSheet(sheet.list, sheet.sections ?? SECTIONS) },
     checks: { ...about, checks: choice.kind === 'checks' ? await withFilm(actor, sheet) : [] },
     cards: choice.kind === 'scout' ? await cardsOf(actor, sheet, choice.scout) : [],
+    script:
+      choice.kind === 'script'
+        ? buildScript(await toRep(actor, sheet, program.team), practiceOf(program.settings))
+        : [],
   };
   return { source, choice };
 }

@@ -18,6 +18,7 @@ export const programSchema = z.object({
   charting: z.unknown().optional(),
   reports: z.unknown().optional(),
   sections: z.unknown().optional(),
+  practice: z.unknown().optional(),
   views: z.unknown().optional(),
   profile: z.unknown().optional(),
 });

@@ -76,6 +76,8 @@ export interface ProgramSettings {
   readonly charting?: unknown;
   /** Sections of the scouting report by side, in the order they print. */
   readonly reports?: unknown;
+  /** The week of practice: days, periods, limits. */
+  readonly practice?: unknown;
   /** Sections that new call sheets begin with. */
   readonly sections?: unknown;
   /** Views of Read by name, for the whole staff. */

@@ -3,22 +3,25 @@ import { bandPages, type BandSettings } from './band';
 import { checkPages, type ChecksToPrint } from './check-print';
 import { PAPERS, SHEET_PAPERS, type Paper, type SheetPaper } from './layout';
 import type { Measure, SheetPages } from './marks';
+import type { ScriptDay } from './practice';
+import { scriptPages } from './practice-print';
 import { scoutPages } from './scout-print';
 import type { ScoutCard, ScoutSettings } from './scout';
 import { sheetPages, type SheetToPrint } from './print';
 import type { SheetSide } from './rows';
 
-export const PRINT_KINDS = ['sheet', 'band', 'checks', 'scout'] as const;
+export const PRINT_KINDS = ['sheet', 'band', 'checks', 'scout', 'script'] as const;
 export type PrintKind = (typeof PRINT_KINDS)[number];
 export const PRINT_LABEL: Readonly<Record<PrintKind, string>> = {
   sheet: 'Call sheet',
   band: 'Wristband',
   checks: 'Check card',
   scout: 'Scout cards',
+  script: 'Practice script',
 };
 /** The usual one first. */
 export const printsOf = (side: SheetSide): readonly PrintKind[] =>
-  side === 'defense' ? ['checks', 'scout'] : ['sheet', 'band', 'scout'];
+  side === 'defense' ? ['checks', 'scout', 'script'] : ['sheet', 'band', 'scout', 'script'];
 /** A drawing is wider than tall, and so are the pages that it is usually printed on. */
 const WIDE_FIRST: readonly SheetPaper[] = ['letter-wide', 'a4-wide', 'letter', 'a4', 'tabloid', 'a3'];
 /** The usual one first. A band is cut out: it is printed upright on what every printer takes. */
@@ -31,6 +34,8 @@ export interface PrintSource {
   readonly checks: ChecksToPrint;
   /** What they do, drawn for those who show it in practice; none where other prints are asked for. */
   readonly cards: readonly ScoutCard[];
+  /** The week's practice; likewise. */
+  readonly script: readonly ScriptDay[];
 }
 
 export interface PrintChoice {
@@ -42,7 +47,7 @@ export interface PrintChoice {
 
 /** `next`: uniform in [0, 1), seeded by the band's order. */
 export function printPages(
-  { sheet, checks, cards }: PrintSource,
+  { sheet, checks, cards, script }: PrintSource,
   { kind, paper, band, scout }: PrintChoice,
   next: () => number,
   measure: Measure,
@@ -54,6 +59,8 @@ export function printPages(
       return checkPages(checks, paper, measure);
     case 'scout':
       return scoutPages(sheet, cards, scout, paper, measure);
+    case 'script':
+      return scriptPages(sheet, script, paper, measure);
     case 'band':
       return bandPages(
         sheet,

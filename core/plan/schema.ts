@@ -1,6 +1,7 @@
 /** Calls, sections, checks and remarks of a sheet where they enter: from a browser, a file, a database column. */
 import { z } from 'zod';
 import { FILTER_FIELDS, RANGE_FIELDS, type Filter, type Ranges } from '../read';
+import { CONTACTS, PERIOD_KINDS } from './practice';
 import { MOST_REMARK, REMARK_KINDS, SHEET_SIDES } from './rows';
 import { CALLED_KINDS, MOST_SECTIONS, type SectionSpec } from './sections';
 
@@ -84,6 +85,49 @@ export const REMARK_SCHEMAS = {
   about: line('What it is about', 400),
   text: line('A remark', MOST_REMARK),
 } as const;
+
+const minutes = (what: string, most: number) =>
+  z.int(`${what} are whole minutes.`).min(0).max(most, `${what}: up to ${most}.`);
+/** The staff's week of practice. */
+export const practiceSchema = z.object({
+  game: z.iso.date('Write the day of the game as 2026-11-06.').nullable(),
+  pace: z.number().min(0.1, 'Repetitions a minute: 0.1 at least.').max(4, 'Repetitions a minute: 4 at most.'),
+  enough: z
+    .int('Repetitions are whole.')
+    .min(1, 'A call takes one repetition at least.')
+    .max(60, 'Enough: up to 60.'),
+  newShare: z.number().min(0, 'A share is 0 to 1.').max(1, 'A share is 0 to 1.'),
+  limits: z.object({
+    day: minutes('A day’s minutes', 240),
+    week: minutes('A week’s minutes', 900),
+    days: z.int().min(0).max(7, 'A week has seven days.'),
+  }),
+  days: z
+    .array(
+      z.object({
+        before: z
+          .int('Days before the game are whole.')
+          .min(1, 'A day before the game: 1 at least.')
+          .max(14, 'Up to 14 days before the game.'),
+        start: z.string().regex(/^([01]?\d|2[0-3]):[0-5]\d$/, 'Write the start as 15:30.'),
+        periods: z
+          .array(
+            z.object({
+              name: line('The name of a period', 40),
+              minutes: z
+                .int('Minutes are whole.')
+                .min(1, 'A period lasts a minute at least.')
+                .max(120, 'A period lasts up to 120 minutes.'),
+              kind: z.enum(PERIOD_KINDS),
+              contact: z.enum(CONTACTS),
+            }),
+          )
+          .max(16, 'A day has up to 16 periods.'),
+      }),
+    )
+    .max(7, 'A week has up to seven days.')
+    .refine((days) => new Set(days.map((d) => d.before)).size === days.length, 'Two days stand on one date.'),
+});
 
 const word = z.string().max(120).nullable();
 const callJsonSchema = z.object({

@@ -36,6 +36,8 @@ export interface ScoutCard {
   /** Snaps of just this, of all that are tagged far enough to be one. */
   readonly k: number;
   readonly n: number;
+  /** Its snaps, the one that is drawn first. */
+  readonly rows: readonly number[];
   /** Why it does not print; null: it does. */
   readonly fault: string | null;
 }
@@ -257,6 +259,7 @@ function playCards(
       drawing: turn ? drawn.drawing : turned(drawn.drawing),
       k: rows.length,
       n,
+      rows: [row, ...rows.filter((r) => r !== row)],
       fault: cardFault(fields, drawn),
     };
   });
@@ -315,6 +318,7 @@ function defenseCards(
       drawing: turn ? turned(drawn.drawing) : drawn.drawing,
       k: rows.length,
       n,
+      rows,
       fault: cardFault(fields, drawn),
     };
   });

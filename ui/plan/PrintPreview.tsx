@@ -106,6 +106,7 @@ const ROWS_OF: Readonly<Record<PrintChoice['kind'], string>> = {
   band: 'calls',
   checks: 'rows',
   scout: 'cards',
+  script: 'reps',
 };
 
 /** What the address says of a choice. */

@@ -1,12 +1,19 @@
 import { sheetToPrint } from '@/app/lib/print';
 import { handle } from '@/app/lib/respond';
+import type { PrintKind } from '@/core/plan';
 import { clock } from '@/app/lib/session';
 import { sheetPdf } from '@/render/sheet-pdf';
 
 interface Context {
   params: Promise<{ sheet: string }>;
 }
-const FILE = { sheet: 'call-sheet', band: 'wristband', checks: 'check-card', scout: 'scout-cards' } as const;
+const FILE: Readonly<Record<PrintKind, string>> = {
+  sheet: 'call-sheet',
+  band: 'wristband',
+  checks: 'check-card',
+  scout: 'scout-cards',
+  script: 'practice',
+};
 
 export async function GET(request: Request, { params }: Context): Promise<Response> {
   return handle(request, 'sheet.read', async (actor) => {
