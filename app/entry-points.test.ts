@@ -3,6 +3,7 @@
  * permissions allows is answered, everything else is refused by name. A handler or an action that is not
  * listed here fails the test.
  */
+import { USUAL_PRACTICE } from '@/core/plan/practice';
 import { SECTIONS } from '@/core/plan/sections';
 import { readFileSync, readdirSync, statSync } from 'node:fs';
 import path from 'node:path';
@@ -270,6 +271,13 @@ const HANDLERS: readonly Handler[] = [
     action: 'sheet.read',
     outside: 'not-found',
     call: (h) => h(request('/api/sheets/x/pdf'), sheetParams as never),
+  },
+  {
+    file: 'app/api/sheets/[sheet]/calendar/route.ts',
+    method: 'GET',
+    action: 'sheet.read',
+    outside: 'not-found',
+    call: (h) => h(request('/api/sheets/x/calendar'), sheetParams as never),
   },
   {
     file: 'app/api/sync/route.ts',
@@ -541,6 +549,12 @@ const ACTIONS_WALKED: readonly Door[] = [
     name: 'saveSections',
     action: 'sheet.draft',
     args: () => [SECTIONS],
+  },
+  {
+    file: 'app/(staff)/rep/actions.ts',
+    name: 'savePractice',
+    action: 'sheet.draft',
+    args: () => [USUAL_PRACTICE],
   },
   {
     file: 'app/(staff)/plan/actions.ts',

@@ -323,3 +323,131 @@ test('checks are drafted, the one left out is found, two members change them at 
   expect(Math.abs(at('nickel folds').y - at('2x2').y)).toBeLessThan(4);
   expect(at(`${k} of ${n}`).y).toBeGreaterThan(at('3x1 to the field').y);
 });
+
+test('a week of practice from a sheet: scout cards, the script of each day, what each play comes to, the calendar', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page);
+  const sheet = (await startSheet(page, 'offense')).split('/')[2]!;
+  const draft = page.getByRole('button', { name: 'Draft open sections' });
+  await expect(draft).toBeEnabled();
+  await draft.click();
+  await expect(page.getByRole('status', { name: 'Done' })).toContainText(/^\d+ calls drafted/);
+  const calls = await page.getByTestId('call').count();
+  await saved(page);
+  await page.getByRole('link', { name: 'Practice' }).click();
+  await expect(page.getByRole('heading', { name: /^Practice: / })).toBeVisible();
+  await axe(page);
+  await expect(page.getByText('the day of the game is not said yet')).toBeVisible();
+
+  // By keyboard: the day of the game, a period of full contact that is too long, which is said, and put right.
+  const week = page.getByRole('region', { name: 'The week' });
+  const cautions = page.getByRole('region', { name: 'Cautions' });
+  await week.getByLabel('day of the game').fill('2026-12-04');
+  await expect(cautions).toContainText('defer to them and to your medical staff');
+  const team = week.getByRole('group', { name: /^3 days before/ });
+  await team.getByLabel('contact').nth(3).selectOption('full');
+  await expect(cautions).toContainText('45 minutes of full contact 3 days before: your limit is 30 a day.');
+  await team.getByLabel('minutes').nth(3).fill('');
+  await expect(page.getByRole('main').getByRole('alert')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save the week' })).toBeDisabled();
+  await team.getByLabel('minutes').nth(3).fill('10');
+  await expect(cautions).not.toContainText('your limit');
+  await page.getByRole('button', { name: 'Save the week' }).click();
+  await expect(page.getByRole('link', { name: 'Print the script' })).toBeVisible();
+  await page.reload();
+  await expect(week.getByLabel('day of the game')).toHaveValue('2026-12-04');
+  await expect(team.getByLabel('minutes').nth(3)).toHaveValue('10');
+
+  // Parts sum to wholes: the reps of every period of every day are the reps that the ledger counts.
+  const script = page.getByRole('region', { name: 'Script' });
+  const days = script.getByLabel('day', { exact: true });
+  const reps: string[][] = [];
+  for (const day of await days
+    .locator('option')
+    .evaluateAll((all) => all.map((o) => (o as HTMLOptionElement).value))) {
+    await days.selectOption(day);
+    reps.push(
+      ...(await script
+        .locator('tbody tr:has(strong)')
+        .evaluateAll((rows) => rows.map((row) => [...row.children].map((cell) => cell.textContent)))),
+    );
+  }
+  const ledger = await page
+    .getByRole('region', { name: 'Repetitions' })
+    .locator('tbody tr')
+    .evaluateAll((rows) => rows.map((row) => [...row.children].map((cell) => cell.textContent)));
+  expect(reps.length).toBeGreaterThan(150);
+  expect(ledger.reduce((sum, row) => sum + Number(row[4]), 0)).toBe(reps.length);
+  expect(ledger.flatMap((row) => row[0]!.split(', '))).toHaveLength(calls);
+  for (const row of ledger) {
+    const numbers = row[0]!.split(', ');
+    expect(
+      reps.filter((rep) => numbers.includes(rep[1]!)),
+      row[1],
+    ).toHaveLength(Number(row[4]));
+    expect(row[6]).toBe(
+      Number(row[4]) + Number(row[3]) >= 8 && parseInt(row[5]!) < 20 ? 'callable' : 'not yet',
+    );
+  }
+
+  // On paper the same repetitions in the same order, each on one line with what it is against.
+  const printed = (await pdfWords(page, `/api/sheets/${sheet}/pdf?print=script`)).flat();
+  const lines = printed.filter((w) => w.x > 60 && w.x < 90 && /^\d+$/.test(w.text));
+  expect(lines.map((w) => w.text)).toEqual(reps.map((rep) => rep[1]));
+  lines.forEach((word, i) => {
+    const line = printed.filter((w) => w.y === word.y);
+    expect(line.map((w) => w.text)).toEqual(
+      expect.arrayContaining([reps[i]![2]!.split(' · ball')[0]!, reps[i]![3]!]),
+    );
+  });
+  const calendar = await page.request.get(`${SITE()}/api/sheets/${sheet}/calendar`);
+  expect(calendar.headers()['content-type']).toContain('text/calendar');
+  const unfolded = (await calendar.text()).replace(/\r\n[ \t]/g, '');
+  expect([...unfolded.matchAll(/DTSTART:(\S+)/g)].map((m) => m[1])).toEqual([
+    '20261201T153000',
+    '20261202T153000',
+    '20261203T153000',
+  ]);
+  expect(unfolded).toContain('DURATION:PT1H10M');
+
+  // Twelve cards of what they show; turned over, left is right and the most used stays the first.
+  await page.getByRole('link', { name: 'Scout cards' }).click();
+  await expect(page.getByRole('heading', { name: /^Scout cards: / })).toBeVisible();
+  await expect(page.getByRole('img', { name: /page 3 of 3$/ })).toBeVisible();
+  await axe(page);
+  const cards = await pdfWords(page, `/api/sheets/${sheet}/pdf?print=scout`);
+  expect(cards).toHaveLength(3);
+  const against = cards.flat().filter((w) => w.text.startsWith('against our '));
+  expect(against).toHaveLength(12);
+  const shown = cards
+    .flat()
+    .flatMap((w) => /^shown (\d+):.* of (\d+)$/.exec(w.text)?.slice(1, 3).map(Number) ?? []);
+  const uses = shown.filter((_, i) => i % 2 === 0);
+  expect(uses).toEqual([...uses].sort((a, b) => b - a));
+  expect(uses.reduce((a, b) => a + b, 0)).toBeLessThanOrEqual(shown[1]!);
+  await page.getByLabel('left for right').check();
+  await expect(page).toHaveURL(/flip=true/);
+  await page.getByLabel('a page', { exact: true }).selectOption('6');
+  await expect(page.getByRole('img', { name: /page 2 of 2$/ })).toBeVisible();
+  const flipped = (
+    await pdfWords(page, (await page.getByRole('link', { name: 'PDF' }).getAttribute('href'))!)
+  ).flat();
+  const sides = (words: readonly Word[]) =>
+    words.flatMap((w) => /^against our .*(left|right), ball/.exec(w.text)?.[1] ?? []);
+  expect(sides(flipped)).toEqual(sides(cards.flat()).map((s) => (s === 'left' ? 'right' : 'left')));
+
+  // A charter reads the week and changes nothing; a guest does not see it.
+  const context = await browser.newContext({
+    serviceWorkers: 'block',
+    viewport: { width: 1280, height: 800 },
+  });
+  const charter = await context.newPage();
+  await signIn(charter, 'Ivo Sedgewarden');
+  await charter.goto(`${SITE()}/rep/${sheet}`);
+  await expect(charter.getByLabel('day of the game')).toHaveValue('2026-12-04');
+  await expect(charter.getByLabel('day of the game')).toBeDisabled();
+  await expect(charter.getByRole('button', { name: 'Add a period' })).toHaveCount(0);
+  await context.close();
+});

@@ -18,6 +18,7 @@ const VERBS = [
   { href: '/log', label: 'Log' },
   { href: '/read', label: 'Read' },
   { href: '/plan', label: 'Plan' },
+  { href: '/rep', label: 'Rep' },
 ] as const;
 const ROOMS = [
   { href: '/book', label: 'Book' },

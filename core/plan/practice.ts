@@ -2,6 +2,7 @@
  * The week's practice from a sheet: days counted back from the game, periods, repetitions shared out by how often a call
  * is expected and how much it matters, each against what they show there.
  */
+import { group } from 'd3-array';
 import { seats } from './seats';
 
 export const PERIOD_KINDS = ['all', 'run', 'pass', 'third', 'red', 'openers', 'drill'] as const;
@@ -101,6 +102,8 @@ export const USUAL_PRACTICE: PracticeSettings = {
 /** What is repeated: a call of ours, or a play of theirs that our defense sees. */
 export interface Repped {
   readonly id: string;
+  /** Calls of one play share its repetitions. */
+  readonly play: string;
   /** Number on the sheet, or of the card. */
   readonly number: number;
   readonly title: string;
@@ -238,14 +241,19 @@ export function buildScript(items: readonly Repped[], settings: PracticeSettings
 }
 
 export interface RepCount {
+  /** The first of its calls on the sheet. */
   readonly item: Repped;
+  /** All of them. */
+  readonly numbers: readonly number[];
+  /** Snaps to expect of it in the game, all its calls together. */
+  readonly weight: number;
   readonly scripted: number;
   /** Enough repetitions, logged or scripted, and few enough new jobs. */
   readonly callable: boolean;
   /** Days before the game of its first repetition in the script; null: it has none. */
   readonly first: number | null;
 }
-/** What each call comes to in the week, the fewest first. */
+/** What each play comes to in the week, by whichever of its calls, the fewest first. */
 export function countReps(
   items: readonly Repped[],
   script: readonly ScriptDay[],
@@ -254,12 +262,15 @@ export function countReps(
   const days = new Map<string, number[]>();
   for (const { before, periods } of script)
     for (const { reps } of periods)
-      for (const { item } of reps) days.set(item.id, [...(days.get(item.id) ?? []), before]);
-  return items
-    .map((item): RepCount => {
-      const here = days.get(item.id) ?? [];
+      for (const { item } of reps) days.set(item.play, [...(days.get(item.play) ?? []), before]);
+  return [...group(items, (item) => item.play)]
+    .map(([play, calls]): RepCount => {
+      const here = days.get(play) ?? [];
+      const item = calls[0]!;
       return {
         item,
+        numbers: calls.map((call) => call.number),
+        weight: calls.reduce((sum, call) => sum + call.weight, 0),
         scripted: here.length,
         callable: item.logged + here.length >= enough && (item.newJobs ?? 0) < newShare,
         first: here[0] ?? null,

@@ -58,6 +58,7 @@ export function callsToRep(source: RepSource, sections: readonly PrintedSection[
     const of = SECTION_KINDS.flatMap(([start, kind]) => (section.key.startsWith(start) ? [kind] : []));
     return calls.map((call): Repped => ({
       id: call.id,
+      play: call.play.id,
       number: call.number,
       title: `${playLook(call.play)} · ${playCall(call.play)}`,
       say: call.hash ? `ball ${call.hash}` : '',
@@ -87,6 +88,7 @@ export function playsToRep(source: RepSource, checks: readonly Check[]): Repped[
       const { snap } = snaps[rows[0]!]!;
       return {
         id: `card-${i + 1}`,
+        play: `card-${i + 1}`,
         number: i + 1,
         title,
         say: answers.find((a) => a.rows.has(rows[0]!))?.said ?? 'no check',

@@ -63,6 +63,9 @@ export function PlanToolbar({
         {able.lock && (
           <Button onClick={() => edit(lockSheet(lockedBy === null))}>{lockedBy ? 'Unlock' : 'Lock'}</Button>
         )}
+        <Button component={Link} href={`/rep/${sheetKey}`}>
+          Practice
+        </Button>
         <Button variant="outlined" component={Link} href={`/plan/${sheetKey}/print`}>
           Print preview
         </Button>

@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useTransition } from 'react';
+import { useOptimistic, useTransition } from 'react';
 import {
   BAND_LIMITS,
   CARDS_A_PAGE,
@@ -116,12 +116,18 @@ function queryOf({ kind, paper, band, scout }: PrintChoice): string {
   return new URLSearchParams(Object.entries(all).map(([k, v]) => [k, String(v)])).toString();
 }
 
-export function PrintPreview({ sheet, choice, print, faults }: PrintPreviewProps) {
+export function PrintPreview({ sheet, choice: given, print, faults }: PrintPreviewProps) {
   const router = useRouter();
   const [busy, begin] = useTransition();
+  // What is chosen shows at once; the pages follow.
+  const [choice, hope] = useOptimistic(given);
   const { kind, paper, band, scout } = choice;
   const choose = (change: Partial<PrintChoice>): void =>
-    begin(() => router.replace(`/plan/${sheet.key}/print?${queryOf({ ...choice, ...change })}`));
+    begin(() => {
+      const to = { ...choice, ...change };
+      hope(to);
+      router.replace(`/plan/${sheet.key}/print?${queryOf(to)}`);
+    });
   const kinds = printsOf(sheet.side);
   return (
     <>
