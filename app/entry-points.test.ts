@@ -273,6 +273,13 @@ const HANDLERS: readonly Handler[] = [
     call: (h) => h(request('/api/sheets/x/pdf'), sheetParams as never),
   },
   {
+    file: 'app/api/sheets/[sheet]/table/route.ts',
+    method: 'GET',
+    action: 'sheet.read',
+    outside: 'not-found',
+    call: (h) => h(request('/api/sheets/x/table'), sheetParams as never),
+  },
+  {
     file: 'app/api/sheets/[sheet]/calendar/route.ts',
     method: 'GET',
     action: 'sheet.read',

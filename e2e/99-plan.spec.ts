@@ -1,4 +1,6 @@
 /** Both sheets, from the first draft to paper: sections of our own, notes, what is open, checks, wristband; two members at one. */
+import ExcelJS from 'exceljs';
+import Papa from 'papaparse';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { axe } from './axe';
 import { expect, test, type Page } from './place';
@@ -187,6 +189,19 @@ test('a sheet of the offense is drafted, arranged, noted, waved through, and pri
   const [wide] = await pdfWords(page, `/api/sheets/${sheet.split('/')[2]}/pdf?print=sheet&paper=letter-wide`);
   expect(wide!.map((w) => w.text)).toContain('if the end squeezes: 6');
   expect(Math.max(...wide!.map((w) => w.x))).toBeGreaterThan(600);
+  // As a table, the same calls by the same numbers; a workbook holds what the CSV says.
+  const table = await page.request.get(`${SITE()}/api/sheets/${sheet.split('/')[2]}/table?as=csv`);
+  const rows = Papa.parse<Record<string, string>>((await table.text()).trim(), { header: true }).data;
+  expect(rows.map((r) => Number(r.number))).toEqual(rows.map((_, i) => i + 1));
+  const printedNumbers = wide!.filter((w) => /^\d+$/.test(w.text)).map((w) => w.text);
+  expect(new Set(printedNumbers)).toEqual(new Set(rows.map((r) => r.number)));
+  expect(rows.some((r) => r['if … then'] === 'if the end squeezes: 6')).toBe(true);
+  const file = await page.request.get(`${SITE()}/api/sheets/${sheet.split('/')[2]}/table?as=xlsx`);
+  const book = new ExcelJS.Workbook();
+  await book.xlsx.load((await file.body()) as never);
+  const cells: unknown[][] = [];
+  book.worksheets[0]!.eachRow((row) => cells.push([row.getCell(1).value, row.getCell(9).value]));
+  expect(cells.slice(1)).toEqual(rows.map((r) => [Number(r.number), r.play]));
   await page.getByRole('button', { name: 'Wristband' }).click();
   await expect(page.getByRole('heading', { name: /^Wristband: / })).toBeVisible();
   await page.getByLabel('order').fill('9');

@@ -15,6 +15,7 @@ export * from './scout';
 export * from './practice';
 export * from './practice-words';
 export * from './repped';
+export * from './sheet-table';
 export * from './answers';
 export * from './pictures';
 export * from './checks';

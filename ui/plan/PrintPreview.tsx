@@ -210,6 +210,12 @@ export function PrintPreview({ sheet, choice: given, print, faults }: PrintPrevi
           <Button component={Link} href={`/plan/${sheet.key}`}>
             Back to the sheet
           </Button>
+          {(kind === 'sheet' || kind === 'checks') &&
+            (['xlsx', 'csv'] as const).map((as) => (
+              <Button key={as} href={`/api/sheets/${sheet.key}/table?as=${as}`}>
+                {as.toUpperCase()}
+              </Button>
+            ))}
           <Button variant="contained" href={`/api/sheets/${sheet.key}/pdf?${queryOf(choice)}`}>
             PDF
           </Button>
