@@ -15,6 +15,8 @@ const config: NextConfig = {
     '@node-rs/argon2',
     'busboy',
     'exceljs',
+    'highs',
+    'ics',
     'pino',
   ],
   experimental: { serverActions: { bodySizeLimit: '1mb' } },

@@ -31,7 +31,7 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: 'store',
-          include: ['store/**/*.test.ts', 'cli/**/*.test.ts', 'app/*.test.ts'],
+          include: ['store/**/*.test.ts', 'cli/**/*.test.ts', 'app/**/*.test.ts'],
           testTimeout: 240_000,
           hookTimeout: 240_000,
           // They wait for the disk more than they count; each has a database of its own.

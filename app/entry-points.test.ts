@@ -557,6 +557,7 @@ const ACTIONS_WALKED: readonly Door[] = [
     action: 'sheet.draft',
     args: () => [SECTIONS],
   },
+  { file: 'app/(staff)/plan/actions.ts', name: 'mixOf', action: 'sheet.read', args: () => [[[0.5, 0.4]]] },
   {
     file: 'app/(staff)/rep/actions.ts',
     name: 'savePractice',

@@ -351,6 +351,45 @@ test('a week of practice from a sheet: scout cards, the script of each day, what
   await expect(page.getByRole('status', { name: 'Done' })).toContainText(/^\d+ calls drafted/);
   const calls = await page.getByTestId('call').count();
   await saved(page);
+
+  // The call mix of a section: shares sum to a whole, it is sure of its least look, and of no less than the calls as they stand.
+  await page
+    .getByRole('region', { name: '3rd medium', exact: true })
+    .getByRole('button', { name: '3rd medium', exact: true })
+    .click();
+  await page.getByRole('button', { name: 'Call mix' }).click();
+  const mix = page.getByRole('dialog', { name: /^Call mix: 3rd medium/ });
+  await expect(mix).toContainText(/sure of \d+ % whatever they show/);
+  await axe(page);
+  const [, ours, sure] = /hold this section to (\d+) % .* is sure of (\d+) %/.exec(
+    (await mix.textContent())!,
+  )!;
+  expect(Number(sure)).toBeGreaterThanOrEqual(Number(ours));
+  const grid = await mix
+    .locator('tbody tr')
+    .evaluateAll((rows) => rows.map((row) => [...row.children].map((cell) => parseInt(cell.textContent!))));
+  // A row a call: its play and two shares before the looks; the rows below join these three.
+  const looks = (await mix.locator('thead th').count()) - 3;
+  const lines = grid.filter((row) => row.length === 3 + looks);
+  expect(lines.length).toBeGreaterThan(1);
+  for (const column of [1, 2]) {
+    const sum = lines.reduce((n, row) => n + row[column]!, 0);
+    expect(Math.abs(sum - 100)).toBeLessThanOrEqual(lines.length);
+  }
+  const least = (label: string) =>
+    mix
+      .getByRole('row', { name: new RegExp(`^${label}`) })
+      .evaluate((row) => Math.min(...[...row.children].slice(1).map((cell) => parseInt(cell.textContent!))));
+  expect([await least('as it stands'), await least('not to be punished')]).toEqual([
+    Number(ours),
+    Number(sure),
+  ]);
+  const met = mix.getByRole('button', { name: /^\d+ of [1-9]\d*$/ }).first();
+  const [, n] = /of (\d+)/.exec((await met.textContent())!)!;
+  await met.click();
+  await expect(page.getByRole('dialog').last()).toContainText(new RegExp(`against .*: ${n} snap`));
+  await page.keyboard.press('Escape');
+  await mix.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('link', { name: 'Practice' }).click();
   await expect(page.getByRole('heading', { name: /^Practice: / })).toBeVisible();
   await axe(page);
@@ -409,9 +448,9 @@ test('a week of practice from a sheet: scout cards, the script of each day, what
 
   // On paper the same repetitions in the same order, each on one line with what it is against.
   const printed = (await pdfWords(page, `/api/sheets/${sheet}/pdf?print=script`)).flat();
-  const lines = printed.filter((w) => w.x > 60 && w.x < 90 && /^\d+$/.test(w.text));
-  expect(lines.map((w) => w.text)).toEqual(reps.map((rep) => rep[1]));
-  lines.forEach((word, i) => {
+  const printedReps = printed.filter((w) => w.x > 60 && w.x < 90 && /^\d+$/.test(w.text));
+  expect(printedReps.map((w) => w.text)).toEqual(reps.map((rep) => rep[1]));
+  printedReps.forEach((word, i) => {
     const line = printed.filter((w) => w.y === word.y);
     expect(line.map((w) => w.text)).toEqual(
       expect.arrayContaining([reps[i]![2]!.split(' · ball')[0]!, reps[i]![3]!]),

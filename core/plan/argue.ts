@@ -39,7 +39,7 @@ export interface Argument {
 export const PRIOR_SNAPS = 8;
 export const DRAWS = 400;
 
-interface Look {
+export interface Look {
   readonly key: string;
   readonly words: string;
 }
@@ -48,7 +48,7 @@ const BOXES: readonly Look[] = [
   { key: 'seven', words: 'seven in the box' },
   { key: 'loaded', words: 'eight or more in the box' },
 ];
-const SHELLS: readonly Look[] = FAMILIES.flatMap((family) => [
+export const SHELLS: readonly Look[] = FAMILIES.flatMap((family) => [
   { key: `${family}.four`, words: `${FAMILY_WORDS[family]}, four or fewer come` },
   { key: `${family}.five`, words: `${FAMILY_WORDS[family]}, five or more come` },
 ]);
@@ -79,7 +79,7 @@ function byLook(columns: Columns, rows: Uint32Array, looks: readonly Look[]): Ui
 /** Counts with a prior of so many snaps spread as `toward` says: weights of a Dirichlet distribution. */
 const shrink = (counts: readonly number[], toward: readonly number[]): number[] =>
   counts.map((n, i) => n + PRIOR_SNAPS * toward[i]!);
-const shares = (weights: readonly number[]): number[] => {
+export const shares = (weights: readonly number[]): number[] => {
   const all = weights.reduce((a, b) => a + b, 0);
   return weights.map((w) => w / all);
 };
@@ -138,34 +138,32 @@ export function filmsOf(columns: Columns, team: string, opponent: string, sectio
   };
 }
 
-/**
- * `structure`: what the play stands in at the snap, as the book draws it; null: it names no formation, and all of
- * theirs count. Null: no own snap of the play, so there is nothing to argue from. `next`: uniform in [0, 1).
- */
-export function argue(
-  play: PlayCard,
-  structure: string | null,
-  films: Films,
-  next: () => number,
-): Argument | null {
+/** Weights of a beta distribution. */
+type Beta = readonly [number, number];
+
+/** What both films say of a play against each of some looks, in the section. */
+export interface Evidence {
+  /** Own snaps of it against each look, and those that succeeded. */
+  readonly met: readonly Uint32Array[];
+  readonly good: readonly number[];
+  readonly beta: readonly Beta[];
+  readonly ofKind: Beta;
+  readonly ofPlay: Beta;
+  /** A rate against a look, moved by what the situation asks: `kindRate` of its kind here, `playRate` its own here. */
+  readonly here: (rate: number, kindRate: number, playRate: number) => number;
+}
+
+/** Null: no own snap of the play. */
+export function evidenceOf(play: PlayCard, looks: readonly Look[], films: Films): Evidence | null {
   const { columns, own, known, inSection } = films;
   const run = rowsOfPlay(columns, own, play);
   if (run.length === 0) return null;
-  const looks = looksFor(play);
-  const shown = films.shownTo(structure, looks);
-  // From the general to the case: any of their snaps, the section, the structure in it.
-  const even = looks.map(() => 1 / looks.length);
-  const general = shares(shrink(sizes(films.anywhere.get(looks)!), even));
-  const ofSection = shares(shrink(sizes(films.faced.get(looks)!), general));
-  const alpha = shrink(sizes(shown), ofSection);
-
   const good = (rows: Uint32Array): number =>
     rows.reduce((k, row) => k + (columns.success[row] === 1 ? 1 : 0), 0);
   const alike = films.ofKind.get(play.kind)!;
   const usual = (good(alike) + 1) / (alike.length + 2);
   const whole = (good(run) + PRIOR_SNAPS * usual) / (run.length + PRIOR_SNAPS);
   const met = byLook(columns, run, looks);
-  const beta = met.map((rows) => around(good(rows), rows.length, whole));
   // The same call succeeds less often where more is asked of it: as all calls of the section do, then those of its kind,
   // then it itself; each as far as its own snaps say, and else as the step before.
   const [allHere, kindHere, runHere] = [known, alike, run].map((rows) =>
@@ -176,18 +174,56 @@ export function argue(
   const kindAsAll = shifted(usual, meanOf(ofAll), anyCall);
   const ofKind = around(good(kindHere), kindHere.length, kindAsAll);
   const playAsKind = shifted(whole, meanOf(ofKind), usual);
-  const ofPlay = around(good(runHere), runHere.length, playAsKind);
-  /** `kindRate`: of its kind here; `playRate`: its own here. */
-  const here = (s: number, kindRate: number, playRate: number): number =>
-    shifted(shifted(s, kindRate, usual), playRate, playAsKind);
+  return {
+    met,
+    good: met.map(good),
+    beta: met.map((rows) => around(good(rows), rows.length, whole)),
+    ofKind,
+    ofPlay: around(good(runHere), runHere.length, playAsKind),
+    here: (rate, kindRate, playRate) => shifted(shifted(rate, kindRate, usual), playRate, playAsKind),
+  };
+}
 
+/** Success to expect against each look. */
+export const expected = ({ beta, ofKind, ofPlay, here }: Evidence): number[] =>
+  beta.map((one) => here(meanOf(one), meanOf(ofKind), meanOf(ofPlay)));
+
+/** One draw of it, by jStat's random source. */
+export function drawn({ beta, ofKind, ofPlay, here }: Evidence): number[] {
+  const [kindRate, playRate] = [jStat.beta.sample(...ofKind), jStat.beta.sample(...ofPlay)];
+  return beta.map((one) => here(jStat.beta.sample(...one), kindRate, playRate));
+}
+
+/** How often they show each look, drawn toward what is known more generally: weights of a Dirichlet distribution. */
+export function shownWeights(looks: readonly Look[], structure: string | null, films: Films): number[] {
+  const even = looks.map(() => 1 / looks.length);
+  const general = shares(shrink(sizes(films.anywhere.get(looks)!), even));
+  const ofSection = shares(shrink(sizes(films.faced.get(looks)!), general));
+  return shrink(sizes(films.shownTo(structure, looks)), ofSection);
+}
+
+/**
+ * `structure`: what the play stands in at the snap, as the book draws it; null: it names no formation, and all of
+ * theirs count. Null: no own snap of the play, so there is nothing to argue from. `next`: uniform in [0, 1).
+ */
+export function argue(
+  play: PlayCard,
+  structure: string | null,
+  films: Films,
+  next: () => number,
+): Argument | null {
+  const looks = looksFor(play);
+  const evidence = evidenceOf(play, looks, films);
+  if (evidence === null) return null;
+  const shown = films.shownTo(structure, looks);
+  const alpha = shownWeights(looks, structure, films);
   const share = shares(alpha);
-  const success = beta.map((one) => here(meanOf(one), meanOf(ofKind), meanOf(ofPlay)));
+  const success = expected(evidence);
   jStat.setRandom(next);
   const [low, high] = middle(() => {
-    const drawn = shares(alpha.map((a) => jStat.gamma.sample(a, 1)));
-    const [kindRate, playRate] = [jStat.beta.sample(...ofKind), jStat.beta.sample(...ofPlay)];
-    return drawn.reduce((sum, p, i) => sum + p * here(jStat.beta.sample(...beta[i]!), kindRate, playRate), 0);
+    const faced = shares(alpha.map((a) => jStat.gamma.sample(a, 1)));
+    const rates = drawn(evidence);
+    return faced.reduce((sum, p, i) => sum + p * rates[i]!, 0);
   });
   return {
     structure,
@@ -202,19 +238,19 @@ export function argue(
         share: share[i]!,
         theirs: shown[i]!,
         success: success[i]!,
-        ours: met[i]!,
-        k: good(met[i]!),
+        ours: evidence.met[i]!,
+        k: evidence.good[i]!,
       }))
       .sort((a, b) => b.share * b.success - a.share * a.success),
   };
 }
 
 /** Weights of a beta distribution: k of n, drawn toward a rate. */
-const around = (k: number, n: number, rate: number): readonly [number, number] => [
+const around = (k: number, n: number, rate: number): Beta => [
   k + PRIOR_SNAPS * rate,
   n - k + PRIOR_SNAPS * (1 - rate),
 ];
-const meanOf = ([a, b]: readonly [number, number]): number => a / (a + b);
+const meanOf = ([a, b]: Beta): number => a / (a + b);
 
 /** A draw from few snaps may be 0 or 1 to the last digit: no rate is held for certain. */
 const CERTAIN = 1e-9;

@@ -16,6 +16,7 @@ export * from './practice';
 export * from './practice-words';
 export * from './repped';
 export * from './sheet-table';
+export * from './call-mix';
 export * from './answers';
 export * from './pictures';
 export * from './checks';

@@ -54,6 +54,7 @@ import { useSheet } from './useSheet';
 
 const DefenseScreen = part(() => import('./defense/DefenseScreen'));
 const CallNotesForm = part(() => import('./CallNotesForm'));
+const CallMix = part(() => import('./CallMix'));
 const SectionsForm = part(() => import('./SectionsForm'));
 
 export interface PlanScreenProps {
@@ -76,6 +77,8 @@ export interface PlanScreenProps {
   readonly copy: () => Promise<string>;
   readonly versions: VersionDoors;
   readonly saveTemplate: (sections: readonly SectionSpec[]) => Promise<string | null>;
+  /** The mix of calls that is sure of the most, by their success against each look; or why there is none. */
+  readonly mixOf: (payoff: readonly (readonly number[])[]) => Promise<readonly number[] | string>;
 }
 
 /** Plan with its film: own film ranks the plays and the answers, the opponent's says what it shows. */
@@ -102,6 +105,7 @@ export function PlanScreen(props: PlanScreenProps) {
   const [looked, setLooked] = useState<PlayCard | null>(null);
   const [noted, setNoted] = useState<string | null>(null);
   const [arranged, setArranged] = useState(false);
+  const [mixed, setMixed] = useState(false);
   const section = sections.find((s) => s.key === url.get('section')) ?? sections[1] ?? sections[0]!;
   const film = usePlanFilm({ ...props, opponent: props.sheet.opponent }, sections, section, looked);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
@@ -139,7 +143,18 @@ export function PlanScreen(props: PlanScreenProps) {
       edit(dropOn(printed, plays, String(active.id), String(over.id), crypto.randomUUID()));
   };
   const reel = url.get('reel');
-  const shown = reel === null ? null : planReel(reel, { film, missing, section, opponentName });
+  const shown =
+    reel === null
+      ? null
+      : planReel(reel, {
+          film,
+          missing,
+          section,
+          opponentName,
+          team,
+          opponent: props.sheet.opponent,
+          plays,
+        });
   const notes = calls.find((c) => c.id === noted);
   return (
     <DndContext id="plan" sensors={sensors} collisionDetection={pointerWithin} onDragEnd={dropped}>
@@ -162,6 +177,9 @@ export function PlanScreen(props: PlanScreenProps) {
             <Button onClick={() => setArranged(true)}>Sections</Button>
           </>
         )}
+        <Button disabled={film.argued === null} onClick={() => setMixed(true)}>
+          Call mix
+        </Button>
       </PlanToolbar>
       <SheetTrouble sheet={sheet} />
       <Audits
@@ -217,6 +235,19 @@ export function PlanScreen(props: PlanScreenProps) {
           onSave={(next) => edit(setSections(sheet.ownSections, next))}
           onTemplate={able.draft ? props.saveTemplate : null}
           onClose={() => setArranged(false)}
+        />
+      )}
+      {mixed && (
+        <CallMix
+          section={section}
+          calls={calls}
+          columns={film.columns}
+          team={team}
+          opponent={props.sheet.opponent}
+          opponentName={opponentName}
+          solve={props.mixOf}
+          onReel={openReel}
+          onClose={() => setMixed(false)}
         />
       )}
       {looked && (

@@ -1,5 +1,5 @@
-/** The snaps behind a number of Plan: "<play>|here", "<play>|all", "<play>|answer<n>", "<play>|link", "<play>|theirs:<look>", "<play>|ours:<look>". */
-import type { MissingSetup, SectionSpec } from '@/core/plan';
+/** The snaps behind a number of Plan: "<play>|here", "<play>|all", "<play>|answer<n>", "<play>|link", "<play>|theirs:<look>", "<play>|ours:<look>", "<play>|mix:<look>", "|mixtheirs:<look>". */
+import { filmsOf, mixGame, type MissingSetup, type PlayCard, type SectionSpec } from '@/core/plan';
 import type { NamedRows } from '@/core/read';
 import type { PlanFilm } from './usePlanFilm';
 
@@ -8,11 +8,32 @@ interface Of {
   readonly missing: readonly MissingSetup[];
   readonly section: SectionSpec;
   readonly opponentName: string;
+  readonly team: string;
+  readonly opponent: string;
+  readonly plays: readonly PlayCard[];
 }
 const NONE = new Uint32Array(0);
 
-export function planReel(name: string, { film, missing, section, opponentName }: Of): NamedRows {
+/** Snaps of a call, or theirs, against a look of the call mix. */
+function mixReel(
+  id: string,
+  which: string,
+  { film, section, opponentName, team, opponent, plays }: Of,
+): NamedRows {
+  const play = plays.find((p) => p.id === id);
+  const game = mixGame(filmsOf(film.columns, team, opponent, section), play ? [play] : []);
+  const at = game.looks.findIndex((look) => look.key === which.split(':')[1]);
+  const look = game.looks[at];
+  if (!look) return { title: '', rows: NONE };
+  return play
+    ? { title: `${play.name} against ${look.words}`, rows: game.evidence[0]?.met[at] ?? NONE }
+    : { title: `${opponentName} defense, ${section.label}: ${look.words}`, rows: look.theirs };
+}
+
+export function planReel(name: string, of: Of): NamedRows {
+  const { film, missing, section, opponentName } = of;
   const [id, which = ''] = name.split('|');
+  if (which.startsWith('mix')) return mixReel(id!, which, of);
   if (which.startsWith('answer'))
     return { title: `${opponentName} defense`, rows: film.answers[Number(which.slice(6))]?.rows ?? NONE };
   if (which === 'link') {

@@ -4,6 +4,7 @@ import { randomUUID } from 'node:crypto';
 import { redirect } from 'next/navigation';
 import { z } from 'zod';
 import { action } from '@/app/lib/action';
+import { solveMix } from '@/app/lib/solve-mix';
 import { clock } from '@/app/lib/session';
 import { MOST_SECTIONS, SHEET_SIDES } from '@/core/plan';
 import { sectionsSchema } from '@/core/plan/schema';
@@ -66,6 +67,22 @@ const kept = action('sheet.draft', z.array(z.unknown()).max(MOST_SECTIONS), asyn
 export async function saveSections(sections: readonly unknown[]): Promise<string | null> {
   const done = await kept(sections);
   return done.ok ? null : done.words;
+}
+
+const solved = action(
+  'sheet.read',
+  z
+    .array(z.array(z.number().min(0).max(1)).min(1).max(20))
+    .min(1)
+    .max(60)
+    .refine((rows) => rows.every((row) => row.length === rows[0]!.length), 'Every call meets every look.'),
+  async (_, payoff) => solveMix(payoff),
+);
+
+/** The mix of calls, by their success against each look, that is sure of the most; or why there is none. */
+export async function mixOf(payoff: readonly (readonly number[])[]): Promise<readonly number[] | string> {
+  const done = await solved(payoff);
+  return done.ok ? done.value : done.words;
 }
 
 const saved = action(
