@@ -395,7 +395,7 @@ test('a guest is told who could, and the address of another game is a plain not-
   // A guest sees no opponent, no members, no rules and no way to them.
   await expect(page.getByRole('link', { name: /The week: no opponent chosen/ })).toBeVisible();
   await expect(page.getByRole('navigation', { name: 'Work' }).getByRole('link')).toHaveCount(0);
-  for (const path of ['/log', '/read', '/plan', '/book', '/staff', '/log/import']) {
+  for (const path of ['/log', '/read', '/plan', '/rep', '/book', '/staff', '/log/import']) {
     await page.goto(SITE() + path);
     await expect(page.getByRole('heading', { name: 'Not for your roles' }), path).toBeVisible();
   }
@@ -436,7 +436,7 @@ test('nothing loads from another host', async ({ page }) => {
   const hosts = new Set<string>();
   page.on('request', (r) => hosts.add(new URL(r.url()).host));
   await signIn(page);
-  for (const path of ['/log', '/read', '/plan', '/book', '/staff']) await page.goto(SITE() + path);
+  for (const path of ['/log', '/read', '/plan', '/rep', '/book', '/staff']) await page.goto(SITE() + path);
   expect([...hosts]).toEqual([new URL(SITE()).host]);
 });
 

@@ -72,6 +72,10 @@ test('axe finds no violation on any screen, light or dark', async ({ browser }) 
     `${sheet}/print`,
     `${sheet}/print?print=band`,
     `${checks}/print`,
+    `${checks}/print?print=scout`,
+    '/rep',
+    sheet.replace('plan', 'rep'),
+    checks.replace('plan', 'rep'),
   ]) {
     await page.goto(SITE() + path);
     await page.waitForLoadState('networkidle');
