@@ -32,6 +32,7 @@ const item = (number: number, weight: number, more: Partial<Repped> = {}): Reppe
   title: `call ${number}`,
   say: '',
   kinds: ['all', 'run'],
+  section: null,
   weight,
   looks: [],
   logged: 0,
@@ -58,6 +59,13 @@ describe('repetitions', () => {
   it('follow use times importance by largest remainder, one each at least', () => {
     expect(counted([item(1, 6), item(2, 3), item(3, 1), item(4, 0)], one(20))).toEqual([11, 6, 2, 1]);
     expect(seats([6, 3, 1, 0], 20, 1)).toEqual([11, 6, 2, 1]);
+  });
+  it('a section that matters three times as much gets three times the repetitions, its expected use alike', () => {
+    const of = (key: string) => ({ section: { key, label: key } });
+    const items = [item(1, 2, of('third-long')), item(2, 2, of('first')), item(3, 2, of('first'))];
+    expect(counted(items, one(15))).toEqual([5, 5, 5]);
+    expect(counted(items, one(15, 'all', { importance: { 'third-long': 3 } }))).toEqual([9, 3, 3]);
+    expect(counted(items, one(15, 'all', { importance: { first: 0.5 } }))).toEqual([7, 4, 4]);
   });
   it('go to the weightiest where there are fewer than calls', () => {
     expect(counted([item(1, 1), item(2, 5), item(3, 3)], one(2))).toEqual([0, 1, 1]);
@@ -268,4 +276,8 @@ it('a week is refused by name where it cannot be', () => {
     said({ days: [{ ...day, periods: [{ name: '', minutes: 5, kind: 'all', contact: 'none' }] }] }),
   ).toBe('The name of a period is empty.');
   expect(said({ pace: Number.NaN })).toBeDefined();
+  expect(said({ importance: { first: 7 } })).toBe('A section counts half, once, twice or three times.');
+  // A week that was saved before sections had a weight.
+  const { importance: _, ...before } = USUAL_PRACTICE;
+  expect(practiceSchema.parse(before).importance).toEqual({});
 });

@@ -24,6 +24,9 @@ export const CONTACT_LABEL: Readonly<Record<Contact, string>> = {
   full: 'full contact',
 };
 
+/** What a section may count, times its expected use. */
+export const IMPORTANCES = [0.5, 1, 2, 3] as const;
+
 export interface Period {
   readonly name: string;
   readonly minutes: number;
@@ -48,6 +51,8 @@ export interface PracticeSettings {
   readonly newShare: number;
   /** Full contact in minutes a day, minutes a week and days a week. */
   readonly limits: { readonly day: number; readonly week: number; readonly days: number };
+  /** How much a section of the sheet matters, by its key; those that are not named count once. */
+  readonly importance: Readonly<Record<string, number>>;
   readonly days: readonly PracticeDay[];
 }
 
@@ -66,6 +71,7 @@ export const USUAL_PRACTICE: PracticeSettings = {
   newShare: 0.2,
   // A published recommendation for high schools (NFHS task force on concussion, 2014), from memory.
   limits: { day: 30, week: 90, days: 3 },
+  importance: {},
   days: [
     {
       before: 3,
@@ -110,7 +116,9 @@ export interface Repped {
   /** Said for it: hash, or the check that answers. */
   readonly say: string;
   readonly kinds: readonly PeriodKind[];
-  /** Snaps of it to expect in the game, times how much it matters. */
+  /** Where it stands on the sheet; null: a play of theirs. */
+  readonly section: { readonly key: string; readonly label: string } | null;
+  /** Snaps of it to expect in the game. */
   readonly weight: number;
   /** What it is repeated against, with their snaps of it; none: nothing is known. */
   readonly looks: readonly { readonly label: string; readonly k: number }[];
@@ -168,8 +176,9 @@ function shareOut(
   given: ReadonlyMap<string, number>,
   many: number,
   due: (item: Repped) => number,
+  weightOf: (item: Repped) => number,
 ) {
-  const fresh = here.map((item) => (given.get(item.id)! === 0 ? item.weight + 1e-9 : 0));
+  const fresh = here.map((item) => (given.get(item.id)! === 0 ? weightOf(item) + 1e-9 : 0));
   const firsts = here.map(() => 0);
   for (const i of here
     .map((_, i) => i)
@@ -179,7 +188,7 @@ function shareOut(
     firsts[i] = 1;
   const left = many - firsts.reduce((a, b) => a + b, 0);
   const behind = here.map((item, i) => Math.max(0, due(item) - given.get(item.id)! - firsts[i]!));
-  const more = seats(behind.some((b) => b > 0) ? behind : here.map((item) => item.weight), left);
+  const more = seats(behind.some((b) => b > 0) ? behind : here.map(weightOf), left);
   return firsts.map((first, i) => first + more[i]!);
 }
 
@@ -207,7 +216,9 @@ function nextLook(looks: Looks, faced: Map<Looks, number[]>): string | null {
 export function buildScript(items: readonly Repped[], settings: PracticeSettings): ScriptDay[] {
   const given = new Map(items.map((item) => [item.id, 0]));
   const faced = new Map<Looks, number[]>();
-  const all = items.reduce((sum, item) => sum + item.weight, 0);
+  const weightOf = (item: Repped): number =>
+    item.weight * ((item.section && settings.importance[item.section.key]) ?? 1);
+  const all = items.reduce((sum, item) => sum + weightOf(item), 0);
   let soFar = 0;
   return [...settings.days]
     .sort((a, b) => b.before - a.before)
@@ -218,8 +229,12 @@ export function buildScript(items: readonly Repped[], settings: PracticeSettings
         const here = p.kind === 'drill' ? [] : items.filter((item) => item.kinds.includes(p.kind));
         const many = here.length === 0 ? 0 : Math.floor(p.minutes * settings.pace);
         soFar += many;
-        const counts = shareOut(here, given, many, (item) =>
-          all === 0 ? soFar / items.length : (soFar * item.weight) / all,
+        const counts = shareOut(
+          here,
+          given,
+          many,
+          (item) => (all === 0 ? soFar / items.length : (soFar * weightOf(item)) / all),
+          weightOf,
         );
         const reps = spread(here, counts).map((item): Rep => {
           given.set(item.id, given.get(item.id)! + 1);

@@ -63,6 +63,7 @@ export function callsToRep(source: RepSource, sections: readonly PrintedSection[
       title: `${playLook(call.play)} · ${playCall(call.play)}`,
       say: call.hash ? `ball ${call.hash}` : '',
       kinds: ['all', ...playKinds(call.play.kind), ...of],
+      section: { key: section.key, label: section.label },
       weight: (size?.expected.mean ?? UNCOUNTED) / calls.length,
       looks,
       logged: ours.filter((snap) => isOf(call.play, snap)).length,
@@ -101,6 +102,7 @@ export function playsToRep(source: RepSource, checks: readonly Check[]): Repped[
             ? (['openers'] as const)
             : []),
         ],
+        section: null,
         weight: rows.length,
         looks: [],
         logged: source.practiced.filter(

@@ -1,7 +1,7 @@
 /** Calls, sections, checks and remarks of a sheet where they enter: from a browser, a file, a database column. */
 import { z } from 'zod';
 import { FILTER_FIELDS, RANGE_FIELDS, type Filter, type Ranges } from '../read';
-import { CONTACTS, PERIOD_KINDS } from './practice';
+import { CONTACTS, IMPORTANCES, PERIOD_KINDS } from './practice';
 import { MOST_REMARK, REMARK_KINDS, SHEET_SIDES } from './rows';
 import { CALLED_KINDS, MOST_SECTIONS, type SectionSpec } from './sections';
 
@@ -102,6 +102,9 @@ export const practiceSchema = z.object({
     week: minutes('A week’s minutes', 900),
     days: z.int().min(0).max(7, 'A week has seven days.'),
   }),
+  importance: z
+    .record(z.string().max(60), z.literal(IMPORTANCES, 'A section counts half, once, twice or three times.'))
+    .default({}),
   days: z
     .array(
       z.object({

@@ -44,6 +44,12 @@ export function PracticeScreen({ sheet, items, saved, countdown, save }: Practic
   const script = useMemo(() => buildScript(items, whole), [items, whole]);
   const reps = useMemo(() => countReps(items, script, whole), [items, script, whole]);
   const cautions = useMemo(() => practiceCautions(script, reps, whole), [script, reps, whole]);
+  const sections = useMemo(
+    () => [
+      ...new Map(items.flatMap((i) => (i.section ? [[i.section.key, i.section] as const] : []))).values(),
+    ],
+    [items],
+  );
   const keep = (): void =>
     begin(async () => {
       const said = await save!(settings);
@@ -99,7 +105,12 @@ export function PracticeScreen({ sheet, items, saved, countdown, save }: Practic
         <p className="small">{CONTACT_CAUTION}</p>
       </section>
       <div className="repgrid">
-        <WeekForm settings={settings} script={script} onChange={save ? setSettings : null} />
+        <WeekForm
+          settings={settings}
+          script={script}
+          sections={sections}
+          onChange={save ? setSettings : null}
+        />
         <ScriptTable script={script} defense={sheet.side === 'defense'} />
       </div>
       <RepLedger reps={reps} settings={whole} defense={sheet.side === 'defense'} />

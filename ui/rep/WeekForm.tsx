@@ -6,6 +6,7 @@ import {
   clockOf,
   CONTACT_LABEL,
   CONTACTS,
+  IMPORTANCES,
   PERIOD_KINDS,
   PERIOD_LABEL,
   type Period,
@@ -18,13 +19,22 @@ import { plural } from '@/core/rules/plural';
 interface WeekFormProps {
   readonly settings: PracticeSettings;
   readonly script: readonly ScriptDay[];
+  /** Sections of the sheet in their order. */
+  readonly sections: readonly { readonly key: string; readonly label: string }[];
   /** Null: only read. */
   readonly onChange: ((to: PracticeSettings) => void) | null;
 }
 
+const TIMES: Readonly<Record<(typeof IMPORTANCES)[number], string>> = {
+  0.5: 'half',
+  1: 'as expected',
+  2: 'twice',
+  3: 'three times',
+};
+
 const replaced = <T,>(list: readonly T[], at: number, to: T): T[] => list.map((x, i) => (i === at ? to : x));
 
-export function WeekForm({ settings, script, onChange }: WeekFormProps) {
+export function WeekForm({ settings, script, sections, onChange }: WeekFormProps) {
   const set = (change: Partial<PracticeSettings>): void => onChange?.({ ...settings, ...change });
   const setDay = (at: number, to: PracticeDay): void => set({ days: replaced(settings.days, at, to) });
   const off = onChange === null;
@@ -69,6 +79,33 @@ export function WeekForm({ settings, script, onChange }: WeekFormProps) {
           onChange={(days) => set({ limits: { ...settings.limits, days } })}
         />
       </fieldset>
+      {sections.length > 0 && (
+        <details>
+          <summary>How much a section matters</summary>
+          <fieldset disabled={off}>
+            <legend className="hide">How much a section matters, times its expected use</legend>
+            {sections.map(({ key, label }) => (
+              <Field key={key} label={label}>
+                {(id) => (
+                  <select
+                    id={id}
+                    value={settings.importance[key] ?? 1}
+                    onChange={(e) =>
+                      set({ importance: { ...settings.importance, [key]: Number(e.target.value) } })
+                    }
+                  >
+                    {IMPORTANCES.map((times) => (
+                      <option key={times} value={times}>
+                        {TIMES[times]}
+                      </option>
+                    ))}
+                  </select>
+                )}
+              </Field>
+            ))}
+          </fieldset>
+        </details>
+      )}
       {settings.days.map((day, d) => (
         <Day
           key={d}
