@@ -1,7 +1,6 @@
 /** `sheet`: a first draft of a call sheet with its wristband, or of a check table, from a file's film. */
 import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { drawSnap } from '../core/book';
 import type { LevelProfile } from '../core/field/profile';
 import {
   auditChecks,
@@ -15,10 +14,10 @@ import {
   numberSheet,
   papersOf,
   playsToRep,
-  playFields,
   SECTIONS,
   SHEET_SIDES,
   sheetJson,
+  structuresOf,
   scoutCards,
   USUAL_BAND,
   USUAL_PRACTICE,
@@ -94,12 +93,7 @@ function draftOffense(
 ): Drafted {
   const { columns, plays, book } = film;
   const { team, opponent, side, seed } = common;
-  const structures = new Map(
-    plays.map((play) => [
-      play.id,
-      drawSnap(book, playFields(play), null, profile).look?.offense.snap.label ?? null,
-    ]),
-  );
+  const structures = structuresOf(book, profile, DEFAULT_RULES.look, plays);
   const random = () => uniform(seed);
   const drafted = draftCalls({ columns, team, opponent, plays, structures, sections, random });
   const calls = drafted.map(({ section, play }, i): SheetCall => ({

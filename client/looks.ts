@@ -1,46 +1,64 @@
-/** The worker that measures looks: one a page, begun when it is first asked. */
+/** The worker that counts beside the page: one a page, begun when it is first asked. */
+import type { ArgueAnswer, ArgueRequest, LooksMessage } from '@/core/plan/argue-request';
 import type { FilmToMeasure, MeasuredLooks } from '@/core/read';
 
 /** A worker that says nothing for so long does not come. */
 const LONGEST_MS = 20_000;
 
-interface Waiting {
-  readonly done: (looks: MeasuredLooks | null) => void;
-}
+type Answer = MeasuredLooks | ArgueAnswer | null;
 let worker: Worker | null = null;
 let asked = 0;
-const waiting = new Map<number, Waiting>();
+const waiting = new Map<number, (answer: Answer) => void>();
+/** Numbers under which the worker measured films. */
+const films = new WeakMap<FilmToMeasure, number>();
 
 function begin(): Worker {
   const made = new Worker(new URL('../workers/looks.ts', import.meta.url), { type: 'module' });
-  made.onmessage = ({ data }: MessageEvent<{ id: number; looks: MeasuredLooks }>) =>
-    waiting.get(data.id)?.done(data.looks);
-  // Its script did not come, or it broke: whoever waits measures for himself.
+  made.onmessage = ({ data }: MessageEvent<{ id: number; answer: Answer }>) =>
+    waiting.get(data.id)?.(data.answer);
+  // Its script did not come, or it broke: whoever waits counts for himself.
   made.onerror = () => {
     made.terminate();
     if (worker === made) worker = null;
-    for (const { done } of waiting.values()) done(null);
+    for (const done of waiting.values()) done(null);
   };
   return made;
 }
 
-/** The looks of a film; null where no worker can be had. */
-export function looksOfFilm(film: FilmToMeasure): Promise<MeasuredLooks | null> {
-  if (typeof Worker === 'undefined') return Promise.resolve(null);
-  const id = ++asked;
+function ask(message: LooksMessage): Promise<Answer> {
+  const { id } = message;
   return new Promise((resolve) => {
     const timer = setTimeout(() => done(null), LONGEST_MS);
-    function done(looks: MeasuredLooks | null): void {
+    function done(answer: Answer): void {
       clearTimeout(timer);
       waiting.delete(id);
-      resolve(looks);
+      resolve(answer);
     }
-    waiting.set(id, { done });
+    waiting.set(id, done);
     try {
       worker ??= begin();
-      worker.postMessage({ id, film });
+      worker.postMessage(message);
     } catch {
       done(null);
     }
   });
+}
+
+/** The looks of a film; null where no worker can be had. */
+export async function looksOfFilm(film: FilmToMeasure): Promise<MeasuredLooks | null> {
+  if (typeof Worker === 'undefined') return null;
+  const id = ++asked;
+  const looks = (await ask({ id, film })) as MeasuredLooks | null;
+  if (looks) films.set(film, id);
+  return looks;
+}
+
+/** What can be argued for each play in a section, by the worker that measured the film; null: it did not, or is gone. */
+export async function arguedBy(
+  film: FilmToMeasure,
+  request: Omit<ArgueRequest, 'film'>,
+): Promise<ArgueAnswer | null> {
+  const measured = films.get(film);
+  if (measured === undefined || worker === null) return null;
+  return (await ask({ id: ++asked, argue: { ...request, film: measured } })) as ArgueAnswer | null;
 }

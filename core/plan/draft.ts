@@ -1,35 +1,26 @@
 /** The first draft of a sheet: each section filled as far as it comes up, each check with what worked; a coach decides. */
-import { argue, filmsOf, rankArgued, type Argument } from './argue';
+import { rankArgued, type Argument } from './argue';
 import { ENOUGH_TO_DRAFT, ownAnswers, shownBy, type OwnAnswer, type ShownPicture } from './checks';
 import type { Columns } from '../read/columns';
 import { COMES_UP } from './audits';
+import { argueSection, type ArguedFilm, type SectionArguments } from './section-arguments';
 import { sizeSection } from './sizing';
 import type { SectionSpec } from './sections';
 import { playLook, suggestCalls, type PlayCard, type Suggestion } from './sheet';
 
-export interface DraftFilm {
-  readonly columns: Columns;
-  readonly team: string;
-  readonly opponent: string;
-  readonly plays: readonly PlayCard[];
-  /** What a play stands in at the snap; null: the book draws no formation of it. */
-  readonly structures: ReadonlyMap<string, string | null>;
+export interface DraftFilm extends ArguedFilm {
   readonly sections: readonly SectionSpec[];
-  /** Uniform in [0, 1), anew for each section and play: the same draft each time. */
-  readonly random: () => () => number;
+  /** What was argued already, of this film and these plays. */
+  readonly argued?: (section: SectionSpec) => SectionArguments | null;
 }
 
 /** Plays of a section argued and ranked; those never run stay behind. */
 export function rankPlays(
-  { columns, team, opponent, plays, structures, random }: Omit<DraftFilm, 'sections'>,
+  film: Omit<DraftFilm, 'sections'>,
   section: SectionSpec,
-): { readonly ranked: readonly Suggestion[]; readonly argued: ReadonlyMap<string, Argument | null> } {
-  const films = filmsOf(columns, team, opponent, section);
-  const suggested = suggestCalls(plays, columns, team, section);
-  const argued = new Map(
-    suggested.map(({ play }) => [play.id, argue(play, structures.get(play.id) ?? null, films, random())]),
-  );
-  return { ranked: rankArgued(suggested, argued), argued };
+): { readonly ranked: readonly Suggestion[]; readonly argued: SectionArguments } {
+  const argued = film.argued?.(section) ?? argueSection(film, section);
+  return { ranked: rankArgued(suggestCalls(film.plays, film.columns, film.team, section), argued), argued };
 }
 
 export interface DraftedCall {

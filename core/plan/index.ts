@@ -23,6 +23,7 @@ export * from './checks';
 export * from './check-audits';
 export * from './tells-audit';
 export * from './check-look';
+export * from './section-arguments';
 export * from './draft';
 export * from './play-list';
 export * from './sheet-json';

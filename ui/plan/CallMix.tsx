@@ -18,7 +18,7 @@ import {
 } from '@/core/plan';
 import type { Columns } from '@/core/read';
 import { uniform } from '@/core/stats/uniform';
-import { SEED } from './usePlanFilm';
+import { SEED } from './useArgued';
 
 interface CallMixProps {
   readonly section: SectionSpec;

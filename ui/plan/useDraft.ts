@@ -3,7 +3,8 @@ import { addCalls, draftCalls, type PlayCard } from '@/core/plan';
 import { plural } from '@/core/rules/plural';
 import { uniform } from '@/core/stats/uniform';
 import { useToast } from '../shared/toasts';
-import { SEED, type PlanFilm } from './usePlanFilm';
+import { SEED } from './useArgued';
+import type { PlanFilm } from './usePlanFilm';
 import type { SheetState } from './useSheet';
 
 interface Of {
@@ -15,14 +16,14 @@ interface Of {
 /** Fills sections that hold fewer calls than are enough; null while the opponent's looks are still measured. */
 export function useDraft(
   { calls, printed, sections, edit }: SheetState,
-  { columns, structures, argued }: PlanFilm,
+  { columns, argued, sectionsArgued: { of, structures } }: PlanFilm,
   { plays, team, opponent }: Of,
 ): (() => void) | null {
   const say = useToast();
-  if (argued === null) return null;
+  if (argued === null || structures === null) return null;
   return () => {
     const drafted = draftCalls(
-      { columns, team, opponent, plays, structures, sections, random: () => uniform(SEED) },
+      { columns, team, opponent, plays, structures, sections, argued: of, random: () => uniform(SEED) },
       calls,
     );
     edit(

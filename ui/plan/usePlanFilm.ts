@@ -1,15 +1,13 @@
 'use client';
 /** The film that a sheet is drafted from: counted once, then asked per section and play. */
 import { useMemo } from 'react';
-import { drawSnap, type Book } from '@/core/book';
-import type { LevelKey, LevelProfile, Profiles } from '@/core/field/profile';
+import type { Book } from '@/core/book';
+import type { LevelKey, Profiles } from '@/core/field/profile';
 import {
   answersTo,
-  argue,
-  filmsOf,
-  playFields,
   rankArgued,
   sizeSection,
+  structuresOf,
   suggestCalls,
   type Argument,
   type PlayCard,
@@ -17,20 +15,13 @@ import {
   type Sizing,
   type Suggestion,
 } from '@/core/plan';
-import {
-  filmKind,
-  ownFilm,
-  type Answered,
-  type Columns,
-  type CountedSnap,
-  type StaffRules,
-} from '@/core/read';
+import { filmKind, ownFilm, type Answered, type Columns, type CountedSnap } from '@/core/read';
 import type { Snap } from '@/core/snap';
 import type { GameInfo } from '@/core/exchange/types';
 import { useCounted } from '../film/useCounted';
-import { uniform } from '@/core/stats/uniform';
 import { useFilmToMeasure, useMeasured } from '../read/useMeasured';
 import { useStaffRules } from '../StaffRules';
+import { useArgued, type ArguedSections } from './useArgued';
 
 export interface PlanFilm {
   readonly snaps: readonly CountedSnap[];
@@ -42,8 +33,8 @@ export interface PlanFilm {
   readonly sizes: ReadonlyMap<string, Sizing | null>;
   /** What the opponent answered a play's structure with. */
   readonly answers: readonly Answered[];
-  /** What each play stands in at the snap. */
-  readonly structures: ReadonlyMap<string, string | null>;
+  /** The same of every section, as far as it is there; with what each play stands in at the snap. */
+  readonly sectionsArgued: ArguedSections;
 }
 
 interface PlanFilmProps {
@@ -60,13 +51,6 @@ interface PlanFilmProps {
   readonly profiles: Profiles;
 }
 
-/** Draws of an interval are the same each time. */
-export const SEED = 1;
-
-/** What a play stands in at the snap; null: the book draws no formation of it. */
-const structureOf = (book: Book, play: PlayCard, profile: LevelProfile, { look: settings }: StaffRules) =>
-  drawSnap(book, playFields(play), null, profile, { settings }).look?.offense.snap.label ?? null;
-
 export function usePlanFilm(
   props: PlanFilmProps,
   sections: readonly SectionSpec[],
@@ -77,18 +61,14 @@ export function usePlanFilm(
   const rules = useStaffRules();
   const ours = useMemo(() => games.filter((g) => filmKind(g.info) === ownFilm(level)), [games, level]);
   const { snaps, columns } = useCounted(ours, profiles, book);
-  const measured = useMeasured(snaps, useFilmToMeasure(ours, profiles, book));
-  const structures = useMemo(
-    () => new Map(plays.map((play) => [play.id, structureOf(book, play, profiles[level], rules)])),
-    [plays, book, profiles, level, rules],
+  const toMeasure = useFilmToMeasure(ours, profiles, book);
+  const measured = useMeasured(snaps, toMeasure);
+  const sectionsArgued = useArgued(
+    { measured, film: toMeasure, columns, team, opponent, plays, profile: profiles[level] },
+    sections,
+    section,
   );
-  const argued = useMemo(() => {
-    if (!measured) return null;
-    const films = filmsOf(columns, team, opponent, section);
-    return new Map(
-      plays.map((play) => [play.id, argue(play, structures.get(play.id) ?? null, films, uniform(SEED))]),
-    );
-  }, [measured, columns, team, opponent, section, plays, structures]);
+  const argued = sectionsArgued.of(section);
   const suggestions = useMemo(() => {
     const own = suggestCalls(plays, columns, team, section);
     return argued === null ? own : rankArgued(own, argued);
@@ -99,8 +79,8 @@ export function usePlanFilm(
   );
   const answers = useMemo(() => {
     if (!looked) return [];
-    const structure = structures.get(looked.id) ?? null;
+    const structure = structuresOf(book, profiles[level], rules.look, [looked]).get(looked.id) ?? null;
     return structure === null ? [] : answersTo(columns, opponent, structure);
-  }, [looked, structures, columns, opponent]);
-  return { snaps, columns, suggestions, argued, sizes, answers, structures };
+  }, [looked, book, profiles, level, rules, columns, opponent]);
+  return { snaps, columns, suggestions, argued, sizes, answers, sectionsArgued };
 }
