@@ -211,7 +211,13 @@ export async function bench(args: string[]): Promise<number> {
     const { browserRows } = await import('./browser');
     const { retagRows } = await import('./retag');
     const { readRows } = await import('./read');
-    printRows([...(await browserRows()), ...(await readRows(5000, 20)), ...(await retagRows())]);
+    const { planRows } = await import('./plan');
+    printRows([
+      ...(await browserRows()),
+      ...(await readRows(5000, 20)),
+      ...(await planRows()),
+      ...(await retagRows()),
+    ]);
     const { loadRows } = await import('./load');
     printRows(await loadRows({ members: 20, seconds: flags.has('long') ? 60 : 15, think: 3000 }));
     if (flags.has('long')) {

@@ -201,6 +201,7 @@ export function PlanScreen(props: PlanScreenProps) {
           size={film.sizes.get(section.key) ?? null}
           suggestions={film.suggestions}
           argued={film.argued}
+          ready={film.sectionsArgued.all}
           calls={calls}
           mayEdit={mayEdit}
           onSection={chooseSection}

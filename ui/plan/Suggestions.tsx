@@ -21,6 +21,8 @@ interface SuggestionsProps {
   readonly suggestions: readonly Suggestion[];
   /** Null: still measured. */
   readonly argued: ReadonlyMap<string, Argument | null> | null;
+  /** Those of every section stand, so that another is there at once. */
+  readonly ready: boolean;
   readonly calls: readonly SheetCall[];
   readonly mayEdit: boolean;
   readonly onSection: (key: string) => void;
@@ -29,11 +31,12 @@ interface SuggestionsProps {
 }
 
 export function Suggestions(props: SuggestionsProps) {
-  const { sections, section, size, suggestions, argued, calls, mayEdit, onSection, onAdd, onReel } = props;
+  const { sections, section, size, suggestions, argued, ready, calls, mayEdit, onSection, onAdd, onReel } =
+    props;
   const shown = suggestions.filter((s) => s.all.n > 0);
   const never = suggestions.filter((s) => s.all.n === 0);
   return (
-    <section className="card" aria-label="Suggestions">
+    <section className="card" aria-label="Suggestions" data-ready={ready}>
       <TextBox
         select
         fullWidth

@@ -23,6 +23,8 @@ export interface ArguedSections {
   /** Null: not argued yet. */
   readonly of: (section: SectionSpec) => SectionArguments | null;
   readonly structures: ReadonlyMap<string, string | null> | null;
+  /** Every section is. */
+  readonly all: boolean;
 }
 
 interface Of {
@@ -81,5 +83,6 @@ export function useArgued(of: Of, sections: readonly SectionSpec[], first: Secti
   return {
     of: (section) => here?.sections.get(keyOf(section)) ?? null,
     structures: here?.structures ?? null,
+    all: here !== null && next === undefined,
   };
 }
