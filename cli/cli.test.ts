@@ -220,6 +220,8 @@ it('sheet drafts both sides of the ball, and audit says of it what was said with
     'sheet.json',
     'sheet.pdf',
     'wristband.pdf',
+    'practice.pdf',
+    'scout-cards.pdf',
   ]);
   const drafted = made('offense');
   const some = drafted.sections.filter((s) => s.calls.length > 0);
@@ -228,7 +230,7 @@ it('sheet drafts both sides of the ball, and audit says of it what was said with
     expect(calls.length).toBeLessThanOrEqual(suggested!);
     for (const { low, score, high } of calls) expect(low <= score && score <= high).toBe(true);
   }
-  for (const name of ['sheet.pdf', 'wristband.pdf'])
+  for (const name of ['sheet.pdf', 'wristband.pdf', 'practice.pdf', 'scout-cards.pdf'])
     expect(
       readFileSync(path.join(file('offense'), name))
         .subarray(0, 5)
@@ -240,6 +242,12 @@ it('sheet drafts both sides of the ball, and audit says of it what was said with
 
   const defense = sheet('defense');
   expect([defense.code, defense.err]).toEqual([0, '']);
+  expect((JSON.parse(defense.out) as { files: string[] }).files).toEqual([
+    'sheet.json',
+    'checks.pdf',
+    'practice.pdf',
+    'scout-cards.pdf',
+  ]);
   const { checks, audits } = made('defense');
   expect(checks.reduce((sum, c) => sum + c.share, 0)).toBeGreaterThan(0.9);
   expect(audits.some((a) => a.code === 'no_answer')).toBe(false);
