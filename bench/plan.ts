@@ -106,7 +106,7 @@ export const planRows = (): Promise<Row[]> =>
       const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
       await page.goto(`${base}/sign-in`);
       await page.getByRole('button', { name: /Okafor/ }).click();
-      await page.getByRole('heading', { name: 'What is next' }).waitFor();
+      await page.waitForURL(`${base}/`);
       const first: number[] = [];
       const early: number[] = [];
       const later: number[] = [];
