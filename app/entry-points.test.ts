@@ -562,7 +562,7 @@ const ACTIONS_WALKED: readonly Door[] = [
     file: 'app/(staff)/rep/actions.ts',
     name: 'savePractice',
     action: 'sheet.draft',
-    args: () => [USUAL_PRACTICE],
+    args: () => [USUAL_PRACTICE, USUAL_PRACTICE],
   },
   {
     file: 'app/(staff)/plan/actions.ts',

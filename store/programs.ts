@@ -3,11 +3,13 @@ import 'server-only';
 import { LockMode, type InferEntity } from '@mikro-orm/core';
 import { hash } from '@node-rs/argon2';
 import { randomUUID } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
 import { DEFAULT_BOOK } from '../core/book/default-book';
 import { adaptProfile, LEVEL_PROFILES, type LevelKey, type ProfileChanges } from '../core/field/profile';
 import { viewsSchema } from '../core/read/schema';
 import type { BoardSide } from '../core/read/sides';
 import type { ChartPlan } from '../core/charting/plans';
+import { USUAL_PRACTICE, type PracticeSettings } from '../core/plan/practice';
 import { practiceSchema, sectionsSchema as sheetSectionsSchema } from '../core/plan/schema';
 import { readRules } from '../core/read/read-rules';
 import { permit } from './access';
@@ -230,12 +232,26 @@ export async function setSections(actor: Actor, value: unknown): Promise<void> {
   await changeSettings(actor, async () => ({ sections: read.data }));
 }
 
-/** The staff's week of practice; null: the usual one again. */
-export async function setPractice(actor: Actor, value: unknown): Promise<void> {
+/** The week as it stands in the settings; the usual one until a staff says another. */
+export const practiceOf = (settings: ProgramSettings): PracticeSettings =>
+  practiceSchema.safeParse(settings.practice).data ?? USUAL_PRACTICE;
+
+/** The staff's week of practice. `before`: as it stood where it was changed; another member's is not written over. */
+export async function setPractice(
+  actor: Actor,
+  week: PracticeSettings,
+  before: PracticeSettings,
+): Promise<void> {
   permit(actor, 'sheet.draft');
-  const read = practiceSchema.nullable().safeParse(value);
+  const read = practiceSchema.safeParse(week);
   if (!read.success) throw new Invalid(read.error.issues[0]!.message.replace(/\.$/, ''));
-  await changeSettings(actor, async () => ({ practice: read.data }));
+  await changeSettings(actor, async (_tx, program) => {
+    if (!isDeepStrictEqual(practiceOf(program.settings), before))
+      throw new Invalid(
+        'Another member saved the week meanwhile. What you changed stands here; load the page again to see theirs',
+      );
+    return { practice: read.data };
+  });
 }
 
 /** The sections of a report on one side of the ball; null: the usual ones again. */

@@ -2,6 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { loadDemo } from '../demo/load';
+import { USUAL_PRACTICE } from '../core/plan/practice';
 import { CATALOG, SECTIONS } from '../core/plan/sections';
 import { sheetScope, type Answer } from '../core/sync';
 import type { Actor } from '../core/exchange/types';
@@ -139,6 +140,30 @@ describe('sections of a sheet', () => {
     expect((await programs.programOf(dara)).settings.sections).toHaveLength(CATALOG.length);
     await expect(programs.setSections(charter, CATALOG)).rejects.toBeInstanceOf(Refused);
     await programs.setSections(dara, null);
+  });
+});
+
+describe('the week of practice', () => {
+  const game = (day: string) => ({ ...USUAL_PRACTICE, game: day });
+  it('is saved by who drafts sheets; not over what another member saved meanwhile', async () => {
+    await expect(programs.setPractice(charter, game('2026-11-06'), USUAL_PRACTICE)).rejects.toBeInstanceOf(
+      Refused,
+    );
+    await programs.setPractice(
+      dara,
+      { ...game('2026-11-06'), importance: { red: 2, first: 0.5 } },
+      USUAL_PRACTICE,
+    );
+    await expect(programs.setPractice(coach, game('2026-11-13'), USUAL_PRACTICE)).rejects.toThrow(
+      /Another member saved the week meanwhile/,
+    );
+    const stands = programs.practiceOf((await programs.programOf(coach)).settings);
+    expect(stands).toMatchObject({ game: '2026-11-06', importance: { red: 2, first: 0.5 } });
+    await programs.setPractice(coach, game('2026-11-13'), stands);
+    expect(programs.practiceOf((await programs.programOf(dara)).settings)).toEqual(game('2026-11-13'));
+    await expect(
+      programs.setPractice(dara, { ...USUAL_PRACTICE, pace: 9 }, game('2026-11-13')),
+    ).rejects.toThrow('Repetitions a minute: 4 at most');
   });
 });
 

@@ -1,23 +1,10 @@
 import 'server-only';
-import {
-  callsToRep,
-  daysBefore,
-  numberSheet,
-  playsToRep,
-  SECTIONS,
-  USUAL_PRACTICE,
-  type PracticeSettings,
-  type Repped,
-} from '@/core/plan';
-import { practiceSchema } from '@/core/plan/schema';
-import type { Actor, GameInfo, ProgramSettings, SheetDetail } from '@/core/exchange/types';
+import { callsToRep, daysBefore, numberSheet, playsToRep, SECTIONS, type Repped } from '@/core/plan';
+import type { Actor, GameInfo, SheetDetail } from '@/core/exchange/types';
 import { PRACTICE } from '@/core/read';
 import { snapsOf } from '@/store/film';
+import { practiceOf } from '@/store/programs';
 import { filmOfTeams } from './counted-film';
-
-/** The staff's week; the usual one until it says another. */
-export const practiceOf = (settings: ProgramSettings): PracticeSettings =>
-  practiceSchema.safeParse(settings.practice).data ?? USUAL_PRACTICE;
 
 /** Practice of the week that ends with the game; without a date for it, of the week that the staff is in. */
 const ofThisWeek = ({ date, week, phase }: GameInfo, game: string | null, now: number | null): boolean =>

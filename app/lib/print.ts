@@ -31,8 +31,8 @@ import type { Actor, SheetDetail } from '@/core/exchange/types';
 import { buildColumns } from '@/core/read';
 import { listTeams } from '@/store/games';
 import { loadSheet } from '@/store/plans';
-import { programOf } from '@/store/programs';
-import { practiceOf, toRep } from './practice';
+import { practiceOf, programOf } from '@/store/programs';
+import { toRep } from './practice';
 import { columnsOfFilm, countedFilm } from './counted-film';
 
 /** Checks with what their film says of each: how often it comes, and who has the third receiver. */

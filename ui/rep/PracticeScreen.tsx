@@ -28,7 +28,7 @@ export interface PracticeScreenProps {
   readonly saved: PracticeSettings;
   readonly countdown: string;
   /** Null: the member only reads. */
-  readonly save: ((settings: unknown) => Promise<string | null>) | null;
+  readonly save: ((week: PracticeSettings, before: PracticeSettings) => Promise<string | null>) | null;
 }
 
 export function PracticeScreen({ sheet, items, saved, countdown, save }: PracticeScreenProps) {
@@ -52,7 +52,7 @@ export function PracticeScreen({ sheet, items, saved, countdown, save }: Practic
   );
   const keep = (): void =>
     begin(async () => {
-      const said = await save!(settings);
+      const said = await save!(settings, saved);
       setProblem(said);
     });
   const doors = !changed;

@@ -1,13 +1,12 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { practiceOf } from '@/app/lib/practice';
 import { pageFor } from '@/app/lib/refusable';
 import { clock } from '@/app/lib/session';
 import { CONTACT_CAUTION, countdown } from '@/core/plan';
 import { plural } from '@/core/rules/plural';
 import { listTeams } from '@/store/games';
 import { listSheets } from '@/store/plans';
-import { programOf } from '@/store/programs';
+import { practiceOf, programOf } from '@/store/programs';
 
 export const metadata: Metadata = { title: 'Rep' };
 export const dynamic = 'force-dynamic';

@@ -1,12 +1,12 @@
 import type { Metadata } from 'next';
-import { practiceOf, toRep } from '@/app/lib/practice';
+import { toRep } from '@/app/lib/practice';
 import { pageFor } from '@/app/lib/refusable';
 import { clock } from '@/app/lib/session';
 import { countdown } from '@/core/plan';
 import { may } from '@/core/staff';
 import { listTeams } from '@/store/games';
 import { loadSheet } from '@/store/plans';
-import { programOf } from '@/store/programs';
+import { practiceOf, programOf } from '@/store/programs';
 import { PracticeScreen } from '@/ui/rep/PracticeScreen';
 import { savePractice } from '../actions';
 

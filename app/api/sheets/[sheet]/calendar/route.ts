@@ -1,11 +1,11 @@
-import { practiceOf, toRep } from '@/app/lib/practice';
+import { toRep } from '@/app/lib/practice';
 import { handle } from '@/app/lib/respond';
 import { clock } from '@/app/lib/session';
 import { buildScript } from '@/core/plan';
 import { practiceCalendar } from '@/render/practice-calendar';
 import { Invalid } from '@/store/errors';
 import { loadSheet } from '@/store/plans';
-import { programOf } from '@/store/programs';
+import { practiceOf, programOf } from '@/store/programs';
 
 interface Context {
   params: Promise<{ sheet: string }>;
