@@ -154,27 +154,25 @@ async function dragged(page: Page): Promise<{ gaps: number[]; long: number }> {
   await page.mouse.move(play.x + 10, play.y + 5);
   await page.mouse.down();
   await page.mouse.move(play.x + 40, play.y + 20, { steps: 4 });
-  await page.evaluate(() => {
-    const w = window as unknown as { gaps: number[]; long: number; stop: boolean };
-    w.gaps = [];
-    w.long = 0;
-    w.stop = false;
-    new PerformanceObserver((list) => (w.long += list.getEntries().length)).observe({ type: 'longtask' });
+  // As text: the loader of the command line would wrap the named function with a helper that the page does not know.
+  await page.evaluate(`{
+    window.gaps = []; window.long = 0; window.stopped = false;
+    new PerformanceObserver((list) => { long += list.getEntries().length; }).observe({ type: 'longtask' });
     let last = performance.now();
-    const frame = (): void => {
+    const frame = () => {
       const now = performance.now();
-      w.gaps.push(now - last);
+      gaps.push(now - last);
       last = now;
-      if (!w.stop) requestAnimationFrame(frame);
+      if (!stopped) requestAnimationFrame(frame);
     };
     requestAnimationFrame(frame);
-  });
+  }`);
   const until = Date.now() + 10_000;
   for (let i = 0; Date.now() < until; i++)
     await page.mouse.move(620 + 300 * Math.sin(i / 40), 430 + 130 * Math.cos(i / 25));
   const seen = await page.evaluate(() => {
-    const w = window as unknown as { gaps: number[]; long: number; stop: boolean };
-    w.stop = true;
+    const w = window as unknown as { gaps: number[]; long: number; stopped: boolean };
+    w.stopped = true;
     return { gaps: w.gaps, long: w.long };
   });
   await page.keyboard.press('Escape');
