@@ -3,15 +3,7 @@
  * know. As tables of plain cells, the same for a file, a sheet and a page.
  */
 import { gridCsv } from '../table/write';
-import {
-  count,
-  mean,
-  N,
-  rate,
-  word,
-  type BesideCell,
-  type BesideTable,
-} from './beside-table';
+import { count, mean, N, rate, word, type BesideCell, type BesideTable } from './beside-table';
 import { adjustTable, type AdjustBook } from './adjust';
 import { byProductsTable } from './by-products';
 import type { Columns } from './columns';
