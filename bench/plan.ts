@@ -1,6 +1,7 @@
 /** Plan with 400 plays, a film of 5 000 snaps and a sheet of 200 calls: the first ranking, another section, a drag. */
 import { randomUUID } from 'node:crypto';
 import { chromium, type Page } from '@playwright/test';
+import { NO_NOTES } from '../core/plan/call-notes';
 import { SECTIONS } from '../core/plan/sections';
 import { NEXT_OPPONENT } from '../demo/league';
 import { CallRow, CallSheet, PlayRow } from '../store/entities-football';
@@ -71,12 +72,7 @@ async function fillPlan(): Promise<void> {
         section: SECTIONS[i % SECTIONS.length]!.key,
         order: i + 1,
         play: all[(i * 3) % all.length]!,
-        hash: null,
-        note: null,
-        tags: [],
-        ifThen: [],
-        needs: [],
-        shownFirst: null,
+        ...NO_NOTES,
         provenance: {},
       });
   });

@@ -408,6 +408,14 @@ test('a week of practice from a sheet: scout cards, the script of each day, what
   await expect(page.getByRole('button', { name: 'Save the week' })).toBeDisabled();
   await team.getByLabel('minutes').nth(3).fill('10');
   await expect(cautions).not.toContainText('your limit');
+  // A server that does not answer: said, and what was changed stands.
+  await page.route('**/rep/*', (route) =>
+    route.request().method() === 'POST' ? route.abort() : route.continue(),
+  );
+  await page.getByRole('button', { name: 'Save the week' }).click();
+  await expect(page.getByRole('main').getByRole('alert')).toContainText('The server does not answer');
+  await expect(week.getByLabel('day of the game')).toHaveValue('2026-12-04');
+  await page.unroute('**/rep/*');
   await page.getByRole('button', { name: 'Save the week' }).click();
   await expect(page.getByRole('link', { name: 'Print the script' })).toBeVisible();
   await page.reload();

@@ -157,6 +157,12 @@ describe('the week of practice', () => {
     await expect(programs.setPractice(coach, game('2026-11-13'), USUAL_PRACTICE)).rejects.toThrow(
       /Another member saved the week meanwhile/,
     );
+    // The same once more is no conflict: its first answer was lost.
+    await programs.setPractice(
+      dara,
+      { ...game('2026-11-06'), importance: { red: 2, first: 0.5 } },
+      USUAL_PRACTICE,
+    );
     const stands = programs.practiceOf((await programs.programOf(coach)).settings);
     expect(stands).toMatchObject({ game: '2026-11-06', importance: { red: 2, first: 0.5 } });
     await programs.setPractice(coach, game('2026-11-13'), stands);

@@ -77,6 +77,19 @@ describe('their defenses', () => {
     expect(all.map((c) => c.k)).toEqual([...all.map((c) => c.k)].sort((a, b) => b - a));
     for (const card of all) expect(card.lines[1]).toMatch(/^against our (trips left|doubles right), ball/);
   });
+  it('no two cards have one title: what parts them is said, the rotation too', () => {
+    const turned = snaps.map((s, i) =>
+      s.snap.defense === NEXT_OPPONENT && i % 2 === 0
+        ? { ...s, snap: { ...s.snap, rotation: 'weak' as const } }
+        : s,
+    );
+    const of = { ...film, snaps: turned, columns: buildColumns(turned) };
+    const titles = scoutCards(of, { side: 'offense', checks: [], plays }, { ...USUAL_SCOUT, cards: 48 }).map(
+      (c) => c.title,
+    );
+    expect(new Set(titles).size).toBe(titles.length);
+    expect(titles.some((t) => t.includes('rotation weak'))).toBe(true);
+  });
   it('have a formation to stand against where the sheet has no call yet', () => {
     const [first] = scoutCards(film, { side: 'offense', checks: [], plays: [] }, USUAL_SCOUT);
     expect(first!.lines[1]).toMatch(/^against our \S+/);

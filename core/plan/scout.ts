@@ -94,7 +94,14 @@ function playTitle(fields: SnapFields, personnel: string | null): string {
   return `${lined} · ${word(fields.concept)!}${weak ? ` / ${weak}` : ''}${side(fields.direction)}`;
 }
 const defenseTitle = (fields: SnapFields): string =>
-  [word(fields.front), word(fields.coverage), word(fields.pressure)].filter(Boolean).join(' · ');
+  [
+    word(fields.front),
+    word(fields.coverage),
+    word(fields.rotation) === null ? null : `rotation ${word(fields.rotation)!}`,
+    word(fields.pressure),
+  ]
+    .filter(Boolean)
+    .join(' · ');
 
 /** Sides must differ by so many receivers before a word says which is the longer. */
 const CLEARLY = 2;

@@ -52,8 +52,11 @@ export function PracticeScreen({ sheet, items, saved, countdown, save }: Practic
   );
   const keep = (): void =>
     begin(async () => {
-      const said = await save!(settings, saved);
-      setProblem(said);
+      setProblem(
+        await save!(settings, saved).catch(
+          () => 'The server does not answer. What you changed stands here: save it again.',
+        ),
+      );
     });
   const doors = !changed;
   return (
