@@ -404,10 +404,25 @@ it('what another member types is never sent as this one’s: signed out, it wait
   status = 200;
   for (let i = 0; i < 500 && tab.waiting() > 0; i++) await tick();
   expect(server.live()).toEqual(['a']);
-  await tab.erase();
-  await tab.push(SCOPE, []);
+  const told = new Promise<void>((resolve) => (tab.onErased = resolve));
+  await Outbox.erase('p.other', world);
+  await told;
   expect(tab.queue).toEqual([]);
   tab.close();
+});
+
+it('signing out takes everything off, also when the tab that asks has gone already', async () => {
+  const server = new ModelServer();
+  const browser = new Browser(server, 'p.left');
+  browser.net = 'down';
+  const world = browser.world();
+  const tab = await Outbox.open('p.left', server.epoch, world);
+  await tab.push(SCOPE, [tab.put('snap', 'a', {}, null)]);
+  tab.close();
+  await Outbox.erase('p.left', world);
+  const next = await Outbox.open('p.left', server.epoch, world);
+  expect(next.queue).toEqual([]);
+  next.close();
 });
 
 /** A disk under the test's hand. */

@@ -182,7 +182,11 @@ export class Outbox {
     } else if (message.kind === 'news') {
       if (this.watched.has(message.scope)) void this.pull(message.scope);
     } else if (message.kind === 'epoch') this.onEpoch(message.epoch);
-    else this.onErased();
+    else {
+      this.unkept = [];
+      await this.reload();
+      this.onErased();
+    }
   }
 
   private tell(message: Message): void {
@@ -622,11 +626,21 @@ export class Outbox {
   conflicts = (scope?: Scope): Queued[] =>
     this.queue.filter((q) => q.state === 'conflict' && (scope === undefined || q.scope === scope));
 
-  async erase(): Promise<void> {
-    await this.storage.erase();
-    this.unkept = [];
-    await this.reload();
-    this.tell({ kind: 'erased' });
+  /**
+   * Takes all of a member off this browser, and tells every tab. It needs no outbox that is open: who signs out may be
+   * led to the first page, where none is, before this is done.
+   */
+  static async erase(owner: string, world: World): Promise<void> {
+    const storage = await Storage.open(owner);
+    try {
+      await storage.erase();
+    } finally {
+      storage.close();
+    }
+    const channel = world.channel(`vobrik.${owner}`);
+    const message: Message = { kind: 'erased' };
+    channel.post(message);
+    channel.close();
   }
 
   forgetRows = (): Promise<void> => this.storage.forgetRows();

@@ -2,13 +2,15 @@
 /** Signing out takes this member's data off the browser; what is not saved yet would go with it, so it asks first. */
 import { useState } from 'react';
 import { eraseOffline } from '@/client/offline';
+import { Outbox } from '@/client/outbox';
 import { useQueue, useSync } from '@/client/SyncProvider';
+import { browserWorld } from '@/client/world';
 import { part } from '../shared/part';
 
 const LeaveDialog = part(() => import('./LeaveDialog'));
 
 export function SignOut({ signOut }: { signOut: () => Promise<string | null> }) {
-  const { outbox, owner } = useSync();
+  const { owner } = useSync();
   const { queue } = useQueue();
   const [asking, setAsking] = useState(false);
   const [problem, setProblem] = useState('');
@@ -20,9 +22,9 @@ export function SignOut({ signOut }: { signOut: () => Promise<string | null> }) 
       () => 'The server does not answer, so you are not signed out yet. Try again when it is back.',
     );
     if (why !== null) return setProblem(why);
-    // First what says that nothing is to be kept any more.
+    // First what says that nothing is to be kept any more. The frame may go meanwhile, and its outbox with it.
     await eraseOffline(owner);
-    await outbox?.erase();
+    await Outbox.erase(owner, browserWorld);
     window.location.assign('/sign-in');
   };
   return (
