@@ -1,7 +1,7 @@
 /** Key to echo and Enter to the next snap, in Debian's Chromium against a real server and database. */
-import { readFileSync } from 'node:fs';
 import { chromium, type Browser } from '@playwright/test';
 import { firstView, SCREENS, type FirstView } from './first-view';
+import { ticks } from './machine';
 import type { Row } from './run';
 import { GAME, withStage } from './stage';
 
@@ -56,17 +56,6 @@ async function firstViewRows(
 /** Milliseconds between keys: faster than any typist keeps up (120 words a minute are 100 ms a key). */
 const PACE = 50;
 const ROUNDS = 12;
-
-/** Ticks of all processors, and those that the host gave to somebody else: what a figure of a shared machine rests on. */
-function ticks(): { readonly all: number; readonly stolen: number } {
-  const fields = readFileSync('/proc/stat', 'utf8')
-    .split('\n')[0]!
-    .trim()
-    .split(/\s+/)
-    .slice(1, 9)
-    .map(Number);
-  return { all: fields.reduce((a, b) => a + b, 0), stolen: fields[7] ?? 0 };
-}
 
 /** A book of this many words, besides the demo's season of earlier snaps. */
 const WORDS = 1000;

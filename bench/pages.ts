@@ -7,6 +7,7 @@ import { randomUUID } from 'node:crypto';
 import { mkdtempSync, readlinkSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
 import { seededRandom } from '../demo/random';
 
 export interface PagesDone {
@@ -92,6 +93,9 @@ export async function logByPage({
       viewport: { width: 1280, height: 800 },
       serviceWorkers: 'allow',
     });
+    // What hangs is to say where.
+    context.setDefaultTimeout(60_000);
+    context.setDefaultNavigationTimeout(90_000);
     context.on('weberror', (e) => problems.push(String(e.error().stack ?? e.error())));
     context.on('console', (m) => m.type() === 'error' && problems.push(m.text()));
     return { context, page: context.pages()[0] ?? (await context.newPage()) };
@@ -280,12 +284,15 @@ export async function logByPage({
             ],
     };
   } catch (error) {
-    const shown = await world.page.innerText('body').catch(String);
-    const keeps = await world.page.evaluate(CACHES).catch(String);
+    // A page that hangs does not answer this either.
+    const soon = (asked: Promise<unknown>): Promise<string> =>
+      Promise.race([asked.then(String, String), sleep(10_000, 'no answer')]);
+    const shown = await soon(world.page.innerText('body'));
+    const keeps = await soon(world.page.evaluate(CACHES));
     throw new Error(
       [
         `after ${story.slice(-16).join(', ')}, at ${world.page.url()}: ${shown.slice(0, 600)}`,
-        `kept: ${String(keeps)}`,
+        `kept: ${keeps}`,
         ...problems.slice(-5),
       ].join('\n'),
       { cause: error },
