@@ -1,4 +1,7 @@
-/** A rate as the doubt it carries: the interval as a line, the point faint below the floor. */
+/**
+ * A rate as the doubt it carries: the interval as a line, the point faint below the floor. Hundreds change at a choice:
+ * the ground is the style sheet's, and what is faint is faint by its paint, not by a layer.
+ */
 import { countText, FEW, intervalText, type Rate } from '@/core/read';
 
 const WIDTH = 96;
@@ -35,24 +38,20 @@ export function RateBar({
       )}
       <span className="line">
         <svg width={WIDTH} height="10" aria-hidden="true">
-          <line x1={scale(0)} x2={scale(1)} y1="5" y2="5" stroke="var(--faint)" strokeWidth="3" />
           {rate.low !== null && rate.high !== null && rate.share !== null && (
             <>
-              <line
-                x1={scale(rate.low)}
-                x2={scale(rate.high)}
-                y1="5"
-                y2="5"
+              <path
+                d={`M${scale(rate.low)} 5H${scale(rate.high)}`}
                 stroke="var(--ink)"
                 strokeWidth="1.6"
-                opacity={rate.worth < FEW ? 0.45 : 1}
+                strokeOpacity={rate.worth < FEW ? 0.45 : 1}
               />
               <circle
                 cx={scale(rate.share)}
                 cy="5"
                 r={rate.worth < FEW ? 2.4 : 4}
                 fill="var(--run)"
-                opacity={rate.worth < FEW ? 0.5 : 1}
+                fillOpacity={rate.worth < FEW ? 0.5 : 1}
               />
             </>
           )}
