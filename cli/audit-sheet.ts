@@ -1,4 +1,5 @@
 /** `audit`: reads a `sheet.json` back and says what it leaves open and gives away. */
+import { DEFAULT_BOOK } from '../core/book/default-book';
 import {
   auditChecks,
   CATALOG,
@@ -69,7 +70,10 @@ export async function audit(args: string[]): Promise<number> {
   const found =
     side === 'defense'
       ? auditChecks(film!.columns, opponent, checks, looksOf(film!, opponent, checks, profile))
-      : auditsOf(film, { team, opponent }, calls, sections).audits;
+      : auditsOf(film, { team, opponent }, calls, sections, {
+          book: film?.book ?? DEFAULT_BOOK,
+          level: profile,
+        }).audits;
   print({
     team,
     opponent,

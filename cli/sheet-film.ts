@@ -3,12 +3,14 @@ import type { Book } from '../core/book';
 import { LEVEL_PROFILES, type LevelProfile } from '../core/field/profile';
 import {
   auditSheet,
+  bookAudits,
   ifThenAudits,
   lookOfCheck,
   numberSheet,
   pictureDrawn,
   pictureOf,
   pictureRows,
+  playDrawer,
   playsOfFilm,
   setupAudits,
   sizeSection,
@@ -78,6 +80,7 @@ export function auditsOf(
   { team, opponent }: { readonly team: string; readonly opponent: string },
   calls: readonly SheetCall[],
   sections: readonly SectionSpec[],
+  { book, level }: { readonly book: Book; readonly level: LevelProfile },
 ) {
   const numbers = new Map(numberSheet(calls, sections).flatMap((s) => s.calls.map((c) => [c.id, c.number])));
   const sizes = new Map(
@@ -90,6 +93,7 @@ export function auditsOf(
       ...(film ? setupAudits(calls, numbers, film.plays, film.columns, team) : []),
       ...(film ? tellAudits(calls, film.columns, team) : []),
       ...ifThenAudits(calls),
+      ...bookAudits(calls, playDrawer(book, level), level),
     ],
   };
 }

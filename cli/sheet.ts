@@ -103,7 +103,7 @@ function draftOffense(
     play,
     ...NO_NOTES,
   }));
-  const { sizes, audits } = auditsOf(film, common, calls, sections);
+  const { sizes, audits } = auditsOf(film, common, calls, sections, { book, level: profile });
   return {
     json: sheetJson({
       ...common,

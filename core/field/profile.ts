@@ -45,6 +45,8 @@ export interface LevelProfile {
   /** First spot of an overtime series, yards to goal; null where overtime is timed. */
   readonly overtimeToGoal: number | null;
   readonly onTheLine: 'at_most_four_backs' | 'at_least_seven';
+  /** Yards past the line that a lineman may be while the ball is thrown over it. */
+  readonly linemenDownfield: number;
   readonly inGameAid: 'none' | 'paper' | 'video' | 'allowed';
   readonly penalties: readonly PenaltyRule[];
 }
@@ -70,6 +72,7 @@ export const HIGH_SCHOOL: LevelProfile = {
   tryTwoToGoal: 3,
   defenseMayScoreOnTry: false,
   overtimeToGoal: 10,
+  linemenDownfield: 2,
   onTheLine: 'at_most_four_backs',
   inGameAid: 'paper',
   penalties: penaltyTable({
@@ -105,6 +108,7 @@ export const COLLEGE: LevelProfile = {
   tryTwoToGoal: 3,
   defenseMayScoreOnTry: true,
   overtimeToGoal: 25,
+  linemenDownfield: 3,
   onTheLine: 'at_most_four_backs',
   inGameAid: 'paper',
   penalties: penaltyTable({
@@ -140,6 +144,7 @@ export const PROFESSIONAL: LevelProfile = {
   tryTwoToGoal: 2,
   defenseMayScoreOnTry: true,
   overtimeToGoal: null,
+  linemenDownfield: 1,
   onTheLine: 'at_least_seven',
   inGameAid: 'paper',
   penalties: penaltyTable({
@@ -191,6 +196,7 @@ export const PROFILE_NUMBERS = [
   { key: 'kickoffOutOfBoundsToGoal', label: 'kickoff out of bounds at own', own: true, min: 1, max: 99 },
   { key: 'tryKickToGoal', label: 'try by kick from', own: false, min: 1, max: 50 },
   { key: 'tryTwoToGoal', label: 'try for two from', own: false, min: 1, max: 50 },
+  { key: 'linemenDownfield', label: 'linemen past the line on a pass, yards', own: false, min: 0, max: 10 },
   { key: 'quarterSeconds', label: 'quarter, seconds', own: false, min: 60, max: 900 },
   { key: 'hashToSideline', label: 'hash to sideline, yards', own: false, min: 10, max: 26 },
 ] as const satisfies readonly {

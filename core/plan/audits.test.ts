@@ -93,8 +93,26 @@ describe('each audit, where it holds and where it does not', () => {
     ]);
     expect(codes(on('LLLRR'))).toEqual([]);
   });
+  it('two plays that read the same where only words are seen, not one play twice', () => {
+    const other = { ...play('power'), id: 'another' };
+    const same = [call('first', play('power')), call('red', other)];
+    expect(auditSheet(same, new Map())).toMatchObject([
+      { code: 'same_words', calls: same.map((c) => c.id), facts: { calls: 2 } },
+    ]);
+    expect(codes([call('first', play('power')), call('red', play('power'))])).toEqual([]);
+    expect(codes([call('first', play('power')), call('red', other, { tags: ['alert'] })])).toEqual([]);
+  });
   it('none is without an example here', () => {
-    const named = ['no_calls', 'too_many', 'too_few', 'twice', 'one_picture', 'one_way', 'one_hash'];
+    const named = [
+      'same_words',
+      'no_calls',
+      'too_many',
+      'too_few',
+      'twice',
+      'one_picture',
+      'one_way',
+      'one_hash',
+    ];
     expect([...SHEET_AUDITS].sort()).toEqual(named.sort());
   });
 });

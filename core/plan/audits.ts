@@ -5,7 +5,7 @@ import { tenths } from '../read/rates';
 import type { Remark } from './rows';
 import type { Sizing } from './sizing';
 import { SECTIONS, type SectionSpec } from './sections';
-import { playLook, type SheetCall } from './sheet';
+import { callWords, playLook, type SheetCall } from './sheet';
 
 /** Of the sheet alone and its sizes. */
 export const SHEET_AUDITS = [
@@ -16,10 +16,13 @@ export const SHEET_AUDITS = [
   'one_picture',
   'one_way',
   'one_hash',
+  'same_words',
 ] as const;
 /** Of our own film, and of what calls lead to. */
 export const FILM_AUDITS = ['tell', 'no_setup', 'lost_then'] as const;
-export type AuditCode = (typeof SHEET_AUDITS | typeof FILM_AUDITS)[number];
+/** Of how the book draws the calls. */
+export const BOOK_AUDITS = ['block_rule', 'downfield_rule', 'line_up', 'apart'] as const;
+export type AuditCode = (typeof SHEET_AUDITS | typeof FILM_AUDITS | typeof BOOK_AUDITS)[number];
 
 export interface Audit {
   readonly code: AuditCode;
@@ -130,6 +133,16 @@ function ofSheet(calls: readonly SheetCall[]): Audit[] {
         sentence: `${look} stands on the sheet ${same.length} times, always with ${same[0]!.play.concept}.`,
       });
   }
+  // On a band nobody can tell which was meant.
+  for (const [said, same] of group(calls, callWords))
+    if (new Set(same.map((c) => c.play.id)).size > 1)
+      found.push({
+        ...about,
+        code: 'same_words',
+        calls: ids(same),
+        facts: { calls: same.length },
+        sentence: `${plural(same.length, 'call')} of different plays read “${said}”.`,
+      });
   const balance = (
     code: AuditCode,
     among: readonly SheetCall[],

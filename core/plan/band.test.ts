@@ -5,12 +5,12 @@ import {
   bandCapacity,
   bandPages,
   bandSides,
-  bandWords,
   LEAST_BAND,
   shuffleBand,
   USUAL_BAND,
   type BandSettings,
 } from './band';
+import { callWords } from './sheet';
 import { checkPages, type CheckToPrint } from './check-print';
 import { MARGIN, PAPERS, SHEET_PAPERS, type SheetPaper } from './layout';
 import type { Measure, PageMark } from './marks';
@@ -51,7 +51,7 @@ describe('a wristband', () => {
     const { pages } = print(n, { ...USUAL_BAND, seed: 7 });
     const said = pages.flatMap((p) => texts(p).map((t) => t.text));
     // On a band as often as there are sets, at least once; in full where nothing is cut.
-    for (const { call } of rows) expect(said.filter((t) => t === bandWords(call)).length).toBeGreaterThan(0);
+    for (const { call } of rows) expect(said.filter((t) => t === callWords(call)).length).toBeGreaterThan(0);
     const key = pages.filter((p) => texts(p).some((t) => t.text.includes('key for the box')));
     for (const { call, band } of rows) {
       const found = key.flatMap((page) => {

@@ -2,7 +2,7 @@
 import { MARGIN, PAPERS, type Paper } from './layout';
 import { box, cellText, cutWords, line, text, type Measure, type PageMark, type SheetPages } from './marks';
 import { CAUTION, headMarks, LEAST_SIZE, type SheetToPrint } from './print';
-import { playCall, playLook, type PrintedSection } from './sheet';
+import { callWords, playCall, type PrintedSection } from './sheet';
 
 export interface BandSettings {
   /** The window of the band, inches. */
@@ -48,10 +48,6 @@ export function shuffleBand(calls: readonly Call[], next: () => number): BandRow
   }
   return order.map((call, i) => ({ band: i + 1, call }));
 }
-
-/** What a row of a band says: the call before how it looks. */
-export const bandWords = ({ play, tags }: Call): string =>
-  `${playCall(play)}${tags.length > 0 ? ` ${tags.join(' ')}` : ''}, ${playLook(play)}`;
 
 const sideHolds = ({ height, columns }: BandSettings, row: number): number =>
   columns * Math.max(1, Math.floor((height * INCH - HEAD - 2 * PAD) / row));
@@ -103,7 +99,7 @@ function insertMarks(
     const base = top + rowHeight * 0.78;
     const numberWide = measure('99', size, true) + 2 * PAD;
     marks.push(text(left + numberWide / 2, base, size, String(band), { bold: true, anchor: 'middle' }));
-    const cell = cellText(left + numberWide, base, column - numberWide - PAD, bandWords(call), measure, {
+    const cell = cellText(left + numberWide, base, column - numberWide - PAD, callWords(call), measure, {
       most: size,
       least: LEAST_BAND,
     });

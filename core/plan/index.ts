@@ -22,6 +22,7 @@ export * from './pictures';
 export * from './checks';
 export * from './check-audits';
 export * from './tells-audit';
+export * from './book-audits';
 export * from './check-look';
 export * from './section-arguments';
 export * from './draft';

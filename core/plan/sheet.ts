@@ -46,6 +46,15 @@ export function playLook(playCard: PlayCard): string {
 export const playCall = (playCard: PlayCard): string =>
   `${playCard.concept}${playCard.conceptWeak ? (playCard.kind === 'rpo' ? ` ~ ${playCard.conceptWeak}` : ` / ${playCard.conceptWeak}`) : ''}${playCard.direction ? ` ${playCard.direction}` : ''}`;
 
+/** A call in one line: what is played before how it looks. */
+export const callWords = ({
+  play,
+  tags,
+}: {
+  readonly play: PlayCard;
+  readonly tags: readonly string[];
+}): string => `${playCall(play)}${tags.length > 0 ? ` ${tags.join(' ')}` : ''}, ${playLook(play)}`;
+
 /** A play as the words of a snap: what the book draws it from. */
 export const playFields = (playCard: PlayCard): SnapFields => ({
   formation: playCard.formation,

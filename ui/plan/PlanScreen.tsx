@@ -113,7 +113,7 @@ export function PlanScreen(props: PlanScreenProps) {
     () => missingSetups(calls, numbers, plays, film.columns, team),
     [calls, numbers, plays, film.columns, team],
   );
-  const audits = useAudits(sheet, film, plays, team);
+  const audits = useAudits(sheet, film, plays, { team, book, profile: profiles[level] });
   const draft = useDraft(sheet, film, { plays, team, opponent: props.sheet.opponent });
   const openReel = (name: string): void => setUrl({ reel: name }, true);
   const chooseSection = (key: string): void => setUrl({ section: key, reel: null });
