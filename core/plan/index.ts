@@ -14,6 +14,8 @@ export * from './prints';
 export * from './scout';
 export * from './practice';
 export * from './practice-words';
+export * from './practice-audits';
+export * from './new-jobs';
 export * from './repped';
 export * from './sheet-table';
 export * from './call-mix';

@@ -25,6 +25,7 @@ import {
   removeCall,
   setSections,
   type PlayCard,
+  type PracticeSettings,
   type SectionSpec,
   type SheetCall,
 } from '@/core/plan';
@@ -68,6 +69,7 @@ export interface PlanScreenProps {
   readonly level: LevelKey;
   readonly profiles: Profiles;
   readonly games: FilmGames;
+  readonly practice: PracticeSettings;
   readonly able: {
     readonly draft: boolean;
     readonly locked: boolean;
@@ -113,7 +115,12 @@ export function PlanScreen(props: PlanScreenProps) {
     () => missingSetups(calls, numbers, plays, film.columns, team),
     [calls, numbers, plays, film.columns, team],
   );
-  const audits = useAudits(sheet, film, plays, { team, book, profile: profiles[level] });
+  const audits = useAudits(sheet, film, plays, {
+    team,
+    book,
+    profile: profiles[level],
+    week: props.practice,
+  });
   const draft = useDraft(sheet, film, { plays, team, opponent: props.sheet.opponent });
   const openReel = (name: string): void => setUrl({ reel: name }, true);
   const chooseSection = (key: string): void => setUrl({ section: key, reel: null });

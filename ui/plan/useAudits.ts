@@ -6,23 +6,50 @@ import {
   auditSheet,
   bookAudits,
   ifThenAudits,
+  jobsSeen,
+  newJobShare,
   playDrawer,
+  playFields,
+  practiceAudits,
   setupAudits,
   tellAudits,
   type Audit,
   type PlayCard,
+  type PracticeSettings,
 } from '@/core/plan';
+import { select } from '@/core/read';
 import type { PlanFilm } from './usePlanFilm';
 import type { SheetState } from './useSheet';
 
 /** All that is looked for on a sheet of the offense, in the order of the sheet. */
 export function useAudits(
   { calls, numbers, sections }: SheetState,
-  { columns, sizes }: PlanFilm,
+  { columns, snaps, sizes }: PlanFilm,
   plays: readonly PlayCard[],
-  { team, book, profile }: { readonly team: string; readonly book: Book; readonly profile: LevelProfile },
+  {
+    team,
+    book,
+    profile,
+    week,
+  }: {
+    readonly team: string;
+    readonly book: Book;
+    readonly profile: LevelProfile;
+    readonly week: PracticeSettings;
+  },
 ): readonly Audit[] {
   const drawn = useMemo(() => playDrawer(book, profile), [book, profile]);
+  // The jobs of our film are counted once, each play is held against them once.
+  const newJobs = useMemo(() => {
+    let seen: ReadonlySet<string> | null = null;
+    const known = new WeakMap<PlayCard, { readonly share: number | null }>();
+    return (play: PlayCard): number | null => {
+      seen ??= jobsSeen(book, profile, snaps, select(columns, { offense: [team] }));
+      const had = known.get(play) ?? { share: newJobShare(book, profile, playFields(play), seen) };
+      known.set(play, had);
+      return had.share;
+    };
+  }, [book, profile, snaps, columns, team]);
   return useMemo(
     () => [
       ...auditSheet(calls, sizes, sections),
@@ -30,7 +57,8 @@ export function useAudits(
       ...tellAudits(calls, columns, team),
       ...ifThenAudits(calls),
       ...bookAudits(calls, drawn, profile),
+      ...practiceAudits(calls, week, newJobs),
     ],
-    [calls, numbers, sections, plays, columns, sizes, team, drawn, profile],
+    [calls, numbers, sections, plays, columns, sizes, team, drawn, profile, week, newJobs],
   );
 }

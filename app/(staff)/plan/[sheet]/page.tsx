@@ -5,7 +5,7 @@ import { may } from '@/core/staff';
 import { sheetScope } from '@/core/sync';
 import { bookTextFor } from '@/store/book';
 import { listTeams } from '@/store/games';
-import { programOf } from '@/store/programs';
+import { practiceOf, programOf } from '@/store/programs';
 import { listPlays, loadSheet } from '@/store/plans';
 import { pull } from '@/store/sync';
 import { PlanPage } from '@/ui/plan/PlanScreen';
@@ -46,6 +46,7 @@ export default pageFor('sheet.read', async function PlanSheet(actor, { params }:
       bookText={book}
       level={program.level}
       profiles={profilesFor(program.level, program.season, program.settings.profile ?? null)}
+      practice={practiceOf(program.settings)}
       able={able}
       copy={copyOf.bind(null, key)}
       saveTemplate={saveSections}
