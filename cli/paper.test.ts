@@ -50,6 +50,7 @@ it('sheet drafts both sides of the ball, and audit says of it what was said with
     'wristband.pdf',
     'practice.pdf',
     'scout-cards.pdf',
+    'test.pdf',
   ]);
   const drafted = made('offense');
   const some = drafted.sections.filter((s) => s.calls.length > 0);
@@ -58,7 +59,7 @@ it('sheet drafts both sides of the ball, and audit says of it what was said with
     expect(calls.length).toBeLessThanOrEqual(suggested!);
     for (const { low, score, high } of calls) expect(low <= score && score <= high).toBe(true);
   }
-  for (const name of ['sheet.pdf', 'wristband.pdf', 'practice.pdf', 'scout-cards.pdf'])
+  for (const name of ['sheet.pdf', 'wristband.pdf', 'practice.pdf', 'scout-cards.pdf', 'test.pdf'])
     expect(
       readFileSync(path.join(file('offense'), name))
         .subarray(0, 5)
@@ -75,6 +76,7 @@ it('sheet drafts both sides of the ball, and audit says of it what was said with
     'checks.pdf',
     'practice.pdf',
     'scout-cards.pdf',
+    'test.pdf',
   ]);
   const { checks, audits } = made('defense');
   expect(checks.reduce((sum, c) => sum + c.share, 0)).toBeGreaterThan(0.9);

@@ -13,6 +13,9 @@ import {
   NO_NOTES,
   numberSheet,
   papersOf,
+  checkQuestions,
+  EVERY_MAN,
+  playQuestions,
   playsToRep,
   SECTIONS,
   SHEET_SIDES,
@@ -123,6 +126,11 @@ function draftOffense(
         callsToRep(repSource(film, common, profile), numberSheet(calls, sections)),
         USUAL_PRACTICE,
       ),
+      questions: playQuestions(
+        repSource(film, common, profile),
+        calls.map((call) => call.play),
+        EVERY_MAN,
+      ),
     },
   };
 }
@@ -173,6 +181,7 @@ function draftDefense(
       },
       cards: cardsOf(film, common, [], checks, profile),
       script: buildScript(playsToRep(repSource(film, common, profile), checks), USUAL_PRACTICE),
+      questions: checkQuestions(repSource(film, common, profile), checks),
     },
   };
 }
@@ -211,7 +220,7 @@ export async function sheet(args: string[]): Promise<number> {
   const { source, json } = drafted;
   const band = { ...USUAL_BAND, seed };
   const pdf = (choice: Pick<PrintChoice, 'kind' | 'paper'>): Promise<Uint8Array> =>
-    sheetPdf(source, { ...choice, band, scout: USUAL_SCOUT });
+    sheetPdf(source, { ...choice, band, scout: USUAL_SCOUT, man: EVERY_MAN });
   const files: [string, Uint8Array | string][] = [
     ['sheet.json', `${JSON.stringify(json, null, 2)}\n`],
     ...(side === 'offense'
@@ -222,6 +231,7 @@ export async function sheet(args: string[]): Promise<number> {
       : ([['checks.pdf', await pdf({ kind: 'checks', paper })]] as [string, Uint8Array][])),
     ['practice.pdf', await pdf({ kind: 'script', paper: paper.startsWith('a') ? 'a4' : 'letter' })],
     ['scout-cards.pdf', await pdf({ kind: 'scout', paper: values.paper ? paper : papersOf('scout')[0]! })],
+    ['test.pdf', await pdf({ kind: 'test', paper: values.paper ? paper : papersOf('test')[0]! })],
   ];
   mkdirSync(out, { recursive: true });
   for (const [name, bytes] of files) writeFileSync(path.join(out, name), bytes);

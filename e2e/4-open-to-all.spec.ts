@@ -73,6 +73,7 @@ test('axe finds no violation on any screen, light or dark', async ({ browser }) 
     `${sheet}/print?print=band`,
     `${checks}/print`,
     `${checks}/print?print=scout`,
+    `${sheet}/print?print=test`,
     '/rep',
     sheet.replace('plan', 'rep'),
     checks.replace('plan', 'rep'),

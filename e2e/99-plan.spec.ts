@@ -500,6 +500,22 @@ test('a week of practice from a sheet: scout cards, the script of each day, what
     words.flatMap((w) => /^against our .*(left|right), ball/.exec(w.text)?.[1] ?? []);
   expect(sides(flipped)).toEqual(sides(cards.flat()).map((s) => (s === 'left' ? 'right' : 'left')));
 
+  // A test of one man: each question has its answer on the key, by number, and the questions do not tell it.
+  await page.getByRole('button', { name: 'Test' }).click();
+  await expect(page.getByRole('heading', { name: /^Test: / })).toBeVisible();
+  await page.getByLabel('who is asked').selectOption('LG');
+  await expect(page).toHaveURL(/man=LG/);
+  await expect(page.getByText('What does LG do?', { exact: false }).first()).toBeVisible();
+  const test = await pdfWords(page, (await page.getByRole('link', { name: 'PDF' }).getAttribute('href'))!);
+  const asks = test.map((words) => words.filter((w) => w.text.startsWith('What does LG do?')).length);
+  const asked = asks.reduce((a, b) => a + b, 0);
+  expect(asked).toBeGreaterThan(5);
+  const answers = test.filter((_, i) => asks[i] === 0).flat();
+  expect(answers.filter((w) => /^LG [a-z]/.test(w.text))).toHaveLength(asked);
+  expect(
+    test.flatMap((words, i) => (asks[i]! > 0 ? words.filter((w) => /^LG [a-z]/.test(w.text)) : [])),
+  ).toEqual([]);
+
   // A charter reads the week and changes nothing; a guest does not see it.
   const context = await browser.newContext({
     serviceWorkers: 'block',

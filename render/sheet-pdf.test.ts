@@ -6,6 +6,7 @@ import {
   numberSheet,
   SECTIONS,
   USUAL_BAND,
+  EVERY_MAN,
   USUAL_SCOUT,
   type PlayCard,
   type SheetCall,
@@ -36,8 +37,9 @@ it.each(['letter', 'a4'] as const)('on %s', async (paper) => {
     checks: { ...about, checks: [] },
     cards: [],
     script: [],
+    questions: [],
   };
-  const choice = { kind: 'sheet' as const, paper, band: USUAL_BAND, scout: USUAL_SCOUT };
+  const choice = { kind: 'sheet' as const, paper, band: USUAL_BAND, scout: USUAL_SCOUT, man: EVERY_MAN };
   const { pages, cut } = pagesOf(source, choice);
   expect(pages.length).toBeGreaterThan(1);
   expect(cut.length).toBeGreaterThan(0);

@@ -4,13 +4,17 @@ import {
   BAND_LIMITS,
   buildScript,
   CARDS_A_PAGE,
+  checkQuestions,
   checkUses,
+  EVERY_MAN,
   lookOfCheck,
+  menOf,
   numberSheet,
   papersOf,
   pictureDrawn,
   pictureOf,
   pictureRows,
+  playQuestions,
   PRINT_KINDS,
   printsOf,
   SCOUT_LIMITS,
@@ -21,8 +25,12 @@ import {
   USUAL_SCOUT,
   type CheckToPrint,
   type PrintChoice,
+  type PlayCard,
   type PrintSource,
+  type Question,
+  type TestedMan,
   type ScoutCard,
+  type ScoutFilm,
   type ScoutSettings,
   type SheetPaper,
   type SheetSide,
@@ -59,22 +67,35 @@ async function withFilm(actor: Actor, { checks, opponent }: SheetDetail): Promis
   });
 }
 
+/** The opponent's film with the book that draws it. */
+async function filmToDraw(actor: Actor, opponent: string): Promise<ScoutFilm> {
+  const film = await countedFilm(actor, new URLSearchParams({ team: opponent }));
+  return {
+    book: film.book,
+    profile: film.profiles[film.program.level],
+    settings: film.rules.look,
+    snaps: film.counted,
+    columns: await columnsOfFilm(film),
+    opponent,
+  };
+}
+
+const playsOf = ({ list }: SheetDetail): PlayCard[] => list.map(({ play }) => play);
+
 /** Scout cards of what the opponent does against that side of ours. */
-async function cardsOf(actor: Actor, sheet: SheetDetail, settings: ScoutSettings): Promise<ScoutCard[]> {
-  const film = await countedFilm(actor, new URLSearchParams({ team: sheet.opponent }));
-  const { book, profiles, program, rules, counted } = film;
-  return scoutCards(
-    {
-      book,
-      profile: profiles[program.level],
-      settings: rules.look,
-      snaps: counted,
-      columns: await columnsOfFilm(film),
-      opponent: sheet.opponent,
-    },
-    { side: sheet.side, checks: sheet.checks, plays: sheet.list.map((call) => call.play) },
-    settings,
-  );
+const cardsOf = async (actor: Actor, sheet: SheetDetail, settings: ScoutSettings): Promise<ScoutCard[]> =>
+  scoutCards(await filmToDraw(actor, sheet.opponent), { ...sheet, plays: playsOf(sheet) }, settings);
+
+/** What a test asks of a sheet, and the men it can be asked of. */
+async function testOf(
+  actor: Actor,
+  sheet: SheetDetail,
+  man: TestedMan,
+): Promise<{ readonly questions: readonly Question[]; readonly men: readonly string[] }> {
+  const film = await filmToDraw(actor, sheet.opponent);
+  if (sheet.side === 'defense') return { questions: checkQuestions(film, sheet.checks), men: [] };
+  const plays = playsOf(sheet);
+  return { questions: playQuestions(film, plays, man), men: menOf(film, plays) };
 }
 
 /** A call sheet as it goes to paper, by what an address asks of it. */
@@ -83,7 +104,11 @@ export async function sheetToPrint(
   key: string,
   params: Readonly<Record<string, unknown>>,
   now: Date,
-): Promise<{ readonly source: PrintSource; readonly choice: PrintChoice }> {
+): Promise<{
+  readonly source: PrintSource;
+  readonly choice: PrintChoice;
+  readonly men: readonly string[];
+}> {
   const [sheet, program, teams] = await Promise.all([
     loadSheet(actor, key),
     programOf(actor),
@@ -97,6 +122,7 @@ export async function sheetToPrint(
     against: name(sheet.opponent),
     stamp: now.toISOString().slice(0, 16).replace('T', ' '),
   };
+  const test = choice.kind === 'test' ? await testOf(actor, sheet, choice.man) : { questions: [], men: [] };
   const source = {
     side: sheet.side,
     sheet: { ...about, sections: numberSheet(sheet.list, sheet.sections ?? SECTIONS) },
@@ -106,8 +132,9 @@ export async function sheetToPrint(
       choice.kind === 'script'
         ? buildScript(await toRep(actor, sheet, program.team), practiceOf(program.settings))
         : [],
+    questions: test.questions,
   };
-  return { source, choice };
+  return { source, choice, men: test.men };
 }
 
 const within = ({ from, to }: { readonly from: number; readonly to: number }, usual: number) =>
@@ -132,11 +159,16 @@ const query = z.object({
   aPage: z.coerce.number().pipe(z.literal(CARDS_A_PAGE)).catch(USUAL_SCOUT.aPage).default(USUAL_SCOUT.aPage),
   flip: yes(USUAL_SCOUT.flip),
   turn: yes(USUAL_SCOUT.turn),
+  man: z
+    .string()
+    .regex(/^[A-Z]{1,2}\d?$/)
+    .catch(EVERY_MAN)
+    .default(EVERY_MAN),
 });
 
 /** What an address asks to print of a sheet; what it cannot be is the usual. */
 function printChoice(params: Readonly<Record<string, unknown>>, side: SheetSide): PrintChoice {
-  const { print, paper, width, height, columns, seed, ...scout } = query.parse(params);
+  const { print, paper, width, height, columns, seed, man, ...scout } = query.parse(params);
   const kinds = printsOf(side);
   const kind = print && kinds.includes(print) ? print : kinds[0]!;
   return {
@@ -144,5 +176,6 @@ function printChoice(params: Readonly<Record<string, unknown>>, side: SheetSide)
     paper: papersOf(kind).find((p) => p === paper) ?? papersOf(kind)[0]!,
     band: { width, height, columns, seed },
     scout,
+    man,
   };
 }

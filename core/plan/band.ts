@@ -2,6 +2,7 @@
 import { MARGIN, PAPERS, type Paper } from './layout';
 import { box, cellText, cutWords, line, text, type Measure, type PageMark, type SheetPages } from './marks';
 import { CAUTION, headMarks, LEAST_SIZE, type SheetToPrint } from './print';
+import { shuffled } from './shuffle';
 import { callWords, playCall, type PrintedSection } from './sheet';
 
 export interface BandSettings {
@@ -39,15 +40,9 @@ export interface BandRow {
   readonly call: Call;
 }
 
-/** Calls in a shuffled order (Fisher and Yates), numbered from 1; `next`: uniform in [0, 1). */
-export function shuffleBand(calls: readonly Call[], next: () => number): BandRow[] {
-  const order = [...calls];
-  for (let i = order.length - 1; i > 0; i--) {
-    const j = Math.floor(next() * (i + 1));
-    [order[i], order[j]] = [order[j]!, order[i]!];
-  }
-  return order.map((call, i) => ({ band: i + 1, call }));
-}
+/** Calls in a shuffled order, numbered from 1; `next`: uniform in [0, 1). */
+export const shuffleBand = (calls: readonly Call[], next: () => number): BandRow[] =>
+  shuffled(calls, next).map((call, i) => ({ band: i + 1, call }));
 
 const sideHolds = ({ height, columns }: BandSettings, row: number): number =>
   columns * Math.max(1, Math.floor((height * INCH - HEAD - 2 * PAD) / row));

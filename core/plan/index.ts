@@ -12,6 +12,7 @@ export * from './check-print';
 export * from './band';
 export * from './prints';
 export * from './scout';
+export * from './test-sheet';
 export * from './practice';
 export * from './practice-words';
 export * from './practice-audits';

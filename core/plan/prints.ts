@@ -9,8 +9,10 @@ import { scoutPages } from './scout-print';
 import type { ScoutCard, ScoutSettings } from './scout';
 import { sheetPages, type SheetToPrint } from './print';
 import type { SheetSide } from './rows';
+import { shuffled } from './shuffle';
+import { testPages, type Question, type TestedMan } from './test-sheet';
 
-export const PRINT_KINDS = ['sheet', 'band', 'checks', 'scout', 'script'] as const;
+export const PRINT_KINDS = ['sheet', 'band', 'checks', 'scout', 'script', 'test'] as const;
 export type PrintKind = (typeof PRINT_KINDS)[number];
 export const PRINT_LABEL: Readonly<Record<PrintKind, string>> = {
   sheet: 'Call sheet',
@@ -18,15 +20,18 @@ export const PRINT_LABEL: Readonly<Record<PrintKind, string>> = {
   checks: 'Check card',
   scout: 'Scout cards',
   script: 'Practice script',
+  test: 'Test',
 };
 /** The usual one first. */
 export const printsOf = (side: SheetSide): readonly PrintKind[] =>
-  side === 'defense' ? ['checks', 'scout', 'script'] : ['sheet', 'band', 'scout', 'script'];
+  side === 'defense' ? ['checks', 'scout', 'script', 'test'] : ['sheet', 'band', 'scout', 'script', 'test'];
 /** A drawing is wider than tall, and so are the pages that it is usually printed on. */
 const WIDE_FIRST: readonly SheetPaper[] = ['letter-wide', 'a4-wide', 'letter', 'a4', 'tabloid', 'a3'];
 /** The usual one first. A band is cut out: it is printed upright on what every printer takes. */
 export const papersOf = (kind: PrintKind): readonly SheetPaper[] =>
-  kind === 'scout' ? WIDE_FIRST : (Object.keys(kind === 'band' ? PAPERS : SHEET_PAPERS) as SheetPaper[]);
+  kind === 'scout' || kind === 'test'
+    ? WIDE_FIRST
+    : (Object.keys(kind === 'band' ? PAPERS : SHEET_PAPERS) as SheetPaper[]);
 
 export interface PrintSource {
   readonly side: SheetSide;
@@ -36,6 +41,8 @@ export interface PrintSource {
   readonly cards: readonly ScoutCard[];
   /** The week's practice; likewise. */
   readonly script: readonly ScriptDay[];
+  /** What a player is asked; likewise. */
+  readonly questions: readonly Question[];
 }
 
 export interface PrintChoice {
@@ -43,11 +50,13 @@ export interface PrintChoice {
   readonly paper: SheetPaper;
   readonly band: BandSettings;
   readonly scout: ScoutSettings;
+  /** Whose jobs a test asks for. */
+  readonly man: TestedMan;
 }
 
 /** `next`: uniform in [0, 1), seeded by the band's order. */
 export function printPages(
-  { sheet, checks, cards, script }: PrintSource,
+  { sheet, checks, cards, script, questions }: PrintSource,
   { kind, paper, band, scout }: PrintChoice,
   next: () => number,
   measure: Measure,
@@ -61,6 +70,8 @@ export function printPages(
       return scoutPages(sheet, cards, scout, paper, measure);
     case 'script':
       return scriptPages(sheet, script, paper, measure);
+    case 'test':
+      return testPages(sheet, shuffled(questions, next).slice(0, scout.cards), scout, paper, measure);
     case 'band':
       return bandPages(
         sheet,

@@ -7,6 +7,7 @@ import { useOptimistic, useTransition } from 'react';
 import {
   BAND_LIMITS,
   CARDS_A_PAGE,
+  EVERY_MAN,
   papersOf,
   PRINT_LABEL,
   printsOf,
@@ -30,6 +31,8 @@ export interface PrintPreviewProps {
     readonly side: SheetSide;
   };
   readonly choice: PrintChoice;
+  /** Of whom a test can ask. */
+  readonly men: readonly string[];
   readonly print: SheetPages;
   /** Scout cards that do not print, and why. */
   readonly faults: readonly string[];
@@ -107,21 +110,66 @@ const ROWS_OF: Readonly<Record<PrintChoice['kind'], string>> = {
   checks: 'rows',
   scout: 'cards',
   script: 'reps',
+  test: 'questions',
 };
 
 /** What the address says of a choice. */
-function queryOf({ kind, paper, band, scout }: PrintChoice): string {
-  const more = kind === 'band' ? band : kind === 'scout' ? scout : {};
+function queryOf({ kind, paper, band, scout, man }: PrintChoice): string {
+  const more =
+    kind === 'band'
+      ? band
+      : kind === 'scout'
+        ? scout
+        : kind === 'test'
+          ? { cards: scout.cards, aPage: scout.aPage, seed: band.seed, man }
+          : {};
   const all = { print: kind, paper, ...more };
   return new URLSearchParams(Object.entries(all).map(([k, v]) => [k, String(v)])).toString();
 }
 
-export function PrintPreview({ sheet, choice: given, print, faults }: PrintPreviewProps) {
+/** A figure within limits, said when it is left. */
+function NumberBox({
+  label,
+  value,
+  limits,
+  step,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: number;
+  readonly limits: { readonly from: number; readonly to: number };
+  readonly step: number;
+  readonly onChange: (to: number) => void;
+}) {
+  return (
+    <label className="small">
+      {label}{' '}
+      <input
+        type="number"
+        className="num"
+        key={value}
+        defaultValue={value}
+        min={limits.from}
+        max={limits.to}
+        step={step}
+        onBlur={(e) => {
+          const to = e.target.valueAsNumber;
+          if (e.target.validity.valid && to !== value) onChange(to);
+        }}
+        onKeyDown={(e) => {
+          if (e.key === 'Enter') e.currentTarget.blur();
+        }}
+      />
+    </label>
+  );
+}
+
+export function PrintPreview({ sheet, choice: given, men, print, faults }: PrintPreviewProps) {
   const router = useRouter();
   const [busy, begin] = useTransition();
   // What is chosen shows at once; the pages follow.
   const [choice, hope] = useOptimistic(given);
-  const { kind, paper, band, scout } = choice;
+  const { kind, paper, band, scout, man } = choice;
   const choose = (change: Partial<PrintChoice>): void =>
     begin(() => {
       const to = { ...choice, ...change };
@@ -154,35 +202,40 @@ export function PrintPreview({ sheet, choice: given, print, faults }: PrintPrevi
         />
         {kind === 'band' &&
           BAND.map(([field, label]) => (
-            <label key={field} className="small">
-              {label}{' '}
-              <input
-                type="number"
-                className="num"
-                key={band[field]}
-                defaultValue={band[field]}
-                min={BAND_LIMITS[field].from}
-                max={BAND_LIMITS[field].to}
-                step={field === 'width' || field === 'height' ? 0.05 : 1}
-                onBlur={(e) => {
-                  const to = e.target.valueAsNumber;
-                  if (e.target.validity.valid && to !== band[field])
-                    choose({ band: { ...band, [field]: to } });
-                }}
-                onKeyDown={(e) => {
-                  if (e.key === 'Enter') e.currentTarget.blur();
-                }}
-              />
-            </label>
+            <NumberBox
+              key={field}
+              label={label}
+              value={band[field]}
+              limits={BAND_LIMITS[field]}
+              step={field === 'width' || field === 'height' ? 0.05 : 1}
+              onChange={(to) => choose({ band: { ...band, [field]: to } })}
+            />
           ))}
-        {kind === 'scout' && (
+        {kind === 'test' && men.length > 0 && (
+          <Choice
+            label="who is asked"
+            value={man}
+            options={[[EVERY_MAN, 'every man'], ...men.map((m): [string, string] => [m, m])]}
+            onChange={(to) => choose({ man: to })}
+          />
+        )}
+        {kind === 'test' && (
+          <NumberBox
+            label="order"
+            value={band.seed}
+            limits={BAND_LIMITS.seed}
+            step={1}
+            onChange={(seed) => choose({ band: { ...band, seed } })}
+          />
+        )}
+        {(kind === 'scout' || kind === 'test') && (
           <>
             <Choice
-              label="cards"
+              label={ROWS_OF[kind]}
               value={String(scout.cards)}
               options={[...new Set([4, 6, 8, 12, 16, 24, 36, 48, scout.cards])]
                 .sort((a, b) => a - b)
-                .map((many) => [String(many), `the ${many} most used`])}
+                .map((many) => [String(many), kind === 'scout' ? `the ${many} most used` : `up to ${many}`])}
               onChange={(to) => choose({ scout: { ...scout, cards: Number(to) } })}
             />
             <Choice
@@ -193,18 +246,19 @@ export function PrintPreview({ sheet, choice: given, print, faults }: PrintPrevi
                 choose({ scout: { ...scout, aPage: Number(to) as (typeof CARDS_A_PAGE)[number] } })
               }
             />
-            {SCOUT_TURNS.map(([field, label]) => (
-              <label key={field} className="small">
-                <input
-                  type="checkbox"
-                  checked={scout[field]}
-                  onChange={(e) => choose({ scout: { ...scout, [field]: e.target.checked } })}
-                />{' '}
-                {label}
-              </label>
-            ))}
           </>
         )}
+        {kind === 'scout' &&
+          SCOUT_TURNS.map(([field, label]) => (
+            <label key={field} className="small">
+              <input
+                type="checkbox"
+                checked={scout[field]}
+                onChange={(e) => choose({ scout: { ...scout, [field]: e.target.checked } })}
+              />{' '}
+              {label}
+            </label>
+          ))}
         <span className="small quiet">{howItFits(print, ROWS_OF[kind])}</span>
         <span style={{ marginLeft: 'auto', display: 'flex', gap: 8 }}>
           <Button component={Link} href={`/plan/${sheet.key}`}>

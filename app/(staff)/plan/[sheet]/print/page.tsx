@@ -15,12 +15,13 @@ interface Props {
 
 export default pageFor('sheet.read', async function Print(actor, { params, searchParams }: Props) {
   const { sheet: key } = await params;
-  const { source, choice } = await sheetToPrint(actor, key, await searchParams, clock());
+  const { source, choice, men } = await sheetToPrint(actor, key, await searchParams, clock());
   const { name, title, against } = source.sheet;
   return (
     <PrintPreview
       sheet={{ key, name, title, against, side: source.side }}
       choice={choice}
+      men={men}
       print={pagesOf(source, choice)}
       faults={source.cards.flatMap((card, i) =>
         card.fault ? [`${i + 1}, ${card.title}: ${card.fault}`] : [],

@@ -13,6 +13,7 @@ const FILE: Readonly<Record<PrintKind, string>> = {
   checks: 'check-card',
   scout: 'scout-cards',
   script: 'practice',
+  test: 'test',
 };
 
 export async function GET(request: Request, { params }: Context): Promise<Response> {
