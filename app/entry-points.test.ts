@@ -550,6 +550,7 @@ const ACTIONS_WALKED: readonly Door[] = [
     action: 'sheet.create',
     args: () => [null, form({ name: 'x', opponent: 'CEDAR' })],
   },
+  { file: 'app/(staff)/plan/actions.ts', name: 'earlierOf', action: 'sheet.read', args: () => [sheet] },
   { file: 'app/(staff)/plan/actions.ts', name: 'copyOf', action: 'sheet.copy', args: () => [sheet] },
   {
     file: 'app/(staff)/plan/actions.ts',

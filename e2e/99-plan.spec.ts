@@ -529,3 +529,51 @@ test('a week of practice from a sheet: scout cards, the script of each day, what
   await expect(charter.getByRole('button', { name: 'Add a period' })).toHaveCount(0);
   await context.close();
 });
+
+test('an earlier sheet brings its calls with how they did that day; what worked is taken over in one, and undone', async ({
+  page,
+}) => {
+  await signIn(page);
+  await startSheet(page, 'offense');
+  const first = page.getByRole('region', { name: '1st & 10', exact: true });
+  const add = page.getByRole('button', { name: /^add .* to 1st & 10$/ });
+  await expect(add.nth(3)).toBeVisible();
+  for (let i = 0; i < 4; i++) {
+    await add.nth(i).click();
+    await expect(first.getByTestId('call')).toHaveCount(i + 1);
+  }
+  await saved(page);
+  await startSheet(page, 'offense');
+  await page.getByRole('button', { name: 'From an earlier sheet' }).click();
+  const dialog = page.getByRole('dialog', { name: 'From an earlier sheet' });
+  const rows = dialog.locator('tbody tr');
+  await expect(rows).toHaveCount(4);
+  await axe(page);
+  // The number of a call opens as many snaps.
+  const did = dialog.getByRole('button', { name: /^success \d+ of [1-9]\d*, open the reel$/ }).first();
+  const [, n] = /of (\d+),/.exec((await did.getAttribute('aria-label'))!)!;
+  await did.click();
+  await expect(page.getByRole('dialog').last()).toContainText(new RegExp(`against STG: ${n} snap`));
+  await page.keyboard.press('Escape');
+  // What worked is what the rows say: half of its snaps and more.
+  await dialog.getByRole('button', { name: 'Mark what worked' }).click();
+  const marks = await rows.evaluateAll((all) =>
+    all.map((row) => ({
+      marked: row.querySelector('input')!.checked,
+      counts: /(\d+) of (\d+)/.exec(row.textContent)?.slice(1, 3).map(Number) ?? [0, 0],
+    })),
+  );
+  for (const { marked, counts } of marks) expect(marked).toBe(counts[1]! > 0 && 2 * counts[0]! >= counts[1]!);
+  await dialog.getByRole('button', { name: 'Mark none' }).click();
+  await expect(dialog.getByRole('button', { name: 'Take over' })).toBeDisabled();
+  await rows.nth(0).getByRole('checkbox').press('Space');
+  await rows.nth(2).getByRole('checkbox').press('Space');
+  await dialog.getByRole('button', { name: 'Take over 2 calls' }).click();
+  await expect(first.getByTestId('call')).toHaveCount(2);
+  await page.getByRole('button', { name: 'From an earlier sheet' }).click();
+  await expect(rows.filter({ hasText: 'stands here' })).toHaveCount(2);
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  await expect(page.getByTestId('call')).toHaveCount(0);
+  await saved(page);
+});

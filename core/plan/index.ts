@@ -32,3 +32,4 @@ export * from './draft';
 export * from './play-list';
 export * from './sheet-json';
 export * from './editing';
+export * from './earlier';

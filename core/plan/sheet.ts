@@ -96,7 +96,8 @@ export const rowsOfPlay = (columns: Columns, rows: Uint32Array, play: PlayCard):
   );
 };
 
-const successRate = (columns: Columns, rows: Uint32Array): Rate => {
+/** Success among snaps whose success is known. */
+export const successRate = (columns: Columns, rows: Uint32Array): Rate => {
   let k = 0;
   for (const i of rows) if (columns.success[i] === 1) k++;
   return wilson(k, rows.length);

@@ -148,7 +148,8 @@ export function testPages(
       .map(({ title, asks, written, drawing }, i): ToFrame => ({
         number: p * aPage + i + 1,
         title,
-        lines: [`${asks} ______________________________`],
+        // What is drawn needs no line to write on.
+        lines: [written ? `${asks} ${'_'.repeat(30)}` : asks],
         drawing,
       }));
     marks.push(...framed(here, aPage, paper, measure, cut));

@@ -13,8 +13,6 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { Book } from '@/core/book';
 import { gameNames } from '@/core/exchange/names';
-import type { SheetDetail } from '@/core/exchange/types';
-import type { LevelKey, Profiles } from '@/core/field/profile';
 import {
   addCall,
   dropOn,
@@ -25,13 +23,9 @@ import {
   removeCall,
   setSections,
   type PlayCard,
-  type PracticeSettings,
-  type SectionSpec,
   type SheetCall,
 } from '@/core/plan';
 import { plural } from '@/core/rules/plural';
-import type { Pulled } from '@/core/sync';
-import type { FilmGames } from '@/client/film';
 import { filmPath } from '../film/path';
 import { WithFilm } from '../film/WithFilm';
 import { LookCard } from '../look/LookCard';
@@ -42,11 +36,11 @@ import { PLAN } from '../shared/screen-commands/plan';
 import { useUrlState } from '../useUrlState';
 import { Audits } from './Audits';
 import { Comments } from './Comments';
+import type { PlanScreenProps } from './plan-props';
 import { planReel } from './plan-reel';
 import { PlanToolbar } from './PlanToolbar';
 import { SheetBody } from './SheetBody';
 import { SheetTrouble } from './SheetTrouble';
-import type { VersionDoors } from './VersionsForm';
 import { Suggestions } from './Suggestions';
 import { useAudits } from './useAudits';
 import { useDraft } from './useDraft';
@@ -55,33 +49,9 @@ import { useSheet } from './useSheet';
 
 const DefenseScreen = part(() => import('./defense/DefenseScreen'));
 const CallNotesForm = part(() => import('./CallNotesForm'));
+const EarlierForm = part(() => import('./EarlierForm'));
 const CallMix = part(() => import('./CallMix'));
 const SectionsForm = part(() => import('./SectionsForm'));
-
-export interface PlanScreenProps {
-  readonly sheet: SheetDetail;
-  readonly rows: Pulled;
-  readonly plays: readonly PlayCard[];
-  readonly team: string;
-  readonly teamName: string;
-  readonly opponentName: string;
-  readonly book: Book;
-  readonly level: LevelKey;
-  readonly profiles: Profiles;
-  readonly games: FilmGames;
-  readonly practice: PracticeSettings;
-  readonly able: {
-    readonly draft: boolean;
-    readonly locked: boolean;
-    readonly lock: boolean;
-    readonly remark: boolean;
-  };
-  readonly copy: () => Promise<string>;
-  readonly versions: VersionDoors;
-  readonly saveTemplate: (sections: readonly SectionSpec[]) => Promise<string | null>;
-  /** The mix of calls that is sure of the most, by their success against each look; or why there is none. */
-  readonly mixOf: (payoff: readonly (readonly number[])[]) => Promise<readonly number[] | string>;
-}
 
 /** Plan with its film: own film ranks the plays and the answers, the opponent's says what it shows. */
 export function PlanPage({
@@ -108,6 +78,7 @@ export function PlanScreen(props: PlanScreenProps) {
   const [noted, setNoted] = useState<string | null>(null);
   const [arranged, setArranged] = useState(false);
   const [mixed, setMixed] = useState(false);
+  const [taking, setTaking] = useState(false);
   const section = sections.find((s) => s.key === url.get('section')) ?? sections[1] ?? sections[0]!;
   const film = usePlanFilm({ ...props, opponent: props.sheet.opponent }, sections, section, looked);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
@@ -181,6 +152,7 @@ export function PlanScreen(props: PlanScreenProps) {
             <Button disabled={draft === null} onClick={draft ?? undefined}>
               Draft open sections
             </Button>
+            <Button onClick={() => setTaking(true)}>From an earlier sheet</Button>
             <Button onClick={() => setArranged(true)}>Sections</Button>
           </>
         )}
@@ -256,6 +228,17 @@ export function PlanScreen(props: PlanScreenProps) {
           solve={props.mixOf}
           onReel={openReel}
           onClose={() => setMixed(false)}
+        />
+      )}
+      {taking && (
+        <EarlierForm
+          load={props.earlier}
+          sheet={sheet}
+          plays={plays}
+          columns={film.columns}
+          team={team}
+          onReel={openReel}
+          onClose={() => setTaking(false)}
         />
       )}
       {looked && (

@@ -1,5 +1,12 @@
-/** The snaps behind a number of Plan: "<play>|here", "<play>|all", "<play>|answer<n>", "<play>|link", "<play>|theirs:<look>", "<play>|ours:<look>", "<play>|mix:<look>", "|mixtheirs:<look>". */
-import { filmsOf, mixGame, type MissingSetup, type PlayCard, type SectionSpec } from '@/core/plan';
+/** The snaps behind a number of Plan: "<play>|here", "<play>|all", "<play>|answer<n>", "<play>|link", "<play>|theirs:<look>", "<play>|ours:<look>", "<play>|mix:<look>", "|mixtheirs:<look>", "<play>|against:<opponent>". */
+import {
+  filmsOf,
+  mixGame,
+  rowsAgainst,
+  type MissingSetup,
+  type PlayCard,
+  type SectionSpec,
+} from '@/core/plan';
 import type { NamedRows } from '@/core/read';
 import type { PlanFilm } from './usePlanFilm';
 
@@ -34,6 +41,12 @@ export function planReel(name: string, of: Of): NamedRows {
   const { film, missing, section, opponentName } = of;
   const [id, which = ''] = name.split('|');
   if (which.startsWith('mix')) return mixReel(id!, which, of);
+  if (which.startsWith('against')) {
+    const [play, them] = [of.plays.find((p) => p.id === id), which.split(':')[1]!];
+    return play
+      ? { title: `${play.name} against ${them}`, rows: rowsAgainst(film.columns, of.team, them, play) }
+      : { title: '', rows: NONE };
+  }
   if (which.startsWith('answer'))
     return { title: `${opponentName} defense`, rows: film.answers[Number(which.slice(6))]?.rows ?? NONE };
   if (which === 'link') {

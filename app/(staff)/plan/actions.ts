@@ -6,12 +6,12 @@ import { z } from 'zod';
 import { action } from '@/app/lib/action';
 import { solveMix } from '@/app/lib/solve-mix';
 import { clock } from '@/app/lib/session';
-import { MOST_SECTIONS, SHEET_SIDES } from '@/core/plan';
+import { MOST_SECTIONS, notesOf, numberSheet, SECTIONS, SHEET_SIDES, type EarlierSheet } from '@/core/plan';
 import { sectionsSchema } from '@/core/plan/schema';
 import { sheetScope } from '@/core/sync';
 import { Invalid } from '@/store/errors';
 import type { SheetVersionInfo } from '@/core/exchange/types';
-import { copySheet } from '@/store/plans';
+import { copySheet, listSheets, loadSheet } from '@/store/plans';
 import { listVersions, restoreVersion, saveVersion } from '@/store/sheet-versions';
 import { programOf, setSections } from '@/store/programs';
 import { epochOf, synchronize } from '@/store/sync';
@@ -115,6 +115,34 @@ export async function bringVersion(
   number: number,
 ): Promise<{ readonly kept: number; readonly left: number } | string> {
   const done = await restored({ key, number });
+  return done.ok ? done.value : done.words;
+}
+
+/** So many earlier sheets are offered, the latest first. */
+const MOST_EARLIER = 8;
+const earlier = action('sheet.read', z.string().min(1).max(120), async (actor, key) => {
+  const sheets = (await listSheets(actor)).filter((s) => s.side === 'offense' && s.key !== key);
+  return Promise.all(
+    sheets
+      .slice(-MOST_EARLIER)
+      .reverse()
+      .map(async ({ key: one, name, opponent }): Promise<EarlierSheet> => {
+        const { list, sections } = await loadSheet(actor, one);
+        const calls = numberSheet(list, sections ?? SECTIONS).flatMap(({ section, calls: of }) =>
+          of.map((call) => ({
+            section: section.key,
+            label: section.label,
+            play: call.play.id,
+            notes: notesOf(call),
+          })),
+        );
+        return { key: one, name, opponent, calls };
+      }),
+  );
+});
+/** Other sheets of the offense with their calls, or why they cannot be read. */
+export async function earlierOf(key: string): Promise<readonly EarlierSheet[] | string> {
+  const done = await earlier(key);
   return done.ok ? done.value : done.words;
 }
 

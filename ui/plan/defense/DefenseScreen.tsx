@@ -22,7 +22,7 @@ import { PLAN } from '../../shared/screen-commands/plan';
 import { useUrlState } from '../../useUrlState';
 import { Comments } from '../Comments';
 import { PlanToolbar } from '../PlanToolbar';
-import type { PlanScreenProps } from '../PlanScreen';
+import type { PlanScreenProps } from '../plan-props';
 import { SheetTrouble } from '../SheetTrouble';
 import { useSheet } from '../useSheet';
 import { AddCheck } from './AddCheck';

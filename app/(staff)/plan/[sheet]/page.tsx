@@ -9,7 +9,7 @@ import { practiceOf, programOf } from '@/store/programs';
 import { listPlays, loadSheet } from '@/store/plans';
 import { pull } from '@/store/sync';
 import { PlanPage } from '@/ui/plan/PlanScreen';
-import { bringVersion, copyOf, keepVersion, mixOf, saveSections, versionsOf } from '../actions';
+import { bringVersion, copyOf, earlierOf, keepVersion, mixOf, saveSections, versionsOf } from '../actions';
 
 export const metadata: Metadata = { title: 'Plan' };
 export const dynamic = 'force-dynamic';
@@ -51,6 +51,7 @@ export default pageFor('sheet.read', async function PlanSheet(actor, { params }:
       copy={copyOf.bind(null, key)}
       saveTemplate={saveSections}
       mixOf={mixOf}
+      earlier={earlierOf.bind(null, key)}
       versions={{
         list: versionsOf.bind(null, key),
         save: keepVersion.bind(null, key),
