@@ -566,12 +566,16 @@ test('an earlier sheet brings its calls with how they did that day; what worked 
   for (const { marked, counts } of marks) expect(marked).toBe(counts[1]! > 0 && 2 * counts[0]! >= counts[1]!);
   await dialog.getByRole('button', { name: 'Mark none' }).click();
   await expect(dialog.getByRole('button', { name: 'Take over' })).toBeDisabled();
-  await rows.nth(0).getByRole('checkbox').press('Space');
-  await rows.nth(2).getByRole('checkbox').press('Space');
+  // A play may stand in a section twice: then both rows are the same call.
+  const calls = await rows.evaluateAll((all) => all.map((row) => row.children[2]!.textContent));
+  const taken = [calls[0], calls.find((call) => call !== calls[0])];
+  for (const call of taken) await rows.nth(calls.indexOf(call!)).getByRole('checkbox').press('Space');
   await dialog.getByRole('button', { name: 'Take over 2 calls' }).click();
   await expect(first.getByTestId('call')).toHaveCount(2);
   await page.getByRole('button', { name: 'From an earlier sheet' }).click();
-  await expect(rows.filter({ hasText: 'stands here' })).toHaveCount(2);
+  await expect(rows.filter({ hasText: 'stands here' })).toHaveCount(
+    calls.filter((call) => taken.includes(call)).length,
+  );
   await dialog.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
   await expect(page.getByTestId('call')).toHaveCount(0);
