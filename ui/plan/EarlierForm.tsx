@@ -104,7 +104,7 @@ export default function EarlierForm({
         {sheets?.length === 0 && <p>No other sheet of the offense has a call yet.</p>}
         {chosen && (
           <>
-            <div className="toolbar">
+            <div className="toolbar" style={{ paddingTop: 8 }}>
               <Choice
                 label="sheet"
                 value={chosen.key}
@@ -130,7 +130,7 @@ export default function EarlierForm({
                   <th>take</th>
                   <th>section</th>
                   <th>call</th>
-                  <th>that day</th>
+                  <th>against {chosen.opponent}</th>
                 </tr>
               </thead>
               <tbody>
