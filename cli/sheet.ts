@@ -25,6 +25,7 @@ import {
   USUAL_BAND,
   USUAL_PRACTICE,
   USUAL_SCOUT,
+  USUAL_SHAPE,
   type Check,
   type PrintChoice,
   type PrintSource,
@@ -220,7 +221,7 @@ export async function sheet(args: string[]): Promise<number> {
   const { source, json } = drafted;
   const band = { ...USUAL_BAND, seed };
   const pdf = (choice: Pick<PrintChoice, 'kind' | 'paper'>): Promise<Uint8Array> =>
-    sheetPdf(source, { ...choice, band, scout: USUAL_SCOUT, man: EVERY_MAN });
+    sheetPdf(source, { ...choice, band, scout: USUAL_SCOUT, man: EVERY_MAN, shape: USUAL_SHAPE });
   const files: [string, Uint8Array | string][] = [
     ['sheet.json', `${JSON.stringify(json, null, 2)}\n`],
     ...(side === 'offense'

@@ -189,6 +189,18 @@ test('a sheet of the offense is drafted, arranged, noted, waved through, and pri
   const [wide] = await pdfWords(page, `/api/sheets/${sheet.split('/')[2]}/pdf?print=sheet&paper=letter-wide`);
   expect(wide!.map((w) => w.text)).toContain('if the end squeezes: 6');
   expect(Math.max(...wide!.map((w) => w.x))).toBeGreaterThan(600);
+  // In large print and folded in three, the same calls; nothing begins in one panel and ends in the next.
+  await page.getByLabel('large print').check();
+  await expect(page).toHaveURL(/large=true/);
+  await page.getByLabel('folded in three').check();
+  await expect(page).toHaveURL(/folded=true/);
+  const large = await pdfWords(page, (await page.getByRole('link', { name: 'PDF' }).getAttribute('href'))!);
+  const numbersOf = (words: readonly Word[]) =>
+    new Set(words.flatMap((w) => (/^\d+$/.test(w.text) ? w.text : [])));
+  expect(numbersOf(large.flat())).toEqual(numbersOf(wide!));
+  expect(new Set(large.flat().map((w) => Math.floor((3 * w.x) / 792)))).toEqual(new Set([0, 1, 2]));
+  await page.getByLabel('folded in three').uncheck();
+  await expect(page).toHaveURL(/folded=false/);
   // As a table, the same calls by the same numbers; a workbook holds what the CSV says.
   const table = await page.request.get(`${SITE()}/api/sheets/${sheet.split('/')[2]}/table?as=csv`);
   const rows = Papa.parse<Record<string, string>>((await table.text()).trim(), { header: true }).data;

@@ -8,6 +8,7 @@ import {
   USUAL_BAND,
   EVERY_MAN,
   USUAL_SCOUT,
+  USUAL_SHAPE,
   type PlayCard,
   type SheetCall,
 } from '@/core/plan';
@@ -39,13 +40,22 @@ it.each(['letter', 'a4'] as const)('on %s', async (paper) => {
     script: [],
     questions: [],
   };
-  const choice = { kind: 'sheet' as const, paper, band: USUAL_BAND, scout: USUAL_SCOUT, man: EVERY_MAN };
+  const choice = {
+    kind: 'sheet' as const,
+    paper,
+    band: USUAL_BAND,
+    scout: USUAL_SCOUT,
+    man: EVERY_MAN,
+    shape: USUAL_SHAPE,
+  };
   const { pages, cut } = pagesOf(source, choice);
   expect(pages.length).toBeGreaterThan(1);
   expect(cut.length).toBeGreaterThan(0);
   const doc = await getDocument({ data: await sheetPdf(source, choice), useSystemFonts: false, verbosity: 0 })
     .promise;
   expect(doc.numPages).toBe(pages.length);
+  // Two sides are turned on the short edge.
+  expect(await doc.getViewerPreferences()).toMatchObject({ Duplex: 'DuplexFlipShortEdge' });
   const squeezed = (words: string): string => words.replace(/\s+/g, '');
   for (const [i, marks] of pages.entries()) {
     const { items } = await (await doc.getPage(i + 1)).getTextContent();

@@ -35,6 +35,15 @@ function draw(doc: Pdf, pageMark: PageMark): void {
   }
 }
 
+/** The library writes the reader's preferences, and has no door for this one. */
+function turnOnShortEdge(doc: Pdf): void {
+  const inside = doc as unknown as {
+    readonly _root: { readonly data: Record<string, unknown> };
+    ref(data: Readonly<Record<string, unknown>>): unknown;
+  };
+  inside._root.data.ViewerPreferences = inside.ref({ Duplex: 'DuplexFlipShortEdge' });
+}
+
 export function sheetPdf(source: PrintSource, choice: PrintChoice): Promise<Uint8Array> {
   const { name, title, against } = source.side === 'defense' ? source.checks : source.sheet;
   const { doc, done } = openPdf('letter', `${name}: ${title} against ${against}`);
@@ -43,6 +52,8 @@ export function sheetPdf(source: PrintSource, choice: PrintChoice): Promise<Uint
     doc.addPage({ size: [width, height], margin: 0 });
     for (const mark of page) draw(doc, mark);
   }
+  // Two sides of one sheet are turned like a clipboard.
+  if (pages.length > 1) turnOnShortEdge(doc);
   doc.end();
   return done;
 }

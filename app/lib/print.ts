@@ -23,6 +23,7 @@ import {
   SHEET_PAPERS,
   USUAL_BAND,
   USUAL_SCOUT,
+  USUAL_SHAPE,
   type CheckToPrint,
   type PrintChoice,
   type PlayCard,
@@ -159,6 +160,8 @@ const query = z.object({
   aPage: z.coerce.number().pipe(z.literal(CARDS_A_PAGE)).catch(USUAL_SCOUT.aPage).default(USUAL_SCOUT.aPage),
   flip: yes(USUAL_SCOUT.flip),
   turn: yes(USUAL_SCOUT.turn),
+  large: yes(USUAL_SHAPE.large),
+  folded: yes(USUAL_SHAPE.folded),
   man: z
     .string()
     .regex(/^[A-Z]{1,2}\d?$/)
@@ -168,7 +171,7 @@ const query = z.object({
 
 /** What an address asks to print of a sheet; what it cannot be is the usual. */
 function printChoice(params: Readonly<Record<string, unknown>>, side: SheetSide): PrintChoice {
-  const { print, paper, width, height, columns, seed, man, ...scout } = query.parse(params);
+  const { print, paper, width, height, columns, seed, man, large, folded, ...scout } = query.parse(params);
   const kinds = printsOf(side);
   const kind = print && kinds.includes(print) ? print : kinds[0]!;
   return {
@@ -177,5 +180,6 @@ function printChoice(params: Readonly<Record<string, unknown>>, side: SheetSide)
     band: { width, height, columns, seed },
     scout,
     man,
+    shape: { large, folded },
   };
 }

@@ -1,8 +1,17 @@
 /** Paper: every call once, nothing over another, nothing outside the margins, nothing too small to read. */
 import { describe, expect, it } from 'vitest';
-import { layoutSheet, MARGIN, PAPERS, type Paper } from './layout';
+import {
+  layoutSheet,
+  MARGIN,
+  PANELS,
+  PAPERS,
+  SHEET_PAPERS,
+  USUAL_SHAPE,
+  type SheetPaper,
+  type SheetShape,
+} from './layout';
 import type { Measure, PageMark } from './marks';
-import { LEAST_SIZE, sheetPages } from './print';
+import { LEAST_LARGE, LEAST_SIZE, sheetPages } from './print';
 import { aPlay } from './plays.fixture';
 import { SECTIONS } from './sections';
 import { NO_NOTES, numberSheet, type SheetCall } from './sheet';
@@ -23,7 +32,7 @@ const sheetOf = (n: number, note: string | null = null) =>
       })),
     ),
   );
-const print = (n: number, paper: Paper, note: string | null = null) =>
+const print = (n: number, paper: SheetPaper, note: string | null = null, shape: SheetShape = USUAL_SHAPE) =>
   sheetPages(
     {
       name: 'Week 9',
@@ -34,6 +43,7 @@ const print = (n: number, paper: Paper, note: string | null = null) =>
     },
     paper,
     measure,
+    shape,
   );
 const texts = (page: readonly PageMark[]) => page.filter((m) => m.mark === 'text');
 const calls = (page: readonly PageMark[]) => page.filter((m) => m.mark === 'rect' && !m.filled);
@@ -103,4 +113,36 @@ it('a note prints with its call; words that do not fit are cut, marked and named
       if (t.anchor === 'start')
         expect(t.x + measure(t.text, t.size, t.bold)).toBeLessThanOrEqual(PAPERS.letter.width - MARGIN + 0.5);
   }
+});
+
+describe.each(Object.keys(SHEET_PAPERS) as SheetPaper[])('on %s', (paper) => {
+  const { width, height } = SHEET_PAPERS[paper];
+  it('large print has no call below twelve points, and every call', () => {
+    for (const n of [1, 4, 12]) {
+      const { pages } = print(n, paper, null, { ...USUAL_SHAPE, large: true });
+      expect(pages.reduce((sum, p) => sum + calls(p).length, 0)).toBe(n * SECTIONS.length);
+      for (const page of pages) {
+        // Between the head and the foot.
+        const body = texts(page).filter((t) => t.y > MARGIN + 27 && t.y < height - MARGIN);
+        for (const t of body) expect(t.size).toBeGreaterThanOrEqual(LEAST_LARGE);
+      }
+    }
+  });
+  it('folded in three nothing but the line of the head and the foot lies on a fold', () => {
+    const at = [width / PANELS, (2 * width) / PANELS];
+    for (const large of [false, true]) {
+      const { pages } = print(5, paper, null, { large, folded: true });
+      expect(pages.reduce((sum, p) => sum + calls(p).length, 0)).toBe(5 * SECTIONS.length);
+      for (const page of pages) {
+        for (const fold of at) {
+          for (const m of page)
+            if (m.mark === 'rect') expect(m.x + m.width < fold - 10 || m.x > fold + 10).toBe(true);
+            else if (m.mark === 'text' && m.y < height - MARGIN)
+              expect(m.x + measure(m.text, m.size, m.bold) <= fold || m.x >= fold).toBe(true);
+          const ticks = page.filter((m) => m.mark === 'line' && m.x1 === fold && m.x2 === fold);
+          expect(ticks).toHaveLength(2);
+        }
+      }
+    }
+  });
 });

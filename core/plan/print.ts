@@ -1,5 +1,15 @@
 /** A call sheet as pages of plain marks. */
-import { callRows, MARGIN, layoutSheet, SHEET_PAPERS, type PlacedSection, type SheetPaper } from './layout';
+import {
+  callRows,
+  layoutSheet,
+  MARGIN,
+  PANELS,
+  SHEET_PAPERS,
+  USUAL_SHAPE,
+  type PlacedSection,
+  type SheetPaper,
+  type SheetShape,
+} from './layout';
 import {
   box,
   cellText,
@@ -25,6 +35,8 @@ export interface SheetToPrint {
 
 /** Nothing on paper is smaller: it could not be read on a sideline. */
 export const LEAST_SIZE = 8;
+/** Of large print. */
+export const LEAST_LARGE = 12;
 const SHARE_OF_ROW = 0.62;
 const BASELINE = 0.72;
 const PAD = 4;
@@ -45,8 +57,9 @@ function callRow(
   height: number,
   measure: Measure,
   numbers: ReadonlyMap<string, number>,
+  least: number,
 ): Row {
-  const size = Math.max(LEAST_SIZE, height * SHARE_OF_ROW);
+  const size = Math.max(least, height * SHARE_OF_ROW);
   const base = top + height * BASELINE;
   const numberWidth = height * 1.4;
   const hashWidth = call.hash ? height : 0;
@@ -55,8 +68,8 @@ function callRow(
   const look = `${playLook(call.play)} · `;
   const extras = callExtras(call);
   const name = `${playCall(call.play)}${extras ? `  (${extras})` : ''}`;
-  const fit = fitted((s) => measure(look, s, false) + measure(name, s, true), room, size, LEAST_SIZE);
-  const at = fit ?? LEAST_SIZE;
+  const fit = fitted((s) => measure(look, s, false) + measure(name, s, true), room, size, least);
+  const at = fit ?? least;
   // What the call is goes before how it looks: the look is cut first.
   const nameRoom = room - measure('…', at, false);
   const shownName =
@@ -69,8 +82,8 @@ function callRow(
   const then =
     call.ifThen.length > 0
       ? cellText(left, base + height, room, ifThenWords(call.ifThen, numbers), measure, {
-          most: size * 0.92,
-          least: LEAST_SIZE,
+          most: Math.max(least, size * 0.92),
+          least,
         })
       : null;
   return {
@@ -95,17 +108,18 @@ function sectionMarks(
   measure: Measure,
   numbers: ReadonlyMap<string, number>,
   cut: number[],
+  least: number,
 ): PageMark[] {
-  const most = Math.max(LEAST_SIZE, height * SHARE_OF_ROW);
+  const most = Math.max(least, height * SHARE_OF_ROW);
   const label = `${printed.section.label.toUpperCase()}${from > 0 ? ', CONTINUED' : ''}`;
-  const size = fitted((s) => measure(label, s, true), width - 2 * PAD, most, LEAST_SIZE) ?? LEAST_SIZE;
+  const size = fitted((s) => measure(label, s, true), width - 2 * PAD, most, least) ?? least;
   const marks: PageMark[] = [
     box(x, y, width, height, true),
     text(x + PAD, y + height * BASELINE, size, label, { bold: true, ink: 'white' }),
   ];
   let top = y + height;
   for (const call of printed.calls.slice(from, from + count)) {
-    const row = callRow(call, x, top, width, height, measure, numbers);
+    const row = callRow(call, x, top, width, height, measure, numbers, least);
     marks.push(...row.marks);
     if (row.cut) cut.push(call.number);
     top += height * callRows(call);
@@ -120,22 +134,41 @@ export function headMarks(
   width: number,
   measure: Measure,
 ): PageMark[] {
+  const room = width - 2 * MARGIN;
+  const above = cellText(MARGIN, MARGIN + 9, room, `${title} against ${against}`, measure, {
+    most: 15,
+    least: LEAST_SIZE,
+    bold: true,
+  });
   return [
-    text(MARGIN, MARGIN + 9, 15, `${title} against ${against}`, { bold: true }),
+    above.mark,
     text(MARGIN, MARGIN + 22, 9, `${name} · ${below}`),
     text(width - MARGIN - measure(stamp, 9, false), MARGIN + 22, 9, stamp),
     line(MARGIN, MARGIN + 27, width - MARGIN, MARGIN + 27, 1.2),
   ];
 }
 
+/** Where a sheet is folded: a tick above and below. */
+const folds = (width: number, height: number): PageMark[] =>
+  Array.from({ length: PANELS - 1 }, (_, i) => ((i + 1) * width) / PANELS).flatMap((x) => [
+    line(x, 6, x, 18),
+    line(x, height - 18, x, height - 6),
+  ]);
+
 /** Lays a sheet out on as many pages as it takes; every call stands once. */
-export function sheetPages(sheet: SheetToPrint, paper: SheetPaper, measure: Measure): SheetPages {
+export function sheetPages(
+  sheet: SheetToPrint,
+  paper: SheetPaper,
+  measure: Measure,
+  shape: SheetShape = USUAL_SHAPE,
+): SheetPages {
   const { width, height } = SHEET_PAPERS[paper];
-  const { rowHeight, pages } = layoutSheet(sheet.sections, paper);
+  const { rowHeight, pages } = layoutSheet(sheet.sections, paper, shape);
   const numbers = new Map(sheet.sections.flatMap((s) => s.calls.map((c) => [c.id, c.number])));
   const cut: number[] = [];
+  const least = shape.large ? LEAST_LARGE : LEAST_SIZE;
   const bodies = pages.map((placed) =>
-    placed.flatMap((s) => sectionMarks(s, rowHeight, measure, numbers, cut)),
+    placed.flatMap((s) => sectionMarks(s, rowHeight, measure, numbers, cut, least)),
   );
   const said = cutWords(cut, ['call', 'calls']);
   return {
@@ -146,11 +179,12 @@ export function sheetPages(sheet: SheetToPrint, paper: SheetPaper, measure: Meas
       ...headMarks(
         sheet,
         `hash L M R, blank = any${bodies.length > 1 ? ` · page ${i + 1} of ${bodies.length}` : ''}`,
-        width,
+        shape.folded ? width / PANELS : width,
         measure,
       ),
       ...(body.length > 0 ? body : [text(MARGIN, MARGIN + 50, 11, 'No calls on this sheet yet.')]),
       text(MARGIN, height - MARGIN + 10, LEAST_SIZE, `${CAUTION}${said}`),
+      ...(shape.folded ? folds(width, height) : []),
     ]),
   };
 }

@@ -1,7 +1,7 @@
 /** What a sheet is printed as, each from one list of pages. */
 import { bandPages, type BandSettings } from './band';
 import { checkPages, type ChecksToPrint } from './check-print';
-import { PAPERS, SHEET_PAPERS, type Paper, type SheetPaper } from './layout';
+import { PAPERS, SHEET_PAPERS, type Paper, type SheetPaper, type SheetShape } from './layout';
 import type { Measure, SheetPages } from './marks';
 import type { ScriptDay } from './practice';
 import { scriptPages } from './practice-print';
@@ -26,7 +26,16 @@ export const PRINT_LABEL: Readonly<Record<PrintKind, string>> = {
 export const printsOf = (side: SheetSide): readonly PrintKind[] =>
   side === 'defense' ? ['checks', 'scout', 'script', 'test'] : ['sheet', 'band', 'scout', 'script', 'test'];
 /** A drawing is wider than tall, and so are the pages that it is usually printed on. */
-const WIDE_FIRST: readonly SheetPaper[] = ['letter-wide', 'a4-wide', 'letter', 'a4', 'tabloid', 'a3'];
+const WIDE_FIRST: readonly SheetPaper[] = [
+  'letter-wide',
+  'a4-wide',
+  'letter',
+  'a4',
+  'tabloid-wide',
+  'a3-wide',
+  'tabloid',
+  'a3',
+];
 /** The usual one first. A band is cut out: it is printed upright on what every printer takes. */
 export const papersOf = (kind: PrintKind): readonly SheetPaper[] =>
   kind === 'scout' || kind === 'test'
@@ -52,18 +61,20 @@ export interface PrintChoice {
   readonly scout: ScoutSettings;
   /** Whose jobs a test asks for. */
   readonly man: TestedMan;
+  /** How a call sheet is set. */
+  readonly shape: SheetShape;
 }
 
 /** `next`: uniform in [0, 1), seeded by the band's order. */
 export function printPages(
   { sheet, checks, cards, script, questions }: PrintSource,
-  { kind, paper, band, scout }: PrintChoice,
+  { kind, paper, band, scout, shape }: PrintChoice,
   next: () => number,
   measure: Measure,
 ): SheetPages {
   switch (kind) {
     case 'sheet':
-      return sheetPages(sheet, paper, measure);
+      return sheetPages(sheet, paper, measure, shape);
     case 'checks':
       return checkPages(checks, paper, measure);
     case 'scout':

@@ -6,6 +6,7 @@ import { COLLEGE } from '../field';
 import { DEFAULT_LOOK_SETTINGS } from '../look';
 import { buildColumns, countGame } from '../read';
 import { uniform } from '../stats/uniform';
+import { USUAL_SHAPE } from './layout';
 import { LEAST_SIZE } from './print';
 import type { Measure } from './marks';
 import { aPlay } from './plays.fixture';
@@ -129,6 +130,7 @@ describe('on paper', () => {
           band: USUAL_BAND,
           scout: { ...USUAL_SCOUT, cards: 48 },
           man: EVERY_MAN,
+          shape: USUAL_SHAPE,
         },
         uniform(seed),
         measure,

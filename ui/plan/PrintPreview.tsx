@@ -19,6 +19,7 @@ import {
 } from '@/core/plan';
 import { Marks } from '../chalk/Marks';
 import { Choice } from '../shared/Choice';
+import { CheckBox, NumberBox } from './print-boxes';
 
 const FONT = '"Archivo Narrow", "Archivo Variable", sans-serif';
 
@@ -100,6 +101,10 @@ const BAND = [
   ['seed', 'order'],
 ] as const;
 
+const SHAPES = [
+  ['large', 'large print'],
+  ['folded', 'folded in three'],
+] as const;
 const SCOUT_TURNS = [
   ['turn', 'seen by those who show it'],
   ['flip', 'left for right'],
@@ -114,7 +119,7 @@ const ROWS_OF: Readonly<Record<PrintChoice['kind'], string>> = {
 };
 
 /** What the address says of a choice. */
-function queryOf({ kind, paper, band, scout, man }: PrintChoice): string {
+function queryOf({ kind, paper, band, scout, man, shape }: PrintChoice): string {
   const more =
     kind === 'band'
       ? band
@@ -122,46 +127,11 @@ function queryOf({ kind, paper, band, scout, man }: PrintChoice): string {
         ? scout
         : kind === 'test'
           ? { cards: scout.cards, aPage: scout.aPage, seed: band.seed, man }
-          : {};
+          : kind === 'sheet'
+            ? shape
+            : {};
   const all = { print: kind, paper, ...more };
   return new URLSearchParams(Object.entries(all).map(([k, v]) => [k, String(v)])).toString();
-}
-
-/** A figure within limits, said when it is left. */
-function NumberBox({
-  label,
-  value,
-  limits,
-  step,
-  onChange,
-}: {
-  readonly label: string;
-  readonly value: number;
-  readonly limits: { readonly from: number; readonly to: number };
-  readonly step: number;
-  readonly onChange: (to: number) => void;
-}) {
-  return (
-    <label className="small">
-      {label}{' '}
-      <input
-        type="number"
-        className="num"
-        key={value}
-        defaultValue={value}
-        min={limits.from}
-        max={limits.to}
-        step={step}
-        onBlur={(e) => {
-          const to = e.target.valueAsNumber;
-          if (e.target.validity.valid && to !== value) onChange(to);
-        }}
-        onKeyDown={(e) => {
-          if (e.key === 'Enter') e.currentTarget.blur();
-        }}
-      />
-    </label>
-  );
 }
 
 export function PrintPreview({ sheet, choice: given, men, print, faults }: PrintPreviewProps) {
@@ -169,7 +139,7 @@ export function PrintPreview({ sheet, choice: given, men, print, faults }: Print
   const [busy, begin] = useTransition();
   // What is chosen shows at once; the pages follow.
   const [choice, hope] = useOptimistic(given);
-  const { kind, paper, band, scout, man } = choice;
+  const { kind, paper, band, scout, man, shape } = choice;
   const choose = (change: Partial<PrintChoice>): void =>
     begin(() => {
       const to = { ...choice, ...change };
@@ -250,14 +220,21 @@ export function PrintPreview({ sheet, choice: given, men, print, faults }: Print
         )}
         {kind === 'scout' &&
           SCOUT_TURNS.map(([field, label]) => (
-            <label key={field} className="small">
-              <input
-                type="checkbox"
-                checked={scout[field]}
-                onChange={(e) => choose({ scout: { ...scout, [field]: e.target.checked } })}
-              />{' '}
-              {label}
-            </label>
+            <CheckBox
+              key={field}
+              label={label}
+              checked={scout[field]}
+              onChange={(to) => choose({ scout: { ...scout, [field]: to } })}
+            />
+          ))}
+        {kind === 'sheet' &&
+          SHAPES.map(([field, label]) => (
+            <CheckBox
+              key={field}
+              label={label}
+              checked={shape[field]}
+              onChange={(to) => choose({ shape: { ...shape, [field]: to } })}
+            />
           ))}
         <span className="small quiet">{howItFits(print, ROWS_OF[kind])}</span>
         <span style={{ marginLeft: 'auto', display: 'flex', gap: 8 }}>
