@@ -32,8 +32,9 @@ export default defineConfig({
         test: {
           name: 'store',
           include: ['store/**/*.test.ts', 'cli/**/*.test.ts', 'app/**/*.test.ts'],
-          testTimeout: 240_000,
-          hookTimeout: 240_000,
+          // A shared machine may stand still for minutes; a test fails by what it sees, not by the clock.
+          testTimeout: 600_000,
+          hookTimeout: 600_000,
           // They wait for the disk more than they count; each has a database of its own.
           maxWorkers: 2,
         },
