@@ -631,11 +631,14 @@ export class Outbox {
    * led to the first page, where none is, before this is done.
    */
   static async erase(owner: string, world: World): Promise<void> {
-    const storage = await Storage.open(owner);
+    const storage = await Storage.open(owner).catch(() => null);
     try {
-      await storage.erase();
+      await storage?.erase();
+    } catch {
+      // A storage that cannot be emptied is taken away whole.
+      await Storage.remove(owner).catch(() => undefined);
     } finally {
-      storage.close();
+      storage?.close();
     }
     const channel = world.channel(`vobrik.${owner}`);
     const message: Message = { kind: 'erased' };

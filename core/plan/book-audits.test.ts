@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE, HIGH_SCHOOL, LEVEL_PROFILES, PROFESSIONAL } from '../field/profile';
-import { BOOK_AUDITS } from './audits';
+import { auditKey, BOOK_AUDITS } from './audits';
 import { bookAudits, playDrawer, sameSteps } from './book-audits';
 import { aPlay } from './plays.fixture';
 import { NO_NOTES, type PlayCard, type SheetCall } from './sheet';
@@ -43,7 +43,7 @@ describe('what the book’s drawings say', () => {
     const option = run('inside zone', { kind: 'rpo', conceptWeak: 'bubble' });
     const [found] = auditsOf([option, run('power')], level);
     expect(found).toMatchObject({ code: 'downfield_rule' });
-    expect(found!.sentence).toContain(`may be ${yards} past the line (from memory)`);
+    expect(found!.sentence).toContain(`a lineman may be ${yards} downfield (from memory)`);
     expect(codes([run('inside zone')], level)).toEqual([]);
     expect(codes([option], LEVEL_PROFILES.seven_on_seven)).not.toContain('downfield_rule');
   });
@@ -73,6 +73,16 @@ describe('what the book’s drawings say', () => {
     // Of two pictures each is seen alone; a picture of one kind has nothing to hide.
     expect(codes([run('power'), pass('flood', { formation: 'doubles' })])).toEqual([]);
     expect(codes([run('power'), run('counter')])).toEqual([]);
+  });
+
+  it('no two are known by one key: each is waved through alone', () => {
+    for (const term of DEFAULT_BOOK.terms.filter((t) => t.kind === 'formation')) {
+      const at = { formation: term.word };
+      const keys = auditsOf([run('crack toss', at), run('power', at), pass('four verticals', at)]).map(
+        auditKey,
+      );
+      expect(new Set(keys).size, term.word).toBe(keys.length);
+    }
   });
 
   it('none is without an example here', () => {

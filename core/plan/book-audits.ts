@@ -122,7 +122,7 @@ function rulesOf(calls: readonly SheetCall[], drawn: DrawnOf, level: LevelProfil
     add(
       options,
       'downfield_rule',
-      `${names(options)}: the line blocks a run while the ball may be thrown; a lineman may be ${plural(level.linemenDownfield, 'yard')} past the line (from memory). ${check}`,
+      `${names(options)}: the line blocks a run while the ball may be thrown; before a throw past the line a lineman may be ${plural(level.linemenDownfield, 'yard')} downfield (from memory). ${check}`,
     );
   return out;
 }
@@ -135,19 +135,23 @@ function lineUps(calls: readonly SheetCall[], drawn: DrawnOf): Audit[] {
       const play = drawn(call.play);
       return play ? [{ call, play }] : [];
     });
-    for (const { code, sentence } of all[0]?.play.notes ?? []) {
+    // One audit a line-up: two that are about the same calls would be waved through together.
+    const about = new Set<SheetCall>();
+    const said = (all[0]?.play.notes ?? []).filter(({ code, sentence }) => {
       const letter = sentence.split(' ')[0]!;
-      const about =
+      const these =
         code === 'covered-end' ? all.filter(({ play }) => goesOut(play.assignment.jobs.get(letter))) : all;
-      if (about.length > 0)
-        out.push({
-          code: 'line_up',
-          section: null,
-          calls: ids(about.map((a) => a.call)),
-          facts: { calls: about.length },
-          sentence: `${look}: ${sentence}.`,
-        });
-    }
+      for (const { call } of these) about.add(call);
+      return these.length > 0;
+    });
+    if (said.length > 0)
+      out.push({
+        code: 'line_up',
+        section: null,
+        calls: ids([...about]),
+        facts: { calls: about.size },
+        sentence: `${look}: ${said.map((note) => note.sentence).join('; ')}.`,
+      });
   }
   return out;
 }
