@@ -137,12 +137,12 @@ test('from the half-logged game to a printed call sheet', async ({ page }) => {
       .getByRole('list', { name: /^Plays for/ })
       .getByRole('listitem')
       .first();
-    await goal.scrollIntoViewIfNeeded();
+    // A window that holds the whole sheet: near an edge the page scrolls under the pointer, and a section that was lit has gone.
+    await page.setViewportSize({ width: 1280, height: 2400 });
     const from = (await first.locator('strong').boundingBox())!;
     await page.mouse.move(from.x + 10, from.y + 5);
     await page.mouse.down();
     await page.mouse.move(from.x + 60, from.y + 20, { steps: 4 });
-    // Near the edge the page scrolls under the pointer: one steers, as a hand does, until the section is lit.
     await expect(async () => {
       const to = (await goal.boundingBox())!;
       await page.mouse.move(to.x + 60, to.y + 20, { steps: 6 });
@@ -150,6 +150,7 @@ test('from the half-logged game to a printed call sheet', async ({ page }) => {
     }).toPass();
     await page.mouse.up();
     await expect(goal.getByTestId('call')).toHaveCount(1);
+    await page.setViewportSize({ width: 1280, height: 800 });
     await goal.getByTestId('call').focus();
     await page.keyboard.press('Delete');
     await expect(goal.getByTestId('call')).toHaveCount(0);
