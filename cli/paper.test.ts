@@ -7,6 +7,8 @@ import { DEMO_SEED, simulateSeason } from '../demo/league';
 import { shell } from './shell.fixture';
 
 const { file, vobrik } = shell('paper-test');
+/** Written for either side of the ball. */
+const BOTH = ['practice.pdf', 'scout-cards.pdf', 'test.pdf'];
 const [game] = simulateSeason(DEMO_SEED, { tells: true, weeks: 1 });
 const csv = (snaps = game!.snaps): string => writeCsv('snaps', snaps.map(snapToRow));
 
@@ -48,9 +50,7 @@ it('sheet drafts both sides of the ball, and audit says of it what was said with
     'sheet.json',
     'sheet.pdf',
     'wristband.pdf',
-    'practice.pdf',
-    'scout-cards.pdf',
-    'test.pdf',
+    ...BOTH,
   ]);
   const drafted = made('offense');
   const some = drafted.sections.filter((s) => s.calls.length > 0);
@@ -59,7 +59,7 @@ it('sheet drafts both sides of the ball, and audit says of it what was said with
     expect(calls.length).toBeLessThanOrEqual(suggested!);
     for (const { low, score, high } of calls) expect(low <= score && score <= high).toBe(true);
   }
-  for (const name of ['sheet.pdf', 'wristband.pdf', 'practice.pdf', 'scout-cards.pdf', 'test.pdf'])
+  for (const name of ['sheet.pdf', 'wristband.pdf', ...BOTH])
     expect(
       readFileSync(path.join(file('offense'), name))
         .subarray(0, 5)
@@ -74,9 +74,7 @@ it('sheet drafts both sides of the ball, and audit says of it what was said with
   expect((JSON.parse(defense.out) as { files: string[] }).files).toEqual([
     'sheet.json',
     'checks.pdf',
-    'practice.pdf',
-    'scout-cards.pdf',
-    'test.pdf',
+    ...BOTH,
   ]);
   const { checks, audits } = made('defense');
   expect(checks.reduce((sum, c) => sum + c.share, 0)).toBeGreaterThan(0.9);

@@ -425,6 +425,25 @@ it('signing out takes everything off, also when the tab that asks has gone alrea
   next.close();
 });
 
+it('signing out takes the storage away where it refuses to be emptied, and its tabs hear of it all the same', async () => {
+  const server = new ModelServer();
+  const browser = new Browser(server, 'p.stuck');
+  browser.net = 'down';
+  const world = browser.world();
+  const tab = await Outbox.open('p.stuck', server.epoch, world);
+  await tab.push(SCOPE, [tab.put('snap', 'a', {}, null)]);
+  vi.spyOn(Storage.prototype, 'erase').mockRejectedValueOnce(new DOMException('no', 'UnknownError'));
+  const told = new Promise<void>((resolve) => (tab.onErased = resolve));
+  await Outbox.erase('p.stuck', world);
+  await told;
+  tab.close();
+  // Once more: there is nothing left, and that is no fault.
+  await Outbox.erase('p.stuck', world);
+  const next = await Outbox.open('p.stuck', server.epoch, world);
+  expect(next.queue).toEqual([]);
+  next.close();
+});
+
 /** A disk under the test's hand. */
 function slowDisk(): { readonly write: () => void; readonly refuse: () => void } {
   let write = (): void => undefined;

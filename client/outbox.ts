@@ -184,7 +184,8 @@ export class Outbox {
     } else if (message.kind === 'epoch') this.onEpoch(message.epoch);
     else {
       this.unkept = [];
-      await this.reload();
+      // The storage itself may have been taken away.
+      await this.reload().catch(() => undefined);
       this.onErased();
     }
   }

@@ -18,15 +18,21 @@ const call = (section: string, play: PlayCard, more: Partial<SheetCall> = {}): S
 const size = (mean: number, spread = 1): Sizing =>
   sizeOf([mean - spread, mean, mean, mean + spread], [mean - spread, mean, mean, mean + spread])!;
 const sizes = (of: Readonly<Record<string, Sizing>>) => new Map(Object.entries(of));
+const met = new Set<AuditCode>();
+const audited = (calls: readonly SheetCall[], of: ReadonlyMap<string, Sizing>) => {
+  const found = auditSheet(calls, of);
+  for (const { code } of found) met.add(code);
+  return found;
+};
 const codes = (calls: readonly SheetCall[], of: Readonly<Record<string, Sizing>> = {}): AuditCode[] =>
-  auditSheet(calls, sizes(of)).map((a) => a.code);
+  audited(calls, sizes(of)).map((a) => a.code);
 const many = (n: number, of: (i: number) => SheetCall): SheetCall[] =>
   Array.from({ length: n }, (_, i) => of(i));
 const play = (concept: string, more: Partial<PlayCard> = {}) => aPlay(`p-${concept}`, concept, more);
 
 describe('each audit, where it holds and where it does not', () => {
   it('no calls for what comes up', () => {
-    expect(auditSheet([], sizes({ goal: size(2) }))).toEqual([
+    expect(audited([], sizes({ goal: size(2) }))).toEqual([
       {
         code: 'no_calls',
         section: 'goal',
@@ -40,7 +46,7 @@ describe('each audit, where it holds and where it does not', () => {
   });
   it('more calls than come in a game', () => {
     const third = many(14, (i) => call('third-long', play(`play ${i}`, { formation: `set ${i}` })));
-    const [found] = auditSheet(third, sizes({ 'third-long': size(6) }));
+    const [found] = audited(third, sizes({ 'third-long': size(6) }));
     expect(found).toMatchObject({ code: 'too_many', section: 'third-long', calls: third.map((c) => c.id) });
     // Variance 2/3: half √(2/3 · (1 + 1/4/2)) · 2.447 = 2.12, so 8.12, nine at most.
     expect(found!.sentence).toBe('14 calls for 6.0 snaps a game; more than 9 come in one game of forty.');
@@ -59,7 +65,7 @@ describe('each audit, where it holds and where it does not', () => {
   it('one picture, one play', () => {
     const wing = (concept: string) => play(concept, { formation: 'wing', personnel: '12' });
     const same = [call('red', wing('power')), call('goal', wing('power')), call('backed', wing('power'))];
-    expect(auditSheet(same, new Map())).toMatchObject([
+    expect(audited(same, new Map())).toMatchObject([
       {
         code: 'one_picture',
         section: null,
@@ -76,7 +82,7 @@ describe('each audit, where it holds and where it does not', () => {
   it('runs that go one way, passes aside', () => {
     const runs = (sides: string): SheetCall[] =>
       [...sides].map((to, i) => call(SECTIONS[i]!.key, play(`run ${i}`, { direction: to as 'L' | 'R' })));
-    expect(auditSheet(runs('RRRRL'), new Map())).toMatchObject([
+    expect(audited(runs('RRRRL'), new Map())).toMatchObject([
       { code: 'one_way', sentence: '4 of 5 runs with a side go right.' },
     ]);
     expect(codes(runs('RRRLL'))).toEqual([]);
@@ -88,7 +94,7 @@ describe('each audit, where it holds and where it does not', () => {
   it('hashes on one side', () => {
     const on = (hashes: string): SheetCall[] =>
       [...hashes].map((hash, i) => call(SECTIONS[i]!.key, play(`h ${i}`), { hash: hash as 'L' | 'R' }));
-    expect(auditSheet(on('LLLLL'), new Map())).toMatchObject([
+    expect(audited(on('LLLLL'), new Map())).toMatchObject([
       { code: 'one_hash', sentence: '5 of 5 calls with a hash are for the ball left.' },
     ]);
     expect(codes(on('LLLRR'))).toEqual([]);
@@ -96,24 +102,14 @@ describe('each audit, where it holds and where it does not', () => {
   it('two plays that read the same where only words are seen, not one play twice', () => {
     const other = { ...play('power'), id: 'another' };
     const same = [call('first', play('power')), call('red', other)];
-    expect(auditSheet(same, new Map())).toMatchObject([
+    expect(audited(same, new Map())).toMatchObject([
       { code: 'same_words', calls: same.map((c) => c.id), facts: { calls: 2 } },
     ]);
     expect(codes([call('first', play('power')), call('red', play('power'))])).toEqual([]);
     expect(codes([call('first', play('power')), call('red', other, { tags: ['alert'] })])).toEqual([]);
   });
   it('none is without an example here', () => {
-    const named = [
-      'same_words',
-      'no_calls',
-      'too_many',
-      'too_few',
-      'twice',
-      'one_picture',
-      'one_way',
-      'one_hash',
-    ];
-    expect([...SHEET_AUDITS].sort()).toEqual(named.sort());
+    expect([...met].sort()).toEqual([...SHEET_AUDITS].sort());
   });
 });
 

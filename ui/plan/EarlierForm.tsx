@@ -5,7 +5,7 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import {
   addCalls,
   earlierRows,
@@ -21,6 +21,7 @@ import { plural } from '@/core/rules/plural';
 import { RateBar } from '../charts/RateBar';
 import { Choice } from '../shared/Choice';
 import { useToast } from '../shared/toasts';
+import { useLoaded } from '../shared/useLoaded';
 import type { SheetState } from './useSheet';
 
 interface EarlierFormProps {
@@ -43,24 +44,11 @@ export default function EarlierForm({
   onClose,
 }: EarlierFormProps) {
   const { calls, sections, printed, edit } = sheet;
-  const [sheets, setSheets] = useState<readonly EarlierSheet[] | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
+  const { found, problem } = useLoaded(load);
+  const sheets = useMemo(() => found?.filter((s) => s.calls.length > 0) ?? null, [found]);
   const [key, setKey] = useState<string | null>(null);
   const [marked, setMarked] = useState<ReadonlySet<number>>(new Set());
   const say = useToast();
-  useEffect(() => {
-    let left = false;
-    void load()
-      .catch(() => 'The server does not answer; try again when it is back.')
-      .then((found) => {
-        if (left) return;
-        if (typeof found === 'string') setProblem(found);
-        else setSheets(found.filter((s) => s.calls.length > 0));
-      });
-    return () => {
-      left = true;
-    };
-  }, [load]);
   const chosen = sheets?.find((s) => s.key === key) ?? sheets?.[0] ?? null;
   const rows = useMemo(
     () => (chosen ? earlierRows(chosen, columns, team, { plays, calls, sections }) : []),

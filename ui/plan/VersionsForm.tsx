@@ -5,12 +5,13 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { SheetVersionInfo } from '@/core/exchange/types';
 import { compareSheets, type PlayCard } from '@/core/plan';
 import { plural } from '@/core/rules/plural';
 import { TextBox } from '../shared/TextBox';
 import { useToast } from '../shared/toasts';
+import { AWAY, useLoaded } from '../shared/useLoaded';
 import { formatDay } from './usage';
 import type { SheetState } from './useSheet';
 
@@ -29,33 +30,13 @@ interface VersionsFormProps {
   readonly onClose: () => void;
 }
 
-const AWAY = 'The server does not answer; nothing was changed.';
-
 export default function VersionsForm({ doors, sheet, plays, mayEdit, onClose }: VersionsFormProps) {
-  const [versions, setVersions] = useState<readonly SheetVersionInfo[] | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
+  const [refused, setProblem] = useState<string | null>(null);
   const [name, setName] = useState('');
   const [chosen, setChosen] = useState<number | null>(null);
   const say = useToast();
-  const { list } = doors;
-  useEffect(() => {
-    let left = false;
-    void list()
-      .catch(() => AWAY)
-      .then((found) => {
-        if (left) return;
-        if (typeof found === 'string') setProblem(found);
-        else setVersions(found);
-      });
-    return () => {
-      left = true;
-    };
-  }, [list]);
-  const again = async (): Promise<void> => {
-    const found = await list().catch(() => AWAY);
-    if (typeof found === 'string') setProblem(found);
-    else setVersions(found);
-  };
+  const { found: versions, problem: unread, again } = useLoaded(doors.list);
+  const problem = refused ?? unread;
   const save = async (): Promise<void> => {
     const done = await doors.save(name).catch(() => AWAY);
     if (typeof done === 'string') return setProblem(done);
