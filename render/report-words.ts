@@ -3,6 +3,7 @@ import 'server-only';
 import { plural } from '@/core/rules/plural';
 import {
   countText,
+  figureN,
   figureText,
   intervalText,
   MOVED_POINTS,
@@ -68,7 +69,7 @@ function cellWords(cell: BesideCell): readonly [string, string] {
   if (cell === null) return ['–', ''];
   if (typeof cell !== 'object') return [String(cell), ''];
   if ('share' in cell) return cell.n === 0 ? ['–', ''] : [countText(cell), intervalText(cell)];
-  return [figureText(cell), `n ${cell.n}`];
+  return [figureText(cell), figureN(cell)];
 }
 
 /** Figures have their width; words what they need, or their share of what is left, on more lines. */

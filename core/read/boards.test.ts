@@ -285,6 +285,14 @@ describe('every board', () => {
     expect(empty.map((b) => b.id)).toEqual([]);
   });
 
+  it('columns of numbers stand in their order and say of what', () => {
+    const spec = BOARDS.find((b) => b.id === 'd-box-menu')!;
+    const heads = boardTable(columns, select(columns, {}), spec, DEFAULT_ZONES).columns.map((c) => c.label);
+    const boxes = heads.filter((label) => label.endsWith(' men in the box'));
+    expect(boxes.length).toBeGreaterThan(2);
+    expect(boxes).toEqual([...boxes].sort((a, b) => parseInt(a) - parseInt(b)));
+  });
+
   it('goes into a spreadsheet with as many cells in each line as headings', () => {
     const rows = select(columns, { offense: [teams[0]!] });
     for (const spec of BOARDS) {

@@ -72,6 +72,9 @@ export interface BoardTable {
   readonly tagged: number;
 }
 
+/** A word that is a number: its column says of what. */
+const isFigure = (word: string): boolean => /^\d+$/.test(word);
+
 const acrossKey = (word: string): string => `x:${word}`;
 
 const orderOf = (field: FilterField, zones: readonly Zone[]): readonly string[] | undefined =>
@@ -94,7 +97,8 @@ function acrossWords(
   const order = orderOf(field, zones);
   const most = order ? used.length : MOST_ACROSS;
   const kept = used.slice(0, most).map((u) => u.word);
-  return order ? kept.sort((a, b) => order.indexOf(a) - order.indexOf(b)) : kept;
+  if (order) return kept.sort((a, b) => order.indexOf(a) - order.indexOf(b));
+  return kept.every(isFigure) ? kept.sort((a, b) => Number(a) - Number(b)) : kept;
 }
 
 /** 1, 0 or null for a snap in a column of a board; null: the column holds no rate. */
@@ -187,7 +191,7 @@ export function boardTable(
   const measured: BoardColumn[] = [
     ...across.map((word): BoardColumn => ({
       key: acrossKey(word),
-      label: fieldWord(spec.across!, word, zones),
+      label: isFigure(word) ? `${word} ${filterLabel(spec.across!)}` : fieldWord(spec.across!, word, zones),
       kind: 'rate',
     })),
     ...spec.measures.map((key): BoardColumn =>

@@ -4,12 +4,15 @@ import { DEMO_SEED, simulateSeason } from '../../demo/league';
 import { DEFAULT_BOOK } from '../book/default-book';
 import { BUCKET_ROWS, COLLEGE } from '../field';
 import {
+  barScale,
   buildColumns,
   countGame,
   defenseBoard,
   defenseReel,
   FAMILIES,
+  familyCounts,
   isTendency,
+  MOST_CELL_MARKS,
   select,
   SITUATION_CLASSES,
   wilson,
@@ -49,6 +52,18 @@ describe('a defense’s board', () => {
             const marks = SITUATION_CLASSES.flatMap((c) => s.cells[c.key]);
             expect(marks.length + s.unmarked.length).toBe(s.rows.length);
             expect(new Set([...marks.map((m) => m.row), ...s.unmarked])).toEqual(new Set(s.rows));
+          }
+          const scale = barScale(board);
+          const cells = board.structures.flatMap((s) => SITUATION_CLASSES.map((c) => s.cells[c.key]));
+          expect(scale === null).toBe(cells.every((marks) => marks.length <= MOST_CELL_MARKS));
+          for (const marks of cells) {
+            const parts = familyCounts(marks);
+            expect(parts.reduce((sum, p) => sum + p.n, 0)).toBe(marks.length);
+            for (const { family: f, n, five } of parts) {
+              expect(five).toBe(marks.filter((m) => m.family === f && m.five).length);
+              expect(five).toBeLessThanOrEqual(n);
+              if (scale !== null) expect(n).toBeLessThanOrEqual(scale);
+            }
           }
           for (const s of board.shown)
             expect(s.played.reduce((n, p) => n + p.rows.length, 0)).toBe(s.rows.length);

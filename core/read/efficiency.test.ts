@@ -12,6 +12,7 @@ import {
   efficiencyOf,
   efficiencyReel,
   expectedPoints,
+  figureN,
   figureText,
   meanOf,
   onePlayPictures,
@@ -126,7 +127,10 @@ describe('drives and series', () => {
       expect(value.n).toBe(0);
   });
   it('a mean is written with its bounds, a minus as one', () => {
-    expect(figureText({ mean: -0.44, n: 3, low: -1.2, high: 0.3 })).toBe('−0.4 (−1.2 to 0.3)');
+    expect(figureText({ mean: -0.44, n: 4, low: -1.2, high: 0.3 })).toBe('−0.4 (−1.2 to 0.3)');
+    // Of three drives the bounds would promise −9 to 14 points.
+    expect(figureText(meanOf([0, 0, 8])!)).toBe('2.7');
+    expect([3, 4].map((n) => figureN({ mean: 2, n, low: 1, high: 3 }))).toEqual(['n 3, few', 'n 4']);
     expect(figureText(meanOf([2])!)).toBe('2.0');
     expect(figureText({ mean: -0.04, n: 1, low: null, high: null })).toBe('0.0');
   });

@@ -5,7 +5,7 @@
 import type { CountedSnap } from './counted';
 import { expectedPoints } from './expected-points';
 import { drivesOf } from './drives';
-import { meanOf, tenths, wilson, type Mean, type Rate } from './rates';
+import { FEW_COUNT, meanOf, tenths, wilson, type Mean, type Rate } from './rates';
 import { sideField, type BoardSide } from './sides';
 import { yardsOf } from './success';
 
@@ -186,6 +186,11 @@ export function efficiencyReel(
   return figure ? { title: figure.label, rows: figure.rows } : { title: '', rows: new Uint32Array(0) };
 }
 
-/** "2.1 (1.4 to 2.8)". */
-export const figureText = ({ mean, low, high }: Mean): string =>
-  low === null || high === null ? tenths(mean) : `${tenths(mean)} (${tenths(low)} to ${tenths(high)})`;
+/** "n 12", "n 3, few". */
+export const figureN = ({ n }: Mean): string => `n ${n}${n < FEW_COUNT ? ', few' : ''}`;
+
+/** "2.1 (1.4 to 2.8)"; of few figures the mean alone: bounds of two or three drives would be absurd. */
+export const figureText = ({ mean, n, low, high }: Mean): string =>
+  low === null || high === null || n < FEW_COUNT
+    ? tenths(mean)
+    : `${tenths(mean)} (${tenths(low)} to ${tenths(high)})`;

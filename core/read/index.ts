@@ -44,6 +44,7 @@ export * from './printed';
 export * from './glossary';
 export * from './board';
 export * from './defense';
+export * from './defense-cells';
 export * from './played';
 export * from './film';
 export * from './staff-rules';

@@ -84,10 +84,13 @@ export default memo(function BoardsCard(props: BoardsCardProps) {
           onChange={(to) => setUrl({ against: to === 'none' ? null : to, reel: null })}
         />
         <span className="small quiet">
-          {title} · tagged on {table.tagged} of {table.all.rows.length}
-          {untagged > 0 ? '; the rest stands in rows of its own' : ''}
+          {title}
+          {table.all.rows.length > 0 && ` · tagged on ${table.tagged} of ${table.all.rows.length}`}
+          {table.tagged > 0
+            ? untagged > 0 && '; the rest stands in rows of its own'
+            : untagged > 0 && ': type it on a snap’s line in Log'}
         </span>
-        {against === null && (
+        {against === null && table.all.rows.length > 0 && (
           <button type="button" className="plain small" onClick={() => void copy()}>
             {copied ?? 'copy the table'}
           </button>

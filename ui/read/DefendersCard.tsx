@@ -5,6 +5,7 @@ import {
   countText,
   DEFENDER_SIGNS,
   defendersOf,
+  figureN,
   figureText,
   intervalText,
   SIGN_KEYS,
@@ -76,7 +77,7 @@ export default function DefendersCard({ snaps, rows, onOpen }: DefendersCardProp
                   );
                 })}
                 <td className="n">
-                  {d.penetration === null ? '–' : `${figureText(d.penetration)}, n ${d.penetration.n}`}
+                  {d.penetration === null ? '–' : `${figureText(d.penetration)}, ${figureN(d.penetration)}`}
                 </td>
               </tr>
             ))}

@@ -1,26 +1,33 @@
 'use client';
-/** A row a structure: every snap a mark by the family played, a flag above it where five or more came. */
+/** A row a structure: every snap a mark by the family played, a flag above it where five or more came; bars where they are too many. */
 import { plural } from '@/core/rules/plural';
 import { useId, useMemo } from 'react';
 import { drawSnap, type Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
 import {
+  barScale,
   FAMILY_WORDS,
+  familyCounts,
   looksOf,
   SITUATION_CLASSES,
   structureWords,
   type Columns,
   type DefenseBoard as Board,
   type DefenseMark,
+  type Family,
   type StructureRow,
 } from '@/core/read';
 import { RateBar } from '../charts/RateBar';
 import { useStaffRules } from '../StaffRules';
 
-const A_LINE = 8;
+const A_LINE = 6;
 const MARK = 8.5;
 const STEP = 10.2;
 const ROW_TALL = 16;
+/** Of a bar, and from one to the next. */
+const BAR = 7;
+const BAR_STEP = 14;
+const LONGEST = 44;
 
 interface DefenseBoardProps {
   readonly board: Board;
@@ -33,17 +40,19 @@ interface DefenseBoardProps {
 }
 
 export function DefenseBoard({ board, columns, book, profile, at, onAt, onReel }: DefenseBoardProps) {
+  const most = useMemo(() => barScale(board), [board]);
   return (
     <section className="card" aria-label="What they play against each structure">
       <header>
         <h2>What they play against each structure</h2>
         <span className="small" aria-hidden="true">
-          solid closed zone · hatched open zone · open man · ▲ five or more came
+          solid closed zone · hatched open zone · open man ·{' '}
+          {most === null ? '▲ five or more came' : 'line above: five or more came'}
         </span>
       </header>
       <table className="rows board">
         <colgroup>
-          <col style={{ width: 150 }} />
+          <col style={{ width: 136 }} />
         </colgroup>
         <thead>
           <tr>
@@ -81,6 +90,7 @@ export function DefenseBoard({ board, columns, book, profile, at, onAt, onReel }
                 <td key={key}>
                   <Cell
                     marks={row.cells[key]}
+                    most={most}
                     label={`${structureWords(row)}, ${label}`}
                     chosen={at === `${row.key}.${key}`}
                     onChoose={() => onAt(at === `${row.key}.${key}` ? null : `${row.key}.${key}`)}
@@ -149,55 +159,87 @@ function Sketch({
 
 interface CellProps {
   readonly marks: readonly DefenseMark[];
+  /** The longest bar's count; null: a mark a snap. */
+  readonly most: number | null;
   readonly label: string;
   readonly chosen: boolean;
   readonly onChoose: () => void;
 }
 
-function Cell({ marks, label, chosen, onChoose }: CellProps) {
+function Cell({ marks, most, label, chosen, onChoose }: CellProps) {
   const id = useId().replace(/[^a-zA-Z0-9]/g, '');
   if (marks.length === 0) return null;
-  const count = (family: DefenseMark['family']): number => marks.filter((m) => m.family === family).length;
-  const five = marks.filter((m) => m.five === true).length;
-  const height = Math.ceil(marks.length / A_LINE) * ROW_TALL;
+  const counts = familyCounts(marks);
+  const five = counts.reduce((sum, f) => sum + f.five, 0);
+  const fill = (family: Family): string =>
+    family === 'closed' ? 'var(--ink)' : family === 'open' ? `url(#${id})` : 'var(--card)';
+  const [width, height] =
+    most === null
+      ? [Math.min(A_LINE, marks.length) * STEP + 2, Math.ceil(marks.length / A_LINE) * ROW_TALL]
+      : [LONGEST + 28, counts.length * BAR_STEP];
   return (
     <button
       type="button"
       className="plain markcell"
       aria-pressed={chosen}
-      aria-label={`${label}: ${count('closed')} closed zone, ${count('open')} open zone, ${count('man')} man, ${five} with five or more`}
+      aria-label={`${label}: ${counts.map((f) => `${f.n} ${FAMILY_WORDS[f.family]}`).join(', ')}, ${five} with five or more`}
       onClick={onChoose}
     >
-      <svg
-        width={Math.min(A_LINE, marks.length) * STEP + 2}
-        height={height}
-        viewBox={`0 0 ${Math.min(A_LINE, marks.length) * STEP + 2} ${height}`}
-        aria-hidden="true"
-      >
+      <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden="true">
         <defs>
           <pattern id={id} width="4" height="4" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
             <rect width="4" height="4" fill="var(--card)" />
             <rect width="1.4" height="4" fill="var(--ink)" />
           </pattern>
         </defs>
-        {marks.map(({ row, family, five: came }, i) => {
-          const x = (i % A_LINE) * STEP + 1;
-          const y = height - (Math.floor(i / A_LINE) + 1) * ROW_TALL + 5;
-          return (
-            <g key={row}>
-              <rect
-                x={x}
-                y={y}
-                width={MARK}
-                height={MARK}
-                fill={family === 'closed' ? 'var(--ink)' : family === 'open' ? `url(#${id})` : 'var(--card)'}
-                stroke="var(--ink)"
-                strokeWidth={family === 'man' ? 1.6 : 0.8}
-              />
-              {came && <path d={`M${x + 0.7} ${y - 1.2}h7l-3.5 -4z`} fill="var(--finding)" />}
-            </g>
-          );
-        })}
+        {most === null
+          ? marks.map(({ row, family, five: came }, i) => {
+              const x = (i % A_LINE) * STEP + 1;
+              const y = height - (Math.floor(i / A_LINE) + 1) * ROW_TALL + 5;
+              return (
+                <g key={row}>
+                  <rect
+                    x={x}
+                    y={y}
+                    width={MARK}
+                    height={MARK}
+                    fill={fill(family)}
+                    stroke="var(--ink)"
+                    strokeWidth={family === 'man' ? 1.6 : 0.8}
+                  />
+                  {came && <path d={`M${x + 0.7} ${y - 1.2}h7l-3.5 -4z`} fill="var(--finding)" />}
+                </g>
+              );
+            })
+          : counts.map(({ family, n, five: came }, i) => {
+              const y = i * BAR_STEP + 5;
+              const long = (LONGEST * n) / most;
+              return (
+                <g key={family}>
+                  {n > 0 && (
+                    <rect
+                      x="1"
+                      y={y}
+                      width={long}
+                      height={BAR}
+                      fill={fill(family)}
+                      stroke="var(--ink)"
+                      strokeWidth={family === 'man' ? 1.6 : 0.8}
+                    />
+                  )}
+                  {came > 0 && (
+                    <path
+                      d={`M1 ${y - 2.6}h${(LONGEST * came) / most}`}
+                      stroke="var(--finding)"
+                      strokeWidth="2"
+                    />
+                  )}
+                  <text x={long + 5} y={y + BAR} fontSize="11" fill="var(--ink)">
+                    {n}
+                  </text>
+                </g>
+              );
+            })}
       </svg>
     </button>
   );

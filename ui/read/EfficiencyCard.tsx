@@ -1,7 +1,7 @@
 'use client';
 /** What drives and series came to: each figure with its n, its interval and the way to its snaps. */
 import { useMemo } from 'react';
-import { countText, efficiencyOf, figureText, intervalText, type CountedSnap } from '@/core/read';
+import { countText, efficiencyOf, figureN, figureText, intervalText, type CountedSnap } from '@/core/read';
 
 interface EfficiencyCardProps {
   readonly snaps: readonly CountedSnap[];
@@ -53,7 +53,7 @@ export default function EfficiencyCard({ snaps, rows, team, side, filtered, onOp
                       ? intervalText(value)
                       : ''
                     : value.n > 0
-                      ? `n ${value.n}`
+                      ? figureN(value)
                       : ''}
                 </span>
               </dd>

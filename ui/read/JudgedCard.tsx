@@ -1,6 +1,6 @@
 'use client';
 /** A judgment as a table: each figure with its n, its interval and the way to its snaps. */
-import { countText, figureText, intervalText, type BesideCell, type JudgedTable } from '@/core/read';
+import { countText, figureN, figureText, intervalText, type BesideCell, type JudgedTable } from '@/core/read';
 
 /** Heights that are kept for a card until it is seen, a little more than it has: title and note; a row. Pixels. */
 const BESIDE_ROWS = 110;
@@ -65,7 +65,7 @@ const wordsOf = (cell: Exclude<BesideCell, null>): readonly [string, string] =>
       ? cell.n === 0
         ? ['–', '']
         : [countText(cell), intervalText(cell)]
-      : [figureText(cell), `n ${cell.n}`];
+      : [figureText(cell), figureN(cell)];
 
 interface FigureProps {
   readonly cell: BesideCell;

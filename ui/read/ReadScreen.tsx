@@ -99,7 +99,9 @@ export default function ReadScreen(props: ReadScreenProps) {
             No snaps fit.{' '}
             {games.length === 0
               ? 'Log a game first, then read it here.'
-              : 'Take a filter away, or choose another team.'}
+              : filtered
+                ? 'Take a filter away, or choose another team.'
+                : 'None of theirs is logged on this film: log a game of theirs, or choose another team, side or film.'}
           </p>
         </section>
       ) : address.side === 'defense' ? (
