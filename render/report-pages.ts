@@ -94,9 +94,9 @@ export class Pages {
   }
 }
 
-/** Kept together with what is drawn below it, and the first rows. */
+/** Kept together with what is drawn below it, the headings of a table and its first rows. */
 export function heading(pages: Pages, title: string, note: string, drawn = 0): void {
-  if (!pages.room(HEAD + drawn + 3 * LINE)) pages.add();
+  if (!pages.room(HEAD + drawn + 48 + 2 * LINE)) pages.add();
   pages.bookmark(title);
   pages.y += 8;
   pages.text(title, MARGIN, pages.y, 12.5, true);

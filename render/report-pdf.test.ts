@@ -91,6 +91,16 @@ describe.each(['offense', 'defense'] as const)('of an %s', (side) => {
           for (const cell of Object.values(row.cells))
             if (cell && 'low' in cell && cell.n > 0) expect(all).toContain(squeezed(countText(cell as Rate)));
       }
+      // A table that goes on has a row besides its sum.
+      for (const { title, rows, all: sum } of printed.report.tables)
+        for (const page of pages.filter((p) => p.includes(squeezed(`${title}, continued`)))) {
+          const last = rows.at(-1)!;
+          if (page.includes(squeezed([...sum.words, String(sum.rows.length)].join(''))))
+            expect(page).toContain(squeezed([last.words.at(-1), String(last.rows.length)].join('')));
+        }
+      // Every heading of every column is printed whole.
+      for (const { columns: heads } of printed.report.tables)
+        for (const { label } of heads) expect(all).toContain(squeezed(label));
       pages.forEach((page, i) => expect(page).toContain(squeezed(`page ${i + 1} of ${doc.numPages}`)));
       for (const page of pages) expect(page).toContain(squeezed(printed.rests));
       expect(outline?.map((o) => o.title)).toEqual([

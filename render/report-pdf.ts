@@ -4,25 +4,17 @@ import { plural } from '@/core/rules/plural';
 import type { Zone } from '@/core/field/situation';
 import { PAPERS, type Paper } from '@/core/plan';
 import {
-  countText,
-  FEW,
   gridPicture,
-  intervalText,
   leadOf,
   partTitle,
-  tenths,
   type BesideTable,
-  type BoardCell,
-  type BoardColumn,
-  type BoardTable,
-  type BoardTableRow,
   type GlossaryWord,
-  type GridPicture,
   type Report,
 } from '@/core/read';
 import { drawMarks, fit, type Card } from './drawing-pdf';
 import { openPdf, type Pdf } from './pdf';
-import { FOOT, heading, LINE, MARGIN, Pages } from './report-pages';
+import { boardSection } from './report-board';
+import { FOOT, heading, MARGIN, Pages } from './report-pages';
 import { beside, glossary, since, type Since } from './report-words';
 
 export interface ReportToPrint {
@@ -53,9 +45,6 @@ export interface ReportOptions {
   /** Told before each section: how many are done, of how many. */
   readonly onSection?: (done: number, of: number) => void;
 }
-
-const RATE_WIDTH = 54;
-const GAP = 6;
 
 /** Others are answered between the sections. */
 const breathe = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
@@ -101,7 +90,7 @@ function sectionsIn(pages: Pages, given: ReportToPrint): readonly Section[] {
   const { report, zones, looks, since: last, words } = given;
   return report.order.flatMap((id): Section[] => {
     const table = report.tables.find((t) => t.id === id);
-    if (table) return [{ short: false, print: () => section(pages, table, gridPicture(table, zones)) }];
+    if (table) return [{ short: false, print: () => boardSection(pages, table, gridPicture(table, zones)) }];
     const plain = given.beside.find((t) => t.id === id);
     if (plain) return [{ short: true, print: () => beside(pages, plain) }];
     if ((id === 'drawn' || id === 'answers') && looks.length > 0)
@@ -162,108 +151,6 @@ function drawn(pages: Pages, looks: readonly Card[], id: keyof typeof DRAWN): vo
   pages.y += tall;
 }
 
-/** As wide as the page, where that is no taller than a third of it. */
-const heightOf = (pages: Pages, { drawing }: GridPicture): number =>
-  Math.min((pages.width * drawing.view[3]) / drawing.view[2], 220);
-
-const widthOf = (kind: BoardColumn['kind']): number =>
-  kind === 'top' ? 88 : kind === 'mean' ? 40 : RATE_WIDTH;
-
-/** The measured columns in blocks that fit beside the words. */
-function blocksOf(measured: readonly BoardColumn[], room: number): BoardColumn[][] {
-  const blocks: BoardColumn[][] = [[]];
-  let left = room;
-  for (const column of measured) {
-    const need = widthOf(column.kind) + GAP;
-    if (need > left && blocks[blocks.length - 1]!.length > 0) {
-      blocks.push([]);
-      left = room;
-    }
-    blocks[blocks.length - 1]!.push(column);
-    left -= need;
-  }
-  return blocks;
-}
-
-function section(pages: Pages, table: BoardTable, picture: GridPicture | null): void {
-  const tall = picture ? heightOf(pages, picture) : 0;
-  const untagged = table.all.rows.length - table.tagged;
-  heading(
-    pages,
-    table.title,
-    `${plural(table.all.rows.length, 'snap')}${untagged > 0 ? `, tagged on ${table.tagged}` : ''}; below each count its 95 % interval`,
-    tall,
-  );
-  if (picture) {
-    drawMarks(pages.doc, picture.drawing, MARGIN, pages.y + 2, pages.width, tall);
-    pages.y += tall + 10;
-  }
-  const grouped = table.all.words.length;
-  const words = table.columns.slice(0, grouped);
-  const wide = grouped === 1 ? 150 : grouped === 2 ? 100 : 76;
-  const beside = MARGIN + grouped * (wide + GAP) + 30 + GAP;
-  const blocks = blocksOf(table.columns.slice(grouped + 1), MARGIN + pages.width - beside);
-  blocks.forEach((block, b) => {
-    const head = (): void => {
-      words.forEach((c, i) => pages.cut(c.label, MARGIN + i * (wide + GAP), pages.y, wide, 7.5, true));
-      pages.right(table.columns[grouped]!.label, beside - 30 - GAP, pages.y, 30, 7.5, true);
-      let x = beside;
-      for (const column of block) {
-        pages.right(column.label, x, pages.y, widthOf(column.kind), 7.5, true);
-        x += widthOf(column.kind) + GAP;
-      }
-      pages.rule(pages.y + 10, 0.7);
-      pages.y += 13;
-    };
-    if (!pages.room(13 + 2 * LINE)) pages.add();
-    head();
-    let [before, fresh] = ['', true];
-    for (const row of [...table.rows, table.all]) {
-      if (!pages.room(LINE)) {
-        pages.add();
-        pages.text(`${table.title}, continued`, MARGIN, pages.y, 9, true);
-        pages.y += 14;
-        head();
-        fresh = true;
-      }
-      const whole = row === table.all;
-      row.words.forEach((word, i) => {
-        // A first word is said once; below it stand its kinds.
-        if (i === 0 && grouped > 1 && word === before && !fresh) return;
-        pages.cut(word, MARGIN + i * (wide + GAP), pages.y, wide, 9, whole || i === 0);
-      });
-      before = row.words[0]!;
-      fresh = false;
-      pages.right(String(row.rows.length), beside - 30 - GAP, pages.y, 30, 9, true);
-      cells(pages, row, block, beside);
-      pages.rule(pages.y + LINE - 3.5, whole ? 0.9 : 0.25);
-      pages.y += LINE;
-    }
-    pages.y += b < blocks.length - 1 ? 8 : 4;
-  });
-}
-
-function cells(pages: Pages, row: BoardTableRow, block: readonly BoardColumn[], from: number): void {
-  let x = from;
-  for (const { key, kind } of block) {
-    const width = widthOf(kind);
-    const [first, second, strong] = cellWords(row.cells[key] ?? null);
-    pages.right(first, x, pages.y, width, 9, strong);
-    if (second) pages.right(second, x, pages.y + 9.3, width, 7);
-    x += width + GAP;
-  }
-}
-
-/** The figure, what stands below it, and whether there are snaps enough to print it bold. */
-function cellWords(cell: BoardCell): readonly [string, string, boolean] {
-  if (cell === null) return ['–', '', false];
-  if ('low' in cell)
-    return cell.n === 0 ? ['–', '', false] : [countText(cell), intervalText(cell), cell.worth >= FEW];
-  if ('word' in cell) return [`${cell.word} · ${cell.k}`, '', false];
-  return cell.mean === null ? ['–', '', false] : [tenths(cell.mean), `of ${cell.n}`, false];
-}
-
-/** Below each page what its part rests on. */
 function foot(doc: Pdf, partOf: (page: number) => ReportToPrint, paper: Paper): void {
   const { width, height } = PAPERS[paper];
   const { start, count } = doc.bufferedPageRange();
