@@ -89,6 +89,9 @@ async function timed(page: Page, what: 'click' | 'change', choose: () => Promise
 
 const WORDS = ['11', '12'];
 
+/** No hand chooses again sooner; by then the cards below the board stand as well. */
+const HAND_MS = 300;
+
 /** A time, and whether the host took a processor away meanwhile: then it is the neighbors' time too. */
 interface Taken {
   readonly ms: number;
@@ -125,11 +128,14 @@ export const readRows = (snaps: number, rounds: number): Promise<Row[]> =>
           await bar.getByRole('button', { name: 'add a filter' }).click();
           await page.getByRole('menuitem', { name: 'personnel', exact: true }).click();
           const item = page.getByRole('menuitem', { name: new RegExp(`^${word}`) });
+          await page.waitForTimeout(HAND_MS);
           filters.push(await taken(() => timed(page, 'click', () => item.click())));
+          await page.waitForTimeout(HAND_MS);
           const away = page.getByRole('button', { name: /^take the filter/ });
           filters.push(await taken(() => timed(page, 'click', () => away.click())));
         }
         const to = options[(round * 7 + 1) % options.length]!;
+        await page.waitForTimeout(HAND_MS);
         boards.push(await timed(page, 'change', () => choice.selectOption(to)));
       }
       const cookies = await page.context().cookies();

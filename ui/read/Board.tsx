@@ -248,7 +248,8 @@ function drawn(boxes: readonly Box[], pattern: string): React.ReactNode {
     pass: `url(#${pattern})`,
     rpo: 'var(--card)',
   };
-  const at = (n: number): string => n.toFixed(1);
+  // Tenths at most: hundreds of figures are written and read at every choice.
+  const at = (n: number): number => Math.round(n * 10) / 10;
   return CALL_KINDS.map((kind) => {
     const d = boxes
       .filter((box) => box.kind === kind)

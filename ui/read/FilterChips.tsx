@@ -19,6 +19,7 @@ import {
   type Ranges,
 } from '@/core/read';
 import type { SavedView } from '@/core/read/schema';
+import { afterPaint } from '../shared/afterPaint';
 import { Choice } from '../shared/Choice';
 import type { SetAddress } from './ReadFilters';
 import SavedViews from './SavedViews';
@@ -45,6 +46,12 @@ export default function FilterChips({ reading, games, level, setUrl, views, save
   const own = ownFilm(level);
   const otherFilm = film !== own || games.some((g) => ![null, own].includes(filmKind(g.info)));
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const close = (): void => {
+    setAnchor(null);
+    afterPaint(() => {
+      if (document.activeElement === document.body) anchor?.focus({ preventScroll: true });
+    });
+  };
   const setFilter = (next: Filter): void => setUrl({ filter: writeFilter(next), reel: null });
   const setRanges = (next: Ranges): void =>
     setUrl({
@@ -116,7 +123,7 @@ export default function FilterChips({ reading, games, level, setUrl, views, save
         <FilterMenu
           anchor={anchor}
           counted={reading.counted}
-          onClose={() => setAnchor(null)}
+          onClose={close}
           onRange={(field, range) => setRanges({ ...ranges, [field]: range })}
           onAdd={(field, word) =>
             setFilter({ ...filter, [field]: [...new Set([...(filter[field] ?? []), word])] })

@@ -29,7 +29,8 @@ export default function FilterMenu({ anchor, counted, onAdd, onRange, onClose }:
   const [field, setField] = useState<FilterField | null>(null);
   const [figure, setFigure] = useState<RangeField | null>(null);
   return (
-    <Menu open anchorEl={anchor} onClose={onClose}>
+    // The focus goes back when the board of the choice stands: asked for at once, the page is laid out twice.
+    <Menu open anchorEl={anchor} onClose={onClose} disableRestoreFocus disableScrollLock>
       {figure !== null ? (
         <RangeForm
           field={figure}
