@@ -245,11 +245,11 @@ export const BOARDS: readonly BoardSpec[] = [
   defense('d-personnel', 'What our personnel drew', ['personnel']),
   defense('d-third', 'Third down: what they play', ['bucket', 'coverage'], {
     filter: THIRD,
-    measures: ['five', 'man', 'success', 'yards'],
+    measures: ['five', 'success', 'explosive', 'yards'],
   }),
   defense('d-red', 'Inside the 20: what they play', ['zone', 'coverage'], {
     ranges: { toGoal: { from: 1, to: 20 } },
-    measures: ['five', 'man', 'success', 'yards'],
+    measures: ['five', 'success', 'explosive', 'yards'],
   }),
   ...KICK_BOARDS,
 ];

@@ -4,6 +4,7 @@ import { DEMO_SEED, simulateSeason } from '../../demo/league';
 import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE, DEFAULT_ZONES } from '../field';
 import {
+  BOARDS,
   BOARD_SIDES,
   boardReel,
   boardsOf,
@@ -114,6 +115,16 @@ it('what follows from the situation alone, or by definition, is no news', () => 
   expect(words.some((w) => /\/(success|explosive|negative)$/.test(w))).toBe(false);
   const named = made(plain, 'defense', ['d-pressure']).sentences.map((s) => s.reel);
   expect(named.some((w) => w.endsWith('/five'))).toBe(false);
+  // Cover 1 is man, inside zone is a run: no board of theirs says so on a first page.
+  const meant = BOARDS.filter((b) =>
+    ['coverage', 'concept', 'passKind'].some((f) => b.by.includes(f as never)),
+  );
+  expect(meant.length).toBeGreaterThan(8);
+  for (const { id, side, by } of meant) {
+    if (ofKicks(side)) continue;
+    const said = made(plain, side, [id]).sentences.map((s) => s.reel);
+    expect(said.filter((w) => w.endsWith(by.includes('coverage') ? '/man' : '/run'))).toEqual([]);
+  }
 });
 
 it('nothing is said of eight snaps, and none of nothing', () => {

@@ -66,10 +66,17 @@ const SITUATIONS: ReadonlySet<string> = new Set([
 ]);
 /** Blank, none, not visible, not sure, as they stand in the key of a row. */
 const SAYS_NO_WORD: ReadonlySet<string> = new Set(['', NONE, UNSEEN, UNSURE].map(encodeURIComponent));
-/** What a play came to is first of all its situation; and a pressure by name is five or more by its meaning. */
+/** Words that a rate belongs to by their meaning: cover 1 is man, a pressure by name five or more, a concept run or pass. */
+const MEANT: readonly (readonly [field: string, measure: string])[] = [
+  ['coverage', 'man'],
+  ['pressure', 'five'],
+  ['concept', 'run'],
+  ['passKind', 'run'],
+];
+/** What a play came to is first of all its situation; and what a word means is no finding. */
 const saysNothing = (fields: readonly string[], measure: string): boolean =>
   (fields.every((f) => SITUATIONS.has(f)) && ['success', 'explosive', 'negative'].includes(measure)) ||
-  (fields.includes('pressure') && measure === 'five');
+  MEANT.some(([field, meant]) => measure === meant && fields.includes(field));
 
 /**
  * Rates of rows that differ from those of all the other snaps of their board (Newcombe's interval leaves zero out),

@@ -77,6 +77,8 @@ export const theme = createTheme({
     MuiSelect: { defaultProps: { size: 'small' } },
     // What opens is there at once: a click into a list that still grows lands on its neighbor.
     MuiMenu: { defaultProps: { transitionDuration: 0 } },
+    // In the dark a dialog has the ground of a card, not a haze over it.
+    MuiPaper: { styleOverrides: { root: { backgroundImage: 'none' } } },
     MuiDialog: { defaultProps: { transitionDuration: 0 } },
     MuiCssBaseline: { styleOverrides: { body: { fontStretch: '86%', fontVariantNumeric: 'tabular-nums' } } },
   },
