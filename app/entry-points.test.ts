@@ -4,6 +4,7 @@
  * listed here fails the test.
  */
 import { USUAL_PRACTICE } from '@/core/plan/practice';
+import { USUAL_PRINTS } from '@/core/plan/prints';
 import { SECTIONS } from '@/core/plan/sections';
 import { readFileSync, readdirSync, statSync } from 'node:fs';
 import path from 'node:path';
@@ -557,6 +558,12 @@ const ACTIONS_WALKED: readonly Door[] = [
     name: 'saveSections',
     action: 'sheet.draft',
     args: () => [SECTIONS],
+  },
+  {
+    file: 'app/(staff)/plan/actions.ts',
+    name: 'savePrints',
+    action: 'sheet.draft',
+    args: () => [USUAL_PRINTS, USUAL_PRINTS],
   },
   { file: 'app/(staff)/plan/actions.ts', name: 'mixOf', action: 'sheet.read', args: () => [[[0.5, 0.4]]] },
   {

@@ -14,6 +14,7 @@ import {
   numberSheet,
   papersOf,
   checkQuestions,
+  conversions,
   EVERY_MAN,
   playQuestions,
   playsToRep,
@@ -25,6 +26,7 @@ import {
   USUAL_BAND,
   USUAL_PRACTICE,
   USUAL_SCOUT,
+  USUAL_DECISIONS,
   USUAL_SHAPE,
   type Check,
   type PrintChoice,
@@ -59,7 +61,7 @@ interface Common {
   readonly seed: number;
 }
 interface Drafted {
-  readonly source: PrintSource;
+  readonly source: Omit<PrintSource, 'decisions'>;
   readonly json: ReturnType<typeof sheetJson>;
 }
 type About = Omit<PrintSource['sheet'], 'sections'>;
@@ -218,19 +220,33 @@ export async function sheet(args: string[]): Promise<number> {
   };
   const common = { team, opponent, side, seed };
   const drafted = (side === 'offense' ? draftOffense : draftDefense)(film, common, about, sections, profile);
-  const { source, json } = drafted;
+  const { json } = drafted;
+  const source: PrintSource = {
+    ...drafted.source,
+    decisions: { ...about, profile, converted: conversions(film.columns, team) },
+  };
   const band = { ...USUAL_BAND, seed };
   const pdf = (choice: Pick<PrintChoice, 'kind' | 'paper'>): Promise<Uint8Array> =>
-    sheetPdf(source, { ...choice, band, scout: USUAL_SCOUT, man: EVERY_MAN, shape: USUAL_SHAPE });
+    sheetPdf(source, {
+      ...choice,
+      band,
+      scout: USUAL_SCOUT,
+      man: EVERY_MAN,
+      shape: USUAL_SHAPE,
+      decisions: USUAL_DECISIONS,
+      copies: 1,
+    });
+  const upright = paper.startsWith('a') ? 'a4' : 'letter';
   const files: [string, Uint8Array | string][] = [
     ['sheet.json', `${JSON.stringify(json, null, 2)}\n`],
     ...(side === 'offense'
       ? ([
           ['sheet.pdf', await pdf({ kind: 'sheet', paper })],
-          ['wristband.pdf', await pdf({ kind: 'band', paper: paper.startsWith('a') ? 'a4' : 'letter' })],
+          ['decisions.pdf', await pdf({ kind: 'decisions', paper: upright })],
+          ['wristband.pdf', await pdf({ kind: 'band', paper: upright })],
         ] as [string, Uint8Array][])
       : ([['checks.pdf', await pdf({ kind: 'checks', paper })]] as [string, Uint8Array][])),
-    ['practice.pdf', await pdf({ kind: 'script', paper: paper.startsWith('a') ? 'a4' : 'letter' })],
+    ['practice.pdf', await pdf({ kind: 'script', paper: upright })],
     ['scout-cards.pdf', await pdf({ kind: 'scout', paper: values.paper ? paper : papersOf('scout')[0]! })],
     ['test.pdf', await pdf({ kind: 'test', paper: values.paper ? paper : papersOf('test')[0]! })],
   ];

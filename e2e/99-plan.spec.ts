@@ -597,3 +597,64 @@ test('an earlier sheet brings its calls with how they did that day; what worked 
   await expect(page.getByTestId('call')).toHaveCount(0);
   await saved(page);
 });
+
+test('a decision card: its figures are the staff’s to change and to keep, and the PDF says what the screen says', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page);
+  const sheet = await startSheet(page, 'offense');
+  await page.goto(`${SITE()}${sheet}/print?print=decisions`);
+  const paper = page.getByRole('img', { name: /page 1 of 1/ });
+  await expect(paper).toBeVisible();
+  await axe(page);
+  const texts = async (): Promise<string[]> => paper.locator('text').allTextContents();
+  // Two minutes: the clock stops there by itself in college.
+  expect(await texts()).toEqual(
+    expect.arrayContaining(['2:00', '1:26', 'Fourth down: go from so many in a hundred on']),
+  );
+  // Sure of two points nobody kicks; never good, nobody tries, unless nothing else helps.
+  const tries = async (): Promise<string[]> => (await texts()).filter((t) => /^[12=]$/.test(t));
+  const two = page.getByLabel('tries for two, %');
+  await two.fill('100');
+  await two.press('Enter');
+  await expect(page).toHaveURL(/tryTwo=100/);
+  await expect.poll(async () => (await tries()).filter((t) => t === '2').length).toBeGreaterThan(60);
+  await two.fill('140');
+  await two.press('Enter');
+  await expect(page).toHaveURL(/tryTwo=100/);
+  // Kept for the staff: another member's new sheet begins with them.
+  await page.getByRole('button', { name: 'Keep for the staff' }).click();
+  await expect(page.getByText('the staff’s prints begin with these figures')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Keep for the staff' })).toHaveCount(0);
+  const here = await texts();
+  const pdf = (await pdfWords(page, `/api/sheets/${sheet.split('/')[2]}/pdf?print=decisions`)).flat();
+  expect(pdf.map((w) => w.text.trim())).toEqual(
+    expect.arrayContaining(here.map((t) => t.trim()).filter(Boolean)),
+  );
+  const context = await browser.newContext();
+  const coach = await context.newPage();
+  await signIn(coach, 'Merrit Gorsefield');
+  const theirs = await startSheet(coach, 'offense');
+  await coach.goto(`${SITE()}${theirs}/print?print=decisions`);
+  await expect(coach.getByLabel('tries for two, %')).toHaveValue('100');
+  // Both keep the window of the band: who comes second is told, and nothing is written over.
+  await page.goto(`${SITE()}${sheet}/print?print=band`);
+  await coach.goto(`${SITE()}${theirs}/print?print=band`);
+  for (const [member, width] of [
+    [page, '3.5'],
+    [coach, '4'],
+  ] as const) {
+    const window = member.getByLabel('window, inches wide');
+    await window.fill(width);
+    await window.press('Enter');
+    await expect(member).toHaveURL(new RegExp(`width=${width}`));
+    await member.getByRole('button', { name: 'Keep for the staff' }).click();
+  }
+  await expect(coach.getByRole('alert')).toContainText(
+    'Another member saved the figures of prints meanwhile',
+  );
+  await page.goto(`${SITE()}${sheet}/print?print=band`);
+  await expect(page.getByLabel('window, inches wide')).toHaveValue('3.5');
+  await context.close();
+});

@@ -6,12 +6,14 @@ import {
   numberSheet,
   SECTIONS,
   USUAL_BAND,
+  USUAL_DECISIONS,
   EVERY_MAN,
   USUAL_SCOUT,
   USUAL_SHAPE,
   type PlayCard,
   type SheetCall,
 } from '@/core/plan';
+import { COLLEGE } from '@/core/field';
 import { aPlay } from '@/core/plan/plays.fixture';
 
 vi.mock('server-only', () => ({}));
@@ -39,6 +41,7 @@ it.each(['letter', 'a4'] as const)('on %s', async (paper) => {
     cards: [],
     script: [],
     questions: [],
+    decisions: { ...about, profile: COLLEGE, converted: [] },
   };
   const choice = {
     kind: 'sheet' as const,
@@ -47,6 +50,8 @@ it.each(['letter', 'a4'] as const)('on %s', async (paper) => {
     scout: USUAL_SCOUT,
     man: EVERY_MAN,
     shape: USUAL_SHAPE,
+    decisions: USUAL_DECISIONS,
+    copies: 1,
   };
   const { pages, cut } = pagesOf(source, choice);
   expect(pages.length).toBeGreaterThan(1);
@@ -64,4 +69,18 @@ it.each(['letter', 'a4'] as const)('on %s', async (paper) => {
     expect(printed).toBe(squeezed(texts.map((t) => t.text).join('')));
     for (const t of texts) expect(t.size).toBeGreaterThanOrEqual(8);
   }
+  // Numbered copies are the same pages, each with its number in the corner.
+  const three = { ...choice, copies: 3 };
+  const copies = await getDocument({
+    data: await sheetPdf(source, three),
+    useSystemFonts: false,
+    verbosity: 0,
+  }).promise;
+  expect(copies.numPages).toBe(3 * pages.length);
+  for (let n = 1; n <= copies.numPages; n++) {
+    const { items } = await (await copies.getPage(n)).getTextContent();
+    const printed = squeezed(items.map((item) => ('str' in item ? item.str : '')).join(''));
+    expect(printed).toContain(squeezed(`${about.stamp} · copy ${Math.ceil(n / pages.length)} of 3`));
+  }
+  expect(pagesOf(source, three, 2).pages[0]!.length).toBe(pages[0]!.length);
 });

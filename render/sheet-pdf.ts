@@ -1,12 +1,22 @@
 import 'server-only';
-import { printPages, type PageMark, type PrintChoice, type PrintSource, type SheetPages } from '@/core/plan';
+import {
+  copyOf,
+  numbersCopies,
+  printPages,
+  type PageMark,
+  type PrintChoice,
+  type PrintSource,
+  type SheetPages,
+} from '@/core/plan';
 import { uniform } from '@/core/stats/uniform';
 import { drawMarks } from './drawing-pdf';
 import { measureText, openPdf, type Pdf } from './pdf';
 
-/** A print's pages, measured in the font they print in. */
-export const pagesOf = (source: PrintSource, choice: PrintChoice): SheetPages =>
-  printPages(source, choice, uniform(choice.band.seed), measureText);
+const copiesOf = ({ kind, copies }: PrintChoice): number => (numbersCopies(kind) ? copies : 1);
+
+/** A print's pages, measured in the font they print in; of several copies the first, or another. */
+export const pagesOf = (source: PrintSource, choice: PrintChoice, copy = 1): SheetPages =>
+  printPages(copyOf(source, copy, copiesOf(choice)), choice, uniform(choice.band.seed), measureText);
 
 /** Ink only: nothing gray, nothing told by color. */
 function draw(doc: Pdf, pageMark: PageMark): void {
@@ -48,10 +58,11 @@ export function sheetPdf(source: PrintSource, choice: PrintChoice): Promise<Uint
   const { name, title, against } = source.side === 'defense' ? source.checks : source.sheet;
   const { doc, done } = openPdf('letter', `${name}: ${title} against ${against}`);
   const { width, height, pages } = pagesOf(source, choice);
-  for (const page of pages) {
-    doc.addPage({ size: [width, height], margin: 0 });
-    for (const mark of page) draw(doc, mark);
-  }
+  for (let copy = 1; copy <= copiesOf(choice); copy++)
+    for (const page of copy === 1 ? pages : pagesOf(source, choice, copy).pages) {
+      doc.addPage({ size: [width, height], margin: 0 });
+      for (const mark of page) draw(doc, mark);
+    }
   // Two sides of one sheet are turned like a clipboard.
   if (pages.length > 1) turnOnShortEdge(doc);
   doc.end();

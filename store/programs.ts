@@ -168,7 +168,7 @@ export async function setWeek(
 }
 
 /** Changes some settings under the row's lock: two members who change different ones both land. */
-async function changeSettings(
+export async function changeSettings(
   actor: Actor,
   change: (tx: Em, program: InferEntity<typeof Program>) => Promise<Partial<ProgramSettings>>,
 ): Promise<void> {
@@ -246,15 +246,17 @@ export async function setPractice(
   const read = practiceSchema.safeParse(week);
   if (!read.success) throw new Invalid(read.error.issues[0]!.message.replace(/\.$/, ''));
   await changeSettings(actor, async (_tx, program) => {
-    const stands = practiceOf(program.settings);
-    // Sent twice, because the first answer was lost: it stands already.
-    if (isDeepStrictEqual(stands, read.data)) return {};
-    if (!isDeepStrictEqual(stands, before))
-      throw new Invalid(
-        'Another member saved the week meanwhile. What you changed stands here; load the page again to see theirs',
-      );
-    return { practice: read.data };
+    return isNew(practiceOf(program.settings), read.data, before, 'the week') ? { practice: read.data } : {};
   });
+}
+
+/** False: sent twice, because the first answer was lost. What another member saved meanwhile is not written over. */
+export function isNew<T>(stands: T, to: T, before: T, what: string): boolean {
+  if (isDeepStrictEqual(stands, to)) return false;
+  if (isDeepStrictEqual(stands, before)) return true;
+  throw new Invalid(
+    `Another member saved ${what} meanwhile. What you changed stands here; load the page again to see theirs`,
+  );
 }
 
 /** The sections of a report on one side of the ball; null: the usual ones again. */

@@ -2,6 +2,7 @@
 import 'server-only';
 import type { InferEntity } from '@mikro-orm/core';
 import { randomUUID } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
 import type { SheetContent } from '../core/plan/versions';
 import { may } from '../core/staff';
 import { sheetScope } from '../core/sync';
@@ -71,6 +72,21 @@ export async function saveVersion(actor: Actor, key: string, name: string, now: 
     await nextRevision(tx, actor.programId, sheetScope(key));
     return keep(tx, actor, sheet, words, now);
   });
+}
+
+/** The version that the sheet is, the latest of those alike; where it is none, the latest, and changed. Null: none was saved. */
+export async function versionNow(
+  actor: Actor,
+  key: string,
+): Promise<{ readonly number: number; readonly changed: boolean } | null> {
+  permit(actor, 'sheet.read');
+  const em = await openEm();
+  const sheet = await sheetOf(em, actor, key);
+  const saved = await em.find(SheetVersion, { sheet: sheet.id }, { orderBy: { number: 'desc' } });
+  if (saved.length === 0) return null;
+  const stands: unknown = JSON.parse(JSON.stringify(await contentOf(actor, key)));
+  const same = saved.find(({ content }) => isDeepStrictEqual(content, stands));
+  return { number: (same ?? saved[0]!).number, changed: !same };
 }
 
 /** The latest first. */

@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { loadDemo } from '../demo/load';
 import { USUAL_PRACTICE } from '../core/plan/practice';
+import { USUAL_PRINTS } from '../core/plan/prints';
 import { CATALOG, SECTIONS } from '../core/plan/sections';
 import { sheetScope, type Answer } from '../core/sync';
 import type { Actor } from '../core/exchange/types';
@@ -140,6 +141,28 @@ describe('sections of a sheet', () => {
     expect((await programs.programOf(dara)).settings.sections).toHaveLength(CATALOG.length);
     await expect(programs.setSections(charter, CATALOG)).rejects.toBeInstanceOf(Refused);
     await programs.setSections(dara, null);
+  });
+});
+
+describe('the figures of prints', () => {
+  it('are saved by who drafts sheets, whole and within limits; not over what another member saved meanwhile', async () => {
+    const { setStaffPrints, staffPrintsOf } = await import('./staff-prints');
+    const stands = async () => staffPrintsOf((await programs.programOf(coach)).settings);
+    const ours = { ...USUAL_PRINTS, band: { width: 3.5, height: 2, columns: 1 } };
+    await expect(setStaffPrints(charter, ours, USUAL_PRINTS)).rejects.toBeInstanceOf(Refused);
+    expect(await stands()).toEqual(USUAL_PRINTS);
+    await setStaffPrints(dara, ours, USUAL_PRINTS);
+    const theirs = { ...USUAL_PRINTS, decisions: { ...USUAL_PRINTS.decisions, punt: 41 } };
+    await expect(setStaffPrints(coach, theirs, USUAL_PRINTS)).rejects.toThrow(
+      /Another member saved the figures of prints meanwhile/,
+    );
+    // The same once more is no conflict: its first answer was lost.
+    await setStaffPrints(dara, ours, USUAL_PRINTS);
+    expect(await stands()).toEqual(ours);
+    await expect(setStaffPrints(dara, { ...ours, band: { ...ours.band, width: 30 } }, ours)).rejects.toThrow(
+      'Window, inches wide: 7.5 at most',
+    );
+    await setStaffPrints(dara, USUAL_PRINTS, ours);
   });
 });
 
@@ -303,12 +326,17 @@ describe('versions', () => {
     await send(dara, sheet, 'call', a, patch({ ifThen: [{ when: 'x', call: b, words: null }] }));
     await send(dara, sheet, 'check', randomUUID(), check());
     const before = await plans.loadSheet(dara, sheet);
+    expect(await versions.versionNow(charter, sheet)).toBeNull();
     expect(await versions.saveVersion(coach, sheet, ' as drafted ', NOW)).toBe(1);
+    expect(await versions.versionNow(charter, sheet)).toEqual({ number: 1, changed: false });
     await rows.removeCall(dara, sheet, a);
     await rows.addCall(dara, sheet, { section: 'goal', play });
     await send(dara, sheet, 'sheet', sheet, patch({ sections: CATALOG }));
+    expect(await versions.versionNow(charter, sheet)).toEqual({ number: 1, changed: true });
     const stood = await pull(dara, sheetScope(sheet), null, null);
     expect(await versions.restoreVersion(coach, sheet, 1, NOW)).toEqual({ kept: 2, left: 0 });
+    // What was kept before has the number two; the sheet is the first again.
+    expect(await versions.versionNow(charter, sheet)).toEqual({ number: 1, changed: false });
     const after = await plans.loadSheet(dara, sheet);
     for (const part of ['list', 'checks', 'remarks', 'sections'] as const)
       expect(after[part]).toEqual(before[part]);
@@ -332,6 +360,7 @@ describe('versions', () => {
     const stranger: Actor = { ...dara, programId: randomUUID() };
     for (const work of [
       () => versions.listVersions(stranger, sheet),
+      () => versions.versionNow(stranger, sheet),
       () => versions.saveVersion(stranger, sheet, '', NOW),
       () => versions.restoreVersion(stranger, sheet, 1, NOW),
     ])

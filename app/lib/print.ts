@@ -6,6 +6,9 @@ import {
   CARDS_A_PAGE,
   checkQuestions,
   checkUses,
+  conversions,
+  COPY_LIMITS,
+  DECISION_LIMITS,
   EVERY_MAN,
   lookOfCheck,
   menOf,
@@ -21,10 +24,12 @@ import {
   scoutCards,
   SECTIONS,
   SHEET_PAPERS,
+  stampWords,
   USUAL_BAND,
   USUAL_SCOUT,
   USUAL_SHAPE,
   type CheckToPrint,
+  type DecisionSettings,
   type PrintChoice,
   type PlayCard,
   type PrintSource,
@@ -34,13 +39,17 @@ import {
   type ScoutFilm,
   type ScoutSettings,
   type SheetPaper,
+  type StaffPrints,
   type SheetSide,
 } from '@/core/plan';
 import type { Actor, SheetDetail } from '@/core/exchange/types';
-import { buildColumns } from '@/core/read';
+import { profilesFor } from '@/core/field';
+import { buildColumns, type Rate } from '@/core/read';
 import { listTeams } from '@/store/games';
 import { loadSheet } from '@/store/plans';
 import { practiceOf, programOf } from '@/store/programs';
+import { versionNow } from '@/store/sheet-versions';
+import { staffPrintsOf } from '@/store/staff-prints';
 import { toRep } from './practice';
 import { columnsOfFilm, countedFilm } from './counted-film';
 
@@ -99,6 +108,10 @@ async function testOf(
   return { questions: playQuestions(film, plays, man), men: menOf(film, plays) };
 }
 
+/** Our own third and fourth downs, by distance. */
+const convertedOf = async (actor: Actor, team: string): Promise<Rate[]> =>
+  conversions(await columnsOfFilm(await countedFilm(actor, new URLSearchParams({ team }))), team);
+
 /** A call sheet as it goes to paper, by what an address asks of it. */
 export async function sheetToPrint(
   actor: Actor,
@@ -109,19 +122,23 @@ export async function sheetToPrint(
   readonly source: PrintSource;
   readonly choice: PrintChoice;
   readonly men: readonly string[];
+  /** What the staff's prints begin with. */
+  readonly staff: StaffPrints;
 }> {
-  const [sheet, program, teams] = await Promise.all([
+  const [sheet, version, program, teams] = await Promise.all([
     loadSheet(actor, key),
+    versionNow(actor, key),
     programOf(actor),
     listTeams(actor),
   ]);
-  const choice = printChoice(params, sheet.side);
+  const staff = staffPrintsOf(program.settings);
+  const choice = printChoice(params, sheet.side, staff);
   const name = (k: string): string => teams.find((t) => t.key === k)?.name ?? k;
   const about = {
     name: sheet.name,
     title: `${name(program.team)} ${sheet.side}`,
     against: name(sheet.opponent),
-    stamp: now.toISOString().slice(0, 16).replace('T', ' '),
+    stamp: stampWords(now.toISOString().slice(0, 16).replace('T', ' '), version),
   };
   const test = choice.kind === 'test' ? await testOf(actor, sheet, choice.man) : { questions: [], men: [] };
   const source = {
@@ -134,52 +151,93 @@ export async function sheetToPrint(
         ? buildScript(await toRep(actor, sheet, program.team), practiceOf(program.settings))
         : [],
     questions: test.questions,
+    decisions: {
+      ...about,
+      profile: profilesFor(program.level, program.season, program.settings.profile ?? null)[program.level],
+      converted: choice.kind === 'decisions' ? await convertedOf(actor, program.team) : [],
+    },
   };
-  return { source, choice, men: test.men };
+  return { source, choice, men: test.men, staff };
 }
 
 const within = ({ from, to }: { readonly from: number; readonly to: number }, usual: number) =>
   z.coerce.number().min(from).max(to).catch(usual).default(usual);
+const decisionFigures = (usual: DecisionSettings) =>
+  Object.fromEntries(
+    (Object.keys(DECISION_LIMITS) as (keyof DecisionSettings)[]).map((key) => [
+      key,
+      within(DECISION_LIMITS[key], usual[key]),
+    ]),
+  ) as Record<keyof DecisionSettings, ReturnType<typeof within>>;
 const yes = (usual: boolean) =>
   z
     .enum(['true', 'false'])
     .transform((v) => v === 'true')
     .catch(usual)
     .default(usual);
-const query = z.object({
-  print: z.enum(PRINT_KINDS).optional().catch(undefined),
-  paper: z
-    .enum(Object.keys(SHEET_PAPERS) as [SheetPaper])
-    .optional()
-    .catch(undefined),
-  width: within(BAND_LIMITS.width, USUAL_BAND.width),
-  height: within(BAND_LIMITS.height, USUAL_BAND.height),
-  columns: within(BAND_LIMITS.columns, USUAL_BAND.columns).transform(Math.round),
-  seed: within(BAND_LIMITS.seed, USUAL_BAND.seed).transform(Math.round),
-  cards: within(SCOUT_LIMITS.cards, USUAL_SCOUT.cards).transform(Math.round),
-  aPage: z.coerce.number().pipe(z.literal(CARDS_A_PAGE)).catch(USUAL_SCOUT.aPage).default(USUAL_SCOUT.aPage),
-  flip: yes(USUAL_SCOUT.flip),
-  turn: yes(USUAL_SCOUT.turn),
-  large: yes(USUAL_SHAPE.large),
-  folded: yes(USUAL_SHAPE.folded),
-  man: z
-    .string()
-    .regex(/^[A-Z]{1,2}\d?$/)
-    .catch(EVERY_MAN)
-    .default(EVERY_MAN),
-});
+const asked = (staff: StaffPrints) =>
+  z.object({
+    print: z.enum(PRINT_KINDS).optional().catch(undefined),
+    paper: z
+      .enum(Object.keys(SHEET_PAPERS) as [SheetPaper])
+      .optional()
+      .catch(undefined),
+    width: within(BAND_LIMITS.width, staff.band.width),
+    height: within(BAND_LIMITS.height, staff.band.height),
+    columns: within(BAND_LIMITS.columns, staff.band.columns).transform(Math.round),
+    seed: within(BAND_LIMITS.seed, USUAL_BAND.seed).transform(Math.round),
+    cards: within(SCOUT_LIMITS.cards, USUAL_SCOUT.cards).transform(Math.round),
+    aPage: z.coerce
+      .number()
+      .pipe(z.literal(CARDS_A_PAGE))
+      .catch(USUAL_SCOUT.aPage)
+      .default(USUAL_SCOUT.aPage),
+    flip: yes(USUAL_SCOUT.flip),
+    turn: yes(USUAL_SCOUT.turn),
+    large: yes(USUAL_SHAPE.large),
+    folded: yes(USUAL_SHAPE.folded),
+    man: z
+      .string()
+      .regex(/^[A-Z]{1,2}\d?$/)
+      .catch(EVERY_MAN)
+      .default(EVERY_MAN),
+    copies: within(COPY_LIMITS, 1).transform(Math.round),
+    ...decisionFigures(staff.decisions),
+  });
 
 /** What an address asks to print of a sheet; what it cannot be is the usual. */
-function printChoice(params: Readonly<Record<string, unknown>>, side: SheetSide): PrintChoice {
-  const { print, paper, width, height, columns, seed, man, large, folded, ...scout } = query.parse(params);
+function printChoice(
+  params: Readonly<Record<string, unknown>>,
+  side: SheetSide,
+  staff: StaffPrints,
+): PrintChoice {
+  const {
+    print,
+    paper,
+    width,
+    height,
+    columns,
+    seed,
+    man,
+    large,
+    folded,
+    cards,
+    aPage,
+    flip,
+    turn,
+    copies,
+    ...decisions
+  } = asked(staff).parse(params);
   const kinds = printsOf(side);
   const kind = print && kinds.includes(print) ? print : kinds[0]!;
   return {
     kind,
     paper: papersOf(kind).find((p) => p === paper) ?? papersOf(kind)[0]!,
     band: { width, height, columns, seed },
-    scout,
+    scout: { cards, aPage, flip, turn },
     man,
     shape: { large, folded },
+    decisions,
+    copies,
   };
 }

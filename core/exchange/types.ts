@@ -78,6 +78,8 @@ export interface ProgramSettings {
   readonly reports?: unknown;
   /** The week of practice: days, periods, limits. */
   readonly practice?: unknown;
+  /** Figures that prints begin with. */
+  readonly prints?: unknown;
   /** Sections that new call sheets begin with. */
   readonly sections?: unknown;
   /** Views of Read by name, for the whole staff. */

@@ -32,4 +32,6 @@ export * from './draft';
 export * from './play-list';
 export * from './sheet-json';
 export * from './editing';
+export * from './decisions';
+export * from './decision-print';
 export * from './earlier';

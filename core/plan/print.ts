@@ -28,7 +28,7 @@ export interface SheetToPrint {
   readonly name: string;
   readonly title: string;
   readonly against: string;
-  /** When it was printed, and by whose version: "2026-10-31, version 3". */
+  /** When it was printed, of which version: "2026-10-31 20:00, version 3", and which copy it is. */
   readonly stamp: string;
   readonly sections: readonly PrintedSection[];
 }
@@ -127,14 +127,23 @@ function sectionMarks(
   return marks;
 }
 
-/** The head of a page: what it is, against whom, and in the corner when it was printed. */
+/** "2026-10-31 20:00, version 3, changed since": of a sheet that nobody saved as a version, the time alone. */
+export const stampWords = (
+  printed: string,
+  version: { readonly number: number; readonly changed: boolean } | null,
+): string =>
+  `${printed}${version ? `, version ${version.number}${version.changed ? ', changed since' : ''}` : ''}`;
+
+/** The head of a page: what it is, against whom, and in the corner when it was printed; `corner`: where the page ends. */
 export function headMarks(
   { title, against, name, stamp }: Pick<SheetToPrint, 'title' | 'against' | 'name' | 'stamp'>,
   below: string,
   width: number,
   measure: Measure,
+  corner = width,
 ): PageMark[] {
   const room = width - 2 * MARGIN;
+  const stampAt = corner - MARGIN - measure(stamp, 9, false);
   const above = cellText(MARGIN, MARGIN + 9, room, `${title} against ${against}`, measure, {
     most: 15,
     least: LEAST_SIZE,
@@ -142,8 +151,11 @@ export function headMarks(
   });
   return [
     above.mark,
-    text(MARGIN, MARGIN + 22, 9, `${name} · ${below}`),
-    text(width - MARGIN - measure(stamp, 9, false), MARGIN + 22, 9, stamp),
+    cellText(MARGIN, MARGIN + 22, Math.min(room, stampAt - 8 - MARGIN), `${name} · ${below}`, measure, {
+      most: 9,
+      least: LEAST_SIZE,
+    }).mark,
+    text(stampAt, MARGIN + 22, 9, stamp),
     line(MARGIN, MARGIN + 27, width - MARGIN, MARGIN + 27, 1.2),
   ];
 }
@@ -181,6 +193,7 @@ export function sheetPages(
         `hash L M R, blank = any${bodies.length > 1 ? ` · page ${i + 1} of ${bodies.length}` : ''}`,
         shape.folded ? width / PANELS : width,
         measure,
+        width,
       ),
       ...(body.length > 0 ? body : [text(MARGIN, MARGIN + 50, 11, 'No calls on this sheet yet.')]),
       text(MARGIN, height - MARGIN + 10, LEAST_SIZE, `${CAUTION}${said}`),

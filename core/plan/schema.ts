@@ -1,6 +1,8 @@
 /** Calls, sections, checks and remarks of a sheet where they enter: from a browser, a file, a database column. */
 import { z } from 'zod';
 import { FILTER_FIELDS, RANGE_FIELDS, type Filter, type Ranges } from '../read';
+import { BAND_LIMITS } from './band';
+import { DECISION_LABEL, DECISION_LIMITS, type DecisionSettings } from './decisions';
 import { CONTACTS, IMPORTANCES, PERIOD_KINDS } from './practice';
 import { MOST_REMARK, REMARK_KINDS, SHEET_SIDES } from './rows';
 import { CALLED_KINDS, MOST_SECTIONS, type SectionSpec } from './sections';
@@ -175,4 +177,23 @@ export const sheetJsonSchema = z.object({
     )
     .max(200)
     .default([]),
+});
+
+const between = (what: string, { from, to }: { readonly from: number; readonly to: number }) =>
+  z.number(`${what}: a number.`).min(from, `${what}: ${from} at least.`).max(to, `${what}: ${to} at most.`);
+/** Figures that the staff's prints begin with. */
+export const staffPrintsSchema = z.object({
+  band: z.object({
+    width: between('Window, inches wide', BAND_LIMITS.width),
+    height: between('Window, inches high', BAND_LIMITS.height),
+    columns: between('Columns', BAND_LIMITS.columns).int('Columns are whole.'),
+  }),
+  decisions: z.object(
+    Object.fromEntries(
+      (Object.keys(DECISION_LIMITS) as (keyof DecisionSettings)[]).map((key) => [
+        key,
+        between(DECISION_LABEL[key], DECISION_LIMITS[key]),
+      ]),
+    ) as Record<keyof DecisionSettings, z.ZodNumber>,
+  ),
 });

@@ -12,6 +12,7 @@ import type { Measure } from './marks';
 import { aPlay } from './plays.fixture';
 import { playsOfFilm } from './play-list';
 import { USUAL_BAND } from './band';
+import { USUAL_DECISIONS } from './decisions';
 import { printPages } from './prints';
 import { USUAL_SCOUT } from './scout';
 import { playFields } from './sheet';
@@ -120,6 +121,7 @@ describe('on paper', () => {
       cards: [],
       script: [],
       questions,
+      decisions: { ...about, profile: COLLEGE, converted: [] },
     };
     const titles = (seed: number): string[] =>
       printPages(
@@ -131,6 +133,8 @@ describe('on paper', () => {
           scout: { ...USUAL_SCOUT, cards: 48 },
           man: EVERY_MAN,
           shape: USUAL_SHAPE,
+          decisions: USUAL_DECISIONS,
+          copies: 1,
         },
         uniform(seed),
         measure,

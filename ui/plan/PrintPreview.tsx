@@ -7,7 +7,9 @@ import { useOptimistic, useTransition } from 'react';
 import {
   BAND_LIMITS,
   CARDS_A_PAGE,
+  COPY_LIMITS,
   EVERY_MAN,
+  numbersCopies,
   papersOf,
   PRINT_LABEL,
   printsOf,
@@ -20,6 +22,7 @@ import {
 import { Marks } from '../chalk/Marks';
 import { Choice } from '../shared/Choice';
 import { CheckBox, NumberBox } from './print-boxes';
+import { StaffFigures, type StaffFiguresProps } from './StaffFigures';
 
 const FONT = '"Archivo Narrow", "Archivo Variable", sans-serif';
 
@@ -32,6 +35,8 @@ export interface PrintPreviewProps {
     readonly side: SheetSide;
   };
   readonly choice: PrintChoice;
+  readonly staff: StaffFiguresProps['staff'];
+  readonly save: StaffFiguresProps['save'];
   /** Of whom a test can ask. */
   readonly men: readonly string[];
   readonly print: SheetPages;
@@ -94,13 +99,6 @@ function howItFits({ pages, cut }: SheetPages, rows: string): string {
   return `${count}, black and white${short}`;
 }
 
-const BAND = [
-  ['width', 'window, inches wide'],
-  ['height', 'high'],
-  ['columns', 'columns'],
-  ['seed', 'order'],
-] as const;
-
 const SHAPES = [
   ['large', 'large print'],
   ['folded', 'folded in three'],
@@ -116,10 +114,11 @@ const ROWS_OF: Readonly<Record<PrintChoice['kind'], string>> = {
   scout: 'cards',
   script: 'reps',
   test: 'questions',
+  decisions: 'cells',
 };
 
 /** What the address says of a choice. */
-function queryOf({ kind, paper, band, scout, man, shape }: PrintChoice): string {
+function queryOf({ kind, paper, band, scout, man, shape, decisions, copies }: PrintChoice): string {
   const more =
     kind === 'band'
       ? band
@@ -129,12 +128,14 @@ function queryOf({ kind, paper, band, scout, man, shape }: PrintChoice): string 
           ? { cards: scout.cards, aPage: scout.aPage, seed: band.seed, man }
           : kind === 'sheet'
             ? shape
-            : {};
-  const all = { print: kind, paper, ...more };
+            : kind === 'decisions'
+              ? decisions
+              : {};
+  const all = { print: kind, paper, ...more, ...(copies > 1 && numbersCopies(kind) ? { copies } : {}) };
   return new URLSearchParams(Object.entries(all).map(([k, v]) => [k, String(v)])).toString();
 }
 
-export function PrintPreview({ sheet, choice: given, men, print, faults }: PrintPreviewProps) {
+export function PrintPreview({ sheet, choice: given, staff, save, men, print, faults }: PrintPreviewProps) {
   const router = useRouter();
   const [busy, begin] = useTransition();
   // What is chosen shows at once; the pages follow.
@@ -170,17 +171,16 @@ export function PrintPreview({ sheet, choice: given, men, print, faults }: Print
           options={papersOf(kind).map((p) => [p, SHEET_PAPERS[p].label])}
           onChange={(to) => choose({ paper: to as PrintChoice['paper'] })}
         />
-        {kind === 'band' &&
-          BAND.map(([field, label]) => (
-            <NumberBox
-              key={field}
-              label={label}
-              value={band[field]}
-              limits={BAND_LIMITS[field]}
-              step={field === 'width' || field === 'height' ? 0.05 : 1}
-              onChange={(to) => choose({ band: { ...band, [field]: to } })}
-            />
-          ))}
+        {numbersCopies(kind) && (
+          <NumberBox
+            label="copies, numbered"
+            value={choice.copies}
+            limits={COPY_LIMITS}
+            step={1}
+            onChange={(copies) => choose({ copies })}
+          />
+        )}
+        <StaffFigures choice={choice} staff={staff} save={save} choose={choose} />
         {kind === 'test' && men.length > 0 && (
           <Choice
             label="who is asked"

@@ -7,13 +7,14 @@ import { action } from '@/app/lib/action';
 import { solveMix } from '@/app/lib/solve-mix';
 import { clock } from '@/app/lib/session';
 import { MOST_SECTIONS, notesOf, numberSheet, SECTIONS, SHEET_SIDES, type EarlierSheet } from '@/core/plan';
-import { sectionsSchema } from '@/core/plan/schema';
+import { sectionsSchema, staffPrintsSchema } from '@/core/plan/schema';
 import { sheetScope } from '@/core/sync';
 import { Invalid } from '@/store/errors';
 import type { SheetVersionInfo } from '@/core/exchange/types';
 import { copySheet, listSheets, loadSheet } from '@/store/plans';
 import { listVersions, restoreVersion, saveVersion } from '@/store/sheet-versions';
 import { programOf, setSections } from '@/store/programs';
+import { setStaffPrints } from '@/store/staff-prints';
 import { epochOf, synchronize } from '@/store/sync';
 
 const started = action(
@@ -155,4 +156,16 @@ export async function copyOf(key: string): Promise<string> {
   const done = await copied(key);
   if (!done.ok) return done.words;
   redirect(`/plan/${done.value}`);
+}
+
+const printsKept = action(
+  'sheet.draft',
+  z.object({ figures: staffPrintsSchema, before: staffPrintsSchema }),
+  async (actor, { figures, before }) => setStaffPrints(actor, figures, before),
+);
+
+/** Figures that the staff's prints begin with; the reason where they cannot be saved. */
+export async function savePrints(figures: unknown, before: unknown): Promise<string | null> {
+  const done = await printsKept({ figures, before });
+  return done.ok ? null : done.words;
 }

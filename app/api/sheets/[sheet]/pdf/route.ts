@@ -14,6 +14,7 @@ const FILE: Readonly<Record<PrintKind, string>> = {
   scout: 'scout-cards',
   script: 'practice',
   test: 'test',
+  decisions: 'decisions',
 };
 
 export async function GET(request: Request, { params }: Context): Promise<Response> {
