@@ -3,6 +3,7 @@ import type { Book } from '../core/book';
 import { LEVEL_PROFILES, type LevelProfile } from '../core/field/profile';
 import {
   auditSheet,
+  bandAudits,
   bookAudits,
   ifThenAudits,
   lookOfCheck,
@@ -15,6 +16,7 @@ import {
   setupAudits,
   sizeSection,
   tellAudits,
+  USUAL_PRINTS,
   type Check,
   type CheckLook,
   type PlayCard,
@@ -29,6 +31,7 @@ import {
   type Columns,
   type CountedSnap,
 } from '../core/read';
+import { measureText } from '../render/pdf';
 import { readGames } from './tables';
 
 export interface Film {
@@ -82,7 +85,8 @@ export function auditsOf(
   sections: readonly SectionSpec[],
   { book, level }: { readonly book: Book; readonly level: LevelProfile },
 ) {
-  const numbers = new Map(numberSheet(calls, sections).flatMap((s) => s.calls.map((c) => [c.id, c.number])));
+  const numbered = numberSheet(calls, sections);
+  const numbers = new Map(numbered.flatMap((s) => s.calls.map((c) => [c.id, c.number])));
   const sizes = new Map(
     film ? sections.map((s) => [s.key, sizeSection(film.columns, team, opponent, s)]) : [],
   );
@@ -94,6 +98,7 @@ export function auditsOf(
       ...(film ? tellAudits(calls, film.columns, team) : []),
       ...ifThenAudits(calls),
       ...bookAudits(calls, playDrawer(book, level), level),
+      ...bandAudits(numbered, USUAL_PRINTS.band, measureText),
     ],
   };
 }

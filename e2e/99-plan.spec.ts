@@ -642,7 +642,7 @@ test('a decision card: its figures are the staff’s to change and to keep, and 
   await page.goto(`${SITE()}${sheet}/print?print=band`);
   await coach.goto(`${SITE()}${theirs}/print?print=band`);
   for (const [member, width] of [
-    [page, '3.5'],
+    [page, '2'],
     [coach, '4'],
   ] as const) {
     const window = member.getByLabel('window, inches wide');
@@ -655,6 +655,13 @@ test('a decision card: its figures are the staff’s to change and to keep, and 
     'Another member saved the figures of prints meanwhile',
   );
   await page.goto(`${SITE()}${sheet}/print?print=band`);
-  await expect(page.getByLabel('window, inches wide')).toHaveValue('3.5');
+  await expect(page.getByLabel('window, inches wide')).toHaveValue('2');
+  // In so small a window calls are cut short, and the sheet says so while they can be said shorter.
+  await page.goto(`${SITE()}${sheet}`);
+  const add = page.getByRole('button', { name: /^add .* to 1st & 10$/ });
+  await add.first().click();
+  await add.nth(1).click();
+  await expect(page.getByText(/cut short on a wristband of 2 × 2.5 in, 2 columns/)).toBeVisible();
+  await saved(page);
   await context.close();
 });

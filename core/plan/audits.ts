@@ -22,10 +22,12 @@ export const SHEET_AUDITS = [
 export const FILM_AUDITS = ['tell', 'no_setup', 'lost_then'] as const;
 /** Of how the book draws the calls. */
 export const BOOK_AUDITS = ['block_rule', 'downfield_rule', 'line_up', 'apart'] as const;
+/** Of the band as it prints. */
+export const BAND_AUDITS = ['band_words'] as const;
 /** Of the week of practice. */
 export const PRACTICE_AUDITS = ['reps', 'new_jobs'] as const;
 export type AuditCode = (
-  typeof SHEET_AUDITS | typeof FILM_AUDITS | typeof BOOK_AUDITS | typeof PRACTICE_AUDITS
+  typeof SHEET_AUDITS | typeof FILM_AUDITS | typeof BOOK_AUDITS | typeof BAND_AUDITS | typeof PRACTICE_AUDITS
 )[number];
 
 export interface Audit {

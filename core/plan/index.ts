@@ -10,6 +10,7 @@ export { type Measure, type PageInk, type PageMark, type SheetPages } from './ma
 export * from './print';
 export * from './check-print';
 export * from './band';
+export * from './band-audit';
 export * from './prints';
 export * from './scout';
 export * from './test-sheet';

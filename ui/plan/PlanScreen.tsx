@@ -91,6 +91,7 @@ export function PlanScreen(props: PlanScreenProps) {
     book,
     profile: profiles[level],
     week: props.practice,
+    band: props.band,
   });
   const draft = useDraft(sheet, film, { plays, team, opponent: props.sheet.opponent });
   const openReel = (name: string): void => setUrl({ reel: name }, true);

@@ -22,9 +22,8 @@ import {
 import { Marks } from '../chalk/Marks';
 import { Choice } from '../shared/Choice';
 import { CheckBox, NumberBox } from './print-boxes';
+import { PRINT_FONT } from './usePrintMeasure';
 import { StaffFigures, type StaffFiguresProps } from './StaffFigures';
-
-const FONT = '"Archivo Narrow", "Archivo Variable", sans-serif';
 
 export interface PrintPreviewProps {
   readonly sheet: {
@@ -267,7 +266,7 @@ export function PrintPreview({ sheet, choice: given, staff, save, men, print, fa
           key={i}
           className="sheetpaper"
           viewBox={`0 0 ${print.width} ${print.height}`}
-          style={{ fontFamily: FONT }}
+          style={{ fontFamily: PRINT_FONT }}
           role="img"
           aria-label={`${sheet.title} against ${sheet.against}, page ${i + 1} of ${print.pages.length}`}
         >

@@ -4,6 +4,7 @@ import type { Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
 import {
   auditSheet,
+  bandAudits,
   bookAudits,
   ifThenAudits,
   jobsSeen,
@@ -16,14 +17,16 @@ import {
   type Audit,
   type PlayCard,
   type PracticeSettings,
+  type StaffPrints,
 } from '@/core/plan';
 import { select } from '@/core/read';
 import type { PlanFilm } from './usePlanFilm';
+import { usePrintMeasure } from './usePrintMeasure';
 import type { SheetState } from './useSheet';
 
 /** All that is looked for on a sheet of the offense, in the order of the sheet. */
 export function useAudits(
-  { calls, numbers, sections }: SheetState,
+  { calls, numbers, sections, printed }: SheetState,
   { columns, snaps, sizes }: PlanFilm,
   plays: readonly PlayCard[],
   {
@@ -31,13 +34,16 @@ export function useAudits(
     book,
     profile,
     week,
+    band,
   }: {
     readonly team: string;
     readonly book: Book;
     readonly profile: LevelProfile;
     readonly week: PracticeSettings;
+    readonly band: StaffPrints['band'];
   },
 ): readonly Audit[] {
+  const measure = usePrintMeasure();
   const drawn = useMemo(() => playDrawer(book, profile), [book, profile]);
   // The jobs of our film are counted once, each play is held against them once.
   const newJobs = useMemo(() => {
@@ -57,8 +63,24 @@ export function useAudits(
       ...tellAudits(calls, columns, team),
       ...ifThenAudits(calls),
       ...bookAudits(calls, drawn, profile),
+      ...(measure ? bandAudits(printed, band, measure) : []),
       ...practiceAudits(calls, week, newJobs),
     ],
-    [calls, numbers, sections, plays, columns, sizes, team, drawn, profile, week, newJobs],
+    [
+      calls,
+      numbers,
+      sections,
+      printed,
+      plays,
+      columns,
+      sizes,
+      team,
+      drawn,
+      profile,
+      week,
+      band,
+      newJobs,
+      measure,
+    ],
   );
 }

@@ -6,6 +6,7 @@ import { sheetScope } from '@/core/sync';
 import { bookTextFor } from '@/store/book';
 import { listTeams } from '@/store/games';
 import { practiceOf, programOf } from '@/store/programs';
+import { staffPrintsOf } from '@/store/staff-prints';
 import { listPlays, loadSheet } from '@/store/plans';
 import { pull } from '@/store/sync';
 import { PlanPage } from '@/ui/plan/PlanScreen';
@@ -47,6 +48,7 @@ export default pageFor('sheet.read', async function PlanSheet(actor, { params }:
       level={program.level}
       profiles={profilesFor(program.level, program.season, program.settings.profile ?? null)}
       practice={practiceOf(program.settings)}
+      band={staffPrintsOf(program.settings).band}
       able={able}
       copy={copyOf.bind(null, key)}
       saveTemplate={saveSections}
