@@ -649,11 +649,13 @@ test('a decision card: its figures are the staff’s to change and to keep, and 
     await window.fill(width);
     await window.press('Enter');
     await expect(member).toHaveURL(new RegExp(`width=${width}`));
+    const columns = member.getByLabel('columns');
+    await columns.fill('4');
+    await columns.press('Enter');
+    await expect(member).toHaveURL(/columns=4/);
     await member.getByRole('button', { name: 'Keep for the staff' }).click();
   }
-  await expect(coach.getByRole('alert')).toContainText(
-    'Another member saved the figures of prints meanwhile',
-  );
+  await expect(coach.getByText('Another member saved the figures of prints meanwhile')).toBeVisible();
   await page.goto(`${SITE()}${sheet}/print?print=band`);
   await expect(page.getByLabel('window, inches wide')).toHaveValue('2');
   // In so small a window calls are cut short, and the sheet says so while they can be said shorter.
@@ -661,7 +663,7 @@ test('a decision card: its figures are the staff’s to change and to keep, and 
   const add = page.getByRole('button', { name: /^add .* to 1st & 10$/ });
   await add.first().click();
   await add.nth(1).click();
-  await expect(page.getByText(/cut short on a wristband of 2 × 2.5 in, 2 columns/)).toBeVisible();
+  await expect(page.getByText(/cut short on a wristband of 2 × 2.5 in, 4 columns/)).toBeVisible();
   await saved(page);
   await context.close();
 });
