@@ -64,16 +64,16 @@ export const DECISION_LIMITS: Readonly<
 };
 export const DECISION_LABEL: Readonly<Record<keyof DecisionSettings, string>> = {
   playClock: 'play clock, s',
-  spare: 'left on it, s',
+  spare: 'left on it at the snap, s',
   kneel: 'a kneel, s',
   run: 'a run, s',
   tryKick: 'kicked tries, %',
   tryTwo: 'tries for two, %',
   touchdown: 'drives to a touchdown, %',
-  fieldGoal: 'to a field goal, %',
+  fieldGoal: 'drives to a field goal, %',
   short: 'kicks to 32 yd, %',
-  middle: 'to 42, %',
-  long: 'to 52, %',
+  middle: 'kicks to 42 yd, %',
+  long: 'kicks to 52 yd, %',
   punt: 'a punt, net yd',
 };
 
