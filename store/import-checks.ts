@@ -3,7 +3,11 @@ import 'server-only';
 import type { ProgramJson } from '../core/exchange/schema';
 import { adaptProfile, LEVEL_PROFILES, type LevelKey, type ProfileChanges } from '../core/field/profile';
 import { plansSchema } from '../core/charting/schema';
-import { practiceSchema, sectionsSchema as sheetSectionsSchema } from '../core/plan/schema';
+import {
+  practiceSchema,
+  sectionsSchema as sheetSectionsSchema,
+  staffPrintsSchema,
+} from '../core/plan/schema';
 import { templatesSchema, viewsSchema } from '../core/read/schema';
 import { readRules } from '../core/read/read-rules';
 import { sameValue } from '../core/snap/fields';
@@ -33,6 +37,8 @@ export function settingsOf(wanted: ProgramJson, level: LevelKey, season: number)
   if (!sections.success) return `sections: ${sections.error.issues[0]!.message}`;
   const practice = practiceSchema.nullish().safeParse(wanted.practice);
   if (!practice.success) return `practice: ${practice.error.issues[0]!.message}`;
+  const prints = staffPrintsSchema.nullish().safeParse(wanted.prints);
+  if (!prints.success) return `prints: ${prints.error.issues[0]!.message}`;
   const views = viewsSchema.nullish().safeParse(wanted.views);
   if (!views.success) return `views: ${views.error.issues[0]!.message}`;
   return {
@@ -44,6 +50,7 @@ export function settingsOf(wanted: ProgramJson, level: LevelKey, season: number)
     reports: reports.data ?? null,
     sections: sections.data ?? null,
     practice: practice.data ?? null,
+    prints: prints.data ?? null,
     views: views.data ?? null,
   };
 }
@@ -102,6 +109,8 @@ export function roleFaults(
       need('sheet.draft', 'program.json', 'sections');
     if (!sameValue(before.practice ?? null, after.practice ?? null))
       need('sheet.draft', 'program.json', 'practice');
+    if (!sameValue(before.prints ?? null, after.prints ?? null))
+      need('sheet.draft', 'program.json', 'prints');
     if (!sameValue(before.views ?? null, after.views ?? null)) need('view.save', 'program.json', 'views');
     if (!sameValue(before.profile ?? null, after.profile ?? null))
       need('level.set', 'program.json', 'profile');

@@ -191,5 +191,6 @@ const plainSettings = (s: ProgramSettings) => [
   s.reports ?? null,
   s.sections ?? null,
   s.practice ?? null,
+  s.prints ?? null,
   s.views ?? null,
 ];

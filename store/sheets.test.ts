@@ -162,6 +162,21 @@ describe('the figures of prints', () => {
     await expect(setStaffPrints(dara, { ...ours, band: { ...ours.band, width: 30 } }, ours)).rejects.toThrow(
       'Window, inches wide: 7.5 at most',
     );
+    // They travel with the program; what cannot be a window is refused with its name.
+    const { writeProgram } = await import('../core/exchange/program-json');
+    const text = writeProgram(await programs.programOf(dara));
+    await setStaffPrints(dara, USUAL_PRINTS, ours);
+    await imports.importFiles(dara, [{ name: 'program.json', text }], NOW);
+    expect(await stands()).toEqual(ours);
+    const wrong = {
+      ...(JSON.parse(text) as object),
+      prints: { ...ours, band: { ...ours.band, columns: 9 } },
+    };
+    expect(
+      await imports.importFiles(dara, [{ name: 'program.json', text: JSON.stringify(wrong) }], NOW),
+    ).toMatchObject({
+      imported: false,
+    });
     await setStaffPrints(dara, USUAL_PRINTS, ours);
   });
 });

@@ -9,7 +9,7 @@ export const writeProgram = (program: {
   readonly team: string;
   readonly settings: ProgramSettings;
 }): string =>
-  `${JSON.stringify({ name: program.name, level: program.level, season: program.season, team: program.team, week: program.settings.week, opponent: program.settings.opponent, rules: program.settings.rules ?? null, profile: program.settings.profile ?? null, charting: program.settings.charting ?? null, reports: program.settings.reports ?? null, sections: program.settings.sections ?? null, practice: program.settings.practice ?? null, views: program.settings.views ?? null }, null, 2)}\n`;
+  `${JSON.stringify({ name: program.name, level: program.level, season: program.season, team: program.team, week: program.settings.week, opponent: program.settings.opponent, rules: program.settings.rules ?? null, profile: program.settings.profile ?? null, charting: program.settings.charting ?? null, reports: program.settings.reports ?? null, sections: program.settings.sections ?? null, practice: program.settings.practice ?? null, prints: program.settings.prints ?? null, views: program.settings.views ?? null }, null, 2)}\n`;
 
 export function readProgram(
   text: string,

@@ -19,6 +19,7 @@ export const programSchema = z.object({
   reports: z.unknown().optional(),
   sections: z.unknown().optional(),
   practice: z.unknown().optional(),
+  prints: z.unknown().optional(),
   views: z.unknown().optional(),
   profile: z.unknown().optional(),
 });

@@ -179,6 +179,12 @@ export function decisionPages(
   const right = MARGIN + half + 14;
   const stops = stopsAtTwo(card.profile);
   const marks = [...headMarks(card, 'decisions', width, measure)];
+  if (card.profile.players !== 11) {
+    marks.push(
+      text(MARGIN, MARGIN + 50, 11, 'These decisions are of eleven-man games, with kicks and punts.'),
+    );
+    return { width, height, pages: [marks], cut: [] };
+  }
   const fourth = gridMarks(fourthGrid(card, settings), { x: MARGIN, y: MARGIN + 32, width: inner }, measure);
   const behind = Array.from({ length: 17 }, (_, i) => -i);
   const ahead = Array.from({ length: 17 }, (_, i) => i + 1);

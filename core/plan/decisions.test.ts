@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEMO_SEED, simulateSeason } from '../../demo/league';
 import { DEFAULT_BOOK } from '../book/default-book';
-import { COLLEGE, HIGH_SCHOOL, PROFESSIONAL } from '../field';
+import { COLLEGE, HIGH_SCHOOL, PROFESSIONAL, SEVEN_ON_SEVEN } from '../field';
 import { buildColumns, countGame, wilson } from '../read';
 import {
   conversions,
@@ -250,6 +250,15 @@ describe('the card', () => {
       const short = fourthDown(45, 1, usual, HIGH_SCHOOL)!;
       expect(said).toContain(`${Math.round(100 * short.from)} go`);
       expect(said.some((w) => w.includes('Carter & Machol 1971'))).toBe(true);
+      // Where nobody kicks there is nothing to decide.
+      const seven = decisionPages(
+        { ...about, profile: SEVEN_ON_SEVEN, converted },
+        usual,
+        paper,
+        (w) => w.length,
+      );
+      expect(seven.pages.flat().some((m) => m.mark === 'text' && m.text.includes('eleven-man'))).toBe(true);
+      expect(seven.pages.flat().some((m) => m.mark === 'rect')).toBe(false);
     },
   );
 });
