@@ -39,7 +39,9 @@ export function StaffFigures({ choice: { kind, band, decisions }, staff, save, c
     kind === 'band' ? { ...kept, band: window } : kind === 'decisions' ? { ...kept, decisions } : kept;
   const other = JSON.stringify(here) !== JSON.stringify(kept);
   const keep = async (): Promise<void> => {
-    const why = await save!(here, kept).catch(() => 'The server does not answer; nothing was saved.');
+    const why = await save!(here, kept).catch(
+      () => 'The server did not answer: press again. Kept twice is kept once.',
+    );
     setProblem(why);
     if (why !== null) return;
     setKept(here);

@@ -171,8 +171,11 @@ function Cell({ marks, most, label, chosen, onChoose }: CellProps) {
   if (marks.length === 0) return null;
   const counts = familyCounts(marks);
   const five = counts.reduce((sum, f) => sum + f.five, 0);
-  const fill = (family: Family): string =>
-    family === 'closed' ? 'var(--ink)' : family === 'open' ? `url(#${id})` : 'var(--card)';
+  const paint = (family: Family) => ({
+    fill: family === 'closed' ? 'var(--ink)' : family === 'open' ? `url(#${id})` : 'var(--card)',
+    stroke: 'var(--ink)',
+    strokeWidth: family === 'man' ? 1.6 : 0.8,
+  });
   const [width, height] =
     most === null
       ? [Math.min(A_LINE, marks.length) * STEP + 2, Math.ceil(marks.length / A_LINE) * ROW_TALL]
@@ -198,15 +201,7 @@ function Cell({ marks, most, label, chosen, onChoose }: CellProps) {
               const y = height - (Math.floor(i / A_LINE) + 1) * ROW_TALL + 5;
               return (
                 <g key={row}>
-                  <rect
-                    x={x}
-                    y={y}
-                    width={MARK}
-                    height={MARK}
-                    fill={fill(family)}
-                    stroke="var(--ink)"
-                    strokeWidth={family === 'man' ? 1.6 : 0.8}
-                  />
+                  <rect x={x} y={y} width={MARK} height={MARK} {...paint(family)} />
                   {came && <path d={`M${x + 0.7} ${y - 1.2}h7l-3.5 -4z`} fill="var(--finding)" />}
                 </g>
               );
@@ -216,17 +211,7 @@ function Cell({ marks, most, label, chosen, onChoose }: CellProps) {
               const long = (LONGEST * n) / most;
               return (
                 <g key={family}>
-                  {n > 0 && (
-                    <rect
-                      x="1"
-                      y={y}
-                      width={long}
-                      height={BAR}
-                      fill={fill(family)}
-                      stroke="var(--ink)"
-                      strokeWidth={family === 'man' ? 1.6 : 0.8}
-                    />
-                  )}
+                  {n > 0 && <rect x="1" y={y} width={long} height={BAR} {...paint(family)} />}
                   {came > 0 && (
                     <path
                       d={`M1 ${y - 2.6}h${(LONGEST * came) / most}`}
