@@ -10,7 +10,19 @@ const PLACES: Readonly<Record<string, Partial<PlaceOptions>>> = {
   '3-outage.spec.ts': { cluster: 'outage' },
 };
 /** The longest first, so that none is left to run alone at the end. */
-const LONGEST = ['91-schedules.spec.ts', '4-open-to-all.spec.ts', '8-hostile.spec.ts', '5-book.spec.ts'];
+const LONGEST = [
+  '4-open-to-all.spec.ts',
+  '1-week.spec.ts',
+  '5-book.spec.ts',
+  '97-report.spec.ts',
+  '7-offline.spec.ts',
+  '94-charting.spec.ts',
+  '8-hostile.spec.ts',
+  '95-charters.spec.ts',
+  '99-plan.spec.ts',
+  '91-schedules.spec.ts',
+  '98-reels.spec.ts',
+];
 const rank = (file: string): number => (LONGEST.includes(file) ? LONGEST.indexOf(file) : LONGEST.length);
 const files = readdirSync(path.join(import.meta.dirname, 'e2e'))
   .filter((f) => f.endsWith('.spec.ts'))

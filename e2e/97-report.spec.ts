@@ -73,6 +73,28 @@ test('any board as a table: a number opens its snaps, the address brings it back
   await page.keyboard.press('Escape');
   await expect(reel).toBeHidden();
   await axe(page);
+  // With their back in against out; a quarterback who never was out, by a link, says where to type it.
+  await boards(page).getByLabel('against', { exact: true }).selectOption('number 22 in against out');
+  await expect(page).toHaveURL(/against=in%3A22/);
+  const without = boards(page).getByRole('button', { name: /^11, 22 out: \d+ snaps$/ });
+  const [, missed] = /: (\d+) snaps/.exec((await without.getAttribute('aria-label'))!)!;
+  await without.click();
+  await expect(reel).toContainText(`By personnel: 11, 22 out: ${missed} snaps`);
+  await page.keyboard.press('Escape');
+  await expect(reel).toBeHidden();
+  await page.goto(`${SITE()}/read?board=personnel&against=in:7`);
+  await expect(boards(page).getByText('Type missing=7 on the snaps')).toBeVisible();
+  // Any board drawn by its rows: a line's door opens what its bar is long.
+  await page.goto(`${SITE()}/read?board=personnel`);
+  await boards(page).getByRole('button', { name: 'draw it' }).click();
+  await expect(page).toHaveURL(/picture=1/);
+  const rowsDrawn = boards(page).getByRole('group', { name: 'By personnel, drawn' });
+  const bar = rowsDrawn.getByRole('button', { name: /^11: \d+ snaps; run \d+ of \d+/ });
+  const [, long] = /: (\d+) snaps/.exec((await bar.getAttribute('aria-label'))!)!;
+  await bar.press('Enter');
+  await expect(reel).toContainText(`By personnel: 11: ${long} snaps`);
+  await page.keyboard.press('Escape');
+  await expect(reel).toBeHidden();
   // Drawn over the field: by keys, a cell opens what it counts.
   await boards(page).getByLabel('against', { exact: true }).selectOption('none');
   await boards(page).getByLabel('board', { exact: true }).selectOption('field');
