@@ -145,11 +145,17 @@ export const planRows = (): Promise<Row[]> =>
 
 /** Ten seconds of a play dragged over the sheet. */
 async function dragged(page: Page): Promise<{ gaps: number[]; long: number }> {
-  await page.evaluate(() => scrollTo(0, 0));
-  const play = (await page.locator('[aria-label="Suggestions"] li strong').first().boundingBox())!;
+  const grip = page.locator('[aria-label="Suggestions"] li strong').first();
+  await grip.evaluate((e) => e.scrollIntoView({ block: 'center' }));
+  const play = (await grip.boundingBox())!;
   await page.mouse.move(play.x + 10, play.y + 5);
   await page.mouse.down();
   await page.mouse.move(play.x + 40, play.y + 20, { steps: 4 });
+  const held = async (): Promise<void> => {
+    if ((await page.locator('[aria-label="Suggestions"] li[style*="translate"]').count()) !== 1)
+      throw new Error('nothing is dragged: what is measured would be a mouse that passes');
+  };
+  await held();
   // As text: the loader of the command line would wrap the named function with a helper that the page does not know.
   await page.evaluate(`{
     window.gaps = []; window.long = 0; window.stopped = false;
@@ -171,6 +177,7 @@ async function dragged(page: Page): Promise<{ gaps: number[]; long: number }> {
     w.stopped = true;
     return { gaps: w.gaps, long: w.long };
   });
+  await held();
   await page.keyboard.press('Escape');
   await page.mouse.up();
   return seen;

@@ -214,7 +214,7 @@ export async function bench(args: string[]): Promise<number> {
     const { planRows } = await import('./plan');
     printRows([
       ...(await browserRows()),
-      ...(await readRows(5000, 20)),
+      ...(await readRows(5000, 60)),
       ...(await planRows()),
       ...(await retagRows()),
     ]);

@@ -42,7 +42,8 @@ test('snaps behind a number are kept under a name, ordered, noted, presented, sh
   await page.reload();
   await expect(clips(page)).toHaveCount(Number(many));
   await expect(clips(page).nth(1)).toContainText('Watch the wing');
-  // The mouse moves one too.
+  // The mouse moves one too, once the list stands with its film.
+  await page.waitForLoadState('networkidle');
   const [from, to] = [await clips(page).nth(0).boundingBox(), await clips(page).nth(2).boundingBox()];
   await page.mouse.move(from!.x + 40, from!.y + 10);
   await page.mouse.down();
@@ -200,4 +201,28 @@ test('a print under way is stopped, and nothing of it is kept', async ({ page })
   await page.unroute('**/api/report');
   await page.reload();
   await expect(page.getByRole('region', { name: 'Since the last print' })).toHaveCount(0);
+});
+
+test('what is noted in Read stands beside the section of the sheet it concerns, a link to its board', async ({
+  page,
+}) => {
+  await signIn(page);
+  const board = 'team=STG&side=defense&filter=bucket%3A1-10&reel=all';
+  await page.goto(`${SITE()}/read?${board}`);
+  await dialog(page).getByRole('button', { name: 'keep this reel' }).click();
+  await dialog(page).getByLabel('name of the reel').fill('They sit in two deep on first');
+  await dialog(page).getByRole('button', { name: 'keep', exact: true }).click();
+  await expect(dialog(page).getByRole('link', { name: 'They sit in two deep on first' })).toBeVisible();
+  const [, many] = /: (\d+) snaps/.exec((await dialog(page).getByRole('heading').first().textContent())!)!;
+  await page.goto(`${SITE()}/plan`);
+  await page.waitForLoadState('networkidle');
+  await page.getByRole('button', { name: 'Start' }).click();
+  const beside = page.getByRole('list', { name: 'Noted in Read, 1st & 10' });
+  await expect(beside).toContainText('They sit in two deep on first');
+  await expect(beside).toContainText(new RegExp(`\\b${many} snaps|\\d+ of ${many} snaps here`));
+  await expect(page.getByRole('list', { name: 'Noted in Read, Goal line' })).toHaveCount(0);
+  await axe(page);
+  await beside.getByRole('link', { name: 'its board' }).click();
+  await expect(page).toHaveURL(/side=defense/);
+  await expect(dialog(page)).toContainText(`${many} snaps`);
 });

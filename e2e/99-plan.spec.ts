@@ -49,6 +49,20 @@ test('a sheet of the offense is drafted, arranged, noted, waved through, and pri
   const sheet = await startSheet(page, 'offense');
   const draft = page.getByRole('button', { name: 'Draft open sections' });
   await expect(draft).toBeEnabled();
+  // Of many plays the first stand; the others are found by their words, or asked for.
+  const plays = page.getByRole('region', { name: 'Suggestions' });
+  const adds = plays.getByRole('button', { name: /^add .* to / });
+  const all = await adds.count();
+  await page.getByLabel('find a play').fill('toss pro');
+  await expect(adds).toHaveCount(1);
+  await expect(plays).toContainText('Toss left');
+  await page.getByLabel('find a play').fill('');
+  await expect(adds).toHaveCount(all);
+  const more = plays.getByRole('button', { name: /^show \d+ more of \d+$/ });
+  const [, hidden, of] = /show (\d+) more of (\d+)/.exec((await more.textContent())!)!;
+  await more.click();
+  await expect(adds).toHaveCount(all + Number(hidden));
+  expect(Number(of)).toBeGreaterThanOrEqual(all - Number(hidden));
   await draft.click();
   await expect(page.getByRole('status', { name: 'Done' })).toContainText(/^\d+ calls drafted/);
   const [, many] = /^(\d+)/.exec((await page.getByRole('status', { name: 'Done' }).textContent())!)!;
@@ -637,7 +651,8 @@ test('a decision card: its figures are the staff’s to change and to keep, and 
   await signIn(coach, 'Merrit Gorsefield');
   const theirs = await startSheet(coach, 'offense');
   await coach.goto(`${SITE()}${theirs}/print?print=decisions`);
-  await expect(coach.getByLabel('tries for two, %')).toHaveValue('100');
+  // By its role: while a page arrives, what was drawn of it may stand hidden beside what takes its place.
+  await expect(coach.getByRole('spinbutton', { name: 'tries for two, %' })).toHaveValue('100');
   // Both keep the window of the band: who comes second is told, and nothing is written over.
   await page.goto(`${SITE()}${sheet}/print?print=band`);
   await coach.goto(`${SITE()}${theirs}/print?print=band`);
@@ -645,11 +660,11 @@ test('a decision card: its figures are the staff’s to change and to keep, and 
     [page, '2'],
     [coach, '4'],
   ] as const) {
-    const window = member.getByLabel('window, inches wide');
+    const window = member.getByRole('spinbutton', { name: 'window, inches wide' });
     await window.fill(width);
     await window.press('Enter');
     await expect(member).toHaveURL(new RegExp(`width=${width}`));
-    const columns = member.getByLabel('columns');
+    const columns = member.getByRole('spinbutton', { name: 'columns' });
     await columns.fill('4');
     await columns.press('Enter');
     await expect(member).toHaveURL(/columns=4/);
@@ -657,7 +672,7 @@ test('a decision card: its figures are the staff’s to change and to keep, and 
   }
   await expect(coach.getByText('Another member saved the figures of prints meanwhile')).toBeVisible();
   await page.goto(`${SITE()}${sheet}/print?print=band`);
-  await expect(page.getByLabel('window, inches wide')).toHaveValue('2');
+  await expect(page.getByRole('spinbutton', { name: 'window, inches wide' })).toHaveValue('2');
   // In so small a window calls are cut short, and the sheet says so while they can be said shorter.
   await page.goto(`${SITE()}${sheet}`);
   const add = page.getByRole('button', { name: /^add .* to 1st & 10$/ });

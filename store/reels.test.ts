@@ -134,6 +134,22 @@ describe('a reel', () => {
       reels.changeReel(ours, { ...change, version: 2, clips: [clip('s4'), clip('never')] }, NOW),
     ).rejects.toThrow(NotFound);
   });
+  it('stands beside a sheet against a team of its game, the newest first, and no other', async () => {
+    const id = await reels.createReel(ours, reel('Beside the sheet', ['s2']), later(40));
+    const [newest] = await reels.reelsAbout(ours, 'AAA');
+    expect(newest).toEqual({
+      id,
+      name: 'Beside the sheet',
+      sentence: 'Personnel: 12, run',
+      source: 'team=AAA&reel=all',
+      clips: [clip('s2')],
+      by: 'Head of AAA',
+    });
+    expect(await reels.reelsAbout(ours, 'ZZZ')).toEqual([]);
+    expect(await reels.reelsAbout(theirs, 'AAA')).toEqual([]);
+    await expect(reels.reelsAbout(guest, 'AAA')).rejects.toThrow(Refused);
+  });
+
   it('is nobody’s of another program, and a guest’s only when shared', async () => {
     const id = await reels.createReel(ours, reel('Ours alone', ['s1']), NOW);
     await expect(reels.openReel(theirs, id)).rejects.toThrow(NotFound);

@@ -4,6 +4,7 @@ import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import { UniqueConstraintViolationException } from '@mikro-orm/core';
 import { withClips, type Clip, type KeptReel, type ReelInfo } from '../core/read/clips';
+import type { Noted } from '../core/plan/findings';
 import { MOST_CLIPS, type ReelFields } from '../core/read/schema';
 import { may } from '../core/staff';
 import type { Actor } from '../core/exchange/types';
@@ -34,6 +35,21 @@ export async function listReels(actor: Actor): Promise<ReelInfo[]> {
   )) as (Omit<ReelInfo, 'at'> & { at: Date | string })[];
   return rows.map((row) => ({ ...row, clips: Number(row.clips), at: new Date(row.at).toISOString() }));
 }
+
+/** Kept last, of games that a team plays in: what was noted of it, with the snaps. */
+export async function reelsAbout(actor: Actor, team: string): Promise<Noted[]> {
+  permit(actor, 'reel.save');
+  return (await openEm()).execute(
+    `select r.id, r.name, r.sentence, r.source, r.clips, m.name as by from reel r join member m on m.id = r.by_id
+     where r.program_id = ? and exists (
+       select 1 from jsonb_array_elements(r.clips) c join game g on g.key = c->>'game' and g.program_id = r.program_id
+       where ? in (g.home, g.away))
+     order by r.at desc, r.id limit ?`,
+    [actor.programId, team, MOST_NOTED],
+  );
+}
+/** Findings beside a sheet, at most. */
+const MOST_NOTED = 60;
 
 async function find(tx: Em, actor: Actor, id: string, lock = false) {
   if (lock) await tx.execute('select pg_advisory_xact_lock(hashtext(?))', [`vobrik reel ${id}`]);

@@ -1,11 +1,63 @@
 'use client';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
+import { useForkRef } from '@mui/material/utils';
+import { memo, useMemo } from 'react';
 import { callExtras, ifThenWords, playCall, playLook, type SheetCall } from '@/core/plan';
 
 const HASH_STEPS: readonly SheetCall['hash'][] = [null, 'L', 'M', 'R'];
 
+interface CallRowProps {
+  readonly call: SheetCall;
+  readonly number: number;
+  readonly numbers: ReadonlyMap<string, number>;
+  readonly mayEdit: boolean;
+  readonly onRemove: () => void;
+  readonly onLook: () => void;
+  readonly onNotes: () => void;
+  readonly onHash: (hash: SheetCall['hash']) => void;
+}
+
 /** A call of the sheet: moved by mouse or keys, with its hash and the way to its look. */
-export function CallRow({
+export function CallRow(props: CallRowProps) {
+  const { call, number, mayEdit } = props;
+  const drag = useDraggable({ id: `move|${call.id}`, disabled: !mayEdit });
+  const drop = useDroppable({ id: `call|${call.id}` });
+  // One and the same at every drawing: another would have each row of the sheet measured anew at every step of a drag.
+  const ref = useForkRef(drag.setNodeRef, drop.setNodeRef);
+  const said = useMemo(
+    () => `call ${number}: ${playLook(call.play)}, ${playCall(call.play)}`,
+    [call, number],
+  );
+  return (
+    <li
+      className="call"
+      data-testid="call"
+      data-call={call.id}
+      tabIndex={0}
+      aria-label={`${said}${mayEdit ? '. Alt with up and down moves it, Enter opens its notes, Delete removes it' : ''}`}
+      ref={ref}
+      style={{
+        borderTop: drop.isOver ? '2px solid var(--us)' : undefined,
+        opacity: drag.isDragging ? 0.5 : 1,
+        // A layer of its own: what it passes over is not painted again.
+        willChange: drag.isDragging ? 'transform' : undefined,
+        transform: drag.transform ? `translate(${drag.transform.x}px, ${drag.transform.y}px)` : undefined,
+      }}
+    >
+      <CallBody
+        {...props}
+        onGrab={mayEdit ? (drag.listeners?.onPointerDown as React.PointerEventHandler) : undefined}
+      />
+    </li>
+  );
+}
+
+interface CallBodyProps extends CallRowProps {
+  readonly onGrab: React.PointerEventHandler | undefined;
+}
+
+/** What a drag that passes does not touch: two hundred of them stand on a sheet. */
+const CallBody = memo(function CallBody({
   call,
   number,
   numbers,
@@ -14,43 +66,14 @@ export function CallRow({
   onLook,
   onNotes,
   onHash,
-}: {
-  call: SheetCall;
-  number: number;
-  numbers: ReadonlyMap<string, number>;
-  mayEdit: boolean;
-  onRemove: () => void;
-  onLook: () => void;
-  onNotes: () => void;
-  onHash: (hash: SheetCall['hash']) => void;
-}) {
-  const drag = useDraggable({ id: `move|${call.id}`, disabled: !mayEdit });
-  const drop = useDroppable({ id: `call|${call.id}` });
+  onGrab,
+}: CallBodyProps) {
   const extras = callExtras(call);
   const next = HASH_STEPS[(HASH_STEPS.indexOf(call.hash) + 1) % HASH_STEPS.length] ?? null;
   return (
-    <li
-      className="call"
-      data-testid="call"
-      data-call={call.id}
-      tabIndex={0}
-      aria-label={`call ${number}: ${playLook(call.play)}, ${playCall(call.play)}${mayEdit ? '. Alt with up and down moves it, Enter opens its notes, Delete removes it' : ''}`}
-      ref={(node) => {
-        drag.setNodeRef(node);
-        drop.setNodeRef(node);
-      }}
-      style={{
-        borderTop: drop.isOver ? '2px solid var(--us)' : undefined,
-        opacity: drag.isDragging ? 0.5 : 1,
-        transform: drag.transform ? `translate(${drag.transform.x}px, ${drag.transform.y}px)` : undefined,
-      }}
-    >
+    <>
       <span className="no">{number}</span>
-      <span
-        className="what"
-        onPointerDown={mayEdit ? (drag.listeners?.onPointerDown as React.PointerEventHandler) : undefined}
-        style={{ cursor: mayEdit ? 'grab' : undefined }}
-      >
+      <span className="what" onPointerDown={onGrab} style={{ cursor: mayEdit ? 'grab' : undefined }}>
         {playLook(call.play)} · <strong>{playCall(call.play)}</strong>
         {extras && <span className="small quiet"> {extras}</span>}
         {call.ifThen.length > 0 && <span className="small ifs">{ifThenWords(call.ifThen, numbers)}</span>}
@@ -98,6 +121,6 @@ export function CallRow({
           </button>
         )}
       </span>
-    </li>
+    </>
   );
-}
+});

@@ -16,9 +16,11 @@ import { gameNames } from '@/core/exchange/names';
 import {
   addCall,
   dropOn,
+  findingsOf,
   missingSetups,
   noteCall,
   nudgeCall,
+  placeFindings,
   playFields,
   removeCall,
   setSections,
@@ -38,6 +40,7 @@ import { Audits } from './Audits';
 import { Comments } from './Comments';
 import type { PlanScreenProps } from './plan-props';
 import { planReel } from './plan-reel';
+import { NotedCard } from './Findings';
 import { PlanToolbar } from './PlanToolbar';
 import { SheetBody } from './SheetBody';
 import { SheetTrouble } from './SheetTrouble';
@@ -86,6 +89,10 @@ export function PlanScreen(props: PlanScreenProps) {
     () => missingSetups(calls, numbers, plays, film.columns, team),
     [calls, numbers, plays, film.columns, team],
   );
+  const findings = useMemo(() => {
+    const theirs = findingsOf(props.noted, film.columns, 'defense', props.sheet.opponent);
+    return placeFindings(theirs, film.columns, sections);
+  }, [props.noted, props.sheet.opponent, film.columns, sections]);
   const audits = useAudits(sheet, film, plays, {
     team,
     book,
@@ -174,6 +181,7 @@ export function PlanScreen(props: PlanScreenProps) {
         onSection={chooseSection}
         onSetup={(play) => openReel(`${play}|link`)}
       />
+      <NotedCard about={`${opponentName} defense`} findings={findings.all} />
       <div className="plangrid">
         <Suggestions
           sections={sections}
@@ -192,6 +200,7 @@ export function PlanScreen(props: PlanScreenProps) {
           sheet={sheet}
           film={film}
           section={section}
+          findings={findings}
           mayEdit={mayEdit}
           onSection={chooseSection}
           onLook={setLooked}

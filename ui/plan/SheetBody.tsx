@@ -1,7 +1,15 @@
 'use client';
 /** The sheet as it prints: sections with their calls. */
-import { noteCall, removeCall, type PlayCard, type SectionSpec, type SheetCall } from '@/core/plan';
+import {
+  noteCall,
+  type PlacedFindings,
+  removeCall,
+  type PlayCard,
+  type SectionSpec,
+  type SheetCall,
+} from '@/core/plan';
 import { CallRow } from './CallRow';
+import { Findings } from './Findings';
 import { SheetSection } from './SheetSection';
 import { callsText, usageText } from './usage';
 import type { PlanFilm } from './usePlanFilm';
@@ -11,13 +19,15 @@ interface SheetBodyProps {
   readonly sheet: SheetState;
   readonly film: PlanFilm;
   readonly section: SectionSpec;
+  readonly findings: PlacedFindings;
   readonly mayEdit: boolean;
   readonly onSection: (key: string) => void;
   readonly onLook: (play: PlayCard) => void;
   readonly onNotes: (call: SheetCall) => void;
 }
 
-export function SheetBody({ sheet, film, section, mayEdit, onSection, onLook, onNotes }: SheetBodyProps) {
+export function SheetBody(props: SheetBodyProps) {
+  const { sheet, film, section, findings, mayEdit, onSection, onLook, onNotes } = props;
   const { calls, printed, sections, numbers, edit } = sheet;
   return (
     <div className="sheet" aria-label="The sheet" role="region">
@@ -33,6 +43,7 @@ export function SheetBody({ sheet, film, section, mayEdit, onSection, onLook, on
             usage={sectionSpec.filter === null ? 'no film says how often' : usageText(size)}
             size={callsText(here.length, size)}
             onActivate={() => onSection(sectionSpec.key)}
+            notes={<Findings label={sectionSpec.label} findings={findings.of.get(sectionSpec.key) ?? []} />}
           >
             {printed
               .find((p) => p.section.key === sectionSpec.key)

@@ -10,6 +10,7 @@ export function SheetSection({
   usage,
   size,
   onActivate,
+  notes,
   children,
 }: {
   section: SectionSpec;
@@ -19,6 +20,8 @@ export function SheetSection({
   /** Calls that stand in it, of those that are enough. */
   size: string;
   onActivate: () => void;
+  /** What was noted of it in Read. */
+  notes: React.ReactNode;
   children: React.ReactNode;
 }) {
   const drop = useDroppable({ id: `section|${section.key}` });
@@ -36,6 +39,7 @@ export function SheetSection({
           {size} · {usage}
         </span>
       </header>
+      {notes}
       {filled ? (
         <ol className="plainlist">{children}</ol>
       ) : (

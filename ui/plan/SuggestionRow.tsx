@@ -1,44 +1,65 @@
 'use client';
 import { useDraggable } from '@dnd-kit/core';
 import Button from '@mui/material/Button';
-import { playCall, playLook, type Argument, type SectionSpec, type Suggestion } from '@/core/plan';
+import { memo } from 'react';
+import {
+  playCall,
+  playLook,
+  type Argument,
+  type PlayCard,
+  type SectionSpec,
+  type Suggestion,
+} from '@/core/plan';
 import { RateBar } from '../charts/RateBar';
 
+interface SuggestionRowProps {
+  readonly suggestion: Suggestion;
+  readonly argument: Argument | null;
+  readonly section: SectionSpec;
+  readonly mayEdit: boolean;
+  /** It stands in the section already. */
+  readonly on: boolean;
+  readonly onAdd: (play: PlayCard) => void;
+  readonly onReel: (name: string) => void;
+}
+
 /** A play with what to expect of it, and its own success here and anywhere; dragged or added to the section. */
-export function SuggestionRow({
-  s: suggestion,
-  argument,
-  section,
-  mayEdit,
-  on,
-  onAdd,
-  onReel,
-}: {
-  s: Suggestion;
-  argument: Argument | null;
-  section: SectionSpec;
-  mayEdit: boolean;
-  on: boolean;
-  onAdd: () => void;
-  onReel: (which: string) => void;
-}) {
+export function SuggestionRow(props: SuggestionRowProps) {
+  const { suggestion, mayEdit } = props;
   const drag = useDraggable({ id: `play|${suggestion.play.id}`, disabled: !mayEdit });
   return (
     <li
       ref={drag.setNodeRef}
       style={{
         opacity: drag.isDragging ? 0.5 : 1,
+        // A layer of its own: what it passes over is not painted again.
+        willChange: drag.isDragging ? 'transform' : undefined,
         transform: drag.transform ? `translate(${drag.transform.x}px, ${drag.transform.y}px)` : undefined,
         position: 'relative',
         zIndex: drag.isDragging ? 5 : undefined,
         background: 'var(--card)',
       }}
     >
+      <SuggestionBody
+        {...props}
+        onGrab={mayEdit ? (drag.listeners?.onPointerDown as React.PointerEventHandler) : undefined}
+      />
+    </li>
+  );
+}
+
+interface SuggestionBodyProps extends SuggestionRowProps {
+  readonly onGrab: React.PointerEventHandler | undefined;
+}
+
+/** What a drag that passes does not touch. */
+const SuggestionBody = memo(function SuggestionBody(props: SuggestionBodyProps) {
+  const { suggestion, argument, section, mayEdit, on, onAdd, onReel, onGrab } = props;
+  const open = (which: string): void => onReel(`${suggestion.play.id}|${which}`);
+  return (
+    <>
       <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'start', gap: 6 }}>
-        <span
-          {...(mayEdit ? { onPointerDown: drag.listeners?.onPointerDown as React.PointerEventHandler } : {})}
-          style={{ cursor: mayEdit ? 'grab' : undefined, flex: 1 }}
-        >
+        <span onPointerDown={onGrab} style={{ cursor: mayEdit ? 'grab' : undefined, flex: 1 }}>
           <strong>{suggestion.play.name}</strong>
           <br />
           <span className="small quiet">
@@ -48,27 +69,27 @@ export function SuggestionRow({
         {mayEdit && (
           <Button
             variant="outlined"
-            onClick={onAdd}
+            onClick={() => onAdd(suggestion.play)}
             aria-label={`add ${suggestion.play.name} to ${section.label}`}
           >
             {on ? 'again' : 'add'}
           </Button>
         )}
       </div>
-      {argument && <Argued argument={argument} onReel={onReel} />}
+      {argument && <Argued argument={argument} onReel={open} />}
       {suggestion.here.n > 0 ? (
-        <RateBar rate={suggestion.here} label="success" onOpen={() => onReel('here')} />
+        <RateBar rate={suggestion.here} label="success" onOpen={() => open('here')} />
       ) : (
         <span className="small quiet">not run in this situation</span>
       )}
       <div className="small quiet">
-        <button type="button" className="plain" onClick={() => onReel('all')}>
+        <button type="button" className="plain" onClick={() => open('all')}>
           anywhere {suggestion.all.k} of {suggestion.all.n}
         </button>
       </div>
-    </li>
+    </>
   );
-}
+});
 
 /** The looks that carry most of it. */
 const MOST_LOOKS = 2;

@@ -2,7 +2,10 @@
 /** Plays for a section, ranked by what to expect of them against the looks shown then; plays without film apart. */
 import Button from '@mui/material/Button';
 import Link from 'next/link';
+import { useState } from 'react';
 import {
+  playCall,
+  playLook,
   type Argument,
   type PlayCard,
   type SectionSpec,
@@ -30,11 +33,23 @@ interface SuggestionsProps {
   readonly onReel: (name: string) => void;
 }
 
+/** Plays that stand at once, and how many more each time: four hundred rows would be felt at every change. */
+const FIRST = 20;
+const MORE = 48;
+
 export function Suggestions(props: SuggestionsProps) {
   const { sections, section, size, suggestions, argued, ready, calls, mayEdit, onSection, onAdd, onReel } =
     props;
-  const shown = suggestions.filter((s) => s.all.n > 0);
-  const never = suggestions.filter((s) => s.all.n === 0);
+  const [wanted, setWanted] = useState('');
+  const [most, setMost] = useState(FIRST);
+  const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
+  const found = suggestions.filter(({ play }) => {
+    const said = `${play.name} ${playLook(play)} ${playCall(play)}`.toLowerCase();
+    return words.every((word) => said.includes(word));
+  });
+  const ranked = found.filter((s) => s.all.n > 0);
+  const shown = ranked.slice(0, most);
+  const never = found.filter((s) => s.all.n === 0);
   return (
     <section className="card" aria-label="Suggestions" data-ready={ready}>
       <TextBox
@@ -51,25 +66,43 @@ export function Suggestions(props: SuggestionsProps) {
           </option>
         ))}
       </TextBox>
+      {suggestions.length > FIRST && (
+        <TextBox
+          fullWidth
+          label="find a play"
+          value={wanted}
+          onChange={(e) => {
+            setWanted(e.target.value);
+            setMost(FIRST);
+          }}
+        />
+      )}
       <ul className="plainlist suggest" tabIndex={0} aria-label={`Plays for ${section.label}`}>
         {shown.map((suggestion) => (
           <SuggestionRow
             key={suggestion.play.id}
-            s={suggestion}
+            suggestion={suggestion}
             argument={argued?.get(suggestion.play.id) ?? null}
             section={section}
             mayEdit={mayEdit}
             on={calls.some((c) => c.section === section.key && c.play.id === suggestion.play.id)}
-            onAdd={() => onAdd(suggestion.play)}
-            onReel={(which) => onReel(`${suggestion.play.id}|${which}`)}
+            onAdd={onAdd}
+            onReel={onReel}
           />
         ))}
+        {ranked.length > shown.length && (
+          <li>
+            <Button onClick={() => setMost(most + MORE)}>
+              show {Math.min(MORE, ranked.length - shown.length)} more of {ranked.length}
+            </Button>
+          </li>
+        )}
         {never.length > 0 && (
           <li>
             <span className="quiet small">
               {never.length} {never.length === 1 ? 'play has' : 'plays have'} no own film:
             </span>
-            {never.map((suggestion) => (
+            {never.slice(0, most).map((suggestion) => (
               <div key={suggestion.play.id} className="apart">
                 <span>{suggestion.play.name}</span>
                 {mayEdit && (
@@ -84,6 +117,12 @@ export function Suggestions(props: SuggestionsProps) {
             ))}
           </li>
         )}
+        {never.length > most && ranked.length <= shown.length && (
+          <li>
+            <Button onClick={() => setMost(most + MORE)}>show more without film</Button>
+          </li>
+        )}
+        {suggestions.length > 0 && found.length === 0 && <li className="quiet">No play has these words.</li>}
         {suggestions.length === 0 && (
           <li className="quiet">
             The play list is empty; add plays in the <Link href="/book?kind=plays">Book</Link>.

@@ -3,7 +3,7 @@ import type { FilmGames } from '@/client/film';
 import type { Book } from '@/core/book';
 import type { SheetDetail } from '@/core/exchange/types';
 import type { LevelKey, Profiles } from '@/core/field/profile';
-import type { EarlierSheet, PlayCard, PracticeSettings, SectionSpec, StaffPrints } from '@/core/plan';
+import type { EarlierSheet, Noted, PlayCard, PracticeSettings, SectionSpec, StaffPrints } from '@/core/plan';
 import type { Pulled } from '@/core/sync';
 import type { VersionDoors } from './VersionsForm';
 
@@ -21,6 +21,8 @@ export interface PlanScreenProps {
   readonly practice: PracticeSettings;
   /** The window of the staff's bands. */
   readonly band: StaffPrints['band'];
+  /** What the staff noted in Read of the opponent. */
+  readonly noted: readonly Noted[];
   readonly able: {
     readonly draft: boolean;
     readonly locked: boolean;

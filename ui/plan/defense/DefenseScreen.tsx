@@ -10,6 +10,7 @@ import {
   answered,
   auditKey,
   draftChecks,
+  findingsOf,
   ownAnswers,
   pictureOf,
   removeCheck,
@@ -21,6 +22,7 @@ import { useScreenCommands } from '../../shared/commands';
 import { PLAN } from '../../shared/screen-commands/plan';
 import { useUrlState } from '../../useUrlState';
 import { Comments } from '../Comments';
+import { NotedCard } from '../Findings';
 import { PlanToolbar } from '../PlanToolbar';
 import type { PlanScreenProps } from '../plan-props';
 import { SheetTrouble } from '../SheetTrouble';
@@ -48,6 +50,10 @@ export default function DefenseScreen(props: PlanScreenProps) {
   const own = useMemo(
     () => (chosen && film.shown ? ownAnswers(film.columns, team, pictureOf(chosen.picture), chosen) : []),
     [chosen, film.shown, film.columns, team],
+  );
+  const noted = useMemo(
+    () => findingsOf(props.noted, film.columns, 'offense', opponent),
+    [props.noted, film.columns, opponent],
   );
   const openReel = (name: string): void => setUrl({ reel: name }, true);
   const add = (picture: string): void => {
@@ -127,6 +133,7 @@ export default function DefenseScreen(props: PlanScreenProps) {
         plays={plays}
       />
       <SheetTrouble sheet={sheet} />
+      <NotedCard about={`${opponentName} offense`} findings={noted} />
       <div className="defensegrid">
         <section className="card" aria-label="Checks">
           <header>

@@ -8,6 +8,7 @@ import { listTeams } from '@/store/games';
 import { practiceOf, programOf } from '@/store/programs';
 import { staffPrintsOf } from '@/store/staff-prints';
 import { listPlays, loadSheet } from '@/store/plans';
+import { reelsAbout } from '@/store/reels';
 import { pull } from '@/store/sync';
 import { PlanPage } from '@/ui/plan/PlanScreen';
 import { bringVersion, copyOf, earlierOf, keepVersion, mixOf, saveSections, versionsOf } from '../actions';
@@ -22,12 +23,13 @@ interface Props {
 export default pageFor('sheet.read', async function PlanSheet(actor, { params }: Props) {
   const key = (await params).sheet;
   const sheet = await loadSheet(actor, key);
-  const [rows, plays, program, teams, book] = await Promise.all([
+  const [rows, plays, program, teams, book, noted] = await Promise.all([
     pull(actor, sheetScope(key), null, null),
     listPlays(actor),
     programOf(actor),
     listTeams(actor),
     bookTextFor(actor),
+    may(actor.roles, 'reel.save') ? reelsAbout(actor, sheet.opponent) : [],
   ]);
   const name = (k: string) => teams.find((t) => t.key === k)?.name ?? k;
   const able = {
@@ -49,6 +51,7 @@ export default pageFor('sheet.read', async function PlanSheet(actor, { params }:
       profiles={profilesFor(program.level, program.season, program.settings.profile ?? null)}
       practice={practiceOf(program.settings)}
       band={staffPrintsOf(program.settings).band}
+      noted={noted}
       able={able}
       copy={copyOf.bind(null, key)}
       saveTemplate={saveSections}
