@@ -92,6 +92,9 @@ const WORDS = ['11', '12'];
 /** No hand chooses again sooner; by then the cards below the board stand as well. */
 const HAND_MS = 300;
 
+/** Choices in which a visit's code may still be compiled. */
+const FIRST = 10;
+
 /** A time, and whether the host took a processor away meanwhile: then it is the neighbors' time too. */
 interface Taken {
   readonly ms: number;
@@ -161,6 +164,7 @@ export const readRows = (snaps: number, rounds: number): Promise<Row[]> =>
         note,
       });
       return [
+        filterRow(filters.slice(0, FIRST), 'the first of a visit'),
         filterRow(filters, `${filters.length - whole.length} while the host took a processor away`),
         ...(whole.length > 0 ? [filterRow(whole, 'both processors ours')] : []),
         {

@@ -60,3 +60,28 @@ export function chartGame(snaps: readonly Snap[], seed: number): Snap[] {
     };
   });
 }
+
+/** Who plays for a man that is out: their back, and their middle backer. */
+const STANDS_IN: Readonly<Record<'offense' | 'defense', readonly [out: string, plays: string]>> = {
+  offense: ['22', '28'],
+  defense: ['54', '41'],
+};
+
+/** From the second half on, a team's usual man of a side is out, and who stands in does what he did. */
+export function withoutTheirMan(snaps: readonly Snap[], team: string, side: 'offense' | 'defense'): Snap[] {
+  const [out, plays] = STANDS_IN[side];
+  const instead = <T extends string | null>(number: T): T | string => (number === out ? plays : number);
+  const all = (numbers: readonly string[]): string[] => [...new Set(numbers.map((n) => instead(n)))];
+  return snaps.map((snap): Snap => {
+    if (snap[side] !== team || snap.unit !== 'scrimmage' || (snap.quarter ?? 1) < 3) return snap;
+    return side === 'offense'
+      ? { ...snap, missing: [out], carrier: instead(snap.carrier), target: instead(snap.target) }
+      : {
+          ...snap,
+          missingDefenders: [out],
+          tacklers: all(snap.tacklers),
+          missedTackles: all(snap.missedTackles),
+          takenBy: instead(snap.takenBy),
+        };
+  });
+}

@@ -1,7 +1,7 @@
 /** The season: twelve weeks of eight clubs, rosters, and what the demo's own staff has logged of it. */
 import type { Snap } from '../core/snap/snap';
 import { CLUBS, invent } from './clubs';
-import { chartGame } from './charting';
+import { chartGame, withoutTheirMan } from './charting';
 import { simulateGame } from './game';
 import type { CallRecord } from './draft';
 import { seededRandom, seedOf } from './random';
@@ -140,10 +140,15 @@ export function loggedGames(season: readonly LeagueGame[]): LoggedGame[] {
       if (!plays(leagueGame, NEXT_OPPONENT)) return { ...leagueGame, logged: leagueGame.snaps };
       if (leagueGame.week === THIS_WEEK - 1)
         return { ...leagueGame, logged: leagueGame.snaps.slice(0, halfWay(leagueGame.snaps)) };
-      const snaps = chartGame(leagueGame.snaps, DEMO_SEED);
+      const charted = chartGame(leagueGame.snaps, DEMO_SEED);
+      const hurt = HURT[THIS_WEEK - leagueGame.week];
+      const snaps = hurt ? withoutTheirMan(charted, NEXT_OPPONENT, hurt) : charted;
       return { ...leagueGame, snaps, logged: snaps };
     });
 }
+
+/** Weeks ago in which the opponent lost a man at half-time, by the side he plays on. */
+const HURT: Readonly<Record<number, 'offense' | 'defense'>> = { 2: 'offense', 3: 'defense', 4: 'offense' };
 
 const plays = (g: LeagueGame, team: string): boolean => g.home === team || g.away === team;
 

@@ -8,7 +8,7 @@ import {
   type BoardCell,
   type BoardColumn,
   type BoardTable,
-  type GridPicture,
+  type BoardDrawing,
 } from '@/core/read';
 import { drawMarks } from './drawing-pdf';
 import { heading, LINE, MARGIN, type Pages } from './report-pages';
@@ -16,7 +16,7 @@ import { heading, LINE, MARGIN, type Pages } from './report-pages';
 const GAP = 6;
 
 /** As wide as the page, where that is no taller than a third of it. */
-const heightOf = (pages: Pages, { drawing }: GridPicture): number =>
+const heightOf = (pages: Pages, { drawing }: BoardDrawing): number =>
   Math.min((pages.width * drawing.view[3]) / drawing.view[2], 220);
 
 /** A table as it is set: what each column needs, and the space between two. */
@@ -99,7 +99,7 @@ function blocksOf(measured: readonly BoardColumn[], room: number, { figures }: S
   return blocks;
 }
 
-export function boardSection(pages: Pages, table: BoardTable, picture: GridPicture | null): void {
+export function boardSection(pages: Pages, table: BoardTable, picture: BoardDrawing | null): void {
   const tall = picture ? heightOf(pages, picture) : 0;
   const untagged = table.all.rows.length - table.tagged;
   heading(

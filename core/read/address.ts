@@ -1,6 +1,6 @@
 /** The address of a view of Read: whose offense, which film, which filters, which cell, which reel. */
 import { BOARD_SIDES, type BoardSide } from './sides';
-import { CONTRASTS, type Contrast } from './contrasts';
+import { readContrast, type Contrast } from './contrasts';
 import { FILM_KINDS, type FilmKind } from './film';
 import { bucketLabel, type BucketKey } from '../field/situation';
 import { formatClock } from '../field/spot';
@@ -30,6 +30,8 @@ export interface ReadAddress {
   readonly at: string | null;
   /** The board shown as a table; null: the usual one. */
   readonly board: string | null;
+  /** Boards drawn as well. */
+  readonly picture: boolean;
   /** Two parts of the film set side by side; null: none. */
   readonly against: Contrast | null;
 }
@@ -110,6 +112,7 @@ export function readAddress(
     reel: params.get('reel'),
     at: params.get('at'),
     board: params.get('board'),
-    against: CONTRASTS.find((c) => c === params.get('against')) ?? null,
+    picture: params.get('picture') === '1',
+    against: readContrast(params.get('against')),
   };
 }

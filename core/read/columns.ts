@@ -8,6 +8,7 @@ import { isTendency, isKick, type CountedSnap } from './counted';
 import { FILTER_FIELDS, homeOf, valueIn, type FieldHome, type FilterField } from './filters';
 import { isExplosive } from '../rules/walk';
 import { doubtful, UNSURE, type Doubts } from './doubts';
+import { presenceOf, type Presence } from './presence';
 import { DEFAULT_RULES, type StaffRules } from './staff-rules';
 import { isSuccess, yardsOf } from './success';
 
@@ -65,6 +66,8 @@ export interface Columns {
   readonly kicks: Uint8Array;
   /** Figures of every snap, made when they are first asked for; UNKNOWN or NaN: not known. */
   readonly figures: (of: MeanKey) => Int16Array | Float64Array;
+  /** Who was in the game. */
+  readonly presence: Presence;
   /** 0 no, 1 yes, 2 cannot know. */
   readonly success: Uint8Array;
   /** The defense made a loss, a fumble, an interception, or broke a pass up or batted it: 0 no, 1 yes, 2 cannot know. */
@@ -220,6 +223,7 @@ export function buildColumns(
     counts,
     kicks,
     figures: figuresOf(snaps, yards),
+    presence: presenceOf(snaps),
     success,
     havoc,
     doubted,

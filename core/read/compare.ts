@@ -1,19 +1,28 @@
 /** A board of two parts of the film side by side: each rate twice, with the interval of its difference. */
+import { SNAP_FIELDS } from '../snap/fields';
 import type { Zone } from '../field/situation';
 import type { BoardSpec, MeanKey } from './board-spec';
 import { boardTable, rateIn, testOf, type BoardTable } from './boards';
 import { cellsOf } from './cells';
 import type { Columns } from './columns';
-import { CONTRASTS, type Contrast } from './contrasts';
+import { CONTRASTS, numberOf, readContrast, type Contrast, type PlainContrast } from './contrasts';
+import { IN_GAME, OUT_FIELD, OUT_OF_GAME, type BallSide } from './presence';
 import { differenceOf, FEW_COUNT, type Rate } from './rates';
+import { sideField } from './sides';
 import { meanAt, tallyMeans, type MeanCell } from './tally';
 
-export const CONTRAST_WORDS: Readonly<Record<Contrast, string>> = {
+const CONTRAST_WORDS: Readonly<Record<PlainContrast, string>> = {
   half: '2nd half against 1st',
   last: 'last game against earlier',
   last3: 'last three games against earlier',
   score: 'behind against ahead',
   us: 'against us and against others',
+};
+export const contrastWords = (contrast: Contrast): string => {
+  const number = numberOf(contrast);
+  return number === null
+    ? CONTRAST_WORDS[contrast as PlainContrast]
+    : `${number === '' ? 'a number' : `number ${number}`} in against out`;
 };
 
 export interface Parts {
@@ -21,17 +30,29 @@ export interface Parts {
   readonly words: readonly [string, string];
   readonly a: Uint32Array;
   readonly b: Uint32Array;
-  /** Snaps in neither: overtime, a level score, a score nobody knows. */
+  /** Snaps in neither: overtime, a level score, a score nobody knows, a game that never names the number. */
   readonly neither: number;
 }
 
-/** Splits rows in two. `own`: the program's team. Games stand in the columns in the order they were played. */
-export function partsOf(columns: Columns, rows: Uint32Array, contrast: Contrast, own: string): Parts {
+/**
+ * Splits rows in two. `own`: the program's team; `side`: the side of the ball a number plays on. Games stand in the
+ * columns in the order they were played.
+ */
+export function partsOf(
+  columns: Columns,
+  rows: Uint32Array,
+  contrast: Contrast,
+  own: string,
+  side: BallSide,
+): Parts {
   const { game, half, lead, offense, defense } = columns.text;
+  const number = numberOf(contrast);
+  const presence = number === null ? null : columns.presence.of(side, number);
   const played = [...new Set([...rows].map((r) => game.codes[r]!))].sort((a, b) => a - b);
   const late = new Set(played.slice(contrast === 'last' ? -1 : -3));
   const us = [offense.codeOf.get(own) ?? -1, defense.codeOf.get(own) ?? -1];
   const sideOf = (row: number): 'a' | 'b' | null => {
+    if (presence) return presence[row] === IN_GAME ? 'a' : presence[row] === OUT_OF_GAME ? 'b' : null;
     if (contrast === 'half') {
       const word = half.words[half.codes[row]!];
       return word === '2nd half' ? 'a' : word === '1st half' ? 'b' : null;
@@ -45,15 +66,49 @@ export function partsOf(columns: Columns, rows: Uint32Array, contrast: Contrast,
   };
   const a = rows.filter((r) => sideOf(r) === 'a');
   const b = rows.filter((r) => sideOf(r) === 'b');
-  return { words: WORDS[contrast], a, b, neither: rows.length - a.length - b.length };
+  const words =
+    number === null ? WORDS[contrast as PlainContrast] : ([`${number} in`, `${number} out`] as const);
+  return { words, a, b, neither: rows.length - a.length - b.length };
 }
-const WORDS: Readonly<Record<Contrast, readonly [string, string]>> = {
+const WORDS: Readonly<Record<PlainContrast, readonly [string, string]>> = {
   half: ['2nd half', '1st half'],
   last: ['last game', 'earlier'],
   last3: ['last three', 'earlier'],
   score: ['behind', 'ahead'],
   us: ['against us', 'against others'],
 };
+
+/** What a comparison offers: a number where it is typed as out on some of the rows, or how to say so. */
+export function contrastsOf(
+  columns: Columns,
+  rows: Uint32Array,
+  side: BallSide,
+  chosen: Contrast | null,
+): readonly Contrast[] {
+  const out = columns.presence.out(side, rows).slice(0, MOST_NUMBERS);
+  const numbers = out.map(({ number }): Contrast => `in:${number}`);
+  const offered: Contrast[] = [...CONTRASTS, ...(numbers.length > 0 ? numbers : (['in:'] as const))];
+  return chosen === null || offered.includes(chosen) ? offered : [...offered, chosen];
+}
+const MOST_NUMBERS = 12;
+
+/** How a number came to be in or out. */
+export const presenceNote = (side: BallSide, number: string): string =>
+  `Out: snaps that say ${typedOut(side, number)}. In: the other snaps of games in which he did something.`;
+const typedOut = (side: BallSide, number: string): string =>
+  `${SNAP_FIELDS[OUT_FIELD[side]].typed![0]}=${number}`;
+
+/** Why two parts cannot be compared, and what to do. */
+export function nothingWords({ words, a }: Parts, contrast: Contrast, side: BallSide): string {
+  const number = numberOf(contrast);
+  if (number !== null && a.length > 0 && number !== '')
+    return `Nothing to compare: no snap here says that ${number} is out. Type ${typedOut(side, number)} on the snaps that he, who usually plays, does not.`;
+  if (number !== null && number !== '')
+    return `Nothing to compare: no snap here with ${number} in, or none of these games names him.`;
+  if (number !== null)
+    return `A number that is typed as out of the game can be chosen here. In Log, ${typedOut(side, '22')} on a snap says that 22, who usually plays, does not.`;
+  return `Nothing to compare: no snap ${words[a.length === 0 ? 0 : 1]}${contrast === 'us' ? '; choose a team that has played both' : ''}.`;
+}
 
 export interface Compared {
   readonly a: Rate;
@@ -120,7 +175,10 @@ export function compareBoard(
   return { table, measured, averaged, rows, all, looked: every.length, apart: every.filter(isApart).length };
 }
 
-const points = (x: number): string => `${x > 0 ? '+' : x < 0 ? '−' : ''}${Math.abs(Math.round(100 * x))}`;
+const points = (x: number): string => {
+  const whole = Math.round(100 * x);
+  return `${whole > 0 ? '+' : whole < 0 ? '−' : ''}${Math.abs(whole)}`;
+};
 /** "+12 to +40 points"; "few" under four on a side. */
 export const differenceText = (compared: Compared): string =>
   compared.difference === null
@@ -139,11 +197,11 @@ export function compareReel(
   zones: readonly Zone[],
 ): { readonly title: string; readonly rows: Uint32Array } {
   const [, contrast, id, key, column = 'n', part] = name.split('/');
-  const known = CONTRASTS.find((c) => c === contrast);
+  const known = readContrast(contrast ?? null);
   const spec = boards.find((b) => b.id === id);
   const nothing = { title: '', rows: new Uint32Array(0) };
   if (!known || !spec) return nothing;
-  const parts = partsOf(columns, rows, known, own);
+  const parts = partsOf(columns, rows, known, own, sideField(spec.side));
   const { table, rows: compared, all } = compareBoard(columns, parts, spec, zones);
   const row = key === 'all' ? all : compared.find((r) => r.key === key);
   if (!row || (part !== 'a' && part !== 'b')) return nothing;

@@ -6,7 +6,18 @@ import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE, DEFAULT_ZONES } from '../field';
 import type { Point } from '../look/motion';
 import type { Snap } from '../snap/snap';
-import { BOARDS, boardTable, buildColumns, countGame, gridPicture, select, sideField, wilson } from './index';
+import {
+  BOARDS,
+  boardTable,
+  buildColumns,
+  countGame,
+  gridPicture,
+  ofKicks,
+  rowsPicture,
+  select,
+  sideField,
+  wilson,
+} from './index';
 
 const games = simulateSeason(DEMO_SEED, { tells: true, weeks: 4 });
 const counted = games.flatMap((g) => countGame(g.snaps, COLLEGE, DEFAULT_BOOK));
@@ -77,7 +88,8 @@ describe('the field drawn', () => {
     const [left, top, width, height] = drawing.view;
     const most = Math.max(...cells.map((c) => c.row.rows.length));
     const solids = drawing.marks.flatMap((m) => (m.mark === 'shape' ? [m.points] : []));
-    for (const { box, rate, row } of cells) {
+    for (const { box, rate: measured, row } of cells) {
+      const rate = measured!;
       expect(box.x >= left && box.y >= top && box.x + box.width <= left + width).toBe(true);
       expect(box.y + box.height).toBeLessThanOrEqual(top + height);
       const inside = ([x, y]: Point): boolean =>
@@ -145,5 +157,83 @@ describe('the field drawn', () => {
     expect(
       gridPicture(boardTable(columns, rows, spec('personnel'), DEFAULT_ZONES), DEFAULT_ZONES),
     ).toBeNull();
+  });
+});
+
+describe('any board drawn by its rows', () => {
+  const all = BOARDS.flatMap((board) =>
+    teams.slice(0, 3).flatMap((team) => {
+      const which = ofKicks(board.side) ? 'kicks' : 'counts';
+      const rows = select(columns, { [sideField(board.side)]: [team] }, {}, null, which);
+      const table = boardTable(columns, rows, board, DEFAULT_ZONES);
+      const picture = rowsPicture(table);
+      return picture === null ? [] : [{ table, picture }];
+    }),
+  );
+
+  it('has a line a row: its bar as long as its snaps, every dot where its share stands, on its interval', () => {
+    expect(new Set(all.map((p) => p.table.id)).size).toBeGreaterThan(50);
+    for (const { table, picture } of all) {
+      expect(picture.cells.map((c) => c.key)).toEqual(table.rows.map((r) => r.key));
+      expect(picture.cells.reduce((n, c) => n + c.row.rows.length, 0)).toBe(table.all.rows.length);
+      const inRow = (y: number, at: number): boolean =>
+        y > picture.cells[at]!.box.y && y < picture.cells[at]!.box.y + picture.cells[at]!.box.height;
+      const bars = picture.drawing.marks.flatMap((m) =>
+        m.mark === 'shape' && m.fill === 'ink' ? [m.points] : [],
+      );
+      const longest = bars.reduce((x, b) => Math.max(x, b[1]![0] - b[0]![0]), 0);
+      const most = Math.max(...table.rows.map((r) => r.rows.length));
+      const rates = table.columns.filter((c) => c.kind === 'rate').slice(0, 6);
+      table.rows.forEach((row, at) => {
+        const bar = bars.find((b) => inRow(b[0]![1], at))!;
+        expect(bar[1]![0] - bar[0]![0]).toBeCloseTo(Math.max(0.2, (longest * row.rows.length) / most), 9);
+        const seen = rates.flatMap((c) => {
+          const cell = row.cells[c.key]!;
+          return cell !== null && 'low' in cell && cell.n >= 4 ? [cell] : [];
+        });
+        const dots = picture.drawing.marks.flatMap((m) => (m.mark === 'circle' && inRow(m.y, at) ? [m] : []));
+        const lines = picture.drawing.marks.flatMap((m) =>
+          m.mark === 'path' && m.d.length === 2 && m.d[0]![1] === m.d[1]![1] && inRow(m.d[0]![1], at)
+            ? [m.d]
+            : [],
+        );
+        expect(dots.map((d) => d.fill === 'card')).toEqual(seen.map((r) => r.n < 8));
+        dots.forEach((dot, i) => {
+          const [[from], [to]] = lines[i] as [Point, Point];
+          const { low, high, share } = seen[i]!;
+          expect((dot.x - from) / (to - from)).toBeCloseTo((share! - low!) / (high! - low!), 9);
+        });
+      });
+    }
+  });
+
+  it('cuts no words of a row that its widest place can hold', () => {
+    for (const { table, picture } of all) {
+      const texts = new Set(picture.drawing.marks.flatMap((m) => (m.mark === 'text' ? [m.text] : [])));
+      for (const row of table.rows) {
+        const whole = row.words.filter(Boolean).join(', ');
+        expect(texts.has(whole) || whole.length > 34, whole).toBe(true);
+      }
+    }
+  });
+
+  it('writes no word over the next: a letter of the font is about half as wide as its size', () => {
+    for (const { picture } of all) {
+      const [, , width, height] = picture.drawing.view;
+      const texts = picture.drawing.marks.flatMap((m) => (m.mark === 'text' ? [m] : []));
+      const spans = texts.map(({ x, y, size, text, anchor }) => {
+        const wide = text.length * size * 0.5;
+        const from = anchor === 'start' ? x : anchor === 'end' ? x - wide : x - wide / 2;
+        return { from, to: from + wide, y, text };
+      });
+      for (const a of spans) {
+        expect(a.from).toBeGreaterThanOrEqual(-0.01);
+        expect(a.to).toBeLessThanOrEqual(width + 0.01);
+        expect(a.y).toBeLessThan(height);
+        for (const b of spans)
+          if (a !== b && Math.abs(a.y - b.y) < 0.5)
+            expect(a.to <= b.from || b.to <= a.from, `${a.text} ${b.text}`).toBe(true);
+      }
+    }
   });
 });

@@ -9,6 +9,7 @@ import type { Zone } from '../field/situation';
 import { BOARDS } from './board-specs';
 import { REST, type BoardTable, type BoardTableRow } from './boards';
 import { fieldWord, ORDERS } from './field-words';
+import { inLines, KEY_LINE, keyMarks, line, rect, words } from './picture-marks';
 import { filterLabel, type FilterField } from './filters';
 import { countText, FEW, intervalText, type Rate } from './rates';
 
@@ -16,48 +17,22 @@ export interface PictureCell {
   /** Of the table's row. */
   readonly key: string;
   readonly row: BoardTableRow;
-  readonly rate: Rate;
+  /** Null: the board measures none. */
+  readonly rate: Rate | null;
   /** "left, 81 to 90: 12 snaps, run 7 of 12, 32–81 %". */
   readonly label: string;
   /** In the drawing's units. */
   readonly box: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
 }
-export interface GridPicture {
+export interface BoardDrawing {
   readonly drawing: Drawing;
   readonly cells: readonly PictureCell[];
-  /** Snaps of the table that have no place in the grid. */
+  /** Snaps of the table that have no place in it. */
   readonly left: number;
 }
 
 const [WIDE, TALL, HEAD, SIDE, BAR] = [10, 5.6, 3, 15, 1.9];
 const HATCH = 0.55;
-/** What the marks mean, below the grid: its type, and how far apart its lines stand. */
-const [KEY_SIZE, KEY_LINE] = [1.4, 1.8];
-/** A letter of a text in parts of its size, on paper and screen alike; no text is wider. */
-const WIDEST_LETTER = 0.52;
-
-const rect = (x: number, y: number, width: number, height: number): Point[] => [
-  [x, y],
-  [x + width, y],
-  [x + width, y + height],
-  [x, y + height],
-];
-const line = (d: readonly Point[], width: number, ink: 'ink' | 'ink2' | 'faint' = 'ink'): DrawMark => ({
-  mark: 'path',
-  d,
-  ink,
-  width,
-});
-const words = (
-  text: string,
-  x: number,
-  y: number,
-  size: number,
-  anchor: 'start' | 'middle' | 'end' = 'start',
-  bold = false,
-  ink: 'ink' | 'ink2' = 'ink',
-): DrawMark => ({ mark: 'text', x, y, size, text, ink, bold, anchor });
-
 /** Slanted strokes from edge to edge. */
 function hatched(x: number, y: number, width: number, height: number): DrawMark[] {
   const marks: DrawMark[] = [];
@@ -104,7 +79,7 @@ function axis(field: FilterField, table: BoardTable, at: number): readonly strin
 }
 
 /** The picture of a table; null where its board has none, or nothing has a place in it. */
-export function gridPicture(table: BoardTable, zones: readonly Zone[]): GridPicture | null {
+export function gridPicture(table: BoardTable, zones: readonly Zone[]): BoardDrawing | null {
   const spec = BOARDS.find((b) => b.id === table.id);
   if (!spec?.picture) return null;
   const { picture } = spec;
@@ -189,20 +164,6 @@ export function gridPicture(table: BoardTable, zones: readonly Zone[]): GridPict
     view,
   );
   const foot = HEAD + height + 0.6;
-  marks.push(
-    ...key.map((said, i) => words(said, 0, foot + KEY_LINE * (i + 1), KEY_SIZE, 'start', false, 'ink2')),
-  );
+  marks.push(...keyMarks(key, foot));
   return { drawing: { view: [0, 0, view, foot + KEY_LINE * key.length + 0.9], marks }, cells, left };
-}
-
-/** Parts side by side as far as a line of that width takes them, in the drawing's units. */
-function inLines(parts: readonly string[], width: number): string[] {
-  const lines: string[] = [];
-  for (const part of parts) {
-    const longer = `${lines.at(-1)} · ${part}`;
-    if (lines.length > 0 && longer.length * KEY_SIZE * WIDEST_LETTER <= width)
-      lines[lines.length - 1] = longer;
-    else lines.push(part);
-  }
-  return lines;
 }

@@ -1,6 +1,6 @@
 /** Players of a team: a roster read from what somebody has, and numbers on film that are nobody's. */
 import type { WalkedSnap } from '../rules';
-import { JERSEY_FIELDS, SNAP_FIELDS, type SnapFact } from '../snap';
+import { JERSEY_FIELDS, numbersIn, wornBy } from '../snap';
 
 export interface RosterLine {
   readonly number: string;
@@ -143,26 +143,19 @@ export function readRoster(cells: readonly (readonly string[])[]): ReadRoster {
   return { lines, unread };
 }
 
-/** Fields whose numbers are of the team that does not put the ball in play. */
-const OF_DEFENSE: ReadonlySet<SnapFact> = new Set<SnapFact>(['tacklers', 'takenBy', 'returner']);
-
 export interface Worn {
   readonly number: string;
   readonly n: number;
   readonly snaps: readonly string[];
 }
 
-/** Numbers of a team typed in a game, with their snaps; who returns or takes the ball away is of the defense. */
+/** Numbers of a team typed in a game, with their snaps. */
 export function numbersOnFilm(rows: readonly WalkedSnap[], team: string): Worn[] {
   const found = new Map<string, Set<string>>();
   for (const { snap, before } of rows)
     for (const field of JERSEY_FIELDS) {
-      const value = snap[field] as string | readonly string[] | null;
-      const theirs = OF_DEFENSE.has(field) || SNAP_FIELDS[field].about === 'defense';
-      const his = theirs ? before.defense : before.offense;
-      if (his !== team || value === null) continue;
-      for (const number of Array.isArray(value) ? (value as readonly string[]) : [value as string]) {
-        if (!/^\d{1,2}$/.test(number)) continue;
+      if (before[wornBy(field)] !== team) continue;
+      for (const number of numbersIn(snap, field)) {
         const snaps = found.get(number) ?? new Set();
         snaps.add(snap.snapId);
         found.set(number, snaps);

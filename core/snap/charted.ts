@@ -5,6 +5,7 @@ export interface ChartedFacts {
   readonly quality: Tag<'starters' | 'backups' | 'mixed'>;
   /** Numbers of players who usually play and do not. */
   readonly missing: readonly string[];
+  readonly missingDefenders: readonly string[];
   readonly mode: Tag<'normal' | 'four_minute' | 'two_minute' | 'desperation' | 'must_run'>;
   readonly lineSplits: Tag<'tight' | 'even' | 'wide'>;
   /** Over which man, or outside the tackle. */

@@ -11,6 +11,7 @@ import { Migration20261127000010 } from './0010-people';
 import { Migration20261127000011 } from './0011-weights';
 import { Migration20261127000012 } from './0012-reels';
 import { Migration20261128000013 } from './0013-sheets';
+import { Migration20261129000014 } from './0014-defenders-out';
 
 /** Forward only, in order. A landed migration never changes. */
 export const MIGRATIONS = [
@@ -27,4 +28,5 @@ export const MIGRATIONS = [
   { name: '0011-weights', class: Migration20261127000011 },
   { name: '0012-reels', class: Migration20261127000012 },
   { name: '0013-sheets', class: Migration20261128000013 },
+  { name: '0014-defenders-out', class: Migration20261129000014 },
 ];

@@ -2,7 +2,7 @@
 /** A board's picture: the marks that paper has, and over each cell a door to its snaps. */
 import { useMemo } from 'react';
 import type { Zone } from '@/core/field/situation';
-import { gridPicture, type BoardTable } from '@/core/read';
+import { gridPicture, rowsPicture, type BoardTable } from '@/core/read';
 import { Marks } from '../chalk/Marks';
 
 interface BoardPictureProps {
@@ -14,7 +14,7 @@ interface BoardPictureProps {
 const share = (part: number, whole: number): string => `${(100 * part) / whole}%`;
 
 export default function BoardPicture({ table, zones, onOpen }: BoardPictureProps) {
-  const picture = useMemo(() => gridPicture(table, zones), [table, zones]);
+  const picture = useMemo(() => gridPicture(table, zones) ?? rowsPicture(table), [table, zones]);
   if (!picture) return null;
   const { view } = picture.drawing;
   return (

@@ -6,14 +6,15 @@ import {
   boardGrid,
   boardTable,
   boardsOf,
-  CONTRAST_WORDS,
-  CONTRASTS,
+  contrastWords,
   countText,
   meanText,
   tenths,
+  contrastsOf,
   perGameText,
   FEW,
   intervalText,
+  sideField,
   type BoardCell,
   type BoardSide,
   type BoardTableRow,
@@ -35,6 +36,8 @@ interface BoardsCardProps {
   readonly side: BoardSide;
   /** The chosen board's id; null: the first. */
   readonly board: string | null;
+  /** Drawn as well as written. */
+  readonly picture: boolean;
   readonly against: Contrast | null;
   /** The program's team. */
   readonly own: string;
@@ -43,11 +46,15 @@ interface BoardsCardProps {
 }
 
 export default memo(function BoardsCard(props: BoardsCardProps) {
-  const { columns, rows, title, side, board, against, own, zones, setUrl } = props;
+  const { columns, rows, title, side, board, picture, against, own, zones, setUrl } = props;
   const specs = boardsOf(side);
   const spec =
     specs.find((b) => b.id === board) ?? specs.find((b) => b.by.includes('personnel')) ?? specs[0]!;
   const table = useMemo(() => boardTable(columns, rows, spec, zones), [columns, rows, spec, zones]);
+  const contrasts = useMemo(
+    () => contrastsOf(columns, rows, sideField(spec.side), against),
+    [columns, rows, spec.side, against],
+  );
   const [copied, setCopied] = useState<string | null>(null);
   const copy = async (): Promise<void> => {
     const text = boardGrid(table)
@@ -80,7 +87,7 @@ export default memo(function BoardsCard(props: BoardsCardProps) {
           label="against"
           value={against ?? 'none'}
           width={230}
-          options={[['none', 'nothing'], ...CONTRASTS.map((c) => [c, CONTRAST_WORDS[c]] as const)]}
+          options={[['none', 'nothing'], ...contrasts.map((c) => [c, contrastWords(c)] as const)]}
           onChange={(to) => setUrl({ against: to === 'none' ? null : to, reel: null })}
         />
         <span className="small quiet">
@@ -90,6 +97,15 @@ export default memo(function BoardsCard(props: BoardsCardProps) {
             ? untagged > 0 && '; the rest stands in rows of its own'
             : untagged > 0 && ': type it on a snap’s line in Log'}
         </span>
+        {against === null && table.all.rows.length > 0 && !spec.picture && (
+          <button
+            type="button"
+            className="plain small"
+            onClick={() => setUrl({ picture: picture ? null : '1' })}
+          >
+            {picture ? 'hide the picture' : 'draw it'}
+          </button>
+        )}
         {against === null && table.all.rows.length > 0 && (
           <button type="button" className="plain small" onClick={() => void copy()}>
             {copied ?? 'copy the table'}
@@ -110,7 +126,7 @@ export default memo(function BoardsCard(props: BoardsCardProps) {
         />
       ) : (
         <div className="scrollx" tabIndex={0} role="group" aria-label={table.title}>
-          {spec.picture && (
+          {(picture || spec.picture) && (
             <BoardPicture
               table={table}
               zones={zones}

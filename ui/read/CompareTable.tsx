@@ -7,6 +7,10 @@ import {
   compareBoard,
   countText,
   differenceText,
+  presenceNote,
+  nothingWords,
+  numberOf,
+  sideField,
   FEW,
   isApart,
   partsOf,
@@ -32,16 +36,16 @@ interface CompareTableProps {
 
 export default function CompareTable(props: CompareTableProps) {
   const { columns, rows, spec, contrast, own, zones, onReel } = props;
-  const parts = useMemo(() => partsOf(columns, rows, contrast, own), [columns, rows, contrast, own]);
+  const side = sideField(spec.side);
+  const parts = useMemo(
+    () => partsOf(columns, rows, contrast, own, side),
+    [columns, rows, contrast, own, side],
+  );
   const made = useMemo(() => compareBoard(columns, parts, spec, zones), [columns, parts, spec, zones]);
   const [a, b] = parts.words;
+  const number = numberOf(contrast);
   if (parts.a.length === 0 || parts.b.length === 0)
-    return (
-      <p className="quiet">
-        Nothing to compare: no snap {parts.a.length === 0 ? a : b}
-        {contrast === 'us' ? '; choose a team that has played both' : ''}.
-      </p>
-    );
+    return <p className="quiet">{nothingWords(parts, contrast, side)}</p>;
   const grouped = made.all.words.length;
   const open = (row: ComparedRow, column: string, part: 'a' | 'b'): void =>
     onReel(`c/${contrast}/${spec.id}/${row.key}/${column}/${part}`);
@@ -121,7 +125,9 @@ export default function CompareTable(props: CompareTableProps) {
       <p className="small quiet">
         ▸ the 95 % interval of the difference (Newcombe 1998) leaves zero out: {made.apart} of {made.looked};
         without any difference about one in twenty does.
-        {parts.neither > 0 && ` ${parts.neither} snaps are neither and left out.`}
+        {parts.neither > 0 &&
+          ` ${plural(parts.neither, 'snap')} ${parts.neither === 1 ? 'is' : 'are'} neither and left out.`}
+        {number !== null && ` ${presenceNote(side, number)}`}
       </p>
     </>
   );

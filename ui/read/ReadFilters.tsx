@@ -1,10 +1,12 @@
 'use client';
 /** Whose offense, which games, which film, and what is filtered by; with the doors to what is counted and what is not tagged. */
+import { useMemo } from 'react';
 import type { LevelKey } from '@/core/field/profile';
 import type { GameInfo, TeamInfo } from '@/core/exchange/types';
 import { BOARD_SIDES, SIDE_WORDS } from '@/core/read';
 import type { SavedView } from '@/core/read/schema';
 import { Choice } from '../shared/Choice';
+import { useAfterPaint } from '../shared/afterPaint';
 import type { Reading } from './useReading';
 import { part } from '../shared/part';
 
@@ -26,6 +28,8 @@ interface ReadFiltersProps {
 export function ReadFilters(props: ReadFiltersProps) {
   const { reading, games, teams, level, setUrl, views, saveView } = props;
   const { team, side, last } = reading.address;
+  const { counted } = reading;
+  const settled = useAfterPaint(useMemo(() => ({ counted, team }), [counted, team]));
   return (
     <div className="toolbar" role="toolbar" aria-label="Filters">
       <Choice
@@ -71,7 +75,7 @@ export function ReadFilters(props: ReadFiltersProps) {
         views={views}
         saveView={saveView}
       />
-      <ReadTotals reading={reading} games={games} setUrl={setUrl} />
+      <ReadTotals {...settled} games={games} setUrl={setUrl} />
     </div>
   );
 }

@@ -40,6 +40,7 @@ export interface Settled {
 interface CardsProps {
   readonly settled: Settled;
   readonly board: string | null;
+  readonly picture: boolean;
   readonly against: Contrast | null;
   readonly own: string;
   readonly zones: readonly Zone[];
@@ -52,7 +53,7 @@ interface CardsProps {
 
 /** Anew when what is counted has settled, not with each click above. */
 const Cards = memo(function Cards(props: CardsProps) {
-  const { settled, board, against, own, zones, gameName, setUrl, drawn, reps } = props;
+  const { settled, board, picture, against, own, zones, gameName, setUrl, drawn, reps } = props;
   const { counted, snaps, film, team, filtered } = settled;
   const { side, columns, rows, cellRows } = counted;
   const measured = useMeasured(snaps, film);
@@ -66,6 +67,7 @@ const Cards = memo(function Cards(props: CardsProps) {
         title={counted.cellTitle}
         side={side}
         board={board}
+        picture={picture}
         against={against}
         own={own}
         zones={zones}

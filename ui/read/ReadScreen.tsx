@@ -132,6 +132,7 @@ export default function ReadScreen(props: ReadScreenProps) {
           reading={reading}
           settled={settled}
           board={address.board}
+          picture={address.picture}
           against={against}
           look={card}
           onLook={setCard}

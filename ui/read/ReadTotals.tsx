@@ -1,16 +1,26 @@
 'use client';
 /** How much is counted and on how much it is tagged; the doors to the sheet, the boards, the report and the files. */
+import { memo } from 'react';
 import { plural } from '@/core/rules/plural';
-import { blankLabel, blanksOf, coverageOf, ofKicks, rateOf, type BlankField, type Doubts } from '@/core/read';
+import {
+  blankLabel,
+  blanksOf,
+  coverageOf,
+  ofKicks,
+  rateOf,
+  type BlankField,
+  type Counted,
+  type Doubts,
+} from '@/core/read';
 import type { GameInfo } from '@/core/exchange/types';
 import { useStaffRules } from '../StaffRules';
 import type { SetAddress } from './ReadFilters';
 import Download from './Download';
 import ReportLink from './ReportLink';
-import type { Reading } from './useReading';
 
 interface ReadTotalsProps {
-  readonly reading: Reading;
+  readonly counted: Counted;
+  readonly team: string;
   readonly games: readonly { readonly info: GameInfo }[];
   readonly setUrl: SetAddress;
 }
@@ -22,12 +32,11 @@ const DOUBTED: Readonly<Record<Doubts, string>> = {
 };
 
 /** How many snaps, and on how many the call and the formation are tagged. */
-export default function ReadTotals({ reading, games, setUrl }: ReadTotalsProps) {
-  const { columns, rows } = reading.counted;
+export default memo(function ReadTotals({ counted, team, games, setUrl }: ReadTotalsProps) {
+  const { columns, rows, side } = counted;
   const { worth } = rateOf(columns.weight, rows, []);
   const { doubts } = useStaffRules();
   const doubted = rows.filter((i) => columns.doubted[i] === 1).length;
-  const { team, side } = reading.address;
   const theirs = games.filter(({ info }) => info.home === team || info.away === team);
   const out = theirs.filter(({ info }) => info.weight === 0).length;
   const less = theirs.filter(({ info }) => (info.weight ?? 1) < 1).length - out;
@@ -82,4 +91,4 @@ export default function ReadTotals({ reading, games, setUrl }: ReadTotalsProps) 
       · <ReportLink /> · <Download />
     </span>
   );
-}
+});

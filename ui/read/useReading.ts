@@ -30,6 +30,7 @@ import type { Snap } from '@/core/snap';
 import { useCounted } from '../film/useCounted';
 import { useStaffRules } from '../StaffRules';
 import { useFilmToMeasure } from './useMeasured';
+import { useRehearsal } from './useRehearsal';
 
 export interface ReadFilm {
   readonly games: readonly {
@@ -89,6 +90,7 @@ export function useReading(
     [columns, filter, range, team, side],
   );
   const board = useMemo(() => situationBoard(columns, rows), [columns, rows]);
+  useRehearsal(columns, team, side);
   const zone = rules.zones.find((z) => z.key === cell?.zone) ?? null;
   const bucket = cell?.bucket ?? null;
   const cellRows = useMemo(() => {

@@ -62,6 +62,7 @@ export const CHARTED = {
     menu: 14,
   },
   missing: players('out of the game', 'at_the_line', 'offense', 'missing'),
+  missingDefenders: players('defenders out of the game', 'at_the_line', 'defense', 'dmissing'),
   mode: choice('mode', 'at_the_line', 'offense', 'mode', [
     'normal',
     'four_minute',

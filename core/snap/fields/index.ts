@@ -28,6 +28,21 @@ export const SNAP_FACTS = SNAP_FIELD_NAMES.filter(
 
 /** Fields that hold numbers of jerseys. */
 export const JERSEY_FIELDS: readonly SnapFact[] = SNAP_FACTS.filter((f) => SNAP_FIELDS[f].pattern === JERSEY);
+const OF_DEFENSE: ReadonlySet<SnapFact> = new Set<SnapFact>([
+  'tacklers',
+  'takenBy',
+  'returner',
+  'rushWon',
+  'blockedBy',
+]);
+/** Whose numbers a field of jerseys holds; who rushes, returns or takes the ball away is of the defense. */
+export const wornBy = (field: SnapFact): 'offense' | 'defense' =>
+  OF_DEFENSE.has(field) || SNAP_FIELDS[field].about === 'defense' ? 'defense' : 'offense';
+/** The numbers a snap names for a side in a field of jerseys; what is no number is none. */
+export function numbersIn(snap: Snap, field: SnapFact): readonly string[] {
+  const value = snap[field] as string | readonly string[] | null;
+  return value === null ? [] : (typeof value === 'string' ? [value] : value).filter((n) => JERSEY.test(n));
+}
 
 /** Fields whose entry has a flag, in the order of the table. */
 export const fieldsWith = (flag: keyof FieldSpec): SnapField[] =>
