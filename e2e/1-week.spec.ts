@@ -1,5 +1,5 @@
 import { expect, test } from './place';
-import { choose, SITE, HALF_GAME, line, pdfText, saved, signIn, type } from './staff';
+import { choose, SITE, HALF_GAME, line, pdfText, saved, signIn, type, visit } from './staff';
 
 test('from the half-logged game to a printed call sheet', async ({ page }) => {
   await signIn(page);
@@ -192,7 +192,7 @@ test('their defense: a structure, a situation of it, what was shown, who comes; 
   page,
 }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/read?team=STG`);
+  await visit(page, '/read?team=STG');
   await page.getByRole('toolbar', { name: 'Filters' }).getByLabel('side').selectOption('defense');
   await expect(page).toHaveURL(/side=defense/);
   const board = page.getByRole('region', { name: 'What they play against each structure' });
@@ -239,7 +239,7 @@ test('their offense, drawn and judged: a throw by its place, a coverage by what 
   page,
 }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/read?team=STG`);
+  await visit(page, '/read?team=STG');
   const reel = page.getByRole('dialog');
   const snaps = reel.getByRole('list', { name: 'Snaps of the reel' }).getByRole('listitem');
   const opens = async (door: ReturnType<typeof page.getByRole>, n: number): Promise<void> => {
@@ -271,7 +271,7 @@ test('their offense, drawn and judged: a throw by its place, a coverage by what 
 
 test('edit, insert, remove and undo, all by keyboard', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/log/${HALF_GAME}`);
+  await visit(page, `/log/${HALF_GAME}`);
   await expect(line(page)).toBeFocused();
   await page.keyboard.press('ArrowUp');
   const shown = await line(page).inputValue();
@@ -305,7 +305,7 @@ test('problems are named in place, the nearest word is one key away, and a line 
   page,
 }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/log/${HALF_GAME}`);
+  await visit(page, `/log/${HALF_GAME}`);
   await page.keyboard.type('pwoer r +6');
   await expect(page.getByRole('alert').filter({ hasText: '“pwoer” is not in the book' })).toBeVisible();
   await page.keyboard.press('Tab');
@@ -337,7 +337,7 @@ test('two members at one game: different fields both land, the same field is off
   await signIn(a);
   await signIn(b, 'Ivo Sedgewarden');
   for (const p of [a, b]) {
-    await p.goto(`${SITE()}/log/${HALF_GAME}`);
+    await visit(p, `/log/${HALF_GAME}`);
     await expect(line(p)).toBeFocused();
     await p.keyboard.press('ArrowUp');
     await p.keyboard.press('End');
@@ -362,20 +362,20 @@ test('two members at one game: different fields both land, the same field is off
 
 test('words of the book: add, say, merge', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/book?kind=coverage`);
+  await visit(page, '/book?kind=coverage');
   await page.getByRole('textbox', { name: 'Word', exact: true }).fill('blue three');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(page.getByText('“blue three” is in the book')).toBeVisible();
-  await page.goto(`${SITE()}/log/${HALF_GAME}`);
+  await visit(page, `/log/${HALF_GAME}`);
   await type(page, '1&10 @o30 blue three power r +1');
   await saved(page);
-  await page.goto(`${SITE()}/book?kind=coverage`);
+  await visit(page, '/book?kind=coverage');
   await page.getByRole('button', { name: /^blue three/ }).click();
   await page.getByRole('button', { name: 'merge blue three into another word' }).click();
   await choose(page, 'Keep', 'cover 3');
   await page.getByRole('button', { name: 'Merge', exact: true }).click();
   await expect(page.getByText('merged; 1 snap and 0 plays now say the other term')).toBeVisible();
-  await page.goto(`${SITE()}/log/${HALF_GAME}`);
+  await visit(page, `/log/${HALF_GAME}`);
   await page.keyboard.press('ArrowUp');
   await expect(line(page)).toHaveValue(/cover 3/);
   await page.keyboard.press('Alt+KeyX');
@@ -384,7 +384,7 @@ test('words of the book: add, say, merge', async ({ page }) => {
 
 test('a guest is told who could, and the address of another game is a plain not-found', async ({ page }) => {
   await signIn(page, 'Merrit Gorsefield');
-  await page.goto(`${SITE()}/book?kind=formation`);
+  await visit(page, '/book?kind=formation');
   await expect(page.getByRole('button', { name: /^merge / })).toHaveCount(0);
   expect((await page.goto(`${SITE()}/log/no-such-game`))!.status()).toBe(404);
   const cards = await page.request.get(`${SITE()}/api/book/cards?paper=a4`);
@@ -397,7 +397,7 @@ test('a guest is told who could, and the address of another game is a plain not-
   await expect(page.getByRole('link', { name: /The week: no opponent chosen/ })).toBeVisible();
   await expect(page.getByRole('navigation', { name: 'Work' }).getByRole('link')).toHaveCount(0);
   for (const path of ['/log', '/read', '/plan', '/rep', '/book', '/staff', '/log/import']) {
-    await page.goto(SITE() + path);
+    await visit(page, path);
     await expect(page.getByRole('heading', { name: 'Not for your roles' }), path).toBeVisible();
   }
   // The connection of the cards has idled for as long as the server keeps one: a reset is asked again, as a browser does.
@@ -437,7 +437,7 @@ test('nothing loads from another host', async ({ page }) => {
   const hosts = new Set<string>();
   page.on('request', (r) => hosts.add(new URL(r.url()).host));
   await signIn(page);
-  for (const path of ['/log', '/read', '/plan', '/rep', '/book', '/staff']) await page.goto(SITE() + path);
+  for (const path of ['/log', '/read', '/plan', '/rep', '/book', '/staff']) await visit(page, path);
   expect([...hosts]).toEqual([new URL(SITE()).host]);
 });
 

@@ -1,7 +1,7 @@
 import { expect, test } from './place';
 import { DEMO_SEED, simulateSeason } from '../demo/league';
 import { pack, snapToRow, unpack, writeCsv } from '../core/table';
-import { choose, SITE, enter, line, saved, type } from './staff';
+import { choose, SITE, enter, line, saved, type, visit } from './staff';
 
 test.describe.configure({ mode: 'serial' });
 
@@ -12,7 +12,7 @@ const table = writeCsv('snaps', game.snaps.map(snapToRow));
 const upload = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
 
 test('the first visit asks who you are, refuses what is wrong, keeps what was typed', async ({ page }) => {
-  await page.goto(SITE());
+  await visit(page, '/');
   await expect(page).toHaveURL(/\/first$/);
   await page.getByLabel('Program').fill('Alder staff');
   await choose(page, 'Level', 'college');
@@ -28,13 +28,13 @@ test('the first visit asks who you are, refuses what is wrong, keeps what was ty
   const steps = page.getByRole('region', { name: 'First steps' }).getByRole('listitem');
   await expect(steps).toHaveCount(4);
   await expect(steps.first()).toContainText('A game: start one with two teams, or import a file');
-  await page.goto(`${SITE()}/first`);
+  await visit(page, '/first');
   await expect(page).not.toHaveURL(/first/);
 });
 
 test.describe('signed in', () => {
   test.beforeEach(async ({ page }) => {
-    await page.goto(`${SITE()}/sign-in`);
+    await visit(page, '/sign-in');
     await expect(page.getByText('Demo data')).toHaveCount(0);
     await page.getByLabel('Name').fill('ada analyst');
     await page.getByLabel('Password').fill('a good long password');
@@ -46,7 +46,7 @@ test.describe('signed in', () => {
     await page.getByRole('button', { name: 'Add the sample game' }).click();
     await expect(page.getByRole('status', { name: 'Done' })).toContainText('The sample game is here.');
     await expect(page.getByRole('region', { name: 'First steps' })).toHaveCount(0);
-    await page.goto(`${SITE()}/read?team=LAN`);
+    await visit(page, '/read?team=LAN');
     await expect(page.getByRole('button', { name: /^\d+ snaps$/ }).first()).toBeVisible();
     await page.getByRole('link', { name: 'Log', exact: true }).click();
     await expect(
@@ -98,7 +98,7 @@ test.describe('signed in', () => {
           : row;
       })
       .join('\r\n');
-    await page.goto(`${SITE()}/log/import`);
+    await visit(page, '/log/import');
     await page.getByLabel('Files to import').setInputFiles(upload('snaps.csv', spoiled));
     await page.getByRole('button', { name: 'Import', exact: true }).click();
     await expect(page.getByText('12 faults; nothing was imported.')).toBeVisible();
@@ -106,17 +106,17 @@ test.describe('signed in', () => {
     await expect(faults).toHaveCount(13);
     await expect(faults.filter({ hasText: 'one of L, M, R' })).toContainText('4');
     await expect(faults.filter({ hasText: 'two digits, backs then tight ends' })).toContainText('personnel');
-    await page.goto(`${SITE()}/log`);
+    await visit(page, '/log');
     await expect(page.locator('#main').getByText('No games yet.')).toBeVisible();
   });
 
   test('a game of about 180 snaps by file upload, then export', async ({ page }) => {
     expect(game.snaps.length).toBeGreaterThanOrEqual(170);
-    await page.goto(`${SITE()}/log/import`);
+    await visit(page, '/log/import');
     await page.getByLabel('Files to import').setInputFiles(upload('saturday.csv', table));
     await page.getByRole('button', { name: 'Import', exact: true }).click();
     await expect(page.getByText(`${game.snaps.length} snaps`)).toBeVisible();
-    await page.goto(`${SITE()}/log/${game.key}`);
+    await visit(page, `/log/${game.key}`);
     await expect(page.getByText(`${game.snaps.length} snaps logged; all of them add up.`)).toBeVisible();
     const zip = await page.request.get(`${SITE()}/api/export`);
     const files = unpack('program.zip', new Uint8Array(await zip.body()));
@@ -127,7 +127,7 @@ test.describe('signed in', () => {
   });
 
   test('a game from nothing: who kicks off, a half without film, typed anchors', async ({ page }) => {
-    await page.goto(`${SITE()}/log`);
+    await visit(page, '/log');
     await choose(page, 'Away', 'a new team …');
     await page.getByLabel('Name of the away team').fill('Fen Gulls');
     await choose(page, 'Home', 'Saltmere Herons');
@@ -156,7 +156,7 @@ test.describe('signed in', () => {
   });
 
   test('an admin adds a member, who signs in and may not keep members', async ({ page, browser }) => {
-    await page.goto(`${SITE()}/staff`);
+    await visit(page, '/staff');
     await page.getByLabel('Name').fill('Bo Charter');
     await page.getByLabel('First password').fill('another good one');
     await page.getByRole('button', { name: 'Add', exact: true }).click();
@@ -166,7 +166,7 @@ test.describe('signed in', () => {
     await expect(other.getByText('Name or password is wrong.')).toBeVisible();
     await enter(other, 'Bo Charter', 'another good one');
     await expect(other.getByRole('heading', { name: 'What is next' })).toBeVisible();
-    await other.goto(`${SITE()}/staff`);
+    await visit(other, '/staff');
     await expect(other.getByRole('button', { name: 'Add', exact: true })).toHaveCount(0);
     await other.context().close();
   });
@@ -175,7 +175,7 @@ test.describe('signed in', () => {
     page,
     browser,
   }) => {
-    await page.goto(`${SITE()}/staff`);
+    await visit(page, '/staff');
     await page.getByLabel('Name').fill('Kim Only Admin');
     await page.getByLabel('First password').fill('another good one');
     await page.getByRole('checkbox', { name: 'charter' }).uncheck();
@@ -186,7 +186,7 @@ test.describe('signed in', () => {
     await enter(other, 'Kim Only Admin', 'another good one');
     await expect(other.getByText(/an admin finds members and backup under/)).toBeVisible();
     for (const path of ['/log', '/read', '/plan', '/book', '/book/draw']) {
-      await other.goto(SITE() + path);
+      await visit(other, path);
       await expect(other.getByRole('heading', { name: 'Not for your roles' }), path).toBeVisible();
       await expect(other.getByText(/is for a coordinator or coach or charter/)).toBeVisible();
     }

@@ -1,6 +1,6 @@
 import { expect, test } from './place';
 import { startCluster, stopCluster } from '../cli/cluster';
-import { SITE, HALF_GAME, line, saved, signIn, type } from './staff';
+import { SITE, HALF_GAME, line, saved, signIn, type, visit } from './staff';
 
 /** Its own: it is pulled down in the middle (playwright.config.ts). */
 const CLUSTER = 'outage';
@@ -11,7 +11,7 @@ test('the database is killed in the middle of logging: said, kept, saved when it
   page,
 }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/log/${HALF_GAME}`);
+  await visit(page, `/log/${HALF_GAME}`);
   const count = async (): Promise<number> =>
     (
       (await (await page.request.get(`${SITE()}/api/sync?scope=game:${HALF_GAME}`)).json()) as {
@@ -46,7 +46,7 @@ test('the database is killed in the middle of logging: said, kept, saved when it
 test('what waits in a closed tab is adopted and saved by the next', async ({ context }) => {
   const page = await context.newPage();
   await signIn(page);
-  await page.goto(`${SITE()}/log/${HALF_GAME}`);
+  await visit(page, `/log/${HALF_GAME}`);
   await expect(line(page)).toBeFocused();
   stopCluster(CLUSTER, 'immediate');
   await type(page, '1&10 @o40 11 trips r power r +2 "from the closed tab"');
@@ -54,7 +54,7 @@ test('what waits in a closed tab is adopted and saved by the next', async ({ con
   await page.close();
   await startCluster(CLUSTER, true);
   const next = await context.newPage();
-  await next.goto(`${SITE()}/log/${HALF_GAME}`);
+  await visit(next, `/log/${HALF_GAME}`);
   await saved(next);
   await next.reload();
   await next.keyboard.press('ArrowUp');

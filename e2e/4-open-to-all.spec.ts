@@ -1,6 +1,6 @@
 import { violationsInTheDark, violationsOf } from './axe';
 import { expect, test, type Page } from './place';
-import { SITE, HALF_GAME, signIn } from './staff';
+import { HALF_GAME, signIn, visit } from './staff';
 
 const found: string[] = [];
 
@@ -18,7 +18,7 @@ test('axe finds no violation on any screen, light or dark', async ({ browser }) 
   found.length = 0;
   const context = await browser.newContext({ colorScheme: 'light', reducedMotion: 'reduce' });
   const page = await context.newPage();
-  await page.goto(`${SITE()}/sign-in`);
+  await visit(page, '/sign-in');
   await look(page, 'sign in');
   // It would find something: a button nobody can name, words nobody can read.
   await page.evaluate(() => {
@@ -29,7 +29,7 @@ test('axe finds no violation on any screen, light or dark', async ({ browser }) 
   );
   await signIn(page);
   await look(page, 'week');
-  await page.goto(`${SITE()}/plan`);
+  await visit(page, '/plan');
   await look(page, 'plan');
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByRole('link', { name: 'Print preview' })).toBeVisible();
@@ -40,7 +40,7 @@ test('axe finds no violation on any screen, light or dark', async ({ browser }) 
     .click();
   await expect(page.getByTestId('call')).toHaveCount(1);
   await look(page, 'sheet');
-  await page.goto(`${SITE()}/plan`);
+  await visit(page, '/plan');
   await page.waitForLoadState('networkidle');
   await page.getByLabel('For our').selectOption('defense');
   await page.getByRole('button', { name: 'Start' }).click();
@@ -78,11 +78,11 @@ test('axe finds no violation on any screen, light or dark', async ({ browser }) 
     sheet.replace('plan', 'rep'),
     checks.replace('plan', 'rep'),
   ]) {
-    await page.goto(SITE() + path);
+    await visit(page, path);
     await page.waitForLoadState('networkidle');
     await look(page, path);
   }
-  await page.goto(`${SITE()}/log/${HALF_GAME}`);
+  await visit(page, `/log/${HALF_GAME}`);
   await page.keyboard.type('11 trips r pwoer');
   await look(page, 'log with a problem');
   await page.keyboard.press('Escape');
@@ -90,10 +90,10 @@ test('axe finds no violation on any screen, light or dark', async ({ browser }) 
   await page.keyboard.press('Alt+KeyL');
   await expect(page.getByRole('dialog')).toBeVisible();
   await look(page, 'look card');
-  await page.goto(`${SITE()}/staff`);
+  await visit(page, '/staff');
   await page.getByRole('button', { name: 'Change the rules' }).click();
   await look(page, 'counting rules');
-  await page.goto(`${SITE()}/book?term=formation-trips`);
+  await visit(page, '/book?term=formation-trips');
   await page.getByRole('button', { name: 'split trips' }).click();
   await expect(page.getByTestId('split-count')).toBeVisible();
   await look(page, 'splitting a word');

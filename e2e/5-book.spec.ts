@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { expect, test, type Locator, type Page } from './place';
 import { DEFAULT_BOOK } from '../core/book/default-book';
 import { writeBook } from '../core/book/term';
-import { choose, SITE, HALF_GAME, line, pdfText, saved, signIn, type } from './staff';
+import { choose, SITE, HALF_GAME, line, pdfText, saved, signIn, type, visit } from './staff';
 
 const snapsIn = async (page: Page): Promise<number> => {
   const button = page.locator('.toolbar').getByRole('button', { name: /^\d+ snaps?$/ });
@@ -29,7 +29,7 @@ test('from a formation nobody has named to a named, drawn, tagged one, found by 
     await what;
   };
   await signIn(page);
-  await page.goto(`${SITE()}/log/${HALF_GAME}`);
+  await visit(page, `/log/${HALF_GAME}`);
   await expect(line(page)).toBeFocused();
   await act(page.keyboard.type('1&10 @o30r 11 gull r gun 4-2 over cover 3 inside zone r #22 +3'));
   await expect(page.getByText('draw it as a formation')).toBeVisible();
@@ -56,7 +56,7 @@ test('from a formation nobody has named to a named, drawn, tagged one, found by 
   expect(actions).toBeLessThanOrEqual(25);
   test.info().annotations.push({ type: 'actions', description: String(actions) });
 
-  await page.goto(`${SITE()}/read?team=STG`);
+  await visit(page, '/read?team=STG');
   for (const [field, value] of [
     ['structure', /^3x1/],
     ['strong side', /^wing trey condensed/],
@@ -72,7 +72,7 @@ test('from a formation nobody has named to a named, drawn, tagged one, found by 
   await expect(page.getByRole('heading', { name: 'gull right, gun' })).toBeVisible();
   expect(await snapsIn(page)).toBe(1);
 
-  await page.goto(`${SITE()}/book?find=gull`);
+  await visit(page, '/book?find=gull');
   await page.getByRole('button', { name: /^gull/ }).click();
   await expect(page.getByRole('region', { name: 'The word gull' })).toContainText(
     'wing trey condensed right',
@@ -100,7 +100,7 @@ test('from a formation nobody has named to a named, drawn, tagged one, found by 
 
 test('a man is moved by keys alone, and undone', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/book/draw?from=formation-doubles`);
+  await visit(page, '/book/draw?from=formation-doubles');
   await page.getByRole('button', { name: /^H: 8\.0 yards left/ }).focus();
   await page.keyboard.press('Shift+ArrowRight');
   await expect(page.getByRole('button', { name: /^H: 6\.7 yards left|^H: 6\.4 yards left/ })).toBeVisible();
@@ -120,7 +120,7 @@ test('a man is moved by keys alone, and undone', async ({ page }) => {
 
 test('a tag in doubt counts half when the staff says so, and is found', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/log/2026-w08-stg-wre`);
+  await visit(page, '/log/2026-w08-stg-wre');
   await page.getByTestId('snap-line').click();
   // The last drive ends with a kick; this is a play of it.
   for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowUp');
@@ -129,18 +129,18 @@ test('a tag in doubt counts half when the staff says so, and is found', async ({
   await page.keyboard.type(' quality=starters?');
   await page.keyboard.press('Enter');
   await expect(page.locator('#saved')).toHaveText(/^saved/);
-  await page.goto(`${SITE()}/read?team=WRE`);
+  await visit(page, '/read?team=WRE');
   await page.getByRole('button', { name: '1 with a tag in doubt', exact: true }).click();
   await expect(page.getByRole('dialog')).toContainText('A tag in doubt: 1 snap');
-  await page.goto(`${SITE()}/staff`);
+  await visit(page, '/staff');
   await page.getByRole('button', { name: 'Change the rules' }).click();
   await choose(page, 'tags in doubt', 'the snap counts half');
   await page.getByRole('button', { name: 'Save the rules' }).click();
   await expect(page.getByText('tags in doubt: the snap counts half')).toBeVisible();
-  await page.goto(`${SITE()}/read?team=WRE`);
+  await visit(page, '/read?team=WRE');
   await expect(page.getByRole('button', { name: '1 with a tag in doubt, counting half' })).toBeVisible();
   await expect(page.getByRole('button', { name: /^\d+ snaps, worth \d/ })).toBeVisible();
-  await page.goto(`${SITE()}/staff`);
+  await visit(page, '/staff');
   await page.getByRole('button', { name: 'Change the rules' }).click();
   await page.getByRole('button', { name: 'Reset to defaults' }).click();
   await expect(page.getByText('tags in doubt: count like the others')).toBeVisible();
@@ -149,11 +149,11 @@ test('a tag in doubt counts half when the staff says so, and is found', async ({
 test('the strength rule moves the counts, and back', async ({ page }) => {
   await signIn(page);
   const byStrength = async () => {
-    await page.goto(`${SITE()}/read?team=STG&filter=boundary:the boundary`);
+    await visit(page, '/read?team=STG&filter=boundary:the boundary');
     return snapsIn(page);
   };
   const before = await byStrength();
-  await page.goto(`${SITE()}/staff`);
+  await visit(page, '/staff');
   await page.getByRole('button', { name: 'Change the rules' }).click();
   await choose(page, 'passing strength by', 'the tight end');
   await choose(page, 'then by', 'more receivers');
@@ -161,7 +161,7 @@ test('the strength rule moves the counts, and back', async ({ page }) => {
   await page.getByRole('button', { name: 'Save the rules' }).click();
   await expect(page.getByText('Passing strength by the tight end, then more receivers')).toBeVisible();
   expect(await byStrength()).not.toBe(before);
-  await page.goto(`${SITE()}/staff`);
+  await visit(page, '/staff');
   await page.getByRole('button', { name: 'Change the rules' }).click();
   await page.getByRole('textbox', { name: 'backed up, from' }).fill('95');
   await page.getByRole('button', { name: 'Save the rules' }).click();
@@ -179,7 +179,7 @@ test('the strength rule moves the counts, and back', async ({ page }) => {
 
 test('one word into two by a condition with its count, and undone', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/book?term=formation-trey`);
+  await visit(page, '/book?term=formation-trey');
   await page.getByRole('button', { name: 'split trey' }).click();
   await choose(page, 'When', 'personnel');
   const twelve = page.getByRole('checkbox', { name: /^12 \(\d+\)$/ });
@@ -190,9 +190,9 @@ test('one word into two by a condition with its count, and undone', async ({ pag
   await page.getByRole('textbox', { name: 'New term' }).fill('trey heavy');
   await page.getByRole('button', { name: 'Split', exact: true }).click();
   await expect(page.getByText(`split; ${n} snaps now say the other word`)).toBeVisible();
-  await page.goto(`${SITE()}/book?find=trey heavy`);
+  await visit(page, '/book?find=trey heavy');
   await expect(page.getByRole('button', { name: new RegExp(`^trey heavy ?${n}`) })).toBeVisible();
-  await page.goto(`${SITE()}/book`);
+  await visit(page, '/book');
   await page.getByRole('button', { name: 'undo: trey heavy split from trey' }).click();
   await expect(page.getByText(`undone; ${n} snaps say again what they said`)).toBeVisible();
 });
@@ -209,7 +209,7 @@ test('the look card is reached from Log, Read, a reel and Plan, and places all t
     expect(await dialog.getByRole('table').count()).toBe(3);
     await dialog.getByRole('button', { name: 'Close' }).click();
   };
-  await page.goto(`${SITE()}/log/${HALF_GAME}`);
+  await visit(page, `/log/${HALF_GAME}`);
   await expect(line(page)).toBeFocused();
   await page.keyboard.type('12 wing pro r i 4-3 over cover 3 strong stretch r');
   await page.keyboard.press('Alt+KeyL');
@@ -221,10 +221,10 @@ test('the look card is reached from Log, Read, a reel and Plan, and places all t
   await expect(line(page)).toBeFocused();
   await page.keyboard.press('Escape');
 
-  await page.goto(`${SITE()}/read?team=STG&filter=play:run;direction:R&reel=all`);
+  await visit(page, '/read?team=STG&filter=play:run;direction:R&reel=all');
   await page.getByRole('dialog').getByRole('button', { name: 'look card' }).click();
   await ledger();
-  await page.goto(`${SITE()}/read?team=STG`);
+  await visit(page, '/read?team=STG');
   await page
     .getByRole('button', { name: /^look card of / })
     .first()
@@ -232,7 +232,7 @@ test('the look card is reached from Log, Read, a reel and Plan, and places all t
   await expect(page.getByRole('dialog')).toContainText('in the box against');
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
 
-  await page.goto(`${SITE()}/plan`);
+  await visit(page, '/plan');
   await page.getByRole('button', { name: 'Start' }).click();
   await page.getByRole('button', { name: 'add Power right to 1st & 10' }).click();
   await page.getByRole('button', { name: 'look card of call 1' }).click();
@@ -254,7 +254,7 @@ test('a play: other ways to show it with the jobs they change, a set-up that the
   page,
 }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/book?kind=plays&play=play-angle`);
+  await visit(page, '/book?kind=plays&play=play-angle');
   await choose(page, 'Play', 'Stick');
   await page.getByRole('spinbutton', { name: 'Shown at least' }).fill('99');
   await page.getByRole('button', { name: 'Link it' }).click();
@@ -262,7 +262,7 @@ test('a play: other ways to show it with the jobs they change, a set-up that the
   await expect(page.getByRole('region', { name: 'The play Angle' })).toContainText(
     /Show Stick first, 99 times: shown \d+, not yet enough/,
   );
-  await page.goto(`${SITE()}/book?kind=plays&play=play-power-left`);
+  await visit(page, '/book?kind=plays&play=play-power-left');
   const pictures = page.getByRole('region', { name: 'Other ways to show it' });
   await expect(pictures).toContainText(/\d+ can be shown with 12 personnel/);
   const first = pictures.getByRole('row').nth(1);
@@ -270,7 +270,7 @@ test('a play: other ways to show it with the jobs they change, a set-up that the
   await first.getByRole('button').click();
   await expect(pictures.getByRole('heading', { name: /new for \d+ of 11/ })).toBeVisible();
 
-  await page.goto(`${SITE()}/plan`);
+  await visit(page, '/plan');
   await page.getByRole('button', { name: 'Start' }).click();
   await page.getByRole('button', { name: 'add Angle to 1st & 10' }).click();
   await expect(page.getByRole('list', { name: 'What the sheet leaves open' })).toContainText(
@@ -280,7 +280,7 @@ test('a play: other ways to show it with the jobs they change, a set-up that the
 
 test('the book travels: formation sheets, book.json out and in', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/book`);
+  await visit(page, '/book');
   const sheet = await pdfText(
     new Uint8Array(await (await page.request.get(`${SITE()}/api/book/cards`)).body()),
   );
@@ -319,7 +319,7 @@ test('the book travels: formation sheets, book.json out and in', async ({ page }
 
 test('a word’s meaning is typed, refused by name when it cannot be read, and drawn', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/book?kind=front`);
+  await visit(page, '/book?kind=front');
   await page.getByRole('textbox', { name: 'Word', exact: true }).fill('wide even');
   await page.getByRole('textbox', { name: 'Means' }).fill('w9 w3 s3 x9 | M0');
   await expect(page.locator('.notationmarks mark')).toHaveText('x9');
@@ -336,9 +336,9 @@ test('a word’s meaning is typed, refused by name when it cannot be read, and d
 
 test('7-on-7 film has its own field and is never counted with eleven-man film', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/read?team=STG`);
+  await visit(page, '/read?team=STG');
   const eleven = await snapsIn(page);
-  await page.goto(`${SITE()}/log`);
+  await visit(page, '/log');
   await choose(page, 'Away', 'Marrow Fen Stags');
   await choose(page, 'Home', 'Tidewick Drovers');
   await choose(page, 'Kind of film', 'seven on seven');
@@ -348,7 +348,7 @@ test('7-on-7 film has its own field and is never counted with eleven-man film', 
   await type(page, 'offense=STG defense=DRO 1&10 @t40 trips r gun cover 3 stick +7');
   await type(page, '.. quarters snag inc');
   await saved(page);
-  await page.goto(`${SITE()}/read?team=STG`);
+  await visit(page, '/read?team=STG');
   expect(await snapsIn(page)).toBe(eleven);
   await choose(page, 'film', '7-on-7');
   await expect(page).toHaveURL(/film=seven/);
@@ -366,7 +366,7 @@ test('7-on-7 film has its own field and is never counted with eleven-man film', 
 
 test('a motion drawn by hand is named by its path, with what it changes', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/book/draw?from=formation-trips`);
+  await visit(page, '/book/draw?from=formation-trips');
   await page.getByRole('button', { name: 'Try a motion' }).click();
   const yard = (await page.locator('.drawfield').boundingBox())!.width / 51;
   await dragTo(page, page.getByRole('button', { name: /^H:/ }), -12 * yard, 1 * yard);

@@ -1,12 +1,12 @@
 /** Five men on the board, backs, notes, people that do not fit a picture, and keys typed too early. */
 import { expect, test } from './place';
-import { choose, SITE, line, saved, signIn, type } from './staff';
+import { choose, SITE, line, saved, signIn, type, visit } from './staff';
 
 test('five men stand on the board of a flag game; its formation is typed, drawn and counted apart', async ({
   page,
 }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/book/draw`);
+  await visit(page, '/book/draw');
   await choose(page, 'game', '5-a-side flag');
   await expect(page.locator('.drawfield g[data-letter]')).toHaveCount(5);
   await page.getByRole('textbox', { name: 'By words' }).fill('X-10 Y+7o1 Z+11o1');
@@ -16,7 +16,7 @@ test('five men stand on the board of a flag game; its formation is typed, drawn 
   await page.getByRole('button', { name: 'Save in the Book' }).click();
   await expect(page.getByRole('status').filter({ hasText: '“kite” is in the book' })).toBeVisible();
 
-  await page.goto(`${SITE()}/log`);
+  await visit(page, '/log');
   for (const [label, option] of [
     ['Away', 'Dunmorrow Lanterns'],
     ['Home', 'Tidewick Drovers'],
@@ -28,16 +28,16 @@ test('five men stand on the board of a flag game; its formation is typed, drawn 
   await page.getByRole('button', { name: 'Start game' }).click();
   await type(page, 'offense=LAN defense=DRO 1&10 @t45 kite r cover 3 smash +6');
   await saved(page);
-  await page.goto(`${SITE()}/read?team=LAN&film=five`);
+  await visit(page, '/read?team=LAN&film=five');
   await expect(page.getByRole('heading', { name: 'kite right' })).toBeVisible();
   await expect(page.getByRole('img', { name: /kite right: 2x1/ })).toBeVisible();
-  await page.goto(`${SITE()}/read?team=LAN`);
+  await visit(page, '/read?team=LAN');
   await expect(page.getByRole('heading', { name: 'kite right' })).toHaveCount(0);
 });
 
 test('a backfield is drawn by its own points, a word has notes and another name', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/book?kind=backfield&term=backfield-gun-wide`);
+  await visit(page, '/book?kind=backfield&term=backfield-gun-wide');
   await page.getByRole('link', { name: 'Draw', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Draw “gun wide”' })).toBeVisible();
   await page.getByRole('button', { name: /^T: 4\.0 yards left/ }).focus();
@@ -48,7 +48,7 @@ test('a backfield is drawn by its own points, a word has notes and another name'
     page.getByRole('status').filter({ hasText: 'changed; what follows from it is computed anew' }),
   ).toBeVisible();
 
-  await page.goto(`${SITE()}/book?kind=coverage&term=coverage-trap`);
+  await visit(page, '/book?kind=coverage&term=coverage-trap');
   await page.getByRole('button', { name: 'aliases of trap' }).click();
   await page.getByRole('textbox', { name: 'Also said' }).last().fill('trap 2, corner trap');
   await page.getByRole('textbox', { name: 'Notes' }).fill('only against condensed sets');
@@ -65,7 +65,7 @@ test('a backfield is drawn by its own points, a word has notes and another name'
 
 test('people that the picture cannot hold are said while the line is typed', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/log/2026-w08-stg-wre`);
+  await visit(page, '/log/2026-w08-stg-wre');
   await expect(line(page)).toBeFocused();
   await page.keyboard.type('11 ace r under');
   await expect(page.getByTestId('says')).toHaveText(
@@ -110,7 +110,7 @@ test('what is chosen and typed before the page is alive stands', async ({ page }
   await page.getByRole('button', { name: 'Start game' }).click();
   await expect(page.getByText('Who kicks off?')).toBeVisible();
   await expect(line(page)).toBeFocused();
-  await page.goto(`${SITE()}/log/season?team=STG`);
+  await visit(page, '/log/season?team=STG');
   await expect(page.getByRole('row', { name: /seven on seven/ })).toBeVisible();
 });
 
@@ -119,7 +119,7 @@ test('a part that cannot be loaded takes no screen with it, and comes with the n
   context,
 }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/log/2026-w08-stg-wre`);
+  await visit(page, '/log/2026-w08-stg-wre');
   await expect(line(page)).toBeFocused();
   await page.waitForLoadState('networkidle');
   await page.keyboard.type('12 wing l power l');

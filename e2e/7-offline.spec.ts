@@ -1,12 +1,12 @@
 /** Without a network: everything that was open opens, logs and saves; what is refused is kept with its reason. */
 import { expect, test, type BrowserContext, type Page } from './place';
-import { choose, SITE, line, saved, signIn, type } from './staff';
+import { choose, SITE, line, saved, signIn, type, visit } from './staff';
 
 test.use({ serviceWorkers: 'allow' });
 
 /** A game of its own; gives its address and key. */
 async function newGame(page: Page, week: string): Promise<string> {
-  await page.goto(`${SITE()}/log`);
+  await visit(page, '/log');
   await choose(page, 'Away', 'Marrow Fen Stags');
   await choose(page, 'Home', 'Saltmere Herons');
   await page.getByRole('textbox', { name: 'Week' }).fill(week);
@@ -51,7 +51,7 @@ test('offline: twenty snaps, a reload, one refused; online: nineteen in order, o
   await kept(page, `/log/${game}`);
   const second = await browser.newContext();
   const watcher = await other(second);
-  await watcher.goto(`${SITE()}/log/${game}`);
+  await visit(watcher, `/log/${game}`);
   await expect(line(watcher)).toBeFocused();
 
   await context.setOffline(true);
@@ -87,7 +87,7 @@ test('offline: twenty snaps, a reload, one refused; online: nineteen in order, o
   await expect(page.getByTestId('before')).toBeVisible();
   await expect(page.locator('#saved')).toHaveText(/20 waiting|saving 20/);
   // The other pages of the week open too, and a page that was never opened says so in words.
-  await page.goto(`${SITE()}/read`);
+  await visit(page, '/read');
   await expect(page.getByRole('heading', { name: 'The server does not answer' })).toBeVisible();
   await page.getByRole('link', { name: `log: ${game}` }).click();
   await expect(line(page)).toBeFocused();
@@ -146,7 +146,7 @@ test('a browser killed right after Enter, offline, loses nothing; a tab opened b
   await Promise.all([page, tab].map((p) => p.close({ runBeforeUnload: false })));
   await context.setOffline(false);
   const next = await context.newPage();
-  await next.goto(`${SITE()}/`);
+  await visit(next, '/');
   // Sent from anywhere in the application, and shown there.
   await expect(next.locator('#saved')).toHaveText(/^saved \d/, { timeout: 30_000 });
   expect((await rows(next, game)).map((r) => r.fields.note ?? 'kickoff')).toEqual([
@@ -215,7 +215,7 @@ test('signing out asks while something waits, and leaves nothing on the browser'
     ),
   ).toEqual([]);
   await context.setOffline(true);
-  await page.goto(`${SITE()}/log/${game}`);
+  await visit(page, `/log/${game}`);
   await expect(page.getByText('No page was opened on this browser before.')).toBeVisible();
   await context.setOffline(false);
 });
@@ -277,7 +277,7 @@ test('Back into Log, quick reloads and two members at once: every snap its own p
   await type(page, 'kickoff tb');
   const second = await browser.newContext();
   const watcher = await other(second);
-  await watcher.goto(`${SITE()}/log/${game}`);
+  await visit(watcher, `/log/${game}`);
   await expect(line(watcher)).toBeFocused();
   for (let n = 0; n < 6; n++) {
     await type(page, `1&10 @o30 power r +1 "a${n}"`);
@@ -312,7 +312,7 @@ test('where the scripts come from this browser, looks are still measured in a wo
     if (m.type() === 'error') said.push(m.text());
   });
   const began = page.waitForEvent('worker');
-  await page.goto(`${SITE()}/read?team=STG`);
+  await visit(page, '/read?team=STG');
   const worker = await began;
   await expect(page.getByRole('region', { name: 'Looks to prepare for' })).toContainText(
     /\d+ looks in \d games/,

@@ -2,7 +2,7 @@
 import { expect, test } from './place';
 import { zipSync } from 'fflate';
 import { LIMITS } from '../core/table';
-import { SITE, HALF_GAME, signIn } from './staff';
+import { SITE, HALF_GAME, signIn, visit } from './staff';
 
 const MB = 1024 * 1024;
 type Line = { error?: string; outcome?: { imported: boolean; faults: string[]; book: unknown } };
@@ -93,7 +93,7 @@ test('a bomb, a flood of rows, broken bytes and a cut archive are refused in wor
     `while hostile files came in: ${asked} questions of others, the slowest ${slowest} ms\n`,
   );
   expect(slowest).toBeLessThan(5000);
-  await page.goto(`${SITE()}/log`);
+  await visit(page, '/log');
   await expect(page.getByText('flood')).toHaveCount(0);
 });
 
@@ -102,7 +102,7 @@ test('an import can be stopped, and a large one is taken: more than the 10 MB of
 }) => {
   test.slow();
   await signIn(page);
-  await page.goto(`${SITE()}/log/import`);
+  await visit(page, '/log/import');
   const note = 'x'.repeat(900);
   const csv = `snap_id,game,order,offense,defense,note\n${Array.from({ length: 13_000 }, (_, i) => `s${i},large,${i + 1},HER,STG,${note}`).join('\n')}\n`;
   expect(csv.length).toBeGreaterThan(11 * MB);

@@ -2,7 +2,7 @@
 import { expect, test } from './place';
 import { spawnServer, waitUntilUp } from '../cli/serve';
 import { freePort } from '../cli/system';
-import { SITE, HALF_GAME, line, saved, signIn, type } from './staff';
+import { HALF_GAME, line, saved, signIn, type, visit } from './staff';
 
 test('a session of one is known to the other, and a snap saved at one is seen at the other', async ({
   page,
@@ -22,7 +22,7 @@ test('a session of one is known to the other, and a snap saved at one is seen at
     const watcher = await there.newPage();
     await watcher.goto(`${other}/log/${HALF_GAME}`);
     await expect(line(watcher)).toBeFocused();
-    await page.goto(`${SITE()}/log/${HALF_GAME}`);
+    await visit(page, `/log/${HALF_GAME}`);
     await type(page, '1&10 @o30 power r +2 "crosses"');
     await saved(page);
     const began = Date.now();

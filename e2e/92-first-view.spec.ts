@@ -1,7 +1,7 @@
 import { firstView, MOST_FIRST_SCRIPT, SCREENS } from '../bench/first-view';
 import type { Locator, Page } from '@playwright/test';
 import { expect, test } from './place';
-import { signIn, SITE } from './staff';
+import { signIn, SITE, visit } from './staff';
 
 test('no screen asks for more than 250 kB of script before it can be used', async ({ page, browser }) => {
   await signIn(page);
@@ -50,21 +50,21 @@ test('the board that the server draws says what the page says, and its doors lea
     '?filter=personnel:11&cell=1st_10',
     '?team=HER&range=distance:4..9',
   ]) {
-    await page.goto(`${SITE()}/read${search}`);
+    await visit(page, `/read${search}`);
     await expect(page.locator('[aria-label="Situation board"]:not([aria-busy])')).toBeVisible();
     const alive = await boardLines(board(page));
     // What waits in the document is moved to its place by a script; without one it stands below.
-    await served.goto(`${SITE()}/read${search}`);
+    await visit(served, `/read${search}`);
     expect(await boardLines(served.locator('[aria-label="Situation board"]')), search).toEqual(alive);
     lines += alive.length;
   }
   expect(lines).toBeGreaterThan(40);
   const href = await served.locator('[aria-label="Situation board"] a.num').first().getAttribute('href');
   const said = await served.locator('[aria-label="Situation board"] a.num').first().textContent();
-  await page.goto(SITE() + href!);
+  await visit(page, href!);
   const [k] = /\d+/.exec(said!)!;
   await expect(page.getByRole('dialog')).toContainText(`: ${k} snap`);
-  await page.goto(`${SITE()}/read?side=defense`);
+  await visit(page, '/read?side=defense');
   await expect(page.getByRole('region', { name: 'Situation board' })).toHaveCount(0);
   await bare.close();
 });

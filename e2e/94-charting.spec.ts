@@ -3,7 +3,7 @@ import path from 'node:path';
 import { unpack } from '../core/table';
 import { axe } from './axe';
 import { expect, test } from './place';
-import { HALF_GAME, line, saved, SITE, signIn } from './staff';
+import { HALF_GAME, line, saved, SITE, signIn, visit } from './staff';
 
 const FIXTURES = path.join(import.meta.dirname, '../core/foreign/fixtures');
 const SEMICOLONS = path.join(FIXTURES, 'semicolons-and-dates.csv');
@@ -12,7 +12,7 @@ test('a table with other words, dates for downs and a bad cell becomes a game; t
   page,
 }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/log/import`);
+  await visit(page, '/log/import');
   const choose = page.getByLabel('Files to import');
   await choose.setInputFiles(SEMICOLONS);
   await expect(page.getByRole('heading', { name: 'semicolons-and-dates.csv' })).toBeVisible();
@@ -75,7 +75,7 @@ test('a table with other words, dates for downs and a bad cell becomes a game; t
     '9 STG 1 10 48 M spread four verticals 18 complete ',
   ]);
 
-  await page.goto(`${SITE()}/log/import`);
+  await visit(page, '/log/import');
   await choose.setInputFiles(SEMICOLONS);
   await expect(page.getByText('read as the last file with these columns')).toBeVisible();
   await expect(page.getByLabel('Misc is')).toHaveValue('');
@@ -83,7 +83,7 @@ test('a table with other words, dates for downs and a bad cell becomes a game; t
 
 test('a workbook with a sheet a game, a file that is no table, and pasted cells', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/log/import`);
+  await visit(page, '/log/import');
   const choose = page.getByLabel('Files to import');
   await choose.setInputFiles({
     name: 'old.xls',
@@ -135,7 +135,7 @@ test('words nobody knows: one is a term of the book under another name, one beco
   page,
 }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/log/import`);
+  await visit(page, '/log/import');
   await page.getByLabel('Files to import').setInputFiles(path.join(FIXTURES, 'words-nobody-knows.csv'));
   await page.getByLabel('away', { exact: true }).selectOption('OTT');
   await page.getByLabel('home', { exact: true }).selectOption('HER');
@@ -147,7 +147,7 @@ test('words nobody knows: one is a term of the book under another name, one beco
   await page.getByRole('button', { name: 'Import 4 snaps' }).click();
   await expect(page.getByText('Imported 4 snaps.')).toBeVisible();
   await saved(page);
-  await page.goto(`${SITE()}/book?kind=formation`);
+  await visit(page, '/book?kind=formation');
   await expect(page.locator('#main').getByText('larkspur', { exact: true }).first()).toBeVisible();
 });
 
@@ -155,13 +155,13 @@ test('a charting pass without the mouse: single keys, figures, back, undo, and a
   page,
 }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/log/${HALF_GAME}`);
+  await visit(page, `/log/${HALF_GAME}`);
   // The page is alive: before that it takes the focus to the line once more.
   await expect(page.getByText(/snaps logged/)).toBeVisible();
   await page.getByRole('link', { name: 'charting passes' }).press('Enter');
   const strip = page.getByTestId('pass-strip');
   await expect(strip).toBeFocused();
-  await page.goto(`${SITE()}/log/${HALF_GAME}/pass?pass=corners`);
+  await visit(page, `/log/${HALF_GAME}/pass?pass=corners`);
   await expect(strip).toBeFocused();
   await expect(page.getByText('56 snaps left')).toBeVisible();
   const said = (field: string) => strip.locator('dl > div').filter({ hasText: field }).locator('dd');
@@ -211,10 +211,10 @@ test('a pass while the server is away, and against another member: all of it is 
   const said = (p: typeof page, field: string) =>
     strip(p).locator('dl > div').filter({ hasText: field }).locator('dd');
   for (const p of [page, theirs]) {
-    await p.goto(`${SITE()}${path_}`);
+    await visit(p, `${path_}`);
     await expect(strip(p)).toBeFocused();
   }
-  await page.goto(`${SITE()}${path_}`);
+  await visit(page, `${path_}`);
   await expect(strip(page)).toBeFocused();
   await expect(page.getByText(/Ivo Sedgewarden is here on snap \d+/)).toBeVisible();
   // The store does not answer: keys go on, nothing is said to be saved.
@@ -256,7 +256,7 @@ test('the box score: totals, an official figure that differs, and the snaps that
   page,
 }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/log`);
+  await visit(page, '/log');
   await page.getByRole('link', { name: 'box score of Dunmorrow Lanterns at Marrow Fen Stags' }).click();
   const totals = page.getByRole('region', { name: 'Team totals' });
   const yards = totals.getByRole('button', {
@@ -280,7 +280,7 @@ test('the box score: totals, an official figure that differs, and the snaps that
   await expect(page).toHaveURL(/\?snap=/);
   await expect(line(page)).not.toHaveValue('');
   // The scorer's table, pasted.
-  await page.goto(`${SITE()}/log/2026-w06-lan-stg/box`);
+  await visit(page, '/log/2026-w06-lan-stg/box');
   await page
     .getByLabel('Official figures to take')
     .fill('Team,STG,LAN\nRushes-Yards,30-99,28-120\nWeather,dry,dry\n');
@@ -292,19 +292,19 @@ test('the box score: totals, an official figure that differs, and the snaps that
   await page.reload();
   await expect(official).toHaveValue('99');
   // The professionals' way: sacks off the passing yards.
-  await page.goto(`${SITE()}/log/2026-w06-lan-stg/box?sacks=pass`);
+  await visit(page, '/log/2026-w06-lan-stg/box?sacks=pass');
   await expect(yards).not.toHaveText(String(logged));
 });
 
 test('a game closes when its findings are fixed, or with a reason', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/log`);
+  await visit(page, '/log');
   const row = page.getByRole('row').filter({ hasText: 'Dunmorrow Lanterns at Marrow Fen Stags' });
   await row.getByRole('button', { name: /^close/ }).click();
   await expect(row.getByRole('alert')).toContainText('findings stand: fix or keep each in Log');
   await row.getByLabel(/closed all the same$/).fill('the film ends there');
   await row.getByRole('button', { name: /^close all the same/ }).click();
   await expect(row.getByRole('button', { name: /^open / })).toBeVisible();
-  await page.goto(`${SITE()}/staff`);
+  await visit(page, '/staff');
   await expect(page.getByText('2026-w06-lan-stg closed: the film ends there').first()).toBeVisible();
 });

@@ -2,11 +2,11 @@
 import { unpack } from '../core/table';
 import { axe } from './axe';
 import { expect, test, type Page } from './place';
-import { HALF_GAME, line, saved, SITE, signIn } from './staff';
+import { HALF_GAME, line, saved, SITE, signIn, visit } from './staff';
 
 test('find with a slash, mark all, change them together, one undo', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/log/${HALF_GAME}`);
+  await visit(page, `/log/${HALF_GAME}`);
   await expect(line(page)).toBeFocused();
   await expect(page.locator('[aria-label="The game so far"]:not([aria-busy])')).toBeVisible();
   await page.keyboard.type('/3rd zebra');
@@ -44,7 +44,7 @@ test('find with a slash, mark all, change them together, one undo', async ({ pag
 
 test('a plan of the staff’s own is what the passes ask', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/log/charting?team=STG`);
+  await visit(page, '/log/charting?team=STG');
   await page.getByLabel('begin with', { exact: true }).selectOption('hour');
   await page.getByLabel('a pass of your own').fill('Backs');
   await page.getByRole('button', { name: 'Add pass' }).click();
@@ -54,16 +54,16 @@ test('a plan of the staff’s own is what the passes ask', async ({ page }) => {
   await axe(page);
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('status', { name: 'Done' })).toContainText('is saved');
-  await page.goto(`${SITE()}/log/${HALF_GAME}/pass`);
+  await visit(page, `/log/${HALF_GAME}/pass`);
   await expect(page.getByRole('heading', { name: 'One hour pass' })).toBeVisible();
   await expect(page.getByLabel('pass', { exact: true }).locator('option')).toHaveText([
     /^One hour/,
     /^Backs/,
   ]);
-  await page.goto(`${SITE()}/log/charting?team=STG`);
+  await visit(page, '/log/charting?team=STG');
   await page.getByRole('button', { name: 'Reset to default' }).click();
   await expect(page.getByRole('status', { name: 'Done' })).toContainText('by the general plan again');
-  await page.goto(`${SITE()}/log/${HALF_GAME}/pass`);
+  await visit(page, `/log/${HALF_GAME}/pass`);
   await expect(page.getByRole('heading', { name: 'Offense pass' })).toBeVisible();
 });
 
@@ -71,7 +71,7 @@ test('a roster is pasted, a number two men wear is told apart, a letter is a num
   page,
 }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/log/rosters?team=WRE&game=${HALF_GAME}`);
+  await visit(page, `/log/rosters?team=WRE&game=${HALF_GAME}`);
   await page.getByLabel('Roster to add').fill('No,Name,Pos,Ht\n88,Tam Ferrow,Y,6-3\nx,Nobody,Z,6-0\n');
   await expect(page.getByText('1 player understood, 1 not')).toBeVisible();
   await axe(page);
@@ -89,7 +89,7 @@ test('a roster is pasted, a number two men wear is told apart, a letter is a num
   await game.getByLabel('number', { exact: true }).fill('88');
   await game.getByRole('button', { name: 'Save letter' }).click();
   await expect(game.getByRole('list', { name: 'Letters of this game' })).toContainText('H #88');
-  await page.goto(`${SITE()}/log/${HALF_GAME}`);
+  await visit(page, `/log/${HALF_GAME}`);
   await expect(line(page)).toBeFocused();
   await page.keyboard.type('WRE sweep r #h +3');
   await expect(page.locator('.echo')).toContainText('88');
@@ -98,7 +98,7 @@ test('a roster is pasted, a number two men wear is told apart, a letter is a num
 
 test('the drill shows a look, takes it away, and says what it was', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/log/drill?team=STG`);
+  await visit(page, '/log/drill?team=STG');
   await page.getByLabel('shown for', { exact: true }).selectOption('1');
   await page.getByRole('button', { name: 'Show it' }).press('Enter');
   const picture = page.getByRole('img', { name: 'a look to be named' });
@@ -159,7 +159,7 @@ test('the season: how far each game is charted, who lines up like us, a game for
   page,
 }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/log/season`);
+  await visit(page, '/log/season');
   const games = page.getByRole('region', { name: 'Games of the season' });
   await games.getByLabel('camera of Marrow Fen Stags at Hollowquay Wrens').selectOption('broadcast');
   await expect(page.getByRole('status').getByText('saved', { exact: true })).toBeVisible();
@@ -192,7 +192,7 @@ test('the season: how far each game is charted, who lines up like us, a game for
     'trade.json',
   ]);
   // Any view of Read is a file too.
-  await page.goto(`${SITE()}/read?team=STG&filter=personnel:12`);
+  await visit(page, '/read?team=STG&filter=personnel:12');
   const link = page.getByRole('link', { name: 'JSON Lines' });
   const answer = await page.request.get(`${SITE()}${await link.getAttribute('href')}`);
   const lines = (await answer.text()).trimEnd().split('\n');
@@ -205,7 +205,7 @@ test('the season: how far each game is charted, who lines up like us, a game for
   // A game counts what the staff says, here and in every report.
   const whole = Number(/^\d+/.exec(shown!)![0]);
   const counts = async (words: string): Promise<void> => {
-    await page.goto(`${SITE()}/log/season`);
+    await visit(page, '/log/season');
     await games
       .getByLabel('what Marrow Fen Stags at Hollowquay Wrens counts in reports')
       .selectOption({ label: words });
@@ -214,7 +214,7 @@ test('the season: how far each game is charted, who lines up like us, a game for
     await expect(
       games.getByLabel('what Marrow Fen Stags at Hollowquay Wrens counts in reports').locator(':checked'),
     ).toHaveText(words);
-    await page.goto(`${SITE()}/read?team=STG&filter=personnel:12`);
+    await visit(page, '/read?team=STG&filter=personnel:12');
   };
   await counts('half');
   const worth = page.getByRole('button', { name: new RegExp(`^${whole} snaps, worth [\\d.]+$`) });

@@ -9,7 +9,7 @@ import { effectiveSnap, walkGame } from '../core/rules';
 import { DEMO_SEED, loggedGames, simulateSeason } from '../demo/league';
 import { keySnap, SECOND, typeSnap } from './analyst';
 import { expect, test } from './place';
-import { HALF_GAME, line, saved, SITE, signIn } from './staff';
+import { HALF_GAME, line, saved, SITE, signIn, visit } from './staff';
 
 const PART = 8;
 
@@ -21,7 +21,7 @@ test('the rest of the half game, first and second pass, to closed, equals the tr
   const truth = walkGame(game.snaps.slice(0, begun + many), COLLEGE);
   const rows = truth.slice(begun);
   await signIn(page);
-  await page.goto(`${SITE()}/log/${HALF_GAME}`);
+  await visit(page, `/log/${HALF_GAME}`);
   await expect(line(page)).toBeFocused();
   await expect(page.locator('[aria-label="The game so far"]:not([aria-busy])')).toBeVisible();
   let at = Date.now();
@@ -32,7 +32,7 @@ test('the rest of the half game, first and second pass, to closed, equals the tr
     `first pass: ${rows.length} snaps, ${(keys / rows.length).toFixed(1)} keys and ${((Date.now() - at) / 1000 / rows.length).toFixed(1)} s a snap\n`,
   );
 
-  await page.goto(`${SITE()}/log/${HALF_GAME}/pass?pass=front`);
+  await visit(page, `/log/${HALF_GAME}/pass?pass=front`);
   const strip = page.getByTestId('pass-strip');
   await expect(strip).toBeFocused();
   // Earlier snaps of the pass that somebody left open are not this analyst's.
@@ -91,7 +91,7 @@ test('the rest of the half game, first and second pass, to closed, equals the tr
   });
   expect(wrong).toEqual([]);
 
-  await page.goto(`${SITE()}/log`);
+  await visit(page, '/log');
   const listed = page.getByRole('row').filter({ hasText: 'Marrow Fen Stags at Hollowquay Wrens' });
   await listed.getByRole('button', { name: /^close/ }).click();
   await expect(listed).toContainText('closed');

@@ -4,7 +4,7 @@ import Papa from 'papaparse';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { axe } from './axe';
 import { expect, test, type Page } from './place';
-import { SITE, signIn } from './staff';
+import { SITE, signIn, visit } from './staff';
 
 const boards = (page: Page) => page.getByRole('region', { name: 'Boards' });
 
@@ -12,7 +12,7 @@ test('any board as a table: a number opens its snaps, the address brings it back
   page,
 }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/read`);
+  await visit(page, '/read');
   await boards(page).getByLabel('board', { exact: true }).selectOption('personnel-formation');
   await expect(page).toHaveURL(/board=personnel-formation/);
   const cell = boards(page)
@@ -29,7 +29,7 @@ test('any board as a table: a number opens its snaps, the address brings it back
   await expect(reel).toBeHidden();
   await axe(page);
   // A cell of the board above is what the table counts.
-  await page.goto(`${SITE()}/read?cell=3-long&board=third`);
+  await visit(page, '/read?cell=3-long&board=third');
   await expect(boards(page)).toContainText('3rd long');
   const all = await boards(page).getByRole('row').last().textContent();
   const shown = await page
@@ -38,7 +38,7 @@ test('any board as a table: a number opens its snaps, the address brings it back
     .textContent();
   expect(all!.startsWith(`all${Number.parseInt(shown!, 10)}`)).toBe(true);
   // A figure between two bounds, typed; its chip takes it away.
-  await page.goto(`${SITE()}/read?board=personnel`);
+  await visit(page, '/read?board=personnel');
   const whole = await boards(page).getByRole('row').last().textContent();
   await page.getByRole('button', { name: 'add a filter' }).click();
   await page.getByRole('menuitem', { name: /^yards to gain, from/ }).click();
@@ -56,7 +56,7 @@ test('any board as a table: a number opens its snaps, the address brings it back
   await page.getByLabel('name of the view').fill('Four to seven');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: 'forget this view' })).toBeVisible();
-  await page.goto(`${SITE()}/read`);
+  await visit(page, '/read');
   await page.getByLabel('saved views', { exact: true }).selectOption('Four to seven');
   await expect(page.getByText('yards to gain 4 to 7')).toBeVisible();
   await page.getByRole('button', { name: 'forget this view' }).click();
@@ -82,10 +82,10 @@ test('any board as a table: a number opens its snaps, the address brings it back
   await expect(reel).toContainText(`By personnel: 11, 22 out: ${missed} snaps`);
   await page.keyboard.press('Escape');
   await expect(reel).toBeHidden();
-  await page.goto(`${SITE()}/read?board=personnel&against=in:7`);
+  await visit(page, '/read?board=personnel&against=in:7');
   await expect(boards(page).getByText('Type missing=7 on the snaps')).toBeVisible();
   // Any board drawn by its rows: a line's door opens what its bar is long.
-  await page.goto(`${SITE()}/read?board=personnel`);
+  await visit(page, '/read?board=personnel');
   await boards(page).getByRole('button', { name: 'draw it' }).click();
   await expect(page).toHaveURL(/picture=1/);
   const rowsDrawn = boards(page).getByRole('group', { name: 'By personnel, drawn' });
@@ -158,7 +158,7 @@ test('any board as a table: a number opens its snaps, the address brings it back
 
 test('the drives of an offense are drawn, and each opens its plays', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/read?team=STG&board=drives`);
+  await visit(page, '/read?team=STG&board=drives');
   const chart = page.getByRole('region', { name: 'Drive chart' });
   const plays = chart.getByRole('button', { name: /^drive 2, \d+ plays/ }).first();
   const [, n] = /(\d+) plays/.exec((await plays.getAttribute('aria-label'))!)!;
@@ -166,7 +166,7 @@ test('the drives of an offense are drawn, and each opens its plays', async ({ pa
   await plays.click();
   await expect(page.getByRole('dialog')).toContainText('Drive 2');
   await expect(page.getByRole('dialog')).toContainText(`: ${n} snap`);
-  await page.goto(`${SITE()}/read?team=STG&board=drives&filter=personnel:11`);
+  await visit(page, '/read?team=STG&board=drives&filter=personnel:11');
   await expect(chart).toContainText('Take the filters and the situation away');
 });
 
@@ -174,7 +174,7 @@ test('drives and series, pictures with one play, looks to prepare for: each figu
   page,
 }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/read?team=STG`);
+  await visit(page, '/read?team=STG');
   const drives = page.getByRole('region', { name: 'Drives and series' });
   const series = drives.getByRole('button', { name: /^series with a first down/ });
   await expect(series).toHaveText(/^\d+ of \d+$/);
@@ -196,9 +196,9 @@ test('drives and series, pictures with one play, looks to prepare for: each figu
   await once.click();
   await expect(reel).toContainText(`Looks shown once: ${n} snap`);
   // A filter leaves parts of drives.
-  await page.goto(`${SITE()}/read?team=STG&filter=personnel:11`);
+  await visit(page, '/read?team=STG&filter=personnel:11');
   await expect(drives).toContainText('Take the filters and the situation away');
-  await page.goto(`${SITE()}/read?team=STG&side=defense`);
+  await visit(page, '/read?team=STG&side=defense');
   const missed = page
     .getByRole('region', { name: 'Defenders' })
     .getByRole('button', { name: /^#\d+, tackles missed [1-9]\d* of \d+, open the reel$/ })
@@ -216,7 +216,7 @@ test('looks are measured beside the page, in a worker; a browser that has none m
 }) => {
   await signIn(page);
   const began = page.waitForEvent('worker');
-  await page.goto(`${SITE()}/read?team=STG`);
+  await visit(page, '/read?team=STG');
   expect((await began).url()).toContain(SITE());
   const text = async (p: Page): Promise<string> => {
     const looks = p.getByRole('region', { name: 'Looks to prepare for' });
@@ -227,7 +227,7 @@ test('looks are measured beside the page, in a worker; a browser that has none m
   const without = await (await browser.newContext()).newPage();
   await without.addInitScript('delete window.Worker');
   await signIn(without);
-  await without.goto(`${SITE()}/read?team=STG`);
+  await visit(without, '/read?team=STG');
   expect(await text(without)).toBe(counted);
   // One that never comes: its script is not there.
   const broken = await (await browser.newContext()).newPage();
@@ -235,7 +235,7 @@ test('looks are measured beside the page, in a worker; a browser that has none m
     "window.Worker = class { constructor() { setTimeout(() => this.onerror?.(new Event('error'))); } postMessage() {} terminate() {} }",
   );
   await signIn(broken);
-  await broken.goto(`${SITE()}/read?team=STG`);
+  await visit(broken, '/read?team=STG');
   expect(await text(broken)).toBe(counted);
   await without.context().close();
   await broken.context().close();
@@ -268,7 +268,7 @@ test('from the next opponent to paper in few clicks; a number of page 3 counted 
 
   // The same film as snaps: read by a parser of tables, counted by hand.
   const sent = page.waitForEvent('download');
-  await page.goto(`${SITE()}/read`);
+  await visit(page, '/read');
   await page.getByRole('link', { name: 'CSV' }).click();
   const snaps = Papa.parse<Record<string, string>>(readFileSync((await (await sent).path())!, 'utf8'), {
     header: true,
@@ -292,7 +292,7 @@ test('sections are chosen, moved, saved for the staff; every form of the file ho
   page,
 }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/read/report?side=defense`);
+  await visit(page, '/read/report?side=defense');
   const sections = page.getByRole('region', { name: 'Sections' });
   await axe(page);
   await sections.getByLabel('Rush by hash', { exact: true }).check();
@@ -306,7 +306,7 @@ test('sections are chosen, moved, saved for the staff; every form of the file ho
   await expect(page).not.toHaveURL(/words/);
   await sections.getByRole('button', { name: 'save for the staff' }).click();
   await expect(sections).toContainText('as the staff saved them');
-  await page.goto(`${SITE()}/read/report?side=defense`);
+  await visit(page, '/read/report?side=defense');
   await expect(sections.getByRole('listitem').nth(0)).toContainText('Coverages by structure, drawn');
   await expect(sections.getByRole('listitem').nth(1)).toContainText('Since the last print');
   await expect(sections.getByRole('listitem').nth(2)).toContainText('Fronts by personnel');
@@ -333,19 +333,19 @@ test('sections are chosen, moved, saved for the staff; every form of the file ho
     expect(response.headers()['content-type'], name).toContain(type);
   }
   // Our own film: how it was done, without an opponent.
-  await page.goto(`${SITE()}/read/report?team=HER`);
+  await visit(page, '/read/report?team=HER');
   await sections.getByRole('button', { name: 'how it was done: our own film' }).click();
   await expect(sections.getByRole('listitem').nth(2)).toContainText('On schedule by down');
   await expect(page).toHaveURL(/schedule%2Cconcept/);
   const done = (await (await page.request.get(await href('JSON'))).json()) as typeof json;
   expect(done.tables.slice(0, 3).map((t) => t.id)).toEqual(['schedule', 'concept', 'targets']);
-  await page.goto(`${SITE()}/read/report?side=defense`);
+  await visit(page, '/read/report?side=defense');
   // A sentence leads to its snaps.
   const sentence = page.getByRole('region', { name: 'First page' }).getByRole('link').first();
   const [, k] = / (\d+) of \d+$/.exec((await sentence.textContent())!)!;
   await sentence.click();
   await expect(page.getByRole('dialog')).toContainText(`: ${k} snap`);
-  await page.goto(`${SITE()}/read/report?side=defense`);
+  await visit(page, '/read/report?side=defense');
   await sections.getByRole('button', { name: 'the usual sections again' }).click();
   await expect(sections.getByRole('listitem').nth(2)).toContainText('By down and distance');
   await expect(sections.getByLabel('Words of this report', { exact: true })).toBeChecked();

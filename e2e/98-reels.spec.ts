@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { axe } from './axe';
 import { expect, test, type Page } from './place';
-import { pdfText, SITE, signIn } from './staff';
+import { pdfText, signIn, visit } from './staff';
 
 const dialog = (page: Page) => page.getByRole('dialog');
 const clips = (page: Page) => page.getByTestId('clip');
@@ -13,7 +13,7 @@ test('snaps behind a number are kept under a name, ordered, noted, presented, sh
   browser,
 }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/read?board=personnel&reel=b%2Fpersonnel%2F12%2Frun`);
+  await visit(page, '/read?board=personnel&reel=b%2Fpersonnel%2F12%2Frun');
   await expect(dialog(page)).toContainText(/: \d+ snaps/);
   const [, many] = /: (\d+) snaps/.exec((await dialog(page).textContent())!)!;
   await dialog(page).getByRole('button', { name: 'keep this reel' }).click();
@@ -82,7 +82,7 @@ test('snaps behind a number are kept under a name, ordered, noted, presented, sh
 
   // A guest: nothing until it is shared; then these snaps, and nothing else.
   const guest = await (await browser.newContext()).newPage();
-  await guest.goto(`${SITE()}/sign-in`);
+  await visit(guest, '/sign-in');
   await guest.getByRole('button', { name: /Nye Ashcombe/ }).click();
   await guest.waitForURL((url) => !url.pathname.includes('sign-in'));
   await guest.goto(address);
@@ -94,14 +94,14 @@ test('snaps behind a number are kept under a name, ordered, noted, presented, sh
   await expect(guest.getByRole('heading', { name: 'Renamed by another' })).toBeVisible();
   await expect(guest.getByRole('link', { name: 'open in Log' })).toHaveCount(0);
   await expect(guest.getByLabel('note for snap 1')).toHaveCount(0);
-  await guest.goto(`${SITE()}/read`);
+  await visit(guest, '/read');
   await expect(guest.getByRole('heading', { name: 'Not for your roles' })).toBeVisible();
 
   // Listed, added to from another number, removed.
-  await page.goto(`${SITE()}/read/reels`);
+  await visit(page, '/read/reels');
   await expect(page.getByRole('row', { name: /Renamed by another/ })).toContainText('with the link');
   await axe(page);
-  await page.goto(`${SITE()}/read?board=personnel&reel=b%2Fpersonnel%2F12%2Fn`);
+  await visit(page, '/read?board=personnel&reel=b%2Fpersonnel%2F12%2Fn');
   await dialog(page).getByRole('button', { name: 'keep this reel' }).click();
   await dialog(page).getByLabel('keep in', { exact: true }).selectOption('Renamed by another');
   await dialog(page).getByRole('button', { name: 'keep', exact: true }).click();
@@ -127,7 +127,7 @@ test('the first page says it in our words, with the counts as they are; a print 
   page,
 }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/read/report?team=STG&last=2`);
+  await visit(page, '/read/report?team=STG&last=2');
   const first = page.getByRole('region', { name: 'First page' });
   const sentences = first.getByRole('list', { name: 'Sentences' });
   const link = sentences.getByRole('listitem').first().getByRole('link');
@@ -163,7 +163,7 @@ test('the first page says it in our words, with the counts as they are; a print 
   const since = page.getByRole('region', { name: 'Since the last print' });
   await expect(since).toContainText('as then');
   // More film than was printed: the games that came, the rates that moved, each a door.
-  await page.goto(`${SITE()}/read/report?team=STG`);
+  await visit(page, '/read/report?team=STG');
   await expect(since).toContainText('film added: ');
   const moved = since.getByRole('link').first();
   const [, k, n] = /(\d+) of (\d+)$/.exec((await moved.textContent())!)!;
@@ -171,11 +171,11 @@ test('the first page says it in our words, with the counts as they are; a print 
   const again = await printed(page);
   expect(again).toContain('Since the last print');
   expect(again).toContain(`${k} of ${n}; then`);
-  await page.goto(`${SITE()}/read/report?team=STG&last=2`);
+  await visit(page, '/read/report?team=STG&last=2');
   await since.getByRole('link').first().click();
   await expect(dialog(page)).toContainText(/: \d+ snaps?/);
   // Back to what was counted.
-  await page.goto(`${SITE()}/read/report?team=STG&last=2`);
+  await visit(page, '/read/report?team=STG&last=2');
   await first.getByRole('button', { name: /^as counted/ }).click();
   await expect(link).toHaveText(said);
   await first.getByRole('button', { name: /^bring back/ }).click();
@@ -184,7 +184,7 @@ test('the first page says it in our words, with the counts as they are; a print 
 
 test('a print under way is stopped, and nothing of it is kept', async ({ page }) => {
   await signIn(page);
-  await page.goto(`${SITE()}/read/report?team=WRE`);
+  await visit(page, '/read/report?team=WRE');
   await page.route('**/api/report', async (route) => {
     await new Promise((resolve) => setTimeout(resolve, 4000));
     await route.continue().catch(() => undefined);
@@ -208,13 +208,13 @@ test('what is noted in Read stands beside the section of the sheet it concerns, 
 }) => {
   await signIn(page);
   const board = 'team=STG&side=defense&filter=bucket%3A1-10&reel=all';
-  await page.goto(`${SITE()}/read?${board}`);
+  await visit(page, `/read?${board}`);
   await dialog(page).getByRole('button', { name: 'keep this reel' }).click();
   await dialog(page).getByLabel('name of the reel').fill('They sit in two deep on first');
   await dialog(page).getByRole('button', { name: 'keep', exact: true }).click();
   await expect(dialog(page).getByRole('link', { name: 'They sit in two deep on first' })).toBeVisible();
   const [, many] = /: (\d+) snaps/.exec((await dialog(page).getByRole('heading').first().textContent())!)!;
-  await page.goto(`${SITE()}/plan`);
+  await visit(page, '/plan');
   await page.waitForLoadState('networkidle');
   await page.getByRole('button', { name: 'Start' }).click();
   const beside = page.getByRole('list', { name: 'Noted in Read, 1st & 10' });

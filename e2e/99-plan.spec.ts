@@ -4,7 +4,7 @@ import Papa from 'papaparse';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { axe } from './axe';
 import { expect, test, type Page } from './place';
-import { saved, SITE, signIn } from './staff';
+import { saved, SITE, signIn, visit } from './staff';
 
 interface Word {
   readonly text: string;
@@ -32,7 +32,7 @@ async function pdfWords(page: Page, address: string): Promise<Word[][]> {
 }
 
 async function startSheet(page: Page, side: 'offense' | 'defense'): Promise<string> {
-  await page.goto(`${SITE()}/plan`);
+  await visit(page, '/plan');
   await page.waitForLoadState('networkidle');
   await page.getByLabel('For our').selectOption(side);
   await page.getByRole('button', { name: 'Start', exact: true }).click();
@@ -320,7 +320,7 @@ test('checks are drafted, the one left out is found, two members change them at 
   // A coach at the same table: different checks both land; a locked table is his to read.
   const other = await (await browser.newContext()).newPage();
   await signIn(other, 'Merrit Gorsefield');
-  await other.goto(`${SITE()}${sheet}`);
+  await visit(other, `${sheet}`);
   const field = (of: Page) => of.getByLabel('pressure against 3x1 to the field');
   const boundary = (of: Page) => of.getByLabel('pressure against 3x1 into the boundary');
   await expect(field(other)).toBeVisible();
@@ -549,7 +549,7 @@ test('a week of practice from a sheet: scout cards, the script of each day, what
   });
   const charter = await context.newPage();
   await signIn(charter, 'Ivo Sedgewarden');
-  await charter.goto(`${SITE()}/rep/${sheet}`);
+  await visit(charter, `/rep/${sheet}`);
   await expect(charter.getByLabel('day of the game')).toHaveValue('2026-12-04');
   await expect(charter.getByLabel('day of the game')).toBeDisabled();
   await expect(charter.getByRole('button', { name: 'Add a period' })).toHaveCount(0);
@@ -618,7 +618,7 @@ test('a decision card: its figures are the staff’s to change and to keep, and 
 }) => {
   await signIn(page);
   const sheet = await startSheet(page, 'offense');
-  await page.goto(`${SITE()}${sheet}/print?print=decisions`);
+  await visit(page, `${sheet}/print?print=decisions`);
   const paper = page.getByRole('img', { name: /page 1 of 1/ });
   await expect(paper).toBeVisible();
   await axe(page);
@@ -650,12 +650,12 @@ test('a decision card: its figures are the staff’s to change and to keep, and 
   const coach = await context.newPage();
   await signIn(coach, 'Merrit Gorsefield');
   const theirs = await startSheet(coach, 'offense');
-  await coach.goto(`${SITE()}${theirs}/print?print=decisions`);
+  await visit(coach, `${theirs}/print?print=decisions`);
   // By its role: while a page arrives, what was drawn of it may stand hidden beside what takes its place.
   await expect(coach.getByRole('spinbutton', { name: 'tries for two, %' })).toHaveValue('100');
   // Both keep the window of the band: who comes second is told, and nothing is written over.
-  await page.goto(`${SITE()}${sheet}/print?print=band`);
-  await coach.goto(`${SITE()}${theirs}/print?print=band`);
+  await visit(page, `${sheet}/print?print=band`);
+  await visit(coach, `${theirs}/print?print=band`);
   for (const [member, width] of [
     [page, '2'],
     [coach, '4'],
@@ -671,10 +671,10 @@ test('a decision card: its figures are the staff’s to change and to keep, and 
     await member.getByRole('button', { name: 'Keep for the staff' }).click();
   }
   await expect(coach.getByText('Another member saved the figures of prints meanwhile')).toBeVisible();
-  await page.goto(`${SITE()}${sheet}/print?print=band`);
+  await visit(page, `${sheet}/print?print=band`);
   await expect(page.getByRole('spinbutton', { name: 'window, inches wide' })).toHaveValue('2');
   // In so small a window calls are cut short, and the sheet says so while they can be said shorter.
-  await page.goto(`${SITE()}${sheet}`);
+  await visit(page, `${sheet}`);
   const add = page.getByRole('button', { name: /^add .* to 1st & 10$/ });
   await add.first().click();
   await add.nth(1).click();

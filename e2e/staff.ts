@@ -5,15 +5,21 @@ import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 export const SITE = (): string => process.env.VOBRIK_E2E_SITE!;
 export const HALF_GAME = '2026-w08-stg-wre';
 
+/** Opens a page and waits until it has arrived whole: parts that stream in stand hidden until they take their places. */
+export async function visit(page: Page, address: string): Promise<void> {
+  await page.goto(SITE() + address);
+  await expect(page.locator('div[hidden][id^="S:"]')).toHaveCount(0);
+}
+
 export async function signIn(page: Page, name = 'Dara Okafor-Lind'): Promise<void> {
-  await page.goto(`${SITE()}/sign-in`);
+  await visit(page, '/sign-in');
   await page.getByRole('button', { name: new RegExp(name) }).click();
   await expect(page.getByRole('heading', { name: 'What is next' })).toBeVisible();
 }
 
 /** Signs in by name and password where no demo member can be picked. */
 export async function enter(page: Page, name: string, password: string): Promise<void> {
-  await page.goto(`${SITE()}/sign-in`);
+  await visit(page, '/sign-in');
   await page.getByLabel('Name').fill(name);
   await page.getByLabel('Password').fill(password);
   await page.getByRole('button', { name: 'Sign in' }).click();
