@@ -3,15 +3,19 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
-import { isDefinedKind, readDefinition, TERM_KIND_LABEL, type TermKind } from '@/core/book';
+import { DEFINITION_HINT, isDefinedKind, readDefinition, TERM_KIND_LABEL, type TermKind } from '@/core/book';
 import { TextBox } from '../shared/TextBox';
 import type { RowChange } from './use-book';
 import { listOf } from './words';
 import type { NotationFieldProps } from './NotationField';
 import { part } from '../shared/part';
 
-const NotationField = part<NotationFieldProps>(() =>
-  import('./NotationField').then((m) => ({ default: m.NotationField })),
+const NotationField = part<NotationFieldProps>(
+  () => import('./NotationField').then((m) => ({ default: m.NotationField })),
+  // As high as what comes, so that nothing below moves away from under the pointer.
+  ({ kind, note }) => (
+    <TextBox label="Means" disabled value="" helperText={[note, DEFINITION_HINT[kind]].join('; ')} />
+  ),
 );
 
 export default function AddTerm({
