@@ -100,7 +100,7 @@ function draftOffense(
   const { columns, plays, book } = film;
   const { team, opponent, side, seed } = common;
   const structures = structuresOf(book, profile, DEFAULT_RULES.look, plays);
-  const random = () => uniform(seed);
+  const random = (stream: number) => uniform(seed + stream);
   const drafted = draftCalls({ columns, team, opponent, plays, structures, sections, random });
   const calls = drafted.map(({ section, play }, i): SheetCall => ({
     id: `call-${i + 1}`,

@@ -74,7 +74,7 @@ describe('the worker’s door', () => {
     );
     const structures = structuresOf(DEFAULT_BOOK, COLLEGE, DEFAULT_RULES.look, plays);
     const here = argueSection(
-      { columns, team, opponent, plays, structures, random: () => uniform(1) },
+      { columns, team, opponent, plays, structures, random: (stream) => uniform(1 + stream) },
       section,
     );
     const there = said[1]!.answer as unknown as ArgueAnswer;

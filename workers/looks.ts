@@ -32,7 +32,7 @@ function argued({ film, team, opponent, section, plays, profile, seed }: ArgueRe
   return {
     structures,
     argued: argueSection(
-      { columns, team, opponent, plays, structures, random: () => uniform(seed) },
+      { columns, team, opponent, plays, structures, random: (stream) => uniform(seed + stream) },
       section,
     ),
   };

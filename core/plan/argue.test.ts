@@ -5,7 +5,7 @@ import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE } from '../field';
 import { buildColumns, countGame, type Columns, type CountedSnap } from '../read';
 import { uniform } from '../stats/uniform';
-import { argue, filmsOf, PRIOR_SNAPS, rankArgued, type Argument } from './argue';
+import { argue, arguer, filmsOf, PRIOR_SNAPS, rankArgued, type Argument } from './argue';
 import { aPlay } from './plays.fixture';
 import { SECTIONS, type SectionSpec } from './sections';
 import type { PlayCard } from './sheet';
@@ -96,14 +96,14 @@ describe('what to expect of a play against their looks', () => {
     for (const section of SECTIONS.filter((_, i) => i % 3 === 1))
       for (const play of PLAYS)
         for (const structure of ['3x1', '2x2', 'never seen'])
-          expect(argue(play, structure, films(section), uniform(1))!.score).toBeCloseTo(
+          expect(argue(play, structure, films(section), (s) => uniform(1 + s))!.score).toBeCloseTo(
             plainly(play, structure, section),
             9,
           );
   });
   it('shares its looks out whole, and every count is its snaps', () => {
     for (const play of PLAYS) {
-      const said = argue(play, '2x2', films(SECTIONS[1]!), uniform(1))!;
+      const said = argue(play, '2x2', films(SECTIONS[1]!), (s) => uniform(1 + s))!;
       expect(said.looks.reduce((sum, l) => sum + l.share, 0)).toBeCloseTo(1, 9);
       expect(said.looks.reduce((sum, l) => sum + l.share * l.success, 0)).toBeCloseTo(said.score, 9);
       expect(said.looks.reduce((sum, l) => sum + l.theirs.length, 0)).toBe(said.n);
@@ -114,25 +114,42 @@ describe('what to expect of a play against their looks', () => {
       }
     }
   });
+  it('argued one after another is what each gives alone, whoever was argued before', () => {
+    const section = SECTIONS[1]!;
+    const streams = (stream: number) => uniform(5 + stream);
+    const asked = ['3x1', '2x2', null].flatMap((structure) => PLAYS.map((play) => ({ play, structure })));
+    for (const order of [asked, [...asked].reverse()]) {
+      const together = arguer(films(section), streams);
+      for (const { play, structure } of order)
+        expect(together(play, structure)).toEqual(argue(play, structure, films(section), streams));
+    }
+    // Another side, another structure: not the draws of its neighbor.
+    const bounds = new Set(
+      asked.map(({ play, structure }) => argue(play, structure, films(section), streams)!.low),
+    );
+    expect(bounds.size).toBe(asked.length);
+  });
   it('lies within its interval, the same each time; a play never run has none', () => {
-    const twice = [1, 1].map(() => argue(PLAYS[2]!, '3x1', films(SECTIONS[1]!), uniform(7)));
+    const twice = [1, 1].map(() => argue(PLAYS[2]!, '3x1', films(SECTIONS[1]!), (s) => uniform(7 + s)));
     expect(twice[0]).toEqual(twice[1]);
     for (const section of SECTIONS)
       for (const play of PLAYS) {
-        const { low, score, high } = argue(play, '3x1', films(section), uniform(3))!;
+        const { low, score, high } = argue(play, '3x1', films(section), (s) => uniform(3 + s))!;
         expect(0 < low && low < score && score < high && high < 1).toBe(true);
       }
-    expect(argue(aPlay('x', 'a play never run'), '3x1', films(SECTIONS[1]!), uniform(1))).toBeNull();
+    expect(
+      argue(aPlay('x', 'a play never run'), '3x1', films(SECTIONS[1]!), (s) => uniform(1 + s)),
+    ).toBeNull();
   });
   it('is narrower where more film stands behind it, and about as wide as delta arithmetic says', () => {
     const width = (cols: Columns): number => {
-      const said = argue(PLAYS[0]!, '2x2', films(SECTIONS[1]!, cols), uniform(11))!;
+      const said = argue(PLAYS[0]!, '2x2', films(SECTIONS[1]!, cols), (s) => uniform(11 + s))!;
       return said.high - said.low;
     };
     const often = buildColumns(Array.from({ length: 8 }, () => counted).flat());
     expect(width(often)).toBeLessThan(0.6 * width(columns));
     // With so much film the priors are gone: the play's own successes in the section vary it most (binomial).
-    const said = argue(PLAYS[0]!, '2x2', films(SECTIONS[1]!, often), uniform(11))!;
+    const said = argue(PLAYS[0]!, '2x2', films(SECTIONS[1]!, often), (s) => uniform(11 + s))!;
     const n = said.looks.reduce((sum, l) => sum + l.ours.length, 0);
     const least = 2 * 1.96 * Math.sqrt((said.score * (1 - said.score)) / n);
     expect(said.high - said.low).toBeGreaterThan(least);
@@ -143,7 +160,7 @@ describe('what to expect of a play against their looks', () => {
       const film = { ...columns, success: columns.success.map((s) => (s === 2 ? 2 : all)) };
       for (const section of SECTIONS)
         for (const play of PLAYS) {
-          const { low, score, high } = argue(play, '3x1', films(section, film), uniform(2))!;
+          const { low, score, high } = argue(play, '3x1', films(section, film), (s) => uniform(2 + s))!;
           expect(0 <= low && low <= high && high <= 1).toBe(true);
           expect(Math.abs(score - all)).toBeLessThan(0.3);
         }
@@ -151,7 +168,7 @@ describe('what to expect of a play against their looks', () => {
   });
   it('asks more of a play where more is asked: a run on third and long is not what it is on first down', () => {
     const of = (key: string): number =>
-      argue(PLAYS[0]!, '2x2', films(SECTIONS.find((s) => s.key === key)!), uniform(1))!.score;
+      argue(PLAYS[0]!, '2x2', films(SECTIONS.find((s) => s.key === key)!), (s) => uniform(1 + s))!.score;
     expect(of('third-long')).toBeLessThan(of('first') - 0.08);
   });
   it('draws from the gamma distribution that the library names: mean and variance are its shape', () => {

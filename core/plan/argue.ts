@@ -202,48 +202,88 @@ export function shownWeights(looks: readonly Look[], structure: string | null, f
   return shrink(sizes(films.shownTo(structure, looks)), ofSection);
 }
 
+/** Draws by stream, each uniform in [0, 1) and the same each time: what they show is drawn apart from what becomes of a call. */
+export type Streams = (stream: number) => () => number;
+const SHOWN_STREAM = 0;
+const RATES_STREAM = 1;
+
+/**
+ * Argues plays of a section one after another. Plays of one concept share what our film says of it, those of one
+ * structure what it is shown, and the draws of both.
+ */
+export function arguer(
+  films: Films,
+  random: Streams,
+): (play: PlayCard, structure: string | null) => Argument | null {
+  const shownOf = remembered((key: string, looks: readonly Look[], structure: string | null) => {
+    const alpha = shownWeights(looks, structure, films);
+    jStat.setRandom(random(SHOWN_STREAM));
+    return {
+      rows: films.shownTo(structure, looks),
+      share: shares(alpha),
+      draws: Array.from({ length: DRAWS }, () => shares(alpha.map((a) => jStat.gamma.sample(a, 1)))),
+    };
+  });
+  const ratesOf = remembered((key: string, looks: readonly Look[], play: PlayCard) => {
+    const evidence = evidenceOf(play, looks, films);
+    if (evidence === null) return null;
+    jStat.setRandom(random(RATES_STREAM));
+    return {
+      ...evidence,
+      success: expected(evidence),
+      draws: Array.from({ length: DRAWS }, () => drawn(evidence)),
+    };
+  });
+  return (play, structure) => {
+    const looks = looksFor(play);
+    const rates = ratesOf(JSON.stringify([play.kind, play.concept, play.direction]), looks, play);
+    if (rates === null) return null;
+    const shown = shownOf(JSON.stringify([play.kind === 'pass', structure]), looks, structure);
+    const mean = (faced: readonly number[], success: readonly number[]): number =>
+      faced.reduce((sum, p, i) => sum + p * success[i]!, 0);
+    const [low, high] = middle(Float64Array.from(shown.draws, (faced, d) => mean(faced, rates.draws[d]!)));
+    return {
+      structure,
+      score: mean(shown.share, rates.success),
+      low,
+      high,
+      n: sizes(shown.rows).reduce((a, b) => a + b, 0),
+      looks: looks
+        .map(({ key, words }, i) => ({
+          look: key,
+          words,
+          share: shown.share[i]!,
+          theirs: shown.rows[i]!,
+          success: rates.success[i]!,
+          ours: rates.met[i]!,
+          k: rates.good[i]!,
+        }))
+        .sort((a, b) => b.share * b.success - a.share * a.success),
+    };
+  };
+}
+
+/** What was made once under a key is not made again. */
+function remembered<A extends readonly unknown[], T>(
+  make: (key: string, ...of: A) => T,
+): (key: string, ...of: A) => T {
+  const made = new Map<string, T>();
+  return (key, ...of) => {
+    if (!made.has(key)) made.set(key, make(key, ...of));
+    return made.get(key)!;
+  };
+}
+
 /**
  * `structure`: what the play stands in at the snap, as the book draws it; null: it names no formation, and all of
- * theirs count. Null: no own snap of the play, so there is nothing to argue from. `next`: uniform in [0, 1).
+ * theirs count. Null: no own snap of the play, so there is nothing to argue from.
  */
-export function argue(
+export const argue = (
   play: PlayCard,
   structure: string | null,
   films: Films,
-  next: () => number,
-): Argument | null {
-  const looks = looksFor(play);
-  const evidence = evidenceOf(play, looks, films);
-  if (evidence === null) return null;
-  const shown = films.shownTo(structure, looks);
-  const alpha = shownWeights(looks, structure, films);
-  const share = shares(alpha);
-  const success = expected(evidence);
-  jStat.setRandom(next);
-  const [low, high] = middle(() => {
-    const faced = shares(alpha.map((a) => jStat.gamma.sample(a, 1)));
-    const rates = drawn(evidence);
-    return faced.reduce((sum, p, i) => sum + p * rates[i]!, 0);
-  });
-  return {
-    structure,
-    score: share.reduce((sum, p, i) => sum + p * success[i]!, 0),
-    low,
-    high,
-    n: sizes(shown).reduce((a, b) => a + b, 0),
-    looks: looks
-      .map(({ key, words }, i) => ({
-        look: key,
-        words,
-        share: share[i]!,
-        theirs: shown[i]!,
-        success: success[i]!,
-        ours: evidence.met[i]!,
-        k: evidence.good[i]!,
-      }))
-      .sort((a, b) => b.share * b.success - a.share * a.success),
-  };
-}
+  random: Streams,
+): Argument | null => arguer(films, random)(play, structure);
 
 /** Weights of a beta distribution: k of n, drawn toward a rate. */
 const around = (k: number, n: number, rate: number): Beta => [
@@ -264,9 +304,9 @@ function shifted(rate: number, to: number, from: number): number {
 }
 
 /** The middle 95 % of the draws. */
-function middle(draw: () => number): [low: number, high: number] {
-  const drawn = Float64Array.from({ length: DRAWS }, draw).sort();
-  return [drawn[Math.floor(0.025 * DRAWS)]!, drawn[Math.ceil(0.975 * DRAWS) - 1]!];
+function middle(draws: Float64Array): [low: number, high: number] {
+  draws.sort();
+  return [draws[Math.floor(0.025 * DRAWS)]!, draws[Math.ceil(0.975 * DRAWS) - 1]!];
 }
 
 /** Plays by the low end of what to expect of them; those without an argument stay behind, in the order they had. */

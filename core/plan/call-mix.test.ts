@@ -32,7 +32,7 @@ it('a call on the sheet twice is called twice as often; one without film is left
 
 it('says of a pass and a look what the argument says of them', () => {
   const game = mixGame(films, [stick]);
-  const argued = argue(stick, null, films, uniform(1))!;
+  const argued = argue(stick, null, films, (s) => uniform(1 + s))!;
   for (const look of argued.looks) {
     const j = game.looks.findIndex((l) => l.key === look.look);
     expect(game.payoff[0]![j]).toBeCloseTo(look.success, 12);

@@ -34,7 +34,7 @@ beforeAll(() => {
       ]),
     ),
     sections: SECTIONS,
-    random: () => uniform(1),
+    random: (stream) => uniform(1 + stream),
   };
 });
 

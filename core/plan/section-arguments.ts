@@ -3,7 +3,7 @@ import { drawSnap, type Book } from '../book';
 import type { LevelProfile } from '../field/profile';
 import type { LookSettings } from '../look';
 import type { Columns } from '../read/columns';
-import { argue, filmsOf, type Argument } from './argue';
+import { arguer, filmsOf, type Argument, type Streams } from './argue';
 import type { SectionSpec } from './sections';
 import { playFields, type PlayCard } from './sheet';
 
@@ -28,8 +28,8 @@ export interface ArguedFilm {
   readonly opponent: string;
   readonly plays: readonly PlayCard[];
   readonly structures: ReadonlyMap<string, string | null>;
-  /** Uniform in [0, 1), anew for each section and play: the same interval each time. */
-  readonly random: () => () => number;
+  /** Anew for each section: the same interval each time. */
+  readonly random: Streams;
 }
 /** By the id of the play; null: no own snap of it. */
 export type SectionArguments = ReadonlyMap<string, Argument | null>;
@@ -38,8 +38,6 @@ export function argueSection(
   { columns, team, opponent, plays, structures, random }: ArguedFilm,
   section: SectionSpec,
 ): SectionArguments {
-  const films = filmsOf(columns, team, opponent, section);
-  return new Map(
-    plays.map((play) => [play.id, argue(play, structures.get(play.id) ?? null, films, random())]),
-  );
+  const argued = arguer(filmsOf(columns, team, opponent, section), random);
+  return new Map(plays.map((play) => [play.id, argued(play, structures.get(play.id) ?? null)]));
 }
