@@ -23,6 +23,8 @@ export interface Row {
   readonly note: string;
 }
 
+const HELD_OUT_WORLDS = 200;
+
 const sorted = (times: readonly number[]): number[] => [...times].sort((a, b) => a - b);
 export const quantile = (times: readonly number[], share: number): number =>
   sorted(times)[Math.min(times.length - 1, Math.floor(share * times.length))] ?? NaN;
@@ -206,6 +208,14 @@ export async function bench(args: string[]): Promise<number> {
     process.stdout.write(
       `keys a snap with ${k.fields} fields: ${k.keys.toFixed(1)} of ${k.letters.toFixed(1)} letters, ${k.bits.toFixed(1)} bits open in its words (n ${k.snaps})\n`,
     );
+  if (flags.has('long')) {
+    process.stdout.write('\nsheets drafted from the games before, played in the next one\n');
+    const { SETTINGS, compareSheets, comparedLines, heldOut } = await import('./held-out');
+    for (const setting of SETTINGS) {
+      const all = Array.from({ length: HELD_OUT_WORLDS }, (_, i) => heldOut(i + 1, setting));
+      process.stdout.write(`${comparedLines(compareSheets(setting, all)).join('\n')}\n`);
+    }
+  }
   if (!flags.has('no-browser')) {
     process.stdout.write('\nin Chromium and the store, against PostgreSQL with fsync on\n');
     const { browserRows } = await import('./browser');

@@ -1,5 +1,22 @@
 /** A simulated snap on its way, and what a team has in mind. */
+import type { PlayCard } from '../core/plan/sheet';
+import type { GameState } from '../core/rules/state';
 import type { Snap } from '../core/snap/snap';
+import type { Club } from './clubs';
+import type { Random } from './random';
+
+/**
+ * A league in which calls differ, for checks of what the planner drafts. Without one, what becomes of a call depends on
+ * run or pass, the box and the rush alone.
+ */
+export interface World {
+  /** Chance that what was called succeeds against what is shown. */
+  readonly chance: (snap: Draft) => number;
+  /** A defense as it plays this game. */
+  readonly defense?: (club: Club) => Club;
+  /** What an offense calls from its sheet; null: as its coordinator does. */
+  readonly call?: (offense: string, state: GameState, random: Random) => PlayCard | null;
+}
 
 export interface GamePlan {
   readonly key: string;
@@ -8,6 +25,7 @@ export interface GamePlan {
   readonly seed: number;
   /** False: the null league. Calls depend on the situation alone. */
   readonly tells: boolean;
+  readonly world?: World | undefined;
 }
 
 /** What the model knew when it called a snap: for checks of the ground truth, never for the product. */
@@ -28,4 +46,5 @@ export interface Mood {
   readonly mode: string;
   readonly after: string;
   readonly tells: boolean;
+  readonly world?: World | undefined;
 }

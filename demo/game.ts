@@ -71,11 +71,19 @@ export function simulateGame(plan: GamePlan): SimulatedGame {
       distance: state.distance,
     });
     const mode = clockModeOf(quarter, clock, draft.pointsFor! - draft.pointsAgainst!) ?? 'normal';
-    const record = playSnap(draft, state, clubOf(offense), clubOf(defense), random, {
-      mode,
-      after,
-      tells: plan.tells,
-    });
+    const record = playSnap(
+      draft,
+      state,
+      clubOf(offense),
+      plan.world?.defense?.(clubOf(defense)) ?? clubOf(defense),
+      random,
+      {
+        mode,
+        after,
+        tells: plan.tells,
+        world: plan.world,
+      },
+    );
     if (record) calls.push({ snapId: id, ...record });
     const snap: Snap = draft;
     const result = nextState({ ...state, hash: draft.hash, quarter, clock }, snap, COLLEGE);

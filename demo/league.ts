@@ -3,7 +3,7 @@ import type { Snap } from '../core/snap/snap';
 import { CLUBS, invent } from './clubs';
 import { chartGame, withoutTheirMan } from './charting';
 import { simulateGame } from './game';
-import type { CallRecord } from './draft';
+import type { CallRecord, World } from './draft';
 import { seededRandom, seedOf } from './random';
 
 export const DEMO_SEED = 20260905;
@@ -41,7 +41,7 @@ const dateOf = (week: number): string =>
 
 export function simulateSeason(
   seed: number,
-  options: { readonly tells: boolean; readonly weeks?: number } = { tells: true },
+  options: { readonly tells: boolean; readonly weeks?: number; readonly world?: World } = { tells: true },
 ): LeagueGame[] {
   const games: LeagueGame[] = [];
   for (let week = 1; week <= (options.weeks ?? 12); week++) {
@@ -53,7 +53,7 @@ export function simulateSeason(
         date: dateOf(week),
         home,
         away,
-        ...simulateGame({ key, home, away, seed, tells: options.tells }),
+        ...simulateGame({ key, home, away, seed, tells: options.tells, world: options.world }),
       });
     }
   }

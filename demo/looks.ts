@@ -3,6 +3,7 @@ import { DEFAULT_BOOK } from '../core/book/default-book';
 import { findTerm } from '../core/book/index-terms';
 import { lineUp, receivers } from '../core/look/formation';
 import { atSnap, motionPath } from '../core/look/motion';
+import type { PlayCard } from '../core/plan/sheet';
 import type { GameState } from '../core/rules/state';
 import { BACKFIELDS_BY_PEOPLE, FORMATIONS_BY_PEOPLE, type Club } from './clubs';
 import type { Random } from './random';
@@ -53,6 +54,19 @@ function openFieldOnly(
   return Object.fromEntries(left.length > 0 ? left : Object.entries(weights));
 }
 
+/** A call from a sheet as it lines up; what the card leaves open, the coordinator's habits fill. */
+export function lookOfCard(draft: Draft, card: PlayCard, offense: Club, random: Random): void {
+  draft.personnel = card.personnel ?? random.weighted(offense.personnel);
+  draft.formation = card.formation ?? random.weighted(FORMATIONS_BY_PEOPLE[draft.personnel]!);
+  draft.formationSide = card.formationSide ?? random.pick(['L', 'R'] as const);
+  draft.backfield =
+    card.backfield ??
+    (draft.formation === 'empty' ? 'gun' : random.weighted(BACKFIELDS_BY_PEOPLE[draft.personnel]!));
+  draft.tempo = 'huddle';
+  draft.motion = card.motion ?? '-';
+  lineUpShown(draft, card.motion === null ? null : (card.motionBy ?? 'Z'));
+}
+
 export function look(draft: Draft, gameState: GameState, offense: Club, random: Random): void {
   const short = gameState.unit === 'try' || gameState.distance! <= 2 || gameState.toGoal! <= 3;
   const long = gameState.down === 3 && gameState.distance! >= 7;
@@ -71,10 +85,22 @@ export function look(draft: Draft, gameState: GameState, offense: Club, random: 
   draft.backfield =
     draft.formation === 'empty' ? 'gun' : random.weighted(BACKFIELDS_BY_PEOPLE[draft.personnel]!);
   draft.tempo = random.weighted({ huddle: 50, 'no huddle': 40, fast: 10 });
-  draft.motion = '-';
+  const moves = random.chance(offense.motion);
+  draft.motion = moves
+    ? random.weighted(
+        short || backedUp(gameState)
+          ? { jet: 50, across: 50 }
+          : { jet: 30, orbit: 27, return: 25, across: 18 },
+      )
+    : '-';
+  lineUpShown(draft, null);
+}
+
+/** Receivers to each side, set and at the snap. `by`: who moves, where a card names him. */
+function lineUpShown(draft: Draft, by: string | null): void {
   const men = lineUp(
     findTerm(DEFAULT_BOOK, 'formation', draft.formation)?.spots ?? null,
-    draft.formationSide,
+    draft.formationSide === 'L' || draft.formationSide === 'R' ? draft.formationSide : null,
     findTerm(DEFAULT_BOOK, 'backfield', draft.backfield)?.spots ?? null,
   );
   const set = receivers(men);
@@ -82,21 +108,17 @@ export function look(draft: Draft, gameState: GameState, offense: Club, random: 
   draft.receiversRightSet = set.right.length;
   draft.receiversLeftSnap = set.left.length;
   draft.receiversRightSnap = set.right.length;
-  if (random.chance(offense.motion)) {
-    draft.motion = random.weighted(
-      short || backedUp(gameState) ? { jet: 50, across: 50 } : { jet: 30, orbit: 27, return: 25, across: 18 },
-    );
-    draft.motionBy = men.some((m) => m.letter === 'H') ? 'H' : 'Z';
-    const mover = men.find((m) => m.letter === draft.motionBy);
-    const from = (mover?.x ?? 1) < 0 ? 'L' : 'R';
-    draft.motionSide = draft.motion === 'return' ? from : from === 'L' ? 'R' : 'L';
-    const motion = findTerm(DEFAULT_BOOK, 'motion', draft.motion)?.definition;
-    const path =
-      motion?.kind === 'motion' ? motionPath(men, draft.motionBy, motion.motion, draft.motionSide) : null;
-    const snap = receivers(atSnap(men, draft.motionBy, path));
-    draft.receiversLeftSnap = snap.left.length;
-    draft.receiversRightSnap = snap.right.length;
-  }
+  if (draft.motion === '-') return;
+  draft.motionBy = by ?? (men.some((m) => m.letter === 'H') ? 'H' : 'Z');
+  const mover = men.find((m) => m.letter === draft.motionBy);
+  const from = (mover?.x ?? 1) < 0 ? 'L' : 'R';
+  draft.motionSide = draft.motion === 'return' ? from : from === 'L' ? 'R' : 'L';
+  const motion = findTerm(DEFAULT_BOOK, 'motion', draft.motion)?.definition;
+  const path =
+    motion?.kind === 'motion' ? motionPath(men, draft.motionBy, motion.motion, draft.motionSide) : null;
+  const snap = receivers(atSnap(men, draft.motionBy, path));
+  draft.receiversLeftSnap = snap.left.length;
+  draft.receiversRightSnap = snap.right.length;
 }
 
 export function answer(draft: Draft, gameState: GameState, defense: Club, random: Random): void {

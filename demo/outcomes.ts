@@ -5,8 +5,8 @@ import type { Penalty, Snap } from '../core/snap/snap';
 import type { Club } from './clubs';
 import type { Random } from './random';
 import { PLANTED_TELLS } from './truth';
-import { type CallRecord, type Draft, type Mood, clamp, logistic } from './draft';
-import { HABIT, answer, look, situationLogit } from './looks';
+import { type CallRecord, type Draft, type Mood, type World, clamp, logistic } from './draft';
+import { HABIT, answer, look, lookOfCard, situationLogit } from './looks';
 
 const FOULS: readonly { readonly weight: number; readonly foul: Penalty }[] = [
   {
@@ -39,7 +39,9 @@ export function fromScrimmage(
   const trying = gameState.unit === 'try';
   const here: GameState = trying ? { ...gameState, down: 3, distance: gameState.toGoal } : gameState;
   draft.unit = trying ? 'try' : 'scrimmage';
-  look(draft, here, offense, random);
+  const card = mood.world?.call?.(offense.key, gameState, random) ?? null;
+  if (card) lookOfCard(draft, card, offense, random);
+  else look(draft, here, offense, random);
   answer(draft, here, defense, random);
   const margin = draft.pointsFor! - draft.pointsAgainst!;
   const situation = logistic(situationLogit(here, margin, mood.mode) + offense.runLean);
@@ -62,7 +64,7 @@ export function fromScrimmage(
     }
   }
   chance = clamp(chance);
-  const run = random.chance(chance);
+  const run = card ? card.kind !== 'pass' : random.chance(chance);
   const strong = draft.formationSide === 'L' ? 'L' : 'R';
   const weak = strong === 'L' ? 'R' : 'L';
   draft.direction = random.chance(0.6) ? strong : weak;
@@ -79,6 +81,13 @@ export function fromScrimmage(
   draft.protection = run
     ? '-'
     : random.weighted({ 'half slide': 50, 'full slide': 15, 'big-on-big': 15, 'six-man': 20 });
+  if (card)
+    Object.assign(draft, {
+      play: card.kind,
+      concept: card.concept,
+      conceptWeak: card.conceptWeak ?? '-',
+      direction: card.direction ?? draft.direction,
+    });
   const record = { situation, called: chance, tells: hit };
 
   if (!trying && random.chance(0.055)) {
@@ -87,7 +96,8 @@ export function fromScrimmage(
     Object.assign(draft, { result: 'no_play', penalties: [foul] });
     return record;
   }
-  outcome(draft, here, run, random);
+  if (mood.world) fated(draft, here, run, random, mood.world);
+  else outcome(draft, here, run, random);
   if (trying) {
     const good = draft.gain !== null && draft.gain >= gameState.toGoal! && !draft.turnover;
     Object.assign(draft, {
@@ -109,6 +119,25 @@ export function fromScrimmage(
   }
   return record;
 }
+
+/** Share of the distance that is a success, by down: the league's own rule (common practice). */
+const NEEDED: Readonly<Record<number, number>> = { 1: 0.5, 2: 0.7, 3: 1, 4: 1 };
+const succeeds = ({ gain, turnover }: Draft, { down, distance }: GameState): boolean =>
+  !turnover && gain !== null && gain >= NEEDED[down!]! * distance!;
+
+/** Ends as its chance says: ends are drawn until one is the success or the failure that it is to be. */
+function fated(draft: Draft, here: GameState, run: boolean, random: Random, world: World): void {
+  const wanted = random.chance(world.chance(draft));
+  let tried: Draft;
+  let left = MOST_ENDS;
+  do {
+    tried = { ...draft };
+    outcome(tried, here, run, random);
+  } while (succeeds(tried, here) !== wanted && --left > 0);
+  Object.assign(draft, tried);
+}
+/** From some spots hardly any end is a success. */
+const MOST_ENDS = 60;
 
 function outcome(draft: Draft, gameState: GameState, run: boolean, random: Random): void {
   const toGoal = gameState.toGoal!;

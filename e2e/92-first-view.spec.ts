@@ -54,7 +54,7 @@ test('the board that the server draws says what the page says, and its doors lea
     await expect(page.locator('[aria-label="Situation board"]:not([aria-busy])')).toBeVisible();
     const alive = await boardLines(board(page));
     // What waits in the document is moved to its place by a script; without one it stands below.
-    await visit(served, `/read${search}`);
+    await served.goto(`${SITE()}/read${search}`);
     expect(await boardLines(served.locator('[aria-label="Situation board"]')), search).toEqual(alive);
     lines += alive.length;
   }

@@ -226,7 +226,8 @@ test('a sheet of the offense is drafted, arranged, noted, waved through, and pri
   const book = new ExcelJS.Workbook();
   await book.xlsx.load((await file.body()) as never);
   const cells: unknown[][] = [];
-  book.worksheets[0]!.eachRow((row) => cells.push([row.getCell(1).value, row.getCell(9).value]));
+  const head = (book.worksheets[0]!.getRow(1).values as string[]).indexOf('play');
+  book.worksheets[0]!.eachRow((row) => cells.push([row.getCell(1).value, row.getCell(head).value]));
   expect(cells.slice(1)).toEqual(rows.map((r) => [Number(r.number), r.play]));
   await page.getByRole('button', { name: 'Wristband' }).click();
   await expect(page.getByRole('heading', { name: /^Wristband: / })).toBeVisible();
@@ -681,4 +682,103 @@ test('a decision card: its figures are the staff’s to change and to keep, and 
   await expect(page.getByText(/cut short on a wristband of 2 × 2.5 in, 4 columns/)).toBeVisible();
   await saved(page);
   await context.close();
+});
+
+test('calls are marked together, moved, cut and pasted, and come from a spreadsheet; each undone in one', async ({
+  page,
+}) => {
+  await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
+  await signIn(page);
+  await startSheet(page, 'offense');
+  const draft = page.getByRole('button', { name: 'Draft open sections' });
+  await expect(draft).toBeEnabled();
+  await draft.click();
+  await expect(page.getByRole('status', { name: 'Done' })).toContainText(/^\d+ calls drafted/);
+  await saved(page);
+  const section = (name: string) => page.getByRole('region', { name, exact: true });
+  const words = (name: string) => section(name).locator('.call .what').allTextContents();
+  const [first, goal] = [await words('1st & 10'), await words('Goal line')];
+  expect(first.length).toBeGreaterThan(2);
+
+  // By keys: two marked, cut, put behind the first call of the goal line.
+  await section('1st & 10').getByTestId('call').nth(0).focus();
+  await page.keyboard.press('Shift+ArrowDown');
+  const bar = page.getByRole('group', { name: 'Marked calls' });
+  await expect(bar).toContainText('2 calls marked');
+  await axe(page);
+  await page.keyboard.press('Control+KeyX');
+  await expect(bar).toContainText('2 calls cut');
+  expect(await words('1st & 10')).toEqual(first);
+  await section('Goal line').getByTestId('call').nth(0).focus();
+  await page.keyboard.press('Control+KeyV');
+  await expect.poll(() => words('Goal line')).toEqual([goal[0], ...first.slice(0, 2), ...goal.slice(1)]);
+  expect(await words('1st & 10')).toEqual(first.slice(2));
+  await saved(page);
+  await page.keyboard.press('Control+KeyZ');
+  await expect.poll(() => words('1st & 10')).toEqual(first);
+  expect(await words('Goal line')).toEqual(goal);
+
+  // Copied, a spreadsheet would have a line a call under its columns; pasted, they stand twice.
+  await section('Goal line').getByTestId('call').nth(0).focus();
+  await page.keyboard.press('Control+KeyA');
+  await page.keyboard.press('Control+KeyC');
+  const copied = (await page.evaluate(() => navigator.clipboard.readText())).split('\n');
+  expect(copied).toHaveLength(1 + goal.length);
+  expect(copied[0]).toMatch(/^number\tsection\tname\t/);
+  expect(copied.slice(1).every((l) => l.split('\t')[1] === 'Goal line')).toBe(true);
+  await section('1st & 10').getByTestId('call').last().focus();
+  await page.keyboard.press('Control+KeyV');
+  await expect.poll(() => words('1st & 10')).toEqual([...first, ...goal]);
+  await expect(bar).toContainText(`${goal.length} call`);
+  await page.keyboard.press('Control+KeyZ');
+  await expect.poll(() => words('1st & 10')).toEqual(first);
+
+  // From a spreadsheet, one name wrong: said by its line; the rest is taken.
+  await page.evaluate(() =>
+    navigator.clipboard.writeText(
+      'Section\tName\tHash\tTags\nGoal line\tPower right\tL\ttempo; max\n1st & 10\tPowr left\t\t\nGoal line\tStick\t\t\n',
+    ),
+  );
+  await section('1st & 10').getByTestId('call').nth(0).focus();
+  await page.keyboard.press('Control+KeyV');
+  const form = page.getByRole('dialog', { name: 'Paste calls' });
+  await expect(form).toContainText('2 calls understood, 1 not');
+  await expect(form.getByRole('list', { name: 'Lines that are not understood' })).toContainText(
+    'line 3: “Powr left” is no play of the list',
+  );
+  await axe(page);
+  await form.getByRole('combobox', { name: 'into' }).selectOption({ label: 'Goal line' });
+  await form.getByRole('button', { name: 'Add 2 calls' }).click();
+  await expect.poll(async () => (await words('Goal line')).length).toBe(goal.length + 2);
+  await expect(section('Goal line').getByTestId('call').nth(goal.length)).toContainText('tempo');
+  await expect(section('Goal line').getByRole('button', { name: /^hash of call \d+: L/ })).not.toHaveCount(0);
+  await saved(page);
+
+  // Lines of two sections are asked about, and go where their column says.
+  await page.evaluate(() =>
+    navigator.clipboard.writeText('section\tname\nGoal line\tMesh\nBacked up\tDraw\n'),
+  );
+  await section('1st & 10').getByTestId('call').nth(0).focus();
+  await page.keyboard.press('Control+KeyV');
+  await expect(form.getByRole('combobox', { name: 'into' })).toHaveValue('');
+  await form.getByRole('button', { name: 'Add 2 calls' }).click();
+  await expect.poll(async () => (await words('Goal line')).at(-1)).toContain('mesh');
+  await expect.poll(async () => (await words('Backed up')).at(-1)).toContain('draw');
+  await saved(page);
+
+  // By pointer: three marked by their numbers, moved by the list; one of them dragged takes the others along.
+  await bar.getByRole('button', { name: 'Mark none' }).click();
+  await expect(bar).toHaveCount(0);
+  const number = (name: string, at: number) => section(name).getByTestId('call').nth(at).locator('.no');
+  await number('1st & 10', 0).click();
+  await number('1st & 10', 2).click({ modifiers: ['Shift'] });
+  await expect(bar).toContainText('3 calls marked');
+  await bar.getByRole('combobox', { name: 'move to' }).selectOption({ label: 'Backed up' });
+  await expect.poll(async () => (await words('Backed up')).slice(-3)).toEqual(first.slice(0, 3));
+  await saved(page);
+  await page.keyboard.press('Control+KeyZ');
+  await expect.poll(() => words('1st & 10')).toEqual(first);
+  await saved(page);
+  await page.reload();
+  await expect.poll(() => words('1st & 10')).toEqual(first);
 });

@@ -72,6 +72,12 @@ export const cleanCell = (text: string): string =>
     .trim()
     .replace(/^'(?=[-+=@0-9])/, '');
 
+/** What was copied of cells: tabs part them; without one each line is a cell, whatever stands in it. */
+export const readCopied = (text: string): ForeignSheet['cells'] =>
+  text.includes('\t')
+    ? Papa.parse<string[]>(text, { delimiter: '\t' }).data.map((row) => row.map(cleanCell))
+    : text.split(/\r?\n/).map((cell) => [cleanCell(cell)]);
+
 /** A delimited text as a sheet. Never throws: a quotation mark that is not closed ends at the end of the file. */
 export function readDelimited(name: string, text: string): ForeignSheet {
   const plain = text.replace(/^\ufeff/, '').replace(/^sep=.\r?\n/i, '');

@@ -8,9 +8,11 @@ import {
   dropOn,
   lockSheet,
   moveCall,
+  moveCalls,
   nudgeCall,
   noteCall,
   removeCall,
+  removeCalls,
   removeCheck,
   renameSheet,
   type SheetChange,
@@ -128,10 +130,54 @@ describe('edits of a sheet', () => {
     expect(addCalls(paper.printed, [])).toBeNull();
   });
 
+  it('of several moved at once stand in their order, before the one they were put before or before what follows it', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.nat({ max: 2 }), { minLength: 1, maxLength: 9 }),
+        fc.nat(),
+        fc.nat({ max: 9 }),
+        (sections, mask, at) => {
+          const keys = ['openers', 'first', 'goal'];
+          const paper = new Paper();
+          sections.forEach((s, i) =>
+            paper.apply(addCall(paper.printed, `c${i}`, plays[0]!, keys[s]!, null).redo),
+          );
+          const all = paper.printed.flatMap((p) => p.calls);
+          const ids = new Set(all.filter((_, i) => (mask >> i) % 2 === 1).map((c) => c.id));
+          const target = keys[at % 3]!;
+          const there = all.filter((c) => c.section === target).map((c) => c.id);
+          const before = there[at % (there.length + 1)] ?? null;
+          const edit = moveCalls(paper.printed, ids, target, before);
+          if (ids.size === 0) return edit === null;
+          paper.apply(edit!.redo);
+          // Plainly: the section without them, cut at the mark, they between.
+          const cut = before === null ? there.length : there.indexOf(before);
+          const stays = (list: string[]): string[] => list.filter((id) => !ids.has(id));
+          const moved = all.filter((c) => ids.has(c.id)).map((c) => c.id);
+          expect(paper.calls.filter((c) => c.section === target).map((c) => c.id)).toEqual([
+            ...stays(there.slice(0, cut)),
+            ...moved,
+            ...stays(there.slice(cut)),
+          ]);
+          for (const key of keys.filter((k) => k !== target))
+            expect(paper.calls.filter((c) => c.section === key).map((c) => c.id)).toEqual(
+              stays(all.filter((c) => c.section === key).map((c) => c.id)),
+            );
+        },
+      ),
+      { numRuns: 400 },
+    );
+    const paper = filled();
+    const [a, b] = paper.calls;
+    const marked = new Set([a!.id, b!.id]);
+    paper.apply(dropOn(paper.printed, plays, `move|${b!.id}`, 'section|goal', 'x', marked)!.redo);
+    expect(paper.calls.filter((c) => c.section === 'goal').map((c) => c.id)).toEqual(['d', a!.id, b!.id]);
+  });
+
   it('undone in turn leave the sheet as it was, whatever was done', () => {
     const pick = fc.nat({ max: 20 });
     fc.assert(
-      fc.property(fc.array(fc.tuple(fc.nat({ max: 9 }), pick, pick), { maxLength: 25 }), (steps) => {
+      fc.property(fc.array(fc.tuple(fc.nat({ max: 12 }), pick, pick), { maxLength: 25 }), (steps) => {
         const paper = filled();
         const back: { seen: unknown; undo: SheetChange }[] = [];
         steps.forEach(([what, m, n], i) => {
@@ -169,6 +215,12 @@ describe('edits of a sheet', () => {
                 play: plays[k]!,
               })),
             );
+          const some = new Set(paper.calls.filter((_, k) => (n + k) % 3 === 0).map((c) => c.id));
+          const before = paper.calls.filter((c) => c.section === section)[m % 3]?.id ?? null;
+          if (what === 10) edit = removeCalls(paper.printed, some);
+          if (what === 11) edit = moveCalls(paper.printed, some, section, before);
+          if (what === 12)
+            edit = addCalls(paper.printed, [{ id: `n${i}`, section, play: plays[0]! }], before);
           if (!edit) return;
           back.push({ seen: paper.seen, undo: edit.undo! });
           paper.apply(edit.redo);

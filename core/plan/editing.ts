@@ -57,6 +57,7 @@ export const UNDONE: Readonly<Record<SheetChange['do'], string>> = {
 };
 
 type Sheet = readonly PrintedSection[];
+const NONE: ReadonlySet<string> = new Set();
 
 /** An anchor that no row has: the end. */
 const END_OF_ROWS = 'the end';
@@ -103,6 +104,64 @@ export const removeCall = (sheet: Sheet, call: SheetCall): SheetEdit => ({
   },
 });
 
+/** Calls as they stand on the sheet, each with the one it follows in its section. */
+const inPlace = (sheet: Sheet, ids: ReadonlySet<string>): { call: SheetCall; after: string | null }[] =>
+  sheet.flatMap(({ calls }) =>
+    calls.flatMap((call, i) => (ids.has(call.id) ? [{ call, after: calls[i - 1]?.id ?? null }] : [])),
+  );
+
+/** Several off the sheet; taken back from the top, so that each finds the one it followed. Null: none of them stands. */
+export function removeCalls(sheet: Sheet, ids: ReadonlySet<string>): SheetEdit | null {
+  const gone = inPlace(sheet, ids);
+  if (gone.length === 0) return null;
+  return {
+    redo: { do: 'many', changes: gone.map(({ call }) => ({ do: 'remove', call: call.id })) },
+    undo: {
+      do: 'many',
+      changes: gone.map(({ call, after }) => ({
+        do: 'put',
+        call: call.id,
+        fields: { section: call.section, play: call.play.id, ...notesOf(call) },
+        after,
+      })),
+    },
+  };
+}
+
+/** Several to one place, in the order of the sheet. `before`: one of them leaves them where the next that stays begins. */
+export function moveCalls(
+  sheet: Sheet,
+  ids: ReadonlySet<string>,
+  section: string,
+  before: string | null,
+): SheetEdit | null {
+  const moved = inPlace(sheet, ids);
+  if (moved.length === 0) return null;
+  const there = callsIn(sheet, section);
+  const from = before === null ? there.length : there.findIndex((c) => c.id === before);
+  const staying = there.slice(0, from < 0 ? there.length : from).filter((c) => !ids.has(c.id));
+  return {
+    redo: {
+      do: 'many',
+      changes: moved.map(({ call }, i) => ({
+        do: 'move',
+        call: call.id,
+        section,
+        after: (i === 0 ? staying.at(-1)?.id : moved[i - 1]!.call.id) ?? null,
+      })),
+    },
+    undo: {
+      do: 'many',
+      changes: moved.map(({ call, after }) => ({
+        do: 'move',
+        call: call.id,
+        section: call.section,
+        after,
+      })),
+    },
+  };
+}
+
 /** Several in one go, undone in one. Null: there is nothing to do. */
 export function together(edits: readonly SheetEdit[]): SheetEdit | null {
   if (edits.length === 0) return null;
@@ -113,18 +172,22 @@ export function together(edits: readonly SheetEdit[]): SheetEdit | null {
   };
 }
 
-interface NewCall {
+export interface NewCall {
   readonly id: string;
   readonly section: string;
   readonly play: PlayCard;
   readonly notes?: Partial<CallNotes>;
 }
-/** Calls behind those of their sections, in the order they come. */
-export function addCalls(sheet: Sheet, calls: readonly NewCall[]): SheetEdit | null {
+/** Calls behind those of their sections, in the order they come; or before one, in its section. */
+export function addCalls(
+  sheet: Sheet,
+  calls: readonly NewCall[],
+  before: string | null = null,
+): SheetEdit | null {
   const last = new Map<string, string>();
   return together(
     calls.map(({ id, section, play, notes = {} }) => {
-      const edit = addCall(sheet, id, play, section, null, notes);
+      const edit = addCall(sheet, id, play, section, before, notes);
       const after = last.get(section);
       last.set(section, id);
       return after === undefined ? edit : { ...edit, redo: { ...edit.redo, after } as SheetChange };
@@ -258,6 +321,8 @@ export function dropOn(
   dragged: string,
   over: string,
   id: string,
+  /** Calls that go along when one of them is dragged. */
+  marked: ReadonlySet<string> = NONE,
 ): SheetEdit | null {
   const calls = sheet.flatMap((p) => p.calls);
   const [kind, which] = dragged.split('|');
@@ -271,5 +336,6 @@ export function dropOn(
     return play ? addCall(sheet, id, play, section, before) : null;
   }
   const call = calls.find((c) => c.id === which);
+  if (call && marked.has(call.id)) return moveCalls(sheet, marked, section, before);
   return call ? moveCall(sheet, call, section, before) : null;
 }

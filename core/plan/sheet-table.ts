@@ -2,7 +2,7 @@
 import type { CheckToPrint } from './check-print';
 import { findSituation, pictureOf } from './pictures';
 import type { PrintSource } from './prints';
-import { ifThenWords } from './sheet';
+import { ifThenWords, type PrintedSection } from './sheet';
 
 export type PlainCell = string | number | null;
 export interface PlainTable {
@@ -11,9 +11,10 @@ export interface PlainTable {
   readonly rows: readonly (readonly PlainCell[])[];
 }
 
-const CALL_COLUMNS = [
+export const CALL_COLUMNS = [
   'number',
   'section',
+  'name',
   'personnel',
   'formation',
   'side',
@@ -41,6 +42,7 @@ export function callsTable({ sheet }: Pick<PrintSource, 'sheet'>): PlainTable {
       calls.map((call): PlainCell[] => [
         call.number,
         section.label,
+        call.play.name,
         call.play.personnel,
         call.play.formation,
         call.play.formationSide,
@@ -59,6 +61,17 @@ export function callsTable({ sheet }: Pick<PrintSource, 'sheet'>): PlainTable {
       ]),
     ),
   };
+}
+
+/** Calls as a spreadsheet takes them: a line a call under its columns, tabs between. */
+export function copiedCalls(sheet: readonly PrintedSection[], ids: ReadonlySet<string>): string {
+  // Numbers as on the sheet, the calls that are not copied counted too.
+  const { rows } = callsTable({ sheet: { name: '', title: '', against: '', stamp: '', sections: sheet } });
+  const order = sheet.flatMap((s) => s.calls);
+  const chosen = rows.filter((_, i) => ids.has(order[i]!.id));
+  return [CALL_COLUMNS, ...chosen]
+    .map((row) => row.map((cell) => String(cell ?? '').replace(/[\t\r\n]+/g, ' ')).join('\t'))
+    .join('\n');
 }
 
 const CHECK_COLUMNS = [

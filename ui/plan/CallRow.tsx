@@ -11,6 +11,11 @@ interface CallRowProps {
   readonly number: number;
   readonly numbers: ReadonlyMap<string, number>;
   readonly mayEdit: boolean;
+  readonly marked: boolean;
+  /** Marked, and on its way elsewhere. */
+  readonly cut: boolean;
+  /** `through`: all from the one that was marked last. */
+  readonly onMark: (through: boolean) => void;
   readonly onRemove: () => void;
   readonly onLook: () => void;
   readonly onNotes: () => void;
@@ -19,7 +24,7 @@ interface CallRowProps {
 
 /** A call of the sheet: moved by mouse or keys, with its hash and the way to its look. */
 export function CallRow(props: CallRowProps) {
-  const { call, number, mayEdit } = props;
+  const { call, number, mayEdit, marked, cut } = props;
   const drag = useDraggable({ id: `move|${call.id}`, disabled: !mayEdit });
   const drop = useDroppable({ id: `call|${call.id}` });
   // One and the same at every drawing: another would have each row of the sheet measured anew at every step of a drag.
@@ -30,11 +35,11 @@ export function CallRow(props: CallRowProps) {
   );
   return (
     <li
-      className="call"
+      className={`call${marked ? ' marked' : ''}${cut ? ' cut' : ''}`}
       data-testid="call"
       data-call={call.id}
       tabIndex={0}
-      aria-label={`${said}${mayEdit ? '. Alt with up and down moves it, Enter opens its notes, Delete removes it' : ''}`}
+      aria-label={`${said}${marked ? (cut ? ', cut' : ', marked') : ''}${mayEdit ? '. Space marks it, Alt with up and down moves it, Enter opens its notes, Delete removes it' : ''}`}
       ref={ref}
       style={{
         borderTop: drop.isOver ? '2px solid var(--us)' : undefined,
@@ -62,6 +67,8 @@ const CallBody = memo(function CallBody({
   number,
   numbers,
   mayEdit,
+  marked,
+  onMark,
   onRemove,
   onLook,
   onNotes,
@@ -72,7 +79,20 @@ const CallBody = memo(function CallBody({
   const next = HASH_STEPS[(HASH_STEPS.indexOf(call.hash) + 1) % HASH_STEPS.length] ?? null;
   return (
     <>
-      <span className="no">{number}</span>
+      {mayEdit ? (
+        <button
+          type="button"
+          className="plain no"
+          tabIndex={-1}
+          aria-pressed={marked}
+          aria-label={`mark call ${number}`}
+          onClick={(event) => onMark(event.shiftKey)}
+        >
+          {number}
+        </button>
+      ) : (
+        <span className="no">{number}</span>
+      )}
       <span className="what" onPointerDown={onGrab} style={{ cursor: mayEdit ? 'grab' : undefined }}>
         {playLook(call.play)} · <strong>{playCall(call.play)}</strong>
         {extras && <span className="small quiet"> {extras}</span>}

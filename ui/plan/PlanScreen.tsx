@@ -19,22 +19,17 @@ import {
   findingsOf,
   missingSetups,
   noteCall,
-  nudgeCall,
   placeFindings,
   playFields,
-  removeCall,
   setSections,
   type PlayCard,
-  type SheetCall,
 } from '@/core/plan';
 import { plural } from '@/core/rules/plural';
 import { filmPath } from '../film/path';
 import { WithFilm } from '../film/WithFilm';
 import { LookCard } from '../look/LookCard';
 import { Reel } from '../read/Reel';
-import { useScreenCommands } from '../shared/commands';
 import { part } from '../shared/part';
-import { PLAN } from '../shared/screen-commands/plan';
 import { useUrlState } from '../useUrlState';
 import { Audits } from './Audits';
 import { Comments } from './Comments';
@@ -47,11 +42,14 @@ import { SheetTrouble } from './SheetTrouble';
 import { Suggestions } from './Suggestions';
 import { useAudits } from './useAudits';
 import { useDraft } from './useDraft';
+import { useMarks } from './useMarks';
+import { usePlanCommands } from './usePlanCommands';
 import { usePlanFilm } from './usePlanFilm';
 import { useSheet } from './useSheet';
 
 const DefenseScreen = part(() => import('./defense/DefenseScreen'));
 const CallNotesForm = part(() => import('./CallNotesForm'));
+const PasteForm = part(() => import('./PasteForm'));
 const EarlierForm = part(() => import('./EarlierForm'));
 const CallMix = part(() => import('./CallMix'));
 const SectionsForm = part(() => import('./SectionsForm'));
@@ -101,32 +99,23 @@ export function PlanScreen(props: PlanScreenProps) {
     band: props.band,
   });
   const draft = useDraft(sheet, film, { plays, team, opponent: props.sheet.opponent });
+  const marks = useMarks(sheet, { plays, section, mayEdit });
   const openReel = (name: string): void => setUrl({ reel: name }, true);
   const chooseSection = (key: string): void => setUrl({ section: key, reel: null });
-  const stepSection = (by: 1 | -1): void => {
-    const at = sections.indexOf(section) + by;
-    chooseSection(sections[(at + sections.length) % sections.length]!.key);
-  };
-  /** Does it to the call that has the focus; false where none has. */
-  const onFocused = (work: (call: SheetCall) => void): boolean => {
-    const id = (document.activeElement as HTMLElement | null)?.dataset.call;
-    const call = calls.find((c) => c.id === id);
-    if (call) work(call);
-    return call !== undefined;
-  };
-  useScreenCommands(PLAN, {
-    undo: mayEdit ? sheet.undo : undefined,
-    next: () => stepSection(1),
-    previous: () => stepSection(-1),
+  usePlanCommands({
+    sheet,
+    marks,
+    mayEdit,
+    stepSection: (by) => {
+      const at = sections.indexOf(section) + by;
+      chooseSection(sections[(at + sections.length) % sections.length]!.key);
+    },
     print: () => router.push(`/plan/${props.sheet.key}/print`),
-    notes: mayEdit ? () => onFocused((call) => setNoted(call.id)) : undefined,
-    up: mayEdit ? () => onFocused((call) => edit(nudgeCall(printed, call, -1))) : undefined,
-    down: mayEdit ? () => onFocused((call) => edit(nudgeCall(printed, call, 1))) : undefined,
-    remove: mayEdit ? () => onFocused((call) => edit(removeCall(printed, call))) : undefined,
+    note: (call) => setNoted(call.id),
   });
   const dropped = ({ active, over }: DragEndEvent): void => {
     if (over && mayEdit)
-      edit(dropOn(printed, plays, String(active.id), String(over.id), crypto.randomUUID()));
+      edit(dropOn(printed, plays, String(active.id), String(over.id), crypto.randomUUID(), marks.ids));
   };
   const reel = url.get('reel');
   const shown =
@@ -161,6 +150,7 @@ export function PlanScreen(props: PlanScreenProps) {
               Draft open sections
             </Button>
             <Button onClick={() => setTaking(true)}>From an earlier sheet</Button>
+            <Button onClick={() => marks.ask('')}>Paste calls</Button>
             <Button onClick={() => setArranged(true)}>Sections</Button>
           </>
         )}
@@ -202,6 +192,7 @@ export function PlanScreen(props: PlanScreenProps) {
           section={section}
           findings={findings}
           mayEdit={mayEdit}
+          marks={marks}
           onSection={chooseSection}
           onLook={setLooked}
           onNotes={(call) => setNoted(call.id)}
@@ -216,6 +207,17 @@ export function PlanScreen(props: PlanScreenProps) {
           numbers={numbers}
           onSave={(fields) => edit(noteCall(notes, fields))}
           onClose={() => setNoted(null)}
+        />
+      )}
+      {marks.asked !== null && (
+        <PasteForm
+          text={marks.asked}
+          plays={plays}
+          sections={sections}
+          section={section}
+          numbers={numbers}
+          onAdd={marks.add}
+          onClose={() => marks.ask(null)}
         />
       )}
       {arranged && (

@@ -72,7 +72,10 @@ export function useArgued(of: Of, sections: readonly SectionSpec[], first: Secti
       if (answer) return keep(answer.argued, answer.structures);
       const structures = structuresOf(film.book, profile, film.rules.look, plays);
       keep(
-        argueSection({ columns, team, opponent, plays, structures, random: (stream) => uniform(SEED + stream) }, section),
+        argueSection(
+          { columns, team, opponent, plays, structures, random: (stream) => uniform(SEED + stream) },
+          section,
+        ),
         structures,
       );
     });

@@ -23,7 +23,16 @@ export function useDraft(
   if (argued === null || structures === null) return null;
   return () => {
     const drafted = draftCalls(
-      { columns, team, opponent, plays, structures, sections, argued: of, random: (stream) => uniform(SEED + stream) },
+      {
+        columns,
+        team,
+        opponent,
+        plays,
+        structures,
+        sections,
+        argued: of,
+        random: (stream) => uniform(SEED + stream),
+      },
       calls,
     );
     edit(

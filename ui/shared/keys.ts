@@ -22,6 +22,7 @@ const WORDS: Readonly<Record<string, string>> = {
   ArrowLeft: '←',
   ArrowRight: '→',
   Escape: 'Esc',
+  ' ': 'Space',
 };
 /** A chord as it stands on a key cap. */
 export const chordWords = (chord: string): string =>
