@@ -782,3 +782,37 @@ test('calls are marked together, moved, cut and pasted, and come from a spreadsh
   await page.reload();
   await expect.poll(() => words('1st & 10')).toEqual(first);
 });
+
+test('a base play from a picture they have not seen it in: counted, opened, put on the play list and on the sheet', async ({
+  page,
+}) => {
+  await signIn(page);
+  await startSheet(page, 'offense');
+  await page.getByRole('button', { name: 'Wrinkles' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Wrinkles' });
+  await dialog.getByRole('combobox', { name: 'base play' }).selectOption({ label: 'Mesh, 24 snaps' });
+  const table = dialog.getByRole('table', { name: 'Wrinkles of Mesh' });
+  const first = table.locator('tbody tr').first();
+  await expect(first).toContainText(/passes \d+ of \d+/);
+  await axe(page);
+  // The number opens as many snaps, all from that picture.
+  const seen = first.getByRole('button', { name: /^passes/ });
+  const [, of] = /of (\d+)/.exec((await seen.textContent())!)!;
+  await seen.click();
+  const reel = page.getByRole('dialog', { name: /^Our calls from/ });
+  await expect(reel).toContainText(`${of} snap`);
+  await page.keyboard.press('Escape');
+  await expect(reel).toHaveCount(0);
+  const add = first.getByRole('button', { name: /^add Mesh, .* to the play list$/ });
+  const name = /^add (.*) to the play list$/.exec((await add.getAttribute('aria-label'))!)![1]!;
+  await add.click();
+  await expect(dialog.getByRole('status')).toHaveText(`“${name}” is on the play list.`);
+  await expect(first).toContainText('stands on it');
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await page.getByLabel('find a play').fill(name);
+  await page.getByRole('button', { name: `add ${name} to 1st & 10` }).click();
+  await expect(page.getByRole('region', { name: '1st & 10', exact: true }).getByTestId('call')).toHaveCount(
+    1,
+  );
+  await saved(page);
+});

@@ -49,6 +49,7 @@ import { useSheet } from './useSheet';
 
 const DefenseScreen = part(() => import('./defense/DefenseScreen'));
 const CallNotesForm = part(() => import('./CallNotesForm'));
+const Wrinkles = part(() => import('./Wrinkles'));
 const PasteForm = part(() => import('./PasteForm'));
 const EarlierForm = part(() => import('./EarlierForm'));
 const CallMix = part(() => import('./CallMix'));
@@ -79,6 +80,7 @@ export function PlanScreen(props: PlanScreenProps) {
   const [noted, setNoted] = useState<string | null>(null);
   const [arranged, setArranged] = useState(false);
   const [mixed, setMixed] = useState(false);
+  const [wrinkled, setWrinkled] = useState(false);
   const [taking, setTaking] = useState(false);
   const section = sections.find((s) => s.key === url.get('section')) ?? sections[1] ?? sections[0]!;
   const film = usePlanFilm({ ...props, opponent: props.sheet.opponent }, sections, section, looked);
@@ -157,6 +159,7 @@ export function PlanScreen(props: PlanScreenProps) {
         <Button disabled={film.argued === null} onClick={() => setMixed(true)}>
           Call mix
         </Button>
+        <Button onClick={() => setWrinkled(true)}>Wrinkles</Button>
       </PlanToolbar>
       <SheetTrouble sheet={sheet} />
       <Audits
@@ -240,6 +243,20 @@ export function PlanScreen(props: PlanScreenProps) {
           solve={props.mixOf}
           onReel={openReel}
           onClose={() => setMixed(false)}
+        />
+      )}
+      {wrinkled && (
+        <Wrinkles
+          film={film}
+          plays={plays}
+          book={book}
+          profile={profiles[level]}
+          team={team}
+          opponent={props.sheet.opponent}
+          opponentName={opponentName}
+          mayEdit={able.draft}
+          onReel={openReel}
+          onClose={() => setWrinkled(false)}
         />
       )}
       {taking && (

@@ -1,4 +1,4 @@
-/** The snaps behind a number of Plan: "<play>|here", "<play>|all", "<play>|answer<n>", "<play>|link", "<play>|theirs:<look>", "<play>|ours:<look>", "<play>|mix:<look>", "|mixtheirs:<look>", "<play>|against:<opponent>". */
+/** The snaps behind a number of Plan: "<play>|here", "<play>|all", "<play>|answer<n>", "<play>|link", "<play>|theirs:<look>", "<play>|ours:<look>", "<play>|mix:<look>", "|mixtheirs:<look>", "<play>|against:<opponent>", "|faced:<structure>", "|lined:<formation>:<motion>". */
 import {
   filmsOf,
   mixGame,
@@ -7,6 +7,7 @@ import {
   type PlayCard,
   type SectionSpec,
 } from '@/core/plan';
+import { facedRows, linedRows } from '@/core/plan/pictures-shown';
 import type { NamedRows } from '@/core/read';
 import type { PlanFilm } from './usePlanFilm';
 
@@ -40,11 +41,26 @@ function mixReel(
 export function planReel(name: string, of: Of): NamedRows {
   const { film, missing, section, opponentName } = of;
   const [id, which = ''] = name.split('|');
+  const { columns } = film;
+  if (which.startsWith('faced:')) {
+    const structure = which.slice('faced:'.length);
+    return {
+      title: `${opponentName} defense against ${structure}`,
+      rows: facedRows(columns, of.opponent, structure),
+    };
+  }
+  if (which.startsWith('lined:')) {
+    const [, formation = '', motion = ''] = which.split(':');
+    return {
+      title: `Our calls from ${formation}${motion ? ` with ${motion}` : ''}`,
+      rows: linedRows(columns, of.team, formation, motion || null),
+    };
+  }
   if (which.startsWith('mix')) return mixReel(id!, which, of);
   if (which.startsWith('against')) {
     const [play, them] = [of.plays.find((p) => p.id === id), which.split(':')[1]!];
     return play
-      ? { title: `${play.name} against ${them}`, rows: rowsAgainst(film.columns, of.team, them, play) }
+      ? { title: `${play.name} against ${them}`, rows: rowsAgainst(columns, of.team, them, play) }
       : { title: '', rows: NONE };
   }
   if (which.startsWith('answer'))
