@@ -56,6 +56,13 @@ test('a sheet of the offense is drafted, arranged, noted, waved through, and pri
   await page.getByLabel('find a play').fill('toss pro');
   await expect(adds).toHaveCount(1);
   await expect(plays).toContainText('Toss left');
+  // What else is known of it stands when it is asked for.
+  const known = plays.getByRole('group').filter({ hasText: 'what else is known' });
+  await expect(known).not.toContainText('blockers');
+  await known.getByText('what else is known').click();
+  await expect(known).toContainText(/^what else is known(.*)Most against 2x1: .*, \d+ of \d+ \(\d+–\d+ %\)/);
+  await expect(known).toContainText(/blockers for \w+ to the left/);
+  await expect(known).toContainText(/Last shown .*; in \d of 8 games\./);
   await page.getByLabel('find a play').fill('');
   await expect(adds).toHaveCount(all);
   const more = plays.getByRole('button', { name: /^show \d+ more of \d+$/ });

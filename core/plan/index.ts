@@ -19,6 +19,7 @@ export * from './practice';
 export * from './practice-words';
 export * from './practice-audits';
 export * from './new-jobs';
+export * from './play-facts';
 export * from './repped';
 export * from './sheet-table';
 export * from './call-mix';

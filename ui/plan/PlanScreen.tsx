@@ -188,6 +188,7 @@ export function PlanScreen(props: PlanScreenProps) {
           onSection={chooseSection}
           onAdd={(play) => edit(addCall(printed, crypto.randomUUID(), play, section.key, null))}
           onReel={openReel}
+          factsOf={film.factsOf}
         />
         <SheetBody
           sheet={sheet}

@@ -1,12 +1,13 @@
 'use client';
 import { useDraggable } from '@dnd-kit/core';
 import Button from '@mui/material/Button';
-import { memo } from 'react';
+import { memo, useMemo, useState } from 'react';
 import {
   playCall,
   playLook,
   type Argument,
   type PlayCard,
+  type PlayFact,
   type SectionSpec,
   type Suggestion,
 } from '@/core/plan';
@@ -21,6 +22,7 @@ interface SuggestionRowProps {
   readonly on: boolean;
   readonly onAdd: (play: PlayCard) => void;
   readonly onReel: (name: string) => void;
+  readonly factsOf: (play: PlayCard) => readonly PlayFact[];
 }
 
 /** A play with what to expect of it, and its own success here and anywhere; dragged or added to the section. */
@@ -54,7 +56,7 @@ interface SuggestionBodyProps extends SuggestionRowProps {
 
 /** What a drag that passes does not touch. */
 const SuggestionBody = memo(function SuggestionBody(props: SuggestionBodyProps) {
-  const { suggestion, argument, section, mayEdit, on, onAdd, onReel, onGrab } = props;
+  const { suggestion, argument, section, mayEdit, on, onAdd, onReel, factsOf, onGrab } = props;
   const open = (which: string): void => onReel(`${suggestion.play.id}|${which}`);
   return (
     <>
@@ -87,9 +89,27 @@ const SuggestionBody = memo(function SuggestionBody(props: SuggestionBodyProps) 
           anywhere {suggestion.all.k} of {suggestion.all.n}
         </button>
       </div>
+      <Facts play={suggestion.play} factsOf={factsOf} />
     </>
   );
 });
+
+/** Blocks or routes against what they show most, new jobs, film, set-ups: worked out when it is opened. */
+function Facts({ play, factsOf }: { play: PlayCard; factsOf: SuggestionRowProps['factsOf'] }) {
+  const [open, setOpen] = useState(false);
+  const facts = useMemo(() => (open ? factsOf(play) : []), [open, factsOf, play]);
+  return (
+    <details className="small facts" onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary aria-label={`what else is known of ${play.name}`}>what else is known</summary>
+      <ul className="plainlist">
+        {facts.map(({ text }) => (
+          <li key={text}>{text}</li>
+        ))}
+        {open && facts.length === 0 && <li className="quiet">Nothing: the book does not draw it.</li>}
+      </ul>
+    </details>
+  );
+}
 
 /** The looks that carry most of it. */
 const MOST_LOOKS = 2;

@@ -8,6 +8,7 @@ import {
   playLook,
   type Argument,
   type PlayCard,
+  type PlayFact,
   type SectionSpec,
   type SheetCall,
   type Sizing,
@@ -31,6 +32,7 @@ interface SuggestionsProps {
   readonly onSection: (key: string) => void;
   readonly onAdd: (play: PlayCard) => void;
   readonly onReel: (name: string) => void;
+  readonly factsOf: (play: PlayCard) => readonly PlayFact[];
 }
 
 /** Plays that stand at once, and how many more each time: four hundred rows would be felt at every change. */
@@ -88,6 +90,7 @@ export function Suggestions(props: SuggestionsProps) {
             on={calls.some((c) => c.section === section.key && c.play.id === suggestion.play.id)}
             onAdd={onAdd}
             onReel={onReel}
+            factsOf={props.factsOf}
           />
         ))}
         {ranked.length > shown.length && (

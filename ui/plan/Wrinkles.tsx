@@ -8,9 +8,9 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useMemo, useState, useTransition } from 'react';
 import type { Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
-import { jobsSeen, playLook, type PlayCard } from '@/core/plan';
+import { playLook, type PlayCard } from '@/core/plan';
 import { basePlays, wrinklesOf, type Wrinkle } from '@/core/plan/wrinkles';
-import { select, wilson } from '@/core/read';
+import { wilson } from '@/core/read';
 import { plural } from '@/core/rules/plural';
 import { RateBar } from '../charts/RateBar';
 import { Choice } from '../shared/Choice';
@@ -35,19 +35,19 @@ const nameOf = (card: Omit<PlayCard, 'id'>): string => playLook({ ...card, id: '
 
 export default function Wrinkles(props: WrinklesProps) {
   const { film, plays, book, profile, team, opponent, opponentName, mayEdit, onReel, onClose } = props;
-  const { columns, snaps } = film;
+  const { columns, snaps, jobs } = film;
   const settings = useStaffRules().look;
   const bases = useMemo(() => basePlays(plays, columns, team), [plays, columns, team]);
   const [wanted, setWanted] = useState<string | null>(null);
   const base = bases.find((b) => b.play.id === wanted) ?? bases[0] ?? null;
-  const jobs = useMemo(
-    () => jobsSeen(book, profile, snaps, select(columns, { offense: [team] })),
-    [book, profile, snaps, columns, team],
-  );
   const wrinkles = useMemo(
     () =>
       base
-        ? wrinklesOf({ book, profile, settings, snaps, columns, team, opponent, jobs }, base.play, base.rows)
+        ? wrinklesOf(
+            { book, profile, settings, snaps, columns, team, opponent, jobs: jobs() },
+            base.play,
+            base.rows,
+          )
         : [],
     [base, book, profile, settings, snaps, columns, team, opponent, jobs],
   );

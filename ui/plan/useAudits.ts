@@ -7,7 +7,6 @@ import {
   bandAudits,
   bookAudits,
   ifThenAudits,
-  jobsSeen,
   newJobShare,
   playDrawer,
   playFields,
@@ -19,7 +18,6 @@ import {
   type PracticeSettings,
   type StaffPrints,
 } from '@/core/plan';
-import { select } from '@/core/read';
 import type { PlanFilm } from './usePlanFilm';
 import { usePrintMeasure } from './usePrintMeasure';
 import type { SheetState } from './useSheet';
@@ -27,7 +25,7 @@ import type { SheetState } from './useSheet';
 /** All that is looked for on a sheet of the offense, in the order of the sheet. */
 export function useAudits(
   { calls, numbers, sections, printed }: SheetState,
-  { columns, snaps, sizes }: PlanFilm,
+  { columns, sizes, jobs }: PlanFilm,
   plays: readonly PlayCard[],
   {
     team,
@@ -45,17 +43,15 @@ export function useAudits(
 ): readonly Audit[] {
   const measure = usePrintMeasure();
   const drawn = useMemo(() => playDrawer(book, profile), [book, profile]);
-  // The jobs of our film are counted once, each play is held against them once.
+  // Each play is held against the jobs of our film once.
   const newJobs = useMemo(() => {
-    let seen: ReadonlySet<string> | null = null;
     const known = new WeakMap<PlayCard, { readonly share: number | null }>();
     return (play: PlayCard): number | null => {
-      seen ??= jobsSeen(book, profile, snaps, select(columns, { offense: [team] }));
-      const had = known.get(play) ?? { share: newJobShare(book, profile, playFields(play), seen) };
+      const had = known.get(play) ?? { share: newJobShare(book, profile, playFields(play), jobs()) };
       known.set(play, had);
       return had.share;
     };
-  }, [book, profile, snaps, columns, team]);
+  }, [book, profile, jobs]);
   return useMemo(
     () => [
       ...auditSheet(calls, sizes, sections),

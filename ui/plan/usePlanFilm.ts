@@ -1,21 +1,24 @@
 'use client';
 /** The film that a sheet is drafted from: counted once, then asked per section and play. */
-import { useMemo } from 'react';
+import { useCallback, useMemo } from 'react';
 import type { Book } from '@/core/book';
 import type { LevelKey, Profiles } from '@/core/field/profile';
 import {
   answersTo,
+  jobsSeen,
+  playFacts,
   rankArgued,
   sizeSection,
   structuresOf,
   suggestCalls,
   type Argument,
+  type PlayFact,
   type PlayCard,
   type SectionSpec,
   type Sizing,
   type Suggestion,
 } from '@/core/plan';
-import { filmKind, ownFilm, type Answered, type Columns, type CountedSnap } from '@/core/read';
+import { filmKind, ownFilm, select, type Answered, type Columns, type CountedSnap } from '@/core/read';
 import type { Snap } from '@/core/snap';
 import type { GameInfo } from '@/core/exchange/types';
 import { useCounted } from '../film/useCounted';
@@ -35,6 +38,10 @@ export interface PlanFilm {
   readonly answers: readonly Answered[];
   /** The same of every section, as far as it is there; with what each play stands in at the snap. */
   readonly sectionsArgued: ArguedSections;
+  /** Jobs by position that are on our film, counted when first asked for. */
+  readonly jobs: () => ReadonlySet<string>;
+  /** What else is known of a play, asked for play by play. */
+  readonly factsOf: (play: PlayCard) => readonly PlayFact[];
 }
 
 interface PlanFilmProps {
@@ -82,5 +89,33 @@ export function usePlanFilm(
     const structure = structuresOf(book, profiles[level], rules.look, [looked]).get(looked.id) ?? null;
     return structure === null ? [] : answersTo(columns, opponent, structure);
   }, [looked, book, profiles, level, rules, columns, opponent]);
-  return { snaps, columns, suggestions, argued, sizes, answers, sectionsArgued };
+  const jobs = useMemo(() => {
+    let seen: ReadonlySet<string> | null = null;
+    return () => (seen ??= jobsSeen(book, profiles[level], snaps, select(columns, { offense: [team] })));
+  }, [book, profiles, level, snaps, columns, team]);
+  const { structures } = sectionsArgued;
+  const factsOf = useCallback(
+    (play: PlayCard) =>
+      playFacts(
+        {
+          book,
+          profile: profiles[level],
+          settings: rules.look,
+          columns,
+          team,
+          opponent,
+          plays,
+          jobs: jobs(),
+          games: ours
+            .map((g) => g.info)
+            .filter((g) => g.home === team || g.away === team)
+            .sort((a, b) => (b.date ?? '').localeCompare(a.date ?? '') || (b.week ?? 0) - (a.week ?? 0))
+            .map((g) => g.key),
+        },
+        play,
+        structures?.get(play.id) ?? null,
+      ),
+    [book, profiles, level, rules, columns, team, opponent, plays, jobs, ours, structures],
+  );
+  return { snaps, columns, suggestions, argued, sizes, answers, sectionsArgued, jobs, factsOf };
 }
