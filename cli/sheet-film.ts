@@ -97,7 +97,7 @@ export function auditsOf(
       ...(film ? setupAudits(calls, numbers, film.plays, film.columns, team) : []),
       ...(film ? tellAudits(calls, film.columns, team) : []),
       ...ifThenAudits(calls),
-      ...bookAudits(calls, playDrawer(book, level), level),
+      ...bookAudits(calls, playDrawer(book, level), level, book),
       ...bandAudits(numbered, USUAL_PRINTS.band, measureText),
     ],
   };

@@ -108,6 +108,32 @@ describe('each audit, where it holds and where it does not', () => {
     expect(codes([call('first', play('power')), call('red', play('power'))])).toEqual([]);
     expect(codes([call('first', play('power')), call('red', other, { tags: ['alert'] })])).toEqual([]);
   });
+  it('words that are two things, or differ by one letter; not short ones, and not what differs more', () => {
+    const trip = call('first', play('power', { formation: 'trip' }));
+    const trips = call('red', play('stick', { formation: 'trips' }));
+    expect(audited([trip, trips], new Map())).toEqual([
+      expect.objectContaining({
+        code: 'alike_words',
+        calls: [trip.id, trips.id],
+        sentence:
+          '“trip” and “trips” differ by one letter: one call may be heard, or one signal read, as the other.',
+      }),
+    ]);
+    const jet = call('first', play('sweep', { motion: 'jet', motionBy: 'H' }), { tags: ['Jet'] });
+    expect(audited([jet], new Map()).map((a) => a.sentence)).toEqual([
+      '“jet” is a motion and said with a call on this sheet.',
+    ]);
+    // Two letters swapped are one slip.
+    expect(
+      codes([call('first', play('a'), { tags: ['slot'] }), call('first', play('b'), { tags: ['solt'] })]),
+    ).toEqual(['alike_words']);
+    expect(
+      codes([call('first', play('a'), { tags: ['xo'] }), call('first', play('b'), { tags: ['xa'] })]),
+    ).toEqual([]);
+    expect(
+      codes([call('first', play('a'), { tags: ['slot'] }), call('first', play('b'), { tags: ['trey'] })]),
+    ).toEqual([]);
+  });
   it('none is without an example here', () => {
     expect([...met].sort()).toEqual([...SHEET_AUDITS].sort());
   });

@@ -1,5 +1,6 @@
 /** What a sheet leaves open or gives away: each a sentence with the calls it is about. */
 import { group } from 'd3-array';
+import { editDistance } from '../book/index-terms';
 import { plural } from '../rules/plural';
 import { tenths } from '../read/rates';
 import type { Remark } from './rows';
@@ -17,11 +18,19 @@ export const SHEET_AUDITS = [
   'one_way',
   'one_hash',
   'same_words',
+  'alike_words',
 ] as const;
 /** Of our own film, and of what calls lead to. */
 export const FILM_AUDITS = ['tell', 'no_setup', 'lost_then'] as const;
 /** Of how the book draws the calls. */
-export const BOOK_AUDITS = ['block_rule', 'downfield_rule', 'line_up', 'apart'] as const;
+export const BOOK_AUDITS = [
+  'block_rule',
+  'downfield_rule',
+  'line_up',
+  'apart',
+  'kept_in',
+  'two_protections',
+] as const;
 /** Of the band as it prints. */
 export const BAND_AUDITS = ['band_words'] as const;
 /** Of the week of practice. */
@@ -125,6 +134,53 @@ function oneSided<W extends string>(
 
 const TO = { L: 'left', M: 'in the middle', R: 'right' } as const;
 
+/** What is shouted or signaled for a line-up, its motion and what is said with a call. */
+const said = ({ play, tags }: SheetCall): (readonly [what: string, word: string])[] => [
+  ...(play.formation === null ? [] : [['a formation', play.formation] as const]),
+  ...(play.motion === null ? [] : [['a motion', play.motion] as const]),
+  ...tags.map((tag) => ['said with a call', tag.toLowerCase()] as const),
+];
+/** Shorter words are letters, and words with a figure are told apart by it. */
+const LEAST_LETTERS = 3;
+const told = (word: string): boolean => word.length < LEAST_LETTERS || /\d/.test(word);
+
+/** Words of the sheet that are two things, or differ by one letter: one may be taken for the other (common practice). */
+function alikeWords(calls: readonly SheetCall[]): Audit[] {
+  const uses = new Map<string, { word: string; whats: Set<string>; calls: Set<SheetCall> }>();
+  for (const call of calls)
+    for (const [what, word] of said(call)) {
+      const use = uses.get(word) ?? { word, whats: new Set(), calls: new Set() };
+      uses.set(word, use);
+      use.whats.add(what);
+      use.calls.add(call);
+    }
+  const all = [...uses.values()].filter(({ word }) => !told(word));
+  const found = (of: readonly SheetCall[], sentence: string): Audit => ({
+    section: null,
+    code: 'alike_words',
+    calls: ids(of),
+    facts: { calls: of.length },
+    sentence,
+  });
+  return all.flatMap((one, i) => [
+    ...(one.whats.size > 1
+      ? [found([...one.calls], `“${one.word}” is ${[...one.whats].join(' and ')} on this sheet.`)]
+      : []),
+    ...all
+      .slice(i + 1)
+      .flatMap((other) =>
+        editDistance(one.word, other.word, 1) === 1
+          ? [
+              found(
+                [...new Set([...one.calls, ...other.calls])],
+                `“${one.word}” and “${other.word}” differ by one letter: one call may be heard, or one signal read, as the other.`,
+              ),
+            ]
+          : [],
+      ),
+  ]);
+}
+
 function ofSheet(calls: readonly SheetCall[]): Audit[] {
   const found: Audit[] = [];
   const about = { section: null };
@@ -149,6 +205,7 @@ function ofSheet(calls: readonly SheetCall[]): Audit[] {
         facts: { calls: same.length },
         sentence: `${plural(same.length, 'call')} of different plays read “${said}”.`,
       });
+  found.push(...alikeWords(calls));
   const balance = (
     code: AuditCode,
     among: readonly SheetCall[],

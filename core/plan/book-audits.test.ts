@@ -8,15 +8,17 @@ import { NO_NOTES, type PlayCard, type SheetCall } from './sheet';
 
 const met = new Set<string>();
 let id = 0;
-const call = (play: PlayCard): SheetCall => ({
+const call = (play: PlayCard, tags: readonly string[] = []): SheetCall => ({
   id: `c${++id}`,
   section: 'first',
   order: id,
   play,
   ...NO_NOTES,
+  tags,
 });
-const auditsOf = (plays: readonly PlayCard[], level = COLLEGE) => {
-  const found = bookAudits(plays.map(call), playDrawer(DEFAULT_BOOK, level), level);
+const auditsOf = (plays: readonly PlayCard[], level = COLLEGE, tags: readonly string[] = []) => {
+  const calls = plays.map((play) => call(play, tags));
+  const found = bookAudits(calls, playDrawer(DEFAULT_BOOK, level), level, DEFAULT_BOOK);
   for (const { code } of found) met.add(code);
   return found;
 };
@@ -85,6 +87,25 @@ describe('what the book’s drawings say', () => {
     }
   });
 
+  it('a protection that keeps in who has a route, and two of them in one call', () => {
+    // Four verticals sends out all but the back: seven cannot stay, six can (common practice).
+    const verticals = pass('four verticals', { formation: 'spread', personnel: '10' });
+    const [found] = auditsOf([verticals], COLLEGE, ['max', 'tempo']);
+    expect(found).toMatchObject({ code: 'kept_in', facts: { kept: 2, out: 4, of: 5 } });
+    expect(found!.sentence).toBe('four verticals sends out 4 of 5 (X, H, Y, Z), and max keeps 2 in.');
+    for (const tags of [['six-man'], ['5 man'], ['tempo'], []])
+      expect(auditsOf([verticals], COLLEGE, tags).map((a) => a.code)).toEqual([]);
+    expect(
+      auditsOf([pass('four verticals', { formation: 'empty' })], COLLEGE, ['half']).map((a) => a.code),
+    ).toContain('kept_in');
+    // Of a run nobody goes out.
+    expect(auditsOf([run('power')], COLLEGE, ['max']).map((a) => a.code)).not.toContain('kept_in');
+    expect(auditsOf([verticals], COLLEGE, ['7 man', 'half']).map((a) => [a.code, a.sentence])).toEqual([
+      ['two_protections', 'four verticals is called with max and half slide: one of them holds.'],
+    ]);
+    // Two words of one protection are one.
+    expect(auditsOf([verticals], COLLEGE, ['scat', '5 man'])).toEqual([]);
+  });
   it('none is without an example here', () => {
     expect([...met].sort()).toEqual([...BOOK_AUDITS].sort());
   });

@@ -4,6 +4,7 @@ import {
   assignmentPaths,
   assignPlay,
   conceptOf,
+  findTerm,
   presentationOf,
   presentedMen,
   type Assignment,
@@ -156,7 +157,9 @@ function lineUps(calls: readonly SheetCall[], drawn: DrawnOf): Audit[] {
   return out;
 }
 const goesOut = (job: string | undefined): boolean =>
-  (ROUTES as readonly (string | undefined)[]).includes(job);
+  job !== 'block' && (ROUTES as readonly (string | undefined)[]).includes(job);
+/** Routes of who blocks first, and goes when nobody comes (common practice). */
+const WHEN_NOBODY_COMES: readonly (string | undefined)[] = ['check down', 'slip', 'delay', 'leak'];
 
 /** Pictures that show run and pass, and no pair of them begins alike: who watches the first two steps knows. */
 function apart(calls: readonly SheetCall[], drawn: DrawnOf): Audit[] {
@@ -189,9 +192,51 @@ function apart(calls: readonly SheetCall[], drawn: DrawnOf): Audit[] {
   return out;
 }
 
+/** A protection that is said with a pass and keeps in who has a route, and two of them in one call. */
+function protections(calls: readonly SheetCall[], drawn: DrawnOf, book: Book): Audit[] {
+  return calls.flatMap((call): Audit[] => {
+    const terms = call.tags.flatMap((tag) => findTerm(book, 'protection', tag) ?? []);
+    const about = { section: call.section, calls: [call.id] };
+    const words = [...new Set(terms.map((t) => t.word))];
+    if (words.length > 1)
+      return [
+        {
+          ...about,
+          code: 'two_protections',
+          facts: { protections: words.length },
+          sentence: `${call.play.name} is called with ${words.join(' and ')}: one of them holds.`,
+        },
+      ];
+    const definition = terms[0]?.definition;
+    const play = drawn(call.play);
+    if (definition?.kind !== 'protection' || !play || play.run) return [];
+    const free = play.assignment.men.filter((man) => man.role === 'eligible' && man.letter !== 'Q');
+    const out = free.filter((man) => {
+      const job = play.assignment.jobs.get(man.letter);
+      return goesOut(job) && !WHEN_NOBODY_COMES.includes(job);
+    });
+    const { kept } = definition.protection;
+    if (out.length + kept <= free.length) return [];
+    return [
+      {
+        ...about,
+        code: 'kept_in',
+        facts: { kept, out: out.length, of: free.length },
+        sentence: `${call.play.name} sends out ${out.length} of ${free.length} (${out.map((m) => m.letter).join(', ')}), and ${words[0]} keeps ${kept} in.`,
+      },
+    ];
+  });
+}
+
 /** All that the book’s drawings say of the calls of a sheet. */
-export const bookAudits = (calls: readonly SheetCall[], drawn: DrawnOf, level: LevelProfile): Audit[] => [
+export const bookAudits = (
+  calls: readonly SheetCall[],
+  drawn: DrawnOf,
+  level: LevelProfile,
+  book: Book,
+): Audit[] => [
   ...rulesOf(calls, drawn, level),
   ...lineUps(calls, drawn),
   ...apart(calls, drawn),
+  ...protections(calls, drawn, book),
 ];
