@@ -7,6 +7,7 @@ import { NEXT_OPPONENT } from '../demo/league';
 import { CallRow, CallSheet, PlayRow } from '../store/entities-football';
 import { Program } from '../store/entities';
 import { openEm } from '../store/orm';
+import { RANKING } from '../core/plan/argue-request';
 import { CHROMIUM } from './browser';
 import { fillFilm } from './read';
 import type { Row } from './run';
@@ -104,6 +105,7 @@ export const planRows = (): Promise<Row[]> =>
       await page.getByRole('button', { name: /Okafor/ }).click();
       await page.waitForURL(`${base}/`);
       const first: number[] = [];
+      const alone: number[] = [];
       const early: number[] = [];
       const later: number[] = [];
       const others = SECTIONS.filter((s) => s.filter !== null).map((s) => s.key);
@@ -115,6 +117,7 @@ export const planRows = (): Promise<Row[]> =>
           .getByText(/ranked by/)
           .waitFor({ timeout: 120_000 });
         first.push(await page.evaluate(() => performance.now()));
+        alone.push(await page.evaluate((name) => performance.getEntriesByName(name)[0]!.duration, RANKING));
         // Before the others are argued: it waits for the one that is under way.
         early.push(await ranked(page, others.at(-1)!));
         await page.locator('[aria-label="Suggestions"][data-ready="true"]').waitFor({ timeout: 120_000 });
@@ -130,6 +133,7 @@ export const planRows = (): Promise<Row[]> =>
       });
       return [
         row(`Plan opened to ranked, ${MANY_PLAYS} plays, 5000 snaps`, first, 'page, film and looks with it'),
+        row('of it the first ranking, in the worker', alone, `${MANY_PLAYS} plays`),
         row('another section at once after, to ranked', early, 'the one under way goes first'),
         row('another section later, to ranked', later),
         row(

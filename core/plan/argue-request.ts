@@ -5,6 +5,9 @@ import type { SectionArguments } from './section-arguments';
 import type { SectionSpec } from './sections';
 import type { PlayCard } from './sheet';
 
+/** Name under which the browser keeps how long each section took. */
+export const RANKING = 'plays of a section ranked';
+
 export interface ArgueRequest {
   /** The film, by the number under which it was measured. */
   readonly film: number;

@@ -13,6 +13,7 @@ import {
   type SectionArguments,
   type SectionSpec,
 } from '@/core/plan';
+import { RANKING } from '@/core/plan/argue-request';
 import type { Columns, FilmToMeasure } from '@/core/read';
 import { uniform } from '@/core/stats/uniform';
 
@@ -57,7 +58,10 @@ export function useArgued(of: Of, sections: readonly SectionSpec[], first: Secti
     if (wanted === null) return;
     const section = JSON.parse(wanted) as SectionSpec;
     let left = false;
-    const keep = (argued: SectionArguments, structures: ReadonlyMap<string, string | null>): void =>
+    const began = performance.now();
+    const keep = (argued: SectionArguments, structures: ReadonlyMap<string, string | null>): void => {
+      // For who measures: from the question to the answer.
+      performance.measure(RANKING, { start: began });
       setKnown((before) => ({
         columns,
         plays,
@@ -67,6 +71,7 @@ export function useArgued(of: Of, sections: readonly SectionSpec[], first: Secti
           [wanted, argued] as const,
         ]),
       }));
+    };
     void arguedBy(film, { team, opponent, section, plays, profile, seed: SEED }).then((answer) => {
       if (left) return;
       if (answer) return keep(answer.argued, answer.structures);
