@@ -13,6 +13,7 @@ import {
   pictureRows,
   playDrawer,
   playsOfFilm,
+  quotaAudits,
   setupAudits,
   sizeSection,
   tellAudits,
@@ -86,6 +87,7 @@ export function auditsOf(
   { book, level }: { readonly book: Book; readonly level: LevelProfile },
 ) {
   const numbered = numberSheet(calls, sections);
+  const drawn = playDrawer(book, level);
   const numbers = new Map(numbered.flatMap((s) => s.calls.map((c) => [c.id, c.number])));
   const sizes = new Map(
     film ? sections.map((s) => [s.key, sizeSection(film.columns, team, opponent, s)]) : [],
@@ -97,7 +99,8 @@ export function auditsOf(
       ...(film ? setupAudits(calls, numbers, film.plays, film.columns, team) : []),
       ...(film ? tellAudits(calls, film.columns, team) : []),
       ...ifThenAudits(calls),
-      ...bookAudits(calls, playDrawer(book, level), level, book),
+      ...bookAudits(calls, drawn, level, book),
+      ...quotaAudits(calls, USUAL_PRINTS.quotas, drawn),
       ...bandAudits(numbered, USUAL_PRINTS.band, measureText),
     ],
   };

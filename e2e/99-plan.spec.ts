@@ -822,4 +822,21 @@ test('a base play from a picture they have not seen it in: counted, opened, put 
     1,
   );
   await saved(page);
+
+  // What the staff wants in each half is the staff's to say; a figure that is none is refused with its name.
+  const open = page.getByRole('list', { name: 'What the sheet leaves open' });
+  await expect(open).toContainText('trick or unbalanced: no call; 1 a half takes 2.');
+  await page.getByRole('button', { name: 'quotas', exact: true }).click();
+  const quotas = page.getByRole('dialog', { name: 'Quotas of a half' });
+  await quotas.getByLabel('words of quota 1').fill('doubles, bunch');
+  await quotas.getByLabel('calls a half, quota 1').fill('many');
+  await axe(page);
+  await quotas.getByRole('button', { name: 'Keep for the staff' }).click();
+  await expect(quotas.getByRole('alert')).toHaveText(/Calls a half: a number/);
+  await quotas.getByLabel('calls a half, quota 1').fill('2');
+  await quotas.getByRole('button', { name: 'Keep for the staff' }).click();
+  await expect(quotas).toHaveCount(0);
+  await expect(open).toContainText('doubles or bunch: 1 call; 2 a half take 4.');
+  await page.reload();
+  await expect(open).toContainText('doubles or bunch: 1 call; 2 a half take 4.');
 });

@@ -35,8 +35,15 @@ export const BOOK_AUDITS = [
 export const BAND_AUDITS = ['band_words'] as const;
 /** Of the week of practice. */
 export const PRACTICE_AUDITS = ['reps', 'new_jobs'] as const;
+/** Of what the staff wants in each half. */
+export const QUOTA_AUDITS = ['quota'] as const;
 export type AuditCode = (
-  typeof SHEET_AUDITS | typeof FILM_AUDITS | typeof BOOK_AUDITS | typeof BAND_AUDITS | typeof PRACTICE_AUDITS
+  | typeof SHEET_AUDITS
+  | typeof FILM_AUDITS
+  | typeof BOOK_AUDITS
+  | typeof BAND_AUDITS
+  | typeof PRACTICE_AUDITS
+  | typeof QUOTA_AUDITS
 )[number];
 
 export interface Audit {
@@ -45,6 +52,8 @@ export interface Audit {
   readonly section: string | null;
   /** Ids of the calls it is about. */
   readonly calls: readonly string[];
+  /** What else parts it from another of its code that is about the same calls. */
+  readonly about?: string;
   /** The figures of the sentence: how many calls, snaps expected a game, calls that are enough or the most that come. */
   readonly facts: Readonly<Record<string, number>>;
   readonly sentence: string;

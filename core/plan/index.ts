@@ -20,6 +20,7 @@ export * from './practice-words';
 export * from './practice-audits';
 export * from './new-jobs';
 export * from './play-facts';
+export * from './quotas';
 export * from './repped';
 export * from './sheet-table';
 export * from './call-mix';

@@ -7,6 +7,7 @@ import { PAPERS, SHEET_PAPERS, type Paper, type SheetPaper, type SheetShape } fr
 import type { Measure, SheetPages } from './marks';
 import type { ScriptDay } from './practice';
 import { scriptPages } from './practice-print';
+import { USUAL_QUOTAS, type Quota } from './quotas';
 import { scoutPages } from './scout-print';
 import type { ScoutCard, ScoutSettings } from './scout';
 import { sheetPages, type SheetToPrint } from './print';
@@ -50,14 +51,19 @@ export const papersOf = (kind: PrintKind): readonly SheetPaper[] =>
     ? WIDE_FIRST
     : (Object.keys(UPRIGHT.has(kind) ? PAPERS : SHEET_PAPERS) as SheetPaper[]);
 
-/** What a staff says once for all its prints. */
+/** What a staff says once for all its sheets and prints. */
 export interface StaffPrints {
   /** The window of its bands. */
   readonly band: Omit<BandSettings, 'seed'>;
   readonly decisions: DecisionSettings;
+  readonly quotas: readonly Quota[];
 }
 const { seed: _, ...window } = USUAL_BAND;
-export const USUAL_PRINTS: StaffPrints = { band: window, decisions: USUAL_DECISIONS };
+export const USUAL_PRINTS: StaffPrints = {
+  band: window,
+  decisions: USUAL_DECISIONS,
+  quotas: USUAL_QUOTAS,
+};
 
 export interface PrintSource {
   readonly side: SheetSide;

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { FILTER_FIELDS, RANGE_FIELDS, type Filter, type Ranges } from '../read';
 import { BAND_LIMITS } from './band';
 import { DECISION_LABEL, DECISION_LIMITS, type DecisionSettings } from './decisions';
+import { QUOTA_LIMITS, USUAL_QUOTAS } from './quotas';
 import { CONTACTS, IMPORTANCES, PERIOD_KINDS } from './practice';
 import { MOST_REMARK, REMARK_KINDS, SHEET_SIDES } from './rows';
 import { CALLED_KINDS, MOST_SECTIONS, type SectionSpec } from './sections';
@@ -188,6 +189,15 @@ export const staffPrintsSchema = z.object({
     height: between('Window, inches high', BAND_LIMITS.height),
     columns: between('Columns', BAND_LIMITS.columns).int('Columns are whole.'),
   }),
+  quotas: z
+    .array(
+      z.object({
+        words: words('Words of a quota', QUOTA_LIMITS.words, 30).min(1, 'A quota needs a word.'),
+        half: between('Calls a half', { from: 1, to: QUOTA_LIMITS.half }).int('Calls a half are whole.'),
+      }),
+    )
+    .max(QUOTA_LIMITS.quotas, `A staff has up to ${QUOTA_LIMITS.quotas} quotas.`)
+    .default(USUAL_QUOTAS.map(({ words: of, half }) => ({ words: [...of], half }))),
   decisions: z.object(
     Object.fromEntries(
       (Object.keys(DECISION_LIMITS) as (keyof DecisionSettings)[]).map((key) => [

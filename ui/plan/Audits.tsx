@@ -1,12 +1,13 @@
 'use client';
 /** What the sheet leaves open and gives away, each a sentence that leads to its section and its calls. */
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import {
   auditKey,
   findSection,
   givenAway,
   settleAudits,
   type Audit,
+  type Quota,
   type AuditCode,
   type Remark,
   type SectionSpec,
@@ -16,7 +17,10 @@ import {
 } from '@/core/plan';
 import { tenths } from '@/core/read';
 import { plural } from '@/core/rules/plural';
+import { part } from '../shared/part';
 import { Waved, WaveOne, WaveThrough } from './WaveThrough';
+
+const QuotasForm = part(() => import('./QuotasForm'));
 
 interface AuditsProps {
   readonly audits: readonly Audit[];
@@ -30,6 +34,9 @@ interface AuditsProps {
   readonly onSection: (key: string) => void;
   /** The snaps of a set-up, by its play. */
   readonly onSetup: (play: string) => void;
+  readonly quotas: readonly Quota[];
+  /** Says why they were not kept; null: this member may not. */
+  readonly onQuotas: ((quotas: readonly Quota[]) => Promise<string | null>) | null;
 }
 
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
@@ -62,6 +69,7 @@ const BRIEF: readonly {
 
 export function Audits(props: AuditsProps) {
   const { audits, remarks, sections, calls, numbers, sizes, mayEdit, onEdit, onSection, onSetup } = props;
+  const [asked, setAsked] = useState(false);
   const { open, waved } = useMemo(() => settleAudits(audits, remarks), [audits, remarks]);
   const given = useMemo(() => givenAway(calls, sizes), [calls, sizes]);
   const section = (of: Audit): React.ReactNode => (
@@ -109,7 +117,7 @@ export function Audits(props: AuditsProps) {
               {audit.section !== null && <>{section(audit)}: </>}
               {audit.sentence}{' '}
               <span className="small quiet">
-                {audit.calls.length === 1 ? 'call' : 'calls'}{' '}
+                {audit.calls.length === 0 ? '' : audit.calls.length === 1 ? 'call' : 'calls'}{' '}
                 {inOrder(audit.calls, numbers).map((id) => (
                   <button
                     key={id}
@@ -140,6 +148,18 @@ export function Audits(props: AuditsProps) {
             </li>
           ))}
       </ul>
+      <p className="small quiet">
+        Wanted in each half:{' '}
+        {props.quotas.map(({ words, half }) => `${half} ${words.join(' or ')}`).join('; ') || 'nothing'}.{' '}
+        {props.onQuotas && (
+          <button type="button" className="plain" onClick={() => setAsked(true)}>
+            quotas
+          </button>
+        )}
+      </p>
+      {asked && props.onQuotas && (
+        <QuotasForm quotas={props.quotas} save={props.onQuotas} onClose={() => setAsked(false)} />
+      )}
       <Waved waved={waved} mayEdit={mayEdit} onEdit={onEdit} />
       {given && (
         <p className="small quiet">

@@ -43,6 +43,7 @@ import { Suggestions } from './Suggestions';
 import { useAudits } from './useAudits';
 import { useDraft } from './useDraft';
 import { useMarks } from './useMarks';
+import { useFigures } from './useFigures';
 import { usePlanCommands } from './usePlanCommands';
 import { usePlanFilm } from './usePlanFilm';
 import { useSheet } from './useSheet';
@@ -80,6 +81,7 @@ export function PlanScreen(props: PlanScreenProps) {
   const [noted, setNoted] = useState<string | null>(null);
   const [arranged, setArranged] = useState(false);
   const [mixed, setMixed] = useState(false);
+  const { figures, keepQuotas } = useFigures(props.figures, props.saveFigures);
   const [wrinkled, setWrinkled] = useState(false);
   const [taking, setTaking] = useState(false);
   const section = sections.find((s) => s.key === url.get('section')) ?? sections[1] ?? sections[0]!;
@@ -98,7 +100,7 @@ export function PlanScreen(props: PlanScreenProps) {
     book,
     profile: profiles[level],
     week: props.practice,
-    band: props.band,
+    figures,
   });
   const draft = useDraft(sheet, film, { plays, team, opponent: props.sheet.opponent });
   const marks = useMarks(sheet, { plays, section, mayEdit });
@@ -173,6 +175,8 @@ export function PlanScreen(props: PlanScreenProps) {
         onEdit={edit}
         onSection={chooseSection}
         onSetup={(play) => openReel(`${play}|link`)}
+        quotas={figures.quotas}
+        onQuotas={keepQuotas}
       />
       <NotedCard about={`${opponentName} defense`} findings={findings.all} />
       <div className="plangrid">

@@ -19,8 +19,9 @@ export interface PlanScreenProps {
   readonly profiles: Profiles;
   readonly games: FilmGames;
   readonly practice: PracticeSettings;
-  /** The window of the staff's bands. */
-  readonly band: StaffPrints['band'];
+  readonly figures: StaffPrints;
+  /** Null: this member may not. */
+  readonly saveFigures: ((figures: StaffPrints, before: StaffPrints) => Promise<string | null>) | null;
   /** What the staff noted in Read of the opponent. */
   readonly noted: readonly Noted[];
   readonly able: {

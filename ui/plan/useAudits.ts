@@ -11,6 +11,7 @@ import {
   playDrawer,
   playFields,
   practiceAudits,
+  quotaAudits,
   setupAudits,
   tellAudits,
   type Audit,
@@ -32,13 +33,13 @@ export function useAudits(
     book,
     profile,
     week,
-    band,
+    figures,
   }: {
     readonly team: string;
     readonly book: Book;
     readonly profile: LevelProfile;
     readonly week: PracticeSettings;
-    readonly band: StaffPrints['band'];
+    readonly figures: StaffPrints;
   },
 ): readonly Audit[] {
   const measure = usePrintMeasure();
@@ -59,8 +60,9 @@ export function useAudits(
       ...tellAudits(calls, columns, team),
       ...ifThenAudits(calls),
       ...bookAudits(calls, drawn, profile, book),
-      ...(measure ? bandAudits(printed, band, measure) : []),
+      ...(measure ? bandAudits(printed, figures.band, measure) : []),
       ...practiceAudits(calls, week, newJobs),
+      ...quotaAudits(calls, figures.quotas, drawn),
     ],
     [
       calls,
@@ -75,7 +77,7 @@ export function useAudits(
       profile,
       book,
       week,
-      band,
+      figures,
       newJobs,
       measure,
     ],

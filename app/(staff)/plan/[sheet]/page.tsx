@@ -11,7 +11,16 @@ import { listPlays, loadSheet } from '@/store/plans';
 import { reelsAbout } from '@/store/reels';
 import { pull } from '@/store/sync';
 import { PlanPage } from '@/ui/plan/PlanScreen';
-import { bringVersion, copyOf, earlierOf, keepVersion, mixOf, saveSections, versionsOf } from '../actions';
+import {
+  bringVersion,
+  copyOf,
+  earlierOf,
+  keepVersion,
+  mixOf,
+  savePrints,
+  saveSections,
+  versionsOf,
+} from '../actions';
 
 export const metadata: Metadata = { title: 'Plan' };
 export const dynamic = 'force-dynamic';
@@ -50,7 +59,8 @@ export default pageFor('sheet.read', async function PlanSheet(actor, { params }:
       level={program.level}
       profiles={profilesFor(program.level, program.season, program.settings.profile ?? null)}
       practice={practiceOf(program.settings)}
-      band={staffPrintsOf(program.settings).band}
+      figures={staffPrintsOf(program.settings)}
+      saveFigures={able.draft ? savePrints : null}
       noted={noted}
       able={able}
       copy={copyOf.bind(null, key)}
