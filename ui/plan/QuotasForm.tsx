@@ -58,9 +58,14 @@ export default function QuotasForm({
               onChange={(e) => put(i, { words: e.target.value })}
             />
             <TextBox
-              label={`calls a half, quota ${i + 1}`}
+              label="a half"
               value={draft.half}
-              htmlInput={{ inputMode: 'numeric', maxLength: 2, size: 4 }}
+              htmlInput={{
+                inputMode: 'numeric',
+                maxLength: 2,
+                size: 4,
+                'aria-label': `calls a half, quota ${i + 1}`,
+              }}
               onChange={(e) => put(i, { half: e.target.value })}
             />
             <Button

@@ -25,7 +25,7 @@ import type { SheetState } from './useSheet';
 
 /** All that is looked for on a sheet of the offense, in the order of the sheet. */
 export function useAudits(
-  { calls, numbers, sections, printed }: SheetState,
+  { calls: all, numbers, sections, printed }: SheetState,
   { columns, sizes, jobs }: PlanFilm,
   plays: readonly PlayCard[],
   {
@@ -42,6 +42,11 @@ export function useAudits(
     readonly figures: StaffPrints;
   },
 ): readonly Audit[] {
+  // In the order of the sheet, so that what is said of them stands in the same order at each visit.
+  const calls = useMemo(() => {
+    const at = (id: string): number => numbers.get(id) ?? numbers.size + 1;
+    return [...all].sort((a, b) => at(a.id) - at(b.id));
+  }, [all, numbers]);
   const measure = usePrintMeasure();
   const drawn = useMemo(() => playDrawer(book, profile), [book, profile]);
   // Each play is held against the jobs of our film once.
