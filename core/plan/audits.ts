@@ -21,7 +21,7 @@ export const SHEET_AUDITS = [
   'alike_words',
 ] as const;
 /** Of our own film, and of what calls lead to. */
-export const FILM_AUDITS = ['tell', 'no_setup', 'lost_then'] as const;
+export const FILM_AUDITS = ['tell', 'tempo', 'no_setup', 'lost_then'] as const;
 /** Of how the book draws the calls. */
 export const BOOK_AUDITS = [
   'block_rule',

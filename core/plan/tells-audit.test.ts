@@ -113,6 +113,43 @@ it('is waved through with a reason until it is about other calls', () => {
   expect(settleAudits([audit], [{ ...remark, kind: 'comment' }]).open).toEqual([audit]);
 });
 
+describe('a tempo that says what comes', () => {
+  // Eight of nine snaps at the fast tempo are runs; without a huddle half are.
+  const snap = counted.find(
+    ({ snap: s }) => s.offense === PROGRAM && s.play === 'run' && s.result === 'gain',
+  )!;
+  const at = (tempo: string, play: 'run' | 'pass', i: number) => ({
+    ...snap,
+    snap: { ...snap.snap, snapId: `${tempo}-${i}`, tempo, play },
+  });
+  const film = buildColumns([
+    ...Array.from({ length: 9 }, (_, i) => at('fast', i === 0 ? 'pass' : 'run', i)),
+    ...Array.from({ length: 10 }, (_, i) => at('no huddle', i % 2 ? 'pass' : 'run', i)),
+  ]);
+  const tempos = (calls: readonly SheetCall[]) =>
+    tellAudits(calls, film, PROGRAM).filter((a) => a.code === 'tempo');
+  const run = (tag: string) => call(aPlay('r', 'power', { formation: null }), { tags: [tag] });
+  const pass = (tag: string) => call(aPlay('p', 'stick', { formation: null, kind: 'pass' }), { tags: [tag] });
+  it('is named with its snaps where the sheet has nothing else at it', () => {
+    const calls = [run('Fast'), run('fast')];
+    const [found] = tempos(calls);
+    seen.add(found!.code);
+    expect(found).toMatchObject({
+      calls: calls.map((c) => c.id),
+      facts: { k: 8, of: 9, more: dilution(8, 9, 70) },
+    });
+    expect(found!.sentence).toBe(
+      '“fast” says run: 8 of 9 on our film were runs, and the sheet has nothing else at that tempo. 3 calls of another kind would bring it to 70 %.',
+    );
+  });
+  it('not where another kind stands at it, where film is mixed, or where the word is no tempo', () => {
+    expect(tempos([run('fast'), pass('fast')])).toEqual([]);
+    expect(tempos([run('no huddle')])).toEqual([]);
+    expect(tempos([run('max'), run('tempo')])).toEqual([]);
+    expect(tempos([pass('fast')])).toEqual([]);
+  });
+});
+
 it('none is without an example here', () => {
   expect([...seen].sort()).toEqual([...FILM_AUDITS].sort());
 });

@@ -28,12 +28,18 @@ type Kind = keyof typeof KIND_WORDS;
 const seen = (play: PlayCard): string | null =>
   play.formation === null ? null : [play.personnel, play.formation, play.formationSide].join('|');
 
-/**
- * Pictures of the sheet that were one kind of call on our film, and whose calls here are that kind too. `team`: ours.
- */
-export function tellAudits(calls: readonly SheetCall[], columns: Columns, team: string): Audit[] {
-  const { personnel, formation, formationSide, play } = columns.text;
-  const words = [personnel, formation, formationSide];
+interface Cue {
+  readonly code: 'tell' | 'tempo';
+  /** What a call and a snap of film show; null: nothing of the kind. */
+  readonly ofCall: (call: SheetCall) => string | null;
+  readonly ofRow: (row: number) => string | null;
+  readonly words: (call: SheetCall) => string;
+  readonly from: string;
+}
+
+/** Cues of the sheet that were one kind of call on our film, and whose calls here are that kind too. */
+function told(calls: readonly SheetCall[], columns: Columns, team: string, cue: Cue): Audit[] {
+  const { play } = columns.text;
   const film = rollup(
     select(columns, { offense: [team] }),
     (rows) =>
@@ -42,15 +48,11 @@ export function tellAudits(calls: readonly SheetCall[], columns: Columns, team: 
         (of) => of.length,
         (row) => wordAt(play, row),
       ),
-    (row) => words.map((column) => wordAt(column, row)).join('|'),
+    cue.ofRow,
   );
   const out: Audit[] = [];
-  for (const [picture, mine] of rollup(
-    calls,
-    (of) => of,
-    (c) => seen(c.play),
-  )) {
-    const kinds = picture === null ? undefined : film.get(picture);
+  for (const [shown, mine] of rollup(calls, (of) => of, cue.ofCall)) {
+    const kinds = shown === null ? undefined : film.get(shown);
     if (!kinds) continue;
     const n = [...kinds.values()].reduce((a, b) => a + b, 0);
     const [kind, x] = [...kinds].reduce((a, b) => (b[1] > a[1] ? b : a));
@@ -60,14 +62,38 @@ export function tellAudits(calls: readonly SheetCall[], columns: Columns, team: 
     const more = dilution(x, n, HIDE_PERCENT);
     const [one, many] = KIND_WORDS[kind as Kind];
     out.push({
-      code: 'tell',
+      code: cue.code,
       section: null,
       calls: mine.map((c) => c.id),
       facts: { k: x, of: n, more },
-      sentence: `${playLook({ ...mine[0]!.play, motion: null })} says ${one}: ${x} of ${n} on our film were ${many}, and the sheet has nothing else from it. ${plural(more, 'call')} of another kind would bring it to ${HIDE_PERCENT} %.`,
+      sentence: `${cue.words(mine[0]!)} says ${one}: ${x} of ${n} on our film were ${many}, and the sheet has nothing else ${cue.from}. ${plural(more, 'call')} of another kind would bring it to ${HIDE_PERCENT} %.`,
     });
   }
   return out;
+}
+
+/** Pictures, and tempos that are said with a call, as our film names them. `team`: ours. */
+export function tellAudits(calls: readonly SheetCall[], columns: Columns, team: string): Audit[] {
+  const { personnel, formation, formationSide, tempo } = columns.text;
+  const words = [personnel, formation, formationSide];
+  const tempoOf = (call: SheetCall): string | null =>
+    call.tags.map((tag) => tag.toLowerCase()).find((tag) => tempo.codeOf.has(tag)) ?? null;
+  return [
+    ...told(calls, columns, team, {
+      code: 'tell',
+      ofCall: (call) => seen(call.play),
+      ofRow: (row) => words.map((column) => wordAt(column, row)).join('|'),
+      words: (call) => playLook({ ...call.play, motion: null }),
+      from: 'from it',
+    }),
+    ...told(calls, columns, team, {
+      code: 'tempo',
+      ofCall: tempoOf,
+      ofRow: (row) => wordAt(tempo, row),
+      words: (call) => `“${tempoOf(call)}”`,
+      from: 'at that tempo',
+    }),
+  ];
 }
 
 /** Plays whose set-up stands neither on film nor before them. */
