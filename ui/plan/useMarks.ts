@@ -37,6 +37,9 @@ export interface Marks {
   readonly ask: (text: string | null) => void;
 }
 
+/** As it was copied: some systems give other line ends back, and one more at the end. */
+const plain = (text: string): string => text.replace(/\r\n/g, '\n').replace(/\n$/, '');
+
 /** Where calls come in: before a call of the section, or at its end. */
 export interface Place {
   readonly section: string;
@@ -116,7 +119,7 @@ export function useMarks(
   const paste = async (text: string): Promise<void> => {
     const where = place();
     // The same calls, with all that hangs on them.
-    if (text === cut) return moveTo(where);
+    if (plain(text) === cut) return moveTo(where);
     const [{ readPasted, sectionsNamed }, { readCopied }] = await Promise.all([
       import('@/core/plan/pasted-calls'),
       import('@/core/foreign/sheet'),
@@ -142,7 +145,9 @@ export function useMarks(
       const text = event.clipboardData?.getData('text/plain') ?? '';
       if (browsers() || !mayEdit || text.trim() === '') return;
       event.preventDefault();
-      void heard.current.paste(text);
+      void heard.current
+        .paste(text)
+        .catch(() => say('A part of this page could not be loaded; paste again when the network is back.'));
     };
     document.addEventListener('copy', out);
     document.addEventListener('cut', out);
@@ -152,7 +157,7 @@ export function useMarks(
       document.removeEventListener('cut', out);
       document.removeEventListener('paste', into);
     };
-  }, [mayEdit]);
+  }, [mayEdit, say]);
   return {
     ids,
     cut: cut !== null,
