@@ -87,7 +87,7 @@ test('from the half-logged game to a printed call sheet', async ({ page }) => {
         await expect(box.getByTestId('call')).toHaveCount(i + 1);
         wanted.push(
           (await box.getByTestId('call').nth(i).getAttribute('aria-label'))!.replace(
-            /^call \d+: (.*?)\. Alt.*$/,
+            /^call \d+: (.*?)\. Space.*$/,
             '$1',
           ),
         );

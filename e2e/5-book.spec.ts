@@ -1,5 +1,6 @@
 /** The book and the look: a formation nobody has named, rules that move the counts, merges undone, look cards, 7-on-7. */
 import { readFileSync } from 'node:fs';
+import { axe } from './axe';
 import { expect, test, type Locator, type Page } from './place';
 import { DEFAULT_BOOK } from '../core/book/default-book';
 import { writeBook } from '../core/book/term';
@@ -375,4 +376,49 @@ test('a motion drawn by hand is named by its path, with what it changes', async 
   );
   // He has not been moved: a motion is not a place.
   await expect(page.getByRole('button', { name: /^H: 7\.0 yards right/ })).toBeVisible();
+});
+
+test('a pressure is made by choices, checked on every picture, and stands in the book', async ({ page }) => {
+  await signIn(page);
+  await visit(page, '/book?kind=pressure');
+  const form = page.locator('form').filter({ has: page.getByRole('heading', { name: 'Add to pressures' }) });
+  // A name that is taken is said as it is typed.
+  await form.getByLabel('Word').fill('mike a pressure');
+  await expect(form).toContainText(/“mike a pressure”/);
+  await form.getByLabel('Word').fill('gull');
+  await form.getByRole('button', { name: 'Design it on every picture' }).click();
+  const dialog = page.getByRole('dialog', { name: 'gull' });
+  const meaning = dialog.getByTestId('meaning');
+  await expect(meaning).toHaveText('| drop 0 | threat 4');
+  await dialog.getByRole('button', { name: 'Add a man' }).click();
+  await choose(page, 'man 1', 'nickel');
+  await choose(page, 'gap of man 1', 'B');
+  await choose(page, 'side of man 1', 'to the field');
+  await dialog.getByRole('button', { name: 'Add a man' }).click();
+  await choose(page, 'side of man 2', 'away from the back');
+  await expect(meaning).toHaveText('nickel:B:f mike:A:away | drop 0 | threat 4');
+  const table = dialog.getByRole('table', { name: 'What it leaves open' });
+  await expect(table.getByRole('row')).toHaveCount(14);
+  const said = (): Promise<string> => table.innerText();
+  const before = await said();
+  await axe(page);
+  // Three of the line drop: more is open, and said where.
+  await choose(page, 'of the line drop', '3');
+  await expect.poll(said).not.toBe(before);
+  await expect(
+    dialog.getByRole('heading', { name: /^Something is open on \d+ of 14 pictures$/ }),
+  ).toBeVisible();
+  await choose(page, 'of the line drop', '0');
+  await expect.poll(said).toBe(before);
+  // Another picture is drawn, with who has what.
+  await table.getByRole('button', { name: 'two backs, left' }).click();
+  await expect(dialog.getByRole('img', { name: 'gull on two backs, left' })).toBeVisible();
+  await expect(dialog.getByRole('heading', { name: 'Who owns what on two backs, left' })).toBeVisible();
+  await dialog.getByRole('button', { name: 'Take it as the meaning' }).click();
+  await expect(form.getByLabel('Means')).toHaveValue('nickel:B:f mike:A:away | drop 0 | threat 4');
+  await form.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByText('“gull” is in the book')).toBeVisible();
+  await page.reload();
+  const word = page.getByRole('region', { name: 'The word gull' });
+  await expect(word.getByLabel('Means')).toHaveValue('nickel:B:f mike:A:away | drop 0 | threat 4');
 });

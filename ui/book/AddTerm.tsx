@@ -3,13 +3,24 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
-import { DEFINITION_HINT, isDefinedKind, readDefinition, TERM_KIND_LABEL, type TermKind } from '@/core/book';
+import {
+  bookFaultSentence,
+  DEFINITION_HINT,
+  isDefinedKind,
+  phraseFault,
+  readDefinition,
+  TERM_KIND_LABEL,
+  type Book,
+  type TermKind,
+} from '@/core/book';
+import type { LevelProfile } from '@/core/field';
 import { TextBox } from '../shared/TextBox';
 import type { RowChange } from './use-book';
 import { listOf } from './words';
 import type { NotationFieldProps } from './NotationField';
 import { part } from '../shared/part';
 
+const PressureDesigner = part(() => import('./PressureDesigner'));
 const NotationField = part<NotationFieldProps>(
   () => import('./NotationField').then((m) => ({ default: m.NotationField })),
   // As high as what comes, so that nothing below moves away from under the pointer.
@@ -20,16 +31,22 @@ const NotationField = part<NotationFieldProps>(
 
 export default function AddTerm({
   kind,
+  book,
+  profile,
   busy,
   onAdd,
 }: {
   kind: TermKind;
+  book: Book;
+  profile: LevelProfile;
   busy: boolean;
   onAdd: (change: RowChange, done: () => void) => void;
 }) {
   const [word, setWord] = useState('');
   const [aliases, setAliases] = useState('');
   const [definition, setDefinition] = useState('');
+  const [designed, setDesigned] = useState(false);
+  const clash = word.trim() === '' ? null : phraseFault(book, kind, word, null);
   const read = isDefinedKind(kind) && definition.trim() !== '' ? readDefinition(kind, definition) : null;
   return (
     <form
@@ -60,6 +77,8 @@ export default function AddTerm({
         value={word}
         onChange={(e) => setWord(e.target.value)}
         htmlInput={{ maxLength: 60 }}
+        error={clash !== null}
+        helperText={clash ? bookFaultSentence(clash) : undefined}
       />
       <TextBox
         label="Also said"
@@ -75,6 +94,21 @@ export default function AddTerm({
           read={read}
           note="may stay empty"
           onText={setDefinition}
+        />
+      )}
+      {kind === 'pressure' && (
+        <Button style={{ justifySelf: 'start' }} onClick={() => setDesigned(true)}>
+          Design it on every picture
+        </Button>
+      )}
+      {designed && (
+        <PressureDesigner
+          book={book}
+          profile={profile}
+          title={word.trim() || 'A new pressure'}
+          text={definition}
+          onUse={setDefinition}
+          onClose={() => setDesigned(false)}
         />
       )}
       {(kind === 'formation' || kind === 'backfield') && (

@@ -167,6 +167,8 @@ export function BookScreen(props: BookScreenProps) {
               <AddTerm
                 key={kind}
                 kind={kind}
+                book={book}
+                profile={profile}
                 busy={busy}
                 onAdd={(added, done) =>
                   run(added, (bookAnswer) => {

@@ -23,8 +23,11 @@ import { Picture } from '../chalk/Chalk';
 import { savePng, saveSvg } from '../chalk/save';
 import { LookCard } from '../look/LookCard';
 import { NotationField } from './NotationField';
+import { part } from '../shared/part';
 import { useStaffRules } from '../StaffRules';
 import { routeWords } from './words';
+
+const PressureDesigner = part(() => import('./PressureDesigner'));
 
 export interface TermPanelProps {
   readonly book: Book;
@@ -47,6 +50,7 @@ export default function TermPanel(props: TermPanelProps) {
   const settings = useStaffRules().look;
   const [text, setText] = useState<string | null>(null);
   const [card, setCard] = useState(false);
+  const [designed, setDesigned] = useState(false);
   const typed = text === null || !isDefinedKind(term.kind) ? null : readDefinition(term.kind, text);
   const shown: Term = useMemo(() => {
     const read = text !== null && isDefinedKind(term.kind) ? readDefinition(term.kind, text) : null;
@@ -178,12 +182,27 @@ export default function TermPanel(props: TermPanelProps) {
             disabled={!mayAdd}
             onText={setText}
           />
+          {term.kind === 'pressure' && (
+            <Button style={{ justifySelf: 'start' }} onClick={() => setDesigned(true)}>
+              Design it on every picture
+            </Button>
+          )}
           {typed?.ok && (
             <Button type="submit" variant="contained" disabled={busy}>
               Save this meaning
             </Button>
           )}
         </form>
+      )}
+      {designed && (
+        <PressureDesigner
+          book={book}
+          profile={profile}
+          title={term.word}
+          text={text ?? (term.definition ? formatDefinition(term.definition) : '')}
+          onUse={mayAdd ? setText : null}
+          onClose={() => setDesigned(false)}
+        />
       )}
       {card && (
         <LookCard

@@ -11,6 +11,7 @@ import {
 } from '@/core/plan';
 import { plural } from '@/core/rules/plural';
 import { Marks } from '../../chalk/Marks';
+import { OwnedTable, SchemesTable } from '../../look/Owned';
 import { RateBar } from '../../charts/RateBar';
 import { TextBox } from '../../shared/TextBox';
 
@@ -84,40 +85,7 @@ export function CheckDrawn({ check, look, own, mayEdit, onEdit, onReel }: CheckD
           <h2>Everything owned?</h2>
         </header>
         {owned ? (
-          <table className="rows">
-            <tbody>
-              {owned.gaps.map((g) => (
-                <tr key={g.gap} className={g.owner === null ? 'finding' : undefined}>
-                  <th scope="row">
-                    {g.gap[0]} {g.side === 'L' ? 'left' : 'right'}
-                  </th>
-                  <td>{g.owner ?? 'nobody'}</td>
-                  <td className="quiet">{g.by === 'rush' ? 'comes' : g.by === 'fit' ? 'fits' : ''}</td>
-                </tr>
-              ))}
-              {(['L', 'R'] as const).map((side) => (
-                <tr key={side} className={owned.flats[side] === null ? 'finding' : undefined}>
-                  <th scope="row">flat {side === 'L' ? 'left' : 'right'}</th>
-                  <td>{owned.flats[side] ?? 'nobody'}</td>
-                  <td />
-                </tr>
-              ))}
-              {owned.third !== undefined && (
-                <tr className={owned.third === null ? 'finding' : undefined}>
-                  <th scope="row">#3</th>
-                  <td>{owned.third ?? 'nobody'}</td>
-                  <td />
-                </tr>
-              )}
-              {owned.depths.map((d) => (
-                <tr key={d.key} className={d.man === null ? 'finding' : undefined}>
-                  <th scope="row">{d.words}</th>
-                  <td>{d.man ?? 'nobody'}</td>
-                  <td />
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <OwnedTable owned={owned} />
         ) : (
           <p className="small quiet">Type a front and a coverage that the book draws.</p>
         )}
@@ -127,23 +95,7 @@ export function CheckDrawn({ check, look, own, mayEdit, onEdit, onReel }: CheckD
           <h2>Who has what against</h2>
           <span className="small quiet">common practice; the staff’s rules go before it</span>
         </header>
-        {owned && (
-          <table className="rows">
-            <tbody>
-              {owned.schemes.map((s) => (
-                <tr key={`${s.scheme}${s.to}`} className={s.two ? 'finding' : undefined}>
-                  <th scope="row">
-                    {s.scheme} {s.to === 'L' ? 'left' : 'right'}
-                  </th>
-                  <td>
-                    {s.jobs.map(({ job, man }) => `${job} ${man ?? 'nobody'}`).join(', ')}
-                    {s.two && <strong> {s.two.man}: two jobs</strong>}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        )}
+        {owned && <SchemesTable owned={owned} />}
       </section>
       <section className="card" aria-label="What ours answered">
         <header>
