@@ -1,5 +1,6 @@
 'use client';
 /** What the sheet leaves open and gives away, each a sentence that leads to its section and its calls. */
+import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
 import {
   auditKey,
@@ -39,6 +40,9 @@ interface AuditsProps {
   readonly onQuotas: ((quotas: readonly Quota[]) => Promise<string | null>) | null;
 }
 
+/** Lines that stand at once: the plays are below them. */
+const MOST_LINES = 12;
+
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
 
 const inOrder = (calls: readonly string[], numbers: ReadonlyMap<string, number>): string[] =>
@@ -69,8 +73,10 @@ const BRIEF: readonly {
 
 export function Audits(props: AuditsProps) {
   const { audits, remarks, sections, calls, numbers, sizes, mayEdit, onEdit, onSection, onSetup } = props;
-  const [asked, setAsked] = useState(false);
   const { open, waved } = useMemo(() => settleAudits(audits, remarks), [audits, remarks]);
+  const [asked, setAsked] = useState(false);
+  const [whole, setWhole] = useState(false);
+  const long = open.filter((a) => BRIEF.every((b) => b.code !== a.code));
   const given = useMemo(() => givenAway(calls, sizes), [calls, sizes]);
   const section = (of: Audit): React.ReactNode => (
     <button type="button" className="plain" onClick={() => onSection(of.section!)}>
@@ -110,44 +116,47 @@ export function Audits(props: AuditsProps) {
             )
           );
         })}
-        {open
-          .filter((a) => BRIEF.every((b) => b.code !== a.code))
-          .map((audit) => (
-            <li key={auditKey(audit)}>
-              {audit.section !== null && <>{section(audit)}: </>}
-              {audit.sentence}{' '}
-              <span className="small quiet">
-                {audit.calls.length === 0 ? '' : audit.calls.length === 1 ? 'call' : 'calls'}{' '}
-                {inOrder(audit.calls, numbers).map((id) => (
+        {(whole ? long : long.slice(0, MOST_LINES)).map((audit) => (
+          <li key={auditKey(audit)}>
+            {audit.section !== null && <>{section(audit)}: </>}
+            {audit.sentence}{' '}
+            <span className="small quiet">
+              {audit.calls.length === 0 ? '' : audit.calls.length === 1 ? 'call' : 'calls'}{' '}
+              {inOrder(audit.calls, numbers).map((id) => (
+                <button
+                  key={id}
+                  type="button"
+                  className="plain num"
+                  onClick={() => focusCall(id)}
+                  aria-label={`call ${numbers.get(id)}, show it`}
+                >
+                  {numbers.get(id)}
+                </button>
+              ))}
+            </span>{' '}
+            {audit.code === 'no_setup' &&
+              calls
+                .filter((c) => audit.calls.includes(c.id))
+                .flatMap((c) => c.play.links.filter((l) => l.kind === 'set-up'))
+                .map((link) => (
                   <button
-                    key={id}
+                    key={link.play}
                     type="button"
-                    className="plain num"
-                    onClick={() => focusCall(id)}
-                    aria-label={`call ${numbers.get(id)}, show it`}
+                    className="plain small"
+                    onClick={() => onSetup(link.play)}
                   >
-                    {numbers.get(id)}
+                    shown {audit.facts.shown}
                   </button>
-                ))}
-              </span>{' '}
-              {audit.code === 'no_setup' &&
-                calls
-                  .filter((c) => audit.calls.includes(c.id))
-                  .flatMap((c) => c.play.links.filter((l) => l.kind === 'set-up'))
-                  .map((link) => (
-                    <button
-                      key={link.play}
-                      type="button"
-                      className="plain small"
-                      onClick={() => onSetup(link.play)}
-                    >
-                      shown {audit.facts.shown}
-                    </button>
-                  ))}{' '}
-              {mayEdit && <WaveThrough audit={audit} onEdit={onEdit} />}
-            </li>
-          ))}
+                ))}{' '}
+            {mayEdit && <WaveThrough audit={audit} onEdit={onEdit} />}
+          </li>
+        ))}
       </ul>
+      {long.length > MOST_LINES && (
+        <Button onClick={() => setWhole(!whole)}>
+          {whole ? `show ${MOST_LINES}` : `show ${long.length - MOST_LINES} more`}
+        </Button>
+      )}
       <p className="small quiet">
         Wanted in each half:{' '}
         {props.quotas.map(({ words, half }) => `${half} ${words.join(' or ')}`).join('; ') || 'nothing'}.{' '}
