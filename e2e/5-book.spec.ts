@@ -71,7 +71,7 @@ test('from a formation nobody has named to a named, drawn, tagged one, found by 
   await page.getByRole('menuitem', { name: 'formation', exact: true }).click();
   await page.getByRole('menuitem', { name: /^gull/ }).click();
   await expect(page.getByRole('heading', { name: 'gull right, gun' })).toBeVisible();
-  expect(await snapsIn(page)).toBe(1);
+  await expect.poll(() => snapsIn(page)).toBe(1);
 
   await visit(page, '/book?find=gull');
   await page.getByRole('button', { name: /^gull/ }).click();
@@ -350,10 +350,10 @@ test('7-on-7 film has its own field and is never counted with eleven-man film', 
   await type(page, '.. quarters snag inc');
   await saved(page);
   await visit(page, '/read?team=STG');
-  expect(await snapsIn(page)).toBe(eleven);
+  await expect.poll(() => snapsIn(page)).toBe(eleven);
   await choose(page, 'film', '7-on-7');
   await expect(page).toHaveURL(/film=seven/);
-  expect(await snapsIn(page)).toBe(2);
+  await expect.poll(() => snapsIn(page)).toBe(2);
   await page
     .getByRole('button', { name: /^2 snaps$/ })
     .first()
