@@ -1,6 +1,6 @@
 import { violationsInTheDark, violationsOf } from './axe';
 import { expect, test, type Page } from './place';
-import { HALF_GAME, signIn, visit } from './staff';
+import { HALF_GAME, signIn, visit, rested } from './staff';
 
 const found: string[] = [];
 
@@ -41,7 +41,7 @@ test('axe finds no violation on any screen, light or dark', async ({ browser }) 
   await expect(page.getByTestId('call')).toHaveCount(1);
   await look(page, 'sheet');
   await visit(page, '/plan');
-  await page.waitForLoadState('networkidle');
+  await rested(page);
   await page.getByLabel('For our').selectOption('defense');
   await page.getByRole('button', { name: 'Start' }).click();
   await page.getByRole('button', { name: 'draft what has no answer' }).click();
@@ -79,7 +79,7 @@ test('axe finds no violation on any screen, light or dark', async ({ browser }) 
     checks.replace('plan', 'rep'),
   ]) {
     await visit(page, path);
-    await page.waitForLoadState('networkidle');
+    await rested(page);
     await look(page, path);
   }
   await visit(page, `/log/${HALF_GAME}`);

@@ -1,6 +1,6 @@
 /** Five men on the board, backs, notes, people that do not fit a picture, and keys typed too early. */
 import { expect, test } from './place';
-import { choose, SITE, line, saved, signIn, type, visit } from './staff';
+import { choose, SITE, line, saved, signIn, type, visit, rested } from './staff';
 
 test('five men stand on the board of a flag game; its formation is typed, drawn and counted apart', async ({
   page,
@@ -82,7 +82,7 @@ test('no keystroke is lost while the page comes alive', async ({ page }) => {
     await expect(line(page)).toBeFocused();
     await page.keyboard.type('12 wing l power l', { delay: 5 });
     await expect(line(page)).toHaveValue('12 wing l power l');
-    await page.waitForLoadState('networkidle');
+    await rested(page);
     await expect(line(page)).toHaveValue('12 wing l power l');
     await page.keyboard.press('Escape');
     await expect(line(page)).toHaveValue('');
@@ -106,7 +106,7 @@ test('what is chosen and typed before the page is alive stands', async ({ page }
   await page.getByRole('textbox', { name: 'Week' }).fill('12');
   // The way stays as it is: what is under way when a way is taken back may fail, and a page without its scripts loads anew.
   goOn();
-  await page.waitForLoadState('networkidle');
+  await rested(page);
   await page.getByRole('button', { name: 'Start game' }).click();
   await expect(page.getByText('Who kicks off?')).toBeVisible();
   await expect(line(page)).toBeFocused();
@@ -121,7 +121,7 @@ test('a part that cannot be loaded takes no screen with it, and comes with the n
   await signIn(page);
   await visit(page, '/log/2026-w08-stg-wre');
   await expect(line(page)).toBeFocused();
-  await page.waitForLoadState('networkidle');
+  await rested(page);
   await page.keyboard.type('12 wing l power l');
   await context.setOffline(true);
   await page.keyboard.press('Control+/');

@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { axe } from './axe';
 import { expect, test, type Page } from './place';
-import { pdfText, signIn, visit } from './staff';
+import { pdfText, signIn, visit, rested } from './staff';
 
 const dialog = (page: Page) => page.getByRole('dialog');
 const clips = (page: Page) => page.getByTestId('clip');
@@ -43,7 +43,7 @@ test('snaps behind a number are kept under a name, ordered, noted, presented, sh
   await expect(clips(page)).toHaveCount(Number(many));
   await expect(clips(page).nth(1)).toContainText('Watch the wing');
   // The mouse moves one too, once the list stands with its film.
-  await page.waitForLoadState('networkidle');
+  await rested(page);
   const [from, to] = [await clips(page).nth(0).boundingBox(), await clips(page).nth(2).boundingBox()];
   await page.mouse.move(from!.x + 40, from!.y + 10);
   await page.mouse.down();
@@ -215,7 +215,7 @@ test('what is noted in Read stands beside the section of the sheet it concerns, 
   await expect(dialog(page).getByRole('link', { name: 'They sit in two deep on first' })).toBeVisible();
   const [, many] = /: (\d+) snaps/.exec((await dialog(page).getByRole('heading').first().textContent())!)!;
   await visit(page, '/plan');
-  await page.waitForLoadState('networkidle');
+  await rested(page);
   await page.getByRole('button', { name: 'Start' }).click();
   const beside = page.getByRole('list', { name: 'Noted in Read, 1st & 10' });
   await expect(beside).toContainText('They sit in two deep on first');

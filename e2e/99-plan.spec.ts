@@ -4,7 +4,7 @@ import Papa from 'papaparse';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { axe } from './axe';
 import { expect, test, type Page } from './place';
-import { saved, SITE, signIn, visit } from './staff';
+import { saved, SITE, signIn, visit, rested } from './staff';
 
 interface Word {
   readonly text: string;
@@ -33,7 +33,7 @@ async function pdfWords(page: Page, address: string): Promise<Word[][]> {
 
 async function startSheet(page: Page, side: 'offense' | 'defense'): Promise<string> {
   await visit(page, '/plan');
-  await page.waitForLoadState('networkidle');
+  await rested(page);
   await page.getByLabel('For our').selectOption(side);
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await expect(

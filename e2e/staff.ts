@@ -11,6 +11,13 @@ export async function visit(page: Page, address: string): Promise<void> {
   await expect(page.locator('div[hidden][id^="S:"]')).toHaveCount(0);
 }
 
+/**
+ * Waits until nothing is under way any more, for a while: a request of a worker that ended with its page is sometimes
+ * never counted as done, and a journey would wait for it to its own end.
+ */
+export const rested = (page: Page): Promise<void> =>
+  page.waitForLoadState('networkidle', { timeout: 20_000 }).catch(() => undefined);
+
 export async function signIn(page: Page, name = 'Dara Okafor-Lind'): Promise<void> {
   await visit(page, '/sign-in');
   await page.getByRole('button', { name: new RegExp(name) }).click();
