@@ -815,7 +815,22 @@ test('a base play from a picture they have not seen it in: counted, opened, put 
   await add.click();
   await expect(dialog.getByRole('status')).toHaveText(`“${name}” is on the play list.`);
   await expect(first).toContainText('stands on it');
+  // A store that does not answer: kept, said, and not offered twice; sent once when it is back.
+  await page.route('**/api/sync*', (route) => route.abort());
+  const second = table
+    .locator('tbody tr')
+    .nth(1)
+    .getByRole('button', { name: /^add Mesh, / });
+  const late = /^add (.*) to the play list$/.exec((await second.getAttribute('aria-label'))!)![1]!;
+  await second.click();
+  await expect(dialog.getByRole('status')).toContainText(`“${late}” is kept in this browser`);
+  await expect(table.locator('tbody tr').nth(1)).toContainText('stands on it');
+  await page.unroute('**/api/sync*');
   await dialog.getByRole('button', { name: 'Close' }).click();
+  await saved(page);
+  await page.reload();
+  await page.getByLabel('find a play').fill(late);
+  await expect(page.getByRole('button', { name: `add ${late} to 1st & 10` })).toHaveCount(1);
   await page.getByLabel('find a play').fill(name);
   await page.getByRole('button', { name: `add ${name} to 1st & 10` }).click();
   await expect(page.getByRole('region', { name: '1st & 10', exact: true }).getByTestId('call')).toHaveCount(

@@ -15,6 +15,7 @@ import { playOfRow, termOfRow } from '@/core/exchange/from-rows';
 import type { BookAnswer } from '@/core/exchange/types';
 import type { PlayCard, PlayLink } from '@/core/plan';
 import { BOOK_SCOPE, PLAYS_SCOPE, type Operation, type Pulled, type Queued, type Scope } from '@/core/sync';
+import { answered } from '@/client/answered';
 import type { Outbox, View } from '@/client/outbox';
 import { useScope, useSync } from '@/client/SyncProvider';
 
@@ -44,9 +45,6 @@ export type RowChange =
 
 const ROW_OPS = new Set(['add', 'change', 'remove', 'play', 'links']);
 export const isRowChange = (change: { readonly op: string }): change is RowChange => ROW_OPS.has(change.op);
-/** How long the screen waits for the store before it says that the change is kept in the browser. */
-const PATIENCE_MS = 4000;
-
 class Unfit extends Error {}
 
 function definitionOf(kind: TermKind, text: string | null | undefined): unknown {
@@ -163,13 +161,8 @@ export function useBook(base: Book, terms: Pulled, plays: Pulled = NO_PLAYS): Bo
       try {
         const outbox = await opened();
         const { scope, op, words: said } = operationOf(outbox, book, rowChange, view);
-        await outbox.push(scope, [op]);
-        const known = await outbox.outcome(op.id, PATIENCE_MS);
-        if (known?.state === 'refused') {
-          // Said where it was typed, and what was typed still stands there.
-          await outbox.discard(known);
-          return { ok: false, words: known.reason ?? 'refused', id: null };
-        }
+        const known = await answered(outbox, scope, op);
+        if (known?.state === 'refused') return { ok: false, words: known.reason ?? 'refused', id: null };
         return {
           ok: true,
           words: known ? said : `${said} in this browser; it is saved when the server answers`,

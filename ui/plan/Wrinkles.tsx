@@ -53,12 +53,17 @@ export default function Wrinkles(props: WrinklesProps) {
   );
   const add = useAddPlay();
   const [said, setSaid] = useState<{ readonly ok: boolean; readonly words: string } | null>(null);
+  const [taken, setTaken] = useState<ReadonlySet<Wrinkle['card']>>(new Set());
   const [busy, begin] = useTransition();
   const take = ({ card }: Wrinkle): void =>
     begin(async () => {
-      setSaid(await add(card));
+      const answer = await add(card);
+      setSaid(answer);
+      // Not offered again while the store is silent: pressed twice it would stand twice.
+      if (answer.ok) setTaken((before) => new Set([...before, card]));
     });
   const stands = ({ card }: Wrinkle): boolean =>
+    taken.has(card) ||
     plays.some(
       (p) =>
         p.kind === card.kind &&

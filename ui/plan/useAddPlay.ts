@@ -4,12 +4,10 @@ import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
 import type { PlayCard } from '@/core/plan';
 import { PLAYS_SCOPE } from '@/core/sync';
+import { answered } from '@/client/answered';
 import { useSync } from '@/client/SyncProvider';
 
-/** How long the screen waits for the store before it says that the play is kept in the browser. */
-const PATIENCE_MS = 4000;
-
-/** Gives what came of it in words, never throws; the page brings its plays anew. */
+/** Gives what came of it in words, never throws; the page brings its plays anew once the store has it. */
 export function useAddPlay(): (card: Omit<PlayCard, 'id'>) => Promise<{ ok: boolean; words: string }> {
   const { opened } = useSync();
   const router = useRouter();
@@ -18,13 +16,10 @@ export function useAddPlay(): (card: Omit<PlayCard, 'id'>) => Promise<{ ok: bool
       try {
         const outbox = await opened();
         const op = outbox.put('play', crypto.randomUUID(), card, null);
-        await outbox.push(PLAYS_SCOPE, [op]);
-        const known = await outbox.outcome(op.id, PATIENCE_MS);
-        if (known?.state === 'refused') {
-          await outbox.discard(known);
-          return { ok: false, words: known.reason ?? 'refused' };
-        }
-        router.refresh();
+        const known = await answered(outbox, PLAYS_SCOPE, op);
+        if (known?.state === 'refused') return { ok: false, words: known.reason ?? 'refused' };
+        // Where no server answers, a page asked for anew would be lost.
+        if (known) router.refresh();
         return {
           ok: true,
           words: known
