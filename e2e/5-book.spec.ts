@@ -418,7 +418,9 @@ test('a pressure is made by choices, checked on every picture, and stands in the
   await expect(form.getByLabel('Means')).toHaveValue('nickel:B:f mike:A:away | drop 0 | threat 4');
   await form.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(page.getByText('“gull” is in the book')).toBeVisible();
-  await page.reload();
   const word = page.getByRole('region', { name: 'The word gull' });
+  await expect(word).toBeVisible();
+  await saved(page);
+  await page.reload();
   await expect(word.getByLabel('Means')).toHaveValue('nickel:B:f mike:A:away | drop 0 | threat 4');
 });

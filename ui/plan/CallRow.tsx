@@ -4,6 +4,8 @@ import { useForkRef } from '@mui/material/utils';
 import { memo, useMemo } from 'react';
 import { callExtras, ifThenWords, playCall, playLook, type SheetCall } from '@/core/plan';
 
+import { dragStyle } from './drag-style';
+
 const HASH_STEPS: readonly SheetCall['hash'][] = [null, 'L', 'M', 'R'];
 
 interface CallRowProps {
@@ -43,10 +45,7 @@ export function CallRow(props: CallRowProps) {
       ref={ref}
       style={{
         borderTop: drop.isOver ? '2px solid var(--us)' : undefined,
-        opacity: drag.isDragging ? 0.5 : 1,
-        // A layer of its own: what it passes over is not painted again.
-        willChange: drag.isDragging ? 'transform' : undefined,
-        transform: drag.transform ? `translate(${drag.transform.x}px, ${drag.transform.y}px)` : undefined,
+        ...dragStyle(drag),
       }}
     >
       <CallBody

@@ -11,6 +11,7 @@ import {
   type SectionSpec,
   type Suggestion,
 } from '@/core/plan';
+import { dragStyle } from './drag-style';
 import { RateBar } from '../charts/RateBar';
 
 interface SuggestionRowProps {
@@ -33,10 +34,7 @@ export function SuggestionRow(props: SuggestionRowProps) {
     <li
       ref={drag.setNodeRef}
       style={{
-        opacity: drag.isDragging ? 0.5 : 1,
-        // A layer of its own: what it passes over is not painted again.
-        willChange: drag.isDragging ? 'transform' : undefined,
-        transform: drag.transform ? `translate(${drag.transform.x}px, ${drag.transform.y}px)` : undefined,
+        ...dragStyle(drag),
         position: 'relative',
         zIndex: drag.isDragging ? 5 : undefined,
         background: 'var(--card)',
