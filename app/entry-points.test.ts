@@ -540,6 +540,12 @@ const ACTIONS_WALKED: readonly Door[] = [
     args: () => [{ op: 'letters', game, team: 'AAA', letters: { H: '11' } }],
   },
   {
+    file: 'app/(staff)/log/rosters/actions.ts',
+    name: 'sayAvailability',
+    action: 'availability.change',
+    args: () => [{ week: 1, player: 'nobody', to: null, before: null }],
+  },
+  {
     file: 'app/(staff)/log/import/actions.ts',
     name: 'keepReading',
     action: 'program.import',

@@ -2,7 +2,7 @@
 import { unpack } from '../core/table';
 import { axe } from './axe';
 import { expect, test, type Page } from './place';
-import { HALF_GAME, line, saved, SITE, signIn, visit } from './staff';
+import { HALF_GAME, line, rested, saved, SITE, signIn, visit } from './staff';
 
 test('find with a slash, mark all, change them together, one undo', async ({ page }) => {
   await signIn(page);
@@ -94,6 +94,60 @@ test('a roster is pasted, a number two men wear is told apart, a letter is a num
   await page.keyboard.type('WRE sweep r #h +3');
   await expect(page.locator('.echo')).toContainText('88');
   await page.keyboard.press('Escape');
+});
+
+test('who can play is said by a coordinator, and the sheet says which calls need him; nobody else sees it', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page);
+  await visit(page, '/log/rosters?team=HER');
+  const card = page.getByRole('region', { name: 'Who can play' });
+  await expect(card.getByRole('heading')).toHaveText('Who can play, week 9');
+  await expect(card).toContainText('Nothing is said of anybody this week.');
+  const man = card.getByLabel('player', { exact: true });
+  const name = await man.locator('option', { hasText: '#22 ' }).textContent();
+  await man.selectOption({ label: name! });
+  await card.getByRole('button', { name: 'Say it' }).click();
+  const said = card.getByRole('list', { name: 'Said this week' });
+  await expect(said).toContainText(`${name}: out, says the medical staff`);
+  await axe(page);
+
+  await visit(page, '/plan');
+  await rested(page);
+  await page.getByRole('button', { name: 'Start' }).click();
+  await page
+    .getByRole('button', { name: /^add .* to 1st & 10$/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: /^notes of call 1$/ }).click();
+  const notes = page.getByRole('dialog', { name: /^Call 1/ });
+  await notes.getByLabel('who must be available').fill('22, Zebulon');
+  await notes.getByRole('button', { name: 'Save' }).click();
+  const open = page.getByRole('list', { name: 'What the sheet leaves open' });
+  await expect(open).toContainText(`1 call must have 22: ${name} is out.`);
+  await expect(open).toContainText('“Zebulon” must be available and is nobody’s number, letters or name');
+  await saved(page);
+
+  // The same sheet and roster, as the charter has them.
+  const theirs = await (await browser.newContext()).newPage();
+  await signIn(theirs, 'Ivo Sedgewarden');
+  await visit(theirs, new URL(page.url()).pathname);
+  await expect(theirs.getByTestId('call')).toHaveCount(1);
+  await expect(theirs.getByRole('list', { name: 'What the sheet leaves open' })).toContainText(
+    'No call, though',
+  );
+  expect(await theirs.content()).not.toMatch(/must have 22|medical staff|Zebulon. must be/);
+  await visit(theirs, '/log/rosters?team=HER');
+  await expect(theirs.getByRole('region', { name: 'Players', exact: true })).toBeVisible();
+  await expect(theirs.getByRole('region', { name: 'Who can play' })).toHaveCount(0);
+  expect(await theirs.content()).not.toContain('medical staff');
+  await theirs.context().close();
+
+  // Cleared, he can be called again.
+  await visit(page, '/log/rosters?team=HER');
+  await said.getByRole('button', { name: /^clear what is said of #22/ }).click();
+  await expect(card).toContainText('Nothing is said of anybody this week.');
 });
 
 test('the drill shows a look, takes it away, and says what it was', async ({ page }) => {

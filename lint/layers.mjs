@@ -31,7 +31,7 @@ const CORE = {
   table: ['field', 'snap'],
   foreign: ['field', 'snap', 'book', 'rules', 'table'],
   read: ['field', 'snap', 'look', 'book', 'rules', 'table'],
-  plan: ['field', 'snap', 'rules', 'look', 'book', 'line', 'table', 'read'],
+  plan: ['field', 'snap', 'rules', 'look', 'book', 'line', 'table', 'read', 'roster'],
   stats: ['field', 'snap', 'rules'],
   roster: ['field', 'snap', 'rules'],
   agreement: ['field', 'snap', 'read'],

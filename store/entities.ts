@@ -13,6 +13,12 @@ import {
   type ReadingMap,
   type Confused,
 } from '../core/exchange/types';
+import {
+  AVAILABILITIES,
+  AVAILABILITY_SOURCES,
+  type Availability,
+  type AvailabilitySource,
+} from '../core/roster/availability';
 import type { Answer } from '../core/sync/operation';
 
 export const Program = defineEntity({
@@ -128,6 +134,24 @@ export const RosterEntry = defineEntity({
     weight: p.integer().nullable(),
     /** Place among those of his letters: 1 starts. */
     depth: p.integer().nullable(),
+  },
+});
+
+/** Who can play in a week of the season, by whom it is said: never why. */
+export const AvailabilityRow = defineEntity({
+  name: 'AvailabilityRow',
+  tableName: 'availability',
+  uniques: [{ properties: ['player', 'season', 'week'] }],
+  properties: {
+    id: p.uuid().primary(),
+    program: program(),
+    player: p.manyToOne(Player).mapToPk().$type<string>().deleteRule('cascade'),
+    season: p.manyToOne(Season).mapToPk().$type<string>(),
+    week: p.integer(),
+    state: p.enum(() => AVAILABILITIES).$type<Availability>(),
+    source: p.enum(() => AVAILABILITY_SOURCES).$type<AvailabilitySource>(),
+    by: member(),
+    at: p.datetime(),
   },
 });
 

@@ -6,7 +6,7 @@ import type { RosterEntryInfo, RosterLine, WearingUnit } from '../core/roster';
 import type { Actor } from '../core/exchange/types';
 import { permit } from './access';
 import { record } from './audit';
-import { Game, LetterWorn, NumberWorn, Player, Program, RosterEntry, Season, Team } from './entities';
+import { AvailabilityRow, Game, LetterWorn, NumberWorn, Player, Program, RosterEntry, Season, Team } from './entities';
 import { Invalid, NotFound } from './errors';
 import { openEm, type Em } from './orm';
 
@@ -166,6 +166,8 @@ export async function removeEntry(actor: Actor, id: string): Promise<void> {
     const entry = await tx.findOne(RosterEntry, { program: actor.programId, id });
     if (!entry) throw new NotFound('player of the roster');
     await tx.nativeDelete(RosterEntry, { id });
+    if ((await tx.count(RosterEntry, { player: entry.player })) === 0)
+      await tx.nativeDelete(AvailabilityRow, { player: entry.player });
     const named =
       (await tx.count(RosterEntry, { player: entry.player })) +
       (await tx.count(NumberWorn, { player: entry.player }));
@@ -201,6 +203,15 @@ export async function mergePlayers(actor: Actor, keep: string, drop: string, now
     kept.name ??= dropped.name;
     await tx.flush();
     await tx.nativeUpdate(NumberWorn, { ...where, player: dropped.id }, { player: kept.id });
+    // Of a week in which both are named the kept one's word stands; the other's goes with him.
+    const weeks = await tx.find(AvailabilityRow, { ...where, player: { $in: [kept.id, dropped.id] } });
+    for (const said of weeks)
+      if (
+        said.player === dropped.id &&
+        !weeks.some((w) => w.player === kept.id && w.season === said.season && w.week === said.week)
+      )
+        said.player = kept.id;
+    await tx.flush();
     await tx.nativeDelete(Player, { id: dropped.id });
     await record(
       tx,

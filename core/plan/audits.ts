@@ -37,6 +37,8 @@ export const BAND_AUDITS = ['band_words'] as const;
 export const PRACTICE_AUDITS = ['reps', 'new_jobs'] as const;
 /** Of what the staff wants in each half. */
 export const QUOTA_AUDITS = ['quota'] as const;
+/** Of who can play this week. */
+export const BODY_AUDITS = ['unavailable', 'nobody'] as const;
 export type AuditCode = (
   | typeof SHEET_AUDITS
   | typeof FILM_AUDITS
@@ -44,6 +46,7 @@ export type AuditCode = (
   | typeof BAND_AUDITS
   | typeof PRACTICE_AUDITS
   | typeof QUOTA_AUDITS
+  | typeof BODY_AUDITS
 )[number];
 
 export interface Audit {

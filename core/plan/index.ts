@@ -30,6 +30,7 @@ export * from './checks';
 export * from './check-audits';
 export * from './tells-audit';
 export * from './book-audits';
+export * from './body-audits';
 export * from './check-look';
 export * from './section-arguments';
 export * from './draft';

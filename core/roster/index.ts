@@ -1,1 +1,2 @@
 export * from './roster';
+export * from './availability';

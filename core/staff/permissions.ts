@@ -38,6 +38,8 @@ export const PERMISSIONS = {
   'team.rename': to(['coordinator'], 'renaming a team'),
   'roster.read': to(FOOTBALL, 'reading a roster'),
   'roster.change': to(FOOTBALL, 'changing a roster'),
+  'availability.read': to(['coordinator'], 'reading who can play'),
+  'availability.change': to(['coordinator'], 'saying who can play'),
   'player.merge': to(['coordinator'], 'merging players'),
   'book.read': to(FOOTBALL, 'reading the book'),
   'term.add': to(FOOTBALL, 'adding a term'),

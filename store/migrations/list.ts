@@ -12,6 +12,7 @@ import { Migration20261127000011 } from './0011-weights';
 import { Migration20261127000012 } from './0012-reels';
 import { Migration20261128000013 } from './0013-sheets';
 import { Migration20261129000014 } from './0014-defenders-out';
+import { Migration20261129000015 } from './0015-availability';
 
 /** Forward only, in order. A landed migration never changes. */
 export const MIGRATIONS = [
@@ -29,4 +30,5 @@ export const MIGRATIONS = [
   { name: '0012-reels', class: Migration20261127000012 },
   { name: '0013-sheets', class: Migration20261128000013 },
   { name: '0014-defenders-out', class: Migration20261129000014 },
+  { name: '0015-availability', class: Migration20261129000015 },
 ];

@@ -101,6 +101,7 @@ export function PlanScreen(props: PlanScreenProps) {
     profile: profiles[level],
     week: props.practice,
     figures,
+    bodies: props.bodies,
   });
   const draft = useDraft(sheet, film, { plays, team, opponent: props.sheet.opponent });
   const marks = useMarks(sheet, { plays, section, mayEdit });

@@ -3,7 +3,15 @@ import type { FilmGames } from '@/client/film';
 import type { Book } from '@/core/book';
 import type { SheetDetail } from '@/core/exchange/types';
 import type { LevelKey, Profiles } from '@/core/field/profile';
-import type { EarlierSheet, Noted, PlayCard, PracticeSettings, SectionSpec, StaffPrints } from '@/core/plan';
+import type {
+  Bodies,
+  EarlierSheet,
+  Noted,
+  PlayCard,
+  PracticeSettings,
+  SectionSpec,
+  StaffPrints,
+} from '@/core/plan';
 import type { Pulled } from '@/core/sync';
 import type { VersionDoors } from './VersionsForm';
 
@@ -24,6 +32,8 @@ export interface PlanScreenProps {
   readonly saveFigures: ((figures: StaffPrints, before: StaffPrints) => Promise<string | null>) | null;
   /** What the staff noted in Read of the opponent. */
   readonly noted: readonly Noted[];
+  /** Our roster and who can play this week; null: this member may not see it. */
+  readonly bodies: Bodies | null;
   readonly able: {
     readonly draft: boolean;
     readonly locked: boolean;

@@ -5,6 +5,7 @@ import type { LevelProfile } from '@/core/field/profile';
 import {
   auditSheet,
   bandAudits,
+  bodyAudits,
   bookAudits,
   ifThenAudits,
   newJobShare,
@@ -15,6 +16,7 @@ import {
   setupAudits,
   tellAudits,
   type Audit,
+  type Bodies,
   type PlayCard,
   type PracticeSettings,
   type StaffPrints,
@@ -34,12 +36,14 @@ export function useAudits(
     profile,
     week,
     figures,
+    bodies,
   }: {
     readonly team: string;
     readonly book: Book;
     readonly profile: LevelProfile;
     readonly week: PracticeSettings;
     readonly figures: StaffPrints;
+    readonly bodies: Bodies | null;
   },
 ): readonly Audit[] {
   // In the order of the sheet, so that what is said of them stands in the same order at each visit.
@@ -66,6 +70,7 @@ export function useAudits(
       ...ifThenAudits(calls),
       ...bookAudits(calls, drawn, profile, book),
       ...(measure ? bandAudits(printed, figures.band, measure) : []),
+      ...(bodies ? bodyAudits(calls, bodies) : []),
       ...practiceAudits(calls, week, newJobs),
       ...quotaAudits(calls, figures.quotas, drawn),
     ],
@@ -83,6 +88,7 @@ export function useAudits(
       book,
       week,
       figures,
+      bodies,
       newJobs,
       measure,
     ],

@@ -5,13 +5,14 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { gameName } from '@/core/exchange/names';
 import type { GameInfo, TeamInfo } from '@/core/exchange/types';
-import type { RosterEntryInfo, Worn } from '@/core/roster';
+import type { RosterEntryInfo, WeekAvailability, Worn } from '@/core/roster';
 import { Choice } from '../../shared/Choice';
 import { useToast } from '../../shared/toasts';
 import { AddPlayers } from './AddPlayers';
 import { GamePeopleCard } from './GamePeopleCard';
 import { MergePlayers } from './MergePlayers';
 import { RosterRow } from './RosterRow';
+import { WhoCanPlay } from './WhoCanPlay';
 
 export type ChangeRoster = (change: unknown) => Promise<{ readonly ok: boolean; readonly words: string }>;
 export interface PeopleOfGame {
@@ -32,26 +33,32 @@ export interface RosterScreenProps {
   readonly letters: readonly string[];
   readonly mayMerge: boolean;
   readonly change: ChangeRoster;
+  /** Null: another team, or this member may not. */
+  readonly availability: WeekAvailability | null;
+  readonly sayAvailability: ChangeRoster;
 }
 
 export function RosterScreen(props: RosterScreenProps) {
-  const { teams, team, games, game, roster, worn, mayMerge, change } = props;
+  const { teams, team, games, game, roster, worn, mayMerge, change, availability, sayAvailability } = props;
   const router = useRouter();
   const say = useToast();
   const [problem, setProblem] = useState<string | null>(null);
   const nameOf = (key: string): string => teams.find((t) => t.key === key)?.name ?? key;
-  const send = async (what: unknown, done: string): Promise<boolean> => {
-    const told = await change(what).catch(() => ({
-      ok: false,
-      words: 'The server does not answer; nothing was changed.',
-    }));
-    setProblem(told.ok ? null : told.words);
-    if (told.ok) {
-      say(told.words === '' ? done : `${done}: ${told.words}.`);
-      router.refresh();
-    }
-    return told.ok;
-  };
+  const sendBy =
+    (door: ChangeRoster) =>
+    async (what: unknown, done: string): Promise<boolean> => {
+      const told = await door(what).catch(() => ({
+        ok: false,
+        words: 'The server does not answer; nothing was changed.',
+      }));
+      setProblem(told.ok ? null : told.words);
+      if (told.ok) {
+        say(told.words === '' ? done : `${done}: ${told.words}.`);
+        router.refresh();
+      }
+      return told.ok;
+    };
+  const send = sendBy(change);
   const snapsOf = (number: string): number => worn.find((w) => w.number === number)?.n ?? 0;
   if (team === '')
     return <section className="card">No teams yet. Start a game, and its teams stand here.</section>;
@@ -123,6 +130,9 @@ export function RosterScreen(props: RosterScreenProps) {
           )}
         </section>
         <div className="stack">
+          {availability && (
+            <WhoCanPlay roster={roster} availability={availability} say={sendBy(sayAvailability)} />
+          )}
           {game !== null && <GamePeopleCard {...props} game={game} send={send} />}
           <AddPlayers team={team} send={send} />
           {mayMerge && roster.length > 1 && <MergePlayers roster={roster} send={send} />}

@@ -4,7 +4,8 @@ import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { action } from '@/app/lib/action';
 import { clock } from '@/app/lib/session';
-import { WEARING_UNITS } from '@/core/roster';
+import { AVAILABILITIES, AVAILABILITY_SOURCES, WEARING_UNITS } from '@/core/roster';
+import { sayAvailability as says } from '@/store/availability';
 import { addToRoster, changeEntry, mergePlayers, removeEntry, setLetters, setWorn } from '@/store/rosters';
 
 const plain = (most: number) =>
@@ -66,5 +67,25 @@ const changed = action('roster.change', change, async (actor, typed) => {
 
 export async function changeRoster(what: unknown): Promise<{ readonly ok: boolean; readonly words: string }> {
   const done = await changed(what);
+  return done.ok ? { ok: true, words: done.value } : done;
+}
+
+const state = z.enum(AVAILABILITIES);
+const availability = z.object({
+  week: z.number().int().min(0).max(60),
+  player: z.string().min(1, 'Choose a player.').max(80),
+  to: z.object({ state, source: z.enum(AVAILABILITY_SOURCES) }).nullable(),
+  before: state.nullable(),
+});
+const said = action('availability.change', availability, async (actor, { week, player, to, before }) => {
+  await says(actor, week, player, to, before, clock());
+  revalidatePath('/log/rosters');
+  return '';
+});
+
+export async function sayAvailability(
+  what: unknown,
+): Promise<{ readonly ok: boolean; readonly words: string }> {
+  const done = await said(what);
   return done.ok ? { ok: true, words: done.value } : done;
 }

@@ -3,12 +3,13 @@ import { pageFor } from '@/app/lib/refusable';
 import { walkedGames } from '@/app/lib/week';
 import { nobodys, numbersOnFilm } from '@/core/roster';
 import { may } from '@/core/staff';
+import { availabilityOf } from '@/store/availability';
 import { bookFor } from '@/store/book';
 import { listGames, listTeams } from '@/store/games';
 import { programOf } from '@/store/programs';
 import { peopleOfGame, rosterOf } from '@/store/rosters';
 import { RosterScreen } from '@/ui/log/roster/RosterScreen';
-import { changeRoster } from './actions';
+import { changeRoster, sayAvailability } from './actions';
 
 export const metadata: Metadata = { title: 'Rosters' };
 export const dynamic = 'force-dynamic';
@@ -29,10 +30,11 @@ export default pageFor('roster.read', async function Rosters(actor, { searchPara
     [wanted.team, program.settings.opponent, program.team].find((k) => teams.some((t) => t.key === k)) ?? '';
   const played = games.filter((g) => g.home === team || g.away === team);
   const game = played.find((g) => g.key === wanted.game) ?? played[played.length - 1] ?? null;
-  const [roster, people, walked] = await Promise.all([
+  const [roster, people, walked, availability] = await Promise.all([
     team === '' ? [] : rosterOf(actor, team),
     game ? peopleOfGame(actor, game.key, team) : { worn: [], letters: {} },
     game ? walkedGames(actor, (g) => g.key === game.key) : [],
+    team === program.team && may(actor.roles, 'availability.read') ? availabilityOf(actor) : null,
   ]);
   const worn = walked[0] ? numbersOnFilm(walked[0].rows, team) : [];
   const known = new Set([...roster.map((r) => r.number), ...people.worn.map((w) => w.number)]);
@@ -50,6 +52,8 @@ export default pageFor('roster.read', async function Rosters(actor, { searchPara
       letters={book.letters}
       mayMerge={may(actor.roles, 'player.merge')}
       change={changeRoster}
+      availability={availability}
+      sayAvailability={sayAvailability}
     />
   );
 });

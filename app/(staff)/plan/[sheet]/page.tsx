@@ -3,12 +3,14 @@ import { profilesFor } from '@/core/field';
 import { pageFor } from '@/app/lib/refusable';
 import { may } from '@/core/staff';
 import { sheetScope } from '@/core/sync';
+import { availabilityOf } from '@/store/availability';
 import { bookTextFor } from '@/store/book';
 import { listTeams } from '@/store/games';
 import { practiceOf, programOf } from '@/store/programs';
 import { staffPrintsOf } from '@/store/staff-prints';
 import { listPlays, loadSheet } from '@/store/plans';
 import { reelsAbout } from '@/store/reels';
+import { rosterOf } from '@/store/rosters';
 import { pull } from '@/store/sync';
 import { PlanPage } from '@/ui/plan/PlanScreen';
 import {
@@ -40,6 +42,11 @@ export default pageFor('sheet.read', async function PlanSheet(actor, { params }:
     bookTextFor(actor),
     may(actor.roles, 'reel.save') ? reelsAbout(actor, sheet.opponent) : [],
   ]);
+  const { week, opponent } = program.settings;
+  const maySeeWho = sheet.side === 'offense' && may(actor.roles, 'availability.read');
+  const [roster, availability] = maySeeWho
+    ? await Promise.all([rosterOf(actor, program.team), availabilityOf(actor)])
+    : [[], null];
   const name = (k: string) => teams.find((t) => t.key === k)?.name ?? k;
   const able = {
     draft: may(actor.roles, 'sheet.draft'),
@@ -62,6 +69,13 @@ export default pageFor('sheet.read', async function PlanSheet(actor, { params }:
       figures={staffPrintsOf(program.settings)}
       saveFigures={able.draft ? savePrints : null}
       noted={noted}
+      bodies={
+        availability && {
+          roster,
+          // Of another week nothing is known.
+          said: week !== null && opponent === sheet.opponent ? availability.said : [],
+        }
+      }
       able={able}
       copy={copyOf.bind(null, key)}
       saveTemplate={saveSections}
