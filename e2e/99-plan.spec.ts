@@ -63,6 +63,12 @@ test('a sheet of the offense is drafted, arranged, noted, waved through, and pri
   await expect(known).toContainText(/^what else is known(.*)Most against 2x1: .*, \d+ of \d+ \(\d+–\d+ %\)/);
   await expect(known).toContainText(/blockers for \w+ to the left/);
   await expect(known).toContainText(/Last shown .*; in \d of 8 games\./);
+  const [, most] = /, (\d+) of \d+ \(\d+–\d+ %\)/.exec((await known.textContent())!)!;
+  await known.getByRole('button', { name: `show ${most} snaps` }).click();
+  await expect(page.getByRole('dialog').getByRole('heading').first()).toContainText(
+    new RegExp(`against 2x1: ${most} snaps$`),
+  );
+  await page.keyboard.press('Escape');
   await page.getByLabel('find a play').fill('');
   await expect(adds).toHaveCount(all);
   const more = plays.getByRole('button', { name: /^show \d+ more of \d+$/ });

@@ -9,7 +9,7 @@ import { presentedMen, type Assignment, type Presentation } from './presented';
 const unnamed = (def: PassDef, attached: boolean): Route =>
   def.type === 'screen' ? 'stalk' : attached ? 'block' : 'clear';
 
-/** Behind a screen to a man who comes in or slips guards and center release, tackles stay; a bubble has the run's blocking. */
+/** Behind a slow screen guards and center release, tackles stay; a bubble has the run's blocking. */
 function lineJob(def: PassDef, man: Man, profile: LevelProfile, released: boolean): Job {
   if (profile.players !== 11) return 'release';
   if (def.type !== 'screen') return 'pass set';
@@ -72,8 +72,13 @@ export function assignPass(
   const quarterback = men.find((m) => m.role === 'quarterback');
   if (quarterback)
     jobs.set(quarterback.letter, def.type === 'boot' || def.type === 'sprint' ? 'roll' : 'fake');
-  const slips = s.backfield.backs.find((b) => jobs.get(b.letter) === 'slip');
-  if (slips) screen = Math.abs(slips.x) > 0.5 ? (slips.x < 0 ? 'L' : 'R') : strong;
+  // A slow screen to the back has the line before it as well, unless a receiver catches it.
+  const slow = def.type === 'screen' && def.drop > 1;
+  const back = s.backfield.backs.find(({ letter }) => {
+    const job = jobs.get(letter);
+    return slow && (job === 'slip' || (job === 'swing' && screen === null));
+  });
+  if (back) screen = Math.abs(back.x) > 0.5 ? (back.x < 0 ? 'L' : 'R') : strong;
   for (const man of men)
     if (man.role === 'line') jobs.set(man.letter, lineJob(def, man, profile, screen !== null));
   for (const m of men) if (!jobs.has(m.letter)) jobs.set(m.letter, def.back);

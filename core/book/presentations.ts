@@ -205,13 +205,17 @@ export const CONSTRAINTS: readonly Constraint[] = [
   { base: 'zone read', then: 'arc read', code: 'overhang in the box' },
 ];
 
-/** Triggers that can be seen in a picture before the ball moves. */
-export function triggersOf(look: FullLook): TriggerCode[] {
+/** What triggers it in the words of a link; null: the staff's own words. */
+export const triggerOf = (words: string | null): TriggerCode | null =>
+  (Object.keys(TRIGGERS) as TriggerCode[]).find((code) => TRIGGERS[code] === words) ?? null;
+
+/** Triggers that can be seen in a picture before the ball moves; of the sides, where a trigger has one. */
+export function triggersOf(look: FullLook, sides: readonly Side[] = ['L', 'R']): TriggerCode[] {
   const out: TriggerCode[] = [];
   const { defense } = look;
   if (!defense) return out;
   const structure = look.offense.snap;
-  for (const side of ['L', 'R'] as const) {
+  for (const side of sides) {
     const half = sideStructure(structure, side);
     const sign = side === 'L' ? -1 : 1;
     const end = defense.men.filter((d) => d.depth <= 1.6).sort((a, b) => (b.x - a.x) * sign)[0];

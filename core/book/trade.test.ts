@@ -197,6 +197,11 @@ describe('passes', () => {
     expect(slip.screen).toBe('L');
     expect(assignPass(pass('tunnel screen'), from('trips', 'gun'), COLLEGE).screen).toBe('R');
     expect(assignPass(pass('bubble'), from('trips', 'gun'), COLLEGE).jobs.get('RG')).toBe('reach');
+    // So behind a back who swings out late; not when he swings out at once, nor when a receiver comes in for it.
+    const late = assignPass(pass('back screen'), from('spread', 'gun'), COLLEGE);
+    expect([late.screen, late.jobs.get('RG')]).toEqual(['L', 'screen']);
+    expect(assignPass(pass('swing screen'), from('spread', 'gun'), COLLEGE).screen).toBeNull();
+    expect(assignPass(pass('throwback screen'), from('trips', 'gun'), COLLEGE).screen).not.toBeNull();
   });
   it('blockers for a throw to the edge take the men over them in order, the second man the corner of a tunnel', () => {
     const look = lookOf(

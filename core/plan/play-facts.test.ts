@@ -99,6 +99,36 @@ describe('what else is known of a play', () => {
       'A play that is not on the list any more sets it up: shown 0 times, 9 wanted: not yet.',
     );
   });
+  it('says of its complement how often they show what it waits for, with the chances of a game; a number opens its snaps', () => {
+    const all = playFacts(film, named('Stick'), structures.get(named('Stick').id)!);
+    const trigger = all.find((f) => f.code === 'trigger')!;
+    const [, k, n, chances, ours] =
+      /^When fewer in the box than blockers: Draw instead\. Against 3x1 (\d+) of (\d+) \(\d+–\d+ %\), as the book draws what they showed, ([\d.]+) chances a game with our ([\d.]+) snaps from it\.$/.exec(
+        trigger.text,
+      )!;
+    expect(trigger.counts!.rows).toHaveLength(Number(k));
+    // Our snaps from 3x1 a game, by a plain loop over our games.
+    const from = film.games.map(
+      (key) =>
+        snaps.filter(
+          ({ snap, look }) =>
+            snap.game === key &&
+            snap.offense === PROGRAM &&
+            look?.structureSnap === '3x1' &&
+            ['run', 'pass', 'rpo'].includes(snap.play!) &&
+            snap.result !== 'no_play',
+        ).length,
+    );
+    const mean = from.reduce((a, b) => a + b, 0) / from.length;
+    expect(Number(ours)).toBeCloseTo(mean, 1);
+    expect(Number(chances)).toBeCloseTo((mean * Number(k)) / Number(n), 1);
+    const front = all.find((f) => f.code === 'front')!;
+    expect(front.counts!.rows).toHaveLength(Number(/, (\d+) of \d+ \(/.exec(front.text)![1]));
+    expect(facts(named('Wide zone right')).trigger).toBe(
+      'When the back-side end chases flat down the line: Boot left instead. Nothing that is logged of them against 3x1 says how often: look for it on film.',
+    );
+    expect(facts(named('Slip screen')).screen).toMatch(/^Screen left: 2 men under in that half as drawn/);
+  });
   it('says nothing of a play that no book draws and no film holds', () => {
     expect(playFacts(film, aPlay('x', 'no such play', { formation: null }), null)).toEqual([]);
   });

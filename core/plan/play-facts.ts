@@ -1,13 +1,17 @@
 /** What else is known of a play before it is called: its blocks or routes against what they show most, jobs, film, set-ups. */
-import { assignmentPaths, assignPlay, drawSnap, playOf, type Book } from '../book';
+import { assignmentPaths, assignPlay, drawSnap, playOf, TRIGGERS, type Book } from '../book';
 import type { LevelProfile } from '../field/profile';
 import { lookSentences, type FullLook, type LookSettings } from '../look';
 import { select, wordAt, type Columns } from '../read/columns';
-import { intervalText } from '../read/rates';
+import { intervalText, tenths } from '../read/rates';
+import type { NamedRows } from '../read/reels';
+import { perGameIn } from '../read/tally';
 import { plural } from '../rules/plural';
 import { answersTo, countLinks } from './answers';
 import { jobsOf } from './new-jobs';
+import { postLane, screenRoom } from './pass-room';
 import { rowsOfPlay, playFields, type PlayCard } from './sheet';
+import { complementsOf, triggerShown } from './triggers';
 
 export interface FactsFilm {
   readonly book: Book;
@@ -24,8 +28,11 @@ export interface FactsFilm {
 }
 
 export interface PlayFact {
-  readonly code: 'front' | 'blocks' | 'free' | 'deep' | 'jobs' | 'last' | 'set-up';
+  readonly code:
+    'front' | 'blocks' | 'free' | 'deep' | 'lane' | 'screen' | 'trigger' | 'jobs' | 'last' | 'set-up';
   readonly text: string;
+  /** The snaps that it counts, under a heading; null: it counts none. */
+  readonly counts: NamedRows | null;
 }
 
 /** A route that ends so far downfield is a deep man's, yards (common practice). */
@@ -34,13 +41,15 @@ const DEEP_YARDS = 12;
 /** Fact by fact; what cannot be said of the play is left out. `structure`: what it stands in at the snap. */
 export function playFacts(film: FactsFilm, play: PlayCard, structure: string | null): PlayFact[] {
   const out: PlayFact[] = [];
-  const say = (code: PlayFact['code'], text: string): void => void out.push({ code, text });
+  const say = (code: PlayFact['code'], text: string, counts: NamedRows | null = null): void =>
+    void out.push({ code, text, counts });
   const answer = structure === null ? undefined : answersTo(film.columns, film.opponent, structure)[0];
   if (answer) {
     const shown = [answer.front, answer.coverage].filter(Boolean).join(', ');
     say(
       'front',
       `Most against ${structure}: ${shown}, ${answer.rate.k} of ${answer.rate.n} (${intervalText(answer.rate)}).`,
+      { title: `${shown} against ${structure}`, rows: answer.rows },
     );
     const { look } = drawSnap(
       film.book,
@@ -51,6 +60,7 @@ export function playFacts(film: FactsFilm, play: PlayCard, structure: string | n
     );
     if (look) for (const fact of againstIt(film, play, look)) out.push(fact);
   }
+  if (structure !== null) for (const fact of triggerFacts(film, play, structure)) out.push(fact);
   const jobs = jobsOf(film.book, film.profile, playFields(play));
   if (jobs) {
     const fresh = jobs.filter((job) => !film.jobs.has(job));
@@ -73,6 +83,7 @@ export function playFacts(film: FactsFilm, play: PlayCard, structure: string | n
     say(
       'last',
       `Last shown ${ago === 0 ? 'in our last game' : `${plural(ago, 'game')} before our last`}, ${plural(byGame.get(film.games[ago]!)!, 'time')}; in ${byGame.size} of ${plural(film.games.length, 'game')}.`,
+      { title: `${play.name}, anywhere`, rows },
     );
   for (const { link, play: other, rows: shown, ready } of countLinks(
     play,
@@ -84,15 +95,49 @@ export function playFacts(film: FactsFilm, play: PlayCard, structure: string | n
       say(
         'set-up',
         `${other?.name ?? 'A play that is not on the list any more'} sets it up: shown ${plural(shown.length, 'time')}, ${link.least} wanted: ${ready ? 'ready' : 'not yet'}.`,
+        { title: `${other?.name ?? ''} on own film`, rows: shown },
       );
   return out;
+}
+
+/** What its complement waits for, or what it waits for itself, with the chances of a game as often as we line up so. */
+function triggerFacts(film: FactsFilm, play: PlayCard, structure: string): PlayFact[] {
+  const { columns, team } = film;
+  const complements = complementsOf(play, film.plays);
+  if (complements.length === 0) return [];
+  const ours = select(columns, { offense: [team] });
+  const from = select(columns, { offense: [team], structureSnap: [structure] });
+  const mean = perGameIn(columns, ours)(from)?.mean ?? null;
+  return complements.map(({ trigger, other, instead }): PlayFact => {
+    const shown = triggerShown(film, play, structure, trigger);
+    const when = TRIGGERS[trigger];
+    const what = instead
+      ? `When ${when}: ${other} instead`
+      : `It punishes the answer to ${other}, when ${when}`;
+    if (shown === null || shown.rate.n === 0)
+      return {
+        code: 'trigger',
+        text: `${what}. Nothing that is logged of them against ${structure} says how often: look for it on film.`,
+        counts: null,
+      };
+    const { rate, rows } = shown;
+    const chances =
+      mean === null || rate.share === null
+        ? ''
+        : `, ${tenths(mean * rate.share)} chances a game with our ${tenths(mean)} snaps from it`;
+    return {
+      code: 'trigger',
+      text: `${what}. Against ${structure} ${rate.k} of ${rate.n} (${intervalText(rate)}), as the book draws what they showed${chances}.`,
+      counts: { title: `${when}, against ${structure}`, rows },
+    };
+  });
 }
 
 /** A run by its count and who is free; a pass by its deep routes against the deep men. */
 function againstIt({ book, profile, settings }: FactsFilm, play: PlayCard, look: FullLook): PlayFact[] {
   const sentences = lookSentences(look, settings);
   const said = (code: string, as: PlayFact['code']): PlayFact[] =>
-    sentences.filter((s) => s.code === code).map(({ text }) => ({ code: as, text }));
+    sentences.filter((s) => s.code === code).map(({ text }) => ({ code: as, text, counts: null }));
   if (look.ledger) return [...said('count', 'blocks'), ...said('unblocked', 'free')];
   const known = playOf(book, playFields(play));
   const { defense } = look;
@@ -103,9 +148,14 @@ function againstIt({ book, profile, settings }: FactsFilm, play: PlayCard, look:
     (path) => path.kind === 'route' && path.points.at(-1)![1] >= DEEP_YARDS,
   );
   const { coverage } = defense;
+  const lane = postLane(drawn, look);
+  const screen = screenRoom(known.def.pass, drawn, look);
   return [
+    ...(screen === null ? [] : [{ code: 'screen' as const, counts: null, text: screen }]),
+    ...(lane === null ? [] : [{ code: 'lane' as const, counts: null, text: lane }]),
     {
       code: 'deep',
+      counts: null,
       text: `${plural(deep.length, 'route')} to ${DEEP_YARDS} yards or deeper (${deep.map((p) => p.by).join(', ') || 'nobody'}) for ${plural(coverage.deep, 'deep man', 'deep men')}, the middle ${coverage.middle === 'none' ? 'without one' : coverage.middle}.`,
     },
   ];

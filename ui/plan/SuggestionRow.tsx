@@ -11,6 +11,7 @@ import {
   type SectionSpec,
   type Suggestion,
 } from '@/core/plan';
+import { plural } from '@/core/rules/plural';
 import { dragStyle } from './drag-style';
 import { RateBar } from '../charts/RateBar';
 
@@ -87,21 +88,36 @@ const SuggestionBody = memo(function SuggestionBody(props: SuggestionBodyProps) 
           anywhere {suggestion.all.k} of {suggestion.all.n}
         </button>
       </div>
-      <Facts play={suggestion.play} factsOf={factsOf} />
+      <Facts play={suggestion.play} factsOf={factsOf} onOpen={(i) => open(`fact:${i}`)} />
     </>
   );
 });
 
 /** Blocks or routes against what they show most, new jobs, film, set-ups: worked out when it is opened. */
-function Facts({ play, factsOf }: { play: PlayCard; factsOf: SuggestionRowProps['factsOf'] }) {
+function Facts({
+  play,
+  factsOf,
+  onOpen,
+}: {
+  play: PlayCard;
+  factsOf: SuggestionRowProps['factsOf'];
+  onOpen: (fact: number) => void;
+}) {
   const [open, setOpen] = useState(false);
   const facts = useMemo(() => (open ? factsOf(play) : []), [open, factsOf, play]);
   return (
     <details className="small facts" onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary aria-label={`what else is known of ${play.name}`}>what else is known</summary>
       <ul className="plainlist">
-        {facts.map(({ text }) => (
-          <li key={text}>{text}</li>
+        {facts.map(({ text, counts }, i) => (
+          <li key={text}>
+            {text}{' '}
+            {counts !== null && counts.rows.length > 0 && (
+              <button type="button" className="plain" onClick={() => onOpen(i)}>
+                show {plural(counts.rows.length, 'snap')}
+              </button>
+            )}
+          </li>
         ))}
         {open && facts.length === 0 && <li className="quiet">Nothing: the book does not draw it.</li>}
       </ul>

@@ -1,4 +1,4 @@
-/** The snaps behind a number of Plan: "<play>|here", "<play>|all", "<play>|answer<n>", "<play>|link", "<play>|theirs:<look>", "<play>|ours:<look>", "<play>|mix:<look>", "|mixtheirs:<look>", "<play>|against:<opponent>", "|faced:<structure>", "|lined:<formation>:<motion>". */
+/** The snaps behind a number of Plan: "<play>|here", "<play>|all", "<play>|answer<n>", "<play>|link", "<play>|theirs:<look>", "<play>|ours:<look>", "<play>|mix:<look>", "<play>|fact:<n>", "|mixtheirs:<look>", "<play>|against:<opponent>", "|faced:<structure>", "|lined:<formation>:<motion>". */
 import {
   filmsOf,
   mixGame,
@@ -65,6 +65,10 @@ export function planReel(name: string, of: Of): NamedRows {
   }
   if (which.startsWith('answer'))
     return { title: `${opponentName} defense`, rows: film.answers[Number(which.slice(6))]?.rows ?? NONE };
+  if (which.startsWith('fact:')) {
+    const play = of.plays.find((p) => p.id === id);
+    return (play && film.factsOf(play)[Number(which.slice(5))]?.counts) ?? { title: '', rows: NONE };
+  }
   if (which === 'link') {
     const link = missing.find((m) => m.link.link.play === id)?.link;
     return { title: `${link?.play?.name ?? ''} on own film`, rows: link?.rows ?? NONE };
