@@ -15,6 +15,7 @@ import {
   papersOf,
   checkQuestions,
   conversions,
+  longThrows,
   EVERY_MAN,
   playQuestions,
   playsToRep,
@@ -223,7 +224,12 @@ export async function sheet(args: string[]): Promise<number> {
   const { json } = drafted;
   const source: PrintSource = {
     ...drafted.source,
-    decisions: { ...about, profile, converted: conversions(film.columns, team) },
+    decisions: {
+      ...about,
+      profile,
+      converted: conversions(film.columns, team),
+      long: longThrows(film.snaps, film.columns, team),
+    },
   };
   const band = { ...USUAL_BAND, seed };
   const pdf = (choice: Pick<PrintChoice, 'kind' | 'paper'>): Promise<Uint8Array> =>

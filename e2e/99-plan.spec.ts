@@ -66,7 +66,7 @@ test('a sheet of the offense is drafted, arranged, noted, waved through, and pri
   const [, most] = /, (\d+) of \d+ \(\d+–\d+ %\)/.exec((await known.textContent())!)!;
   await known.getByRole('button', { name: `show ${most} snaps` }).click();
   await expect(page.getByRole('dialog').getByRole('heading').first()).toContainText(
-    new RegExp(`against 2x1: ${most} snaps$`),
+    new RegExp(`against 2x1: ${most} snaps`),
   );
   await page.keyboard.press('Escape');
   await page.getByLabel('find a play').fill('');

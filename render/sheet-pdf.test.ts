@@ -41,7 +41,7 @@ it.each(['letter', 'a4'] as const)('on %s', async (paper) => {
     cards: [],
     script: [],
     questions: [],
-    decisions: { ...about, profile: COLLEGE, converted: [] },
+    decisions: { ...about, profile: COLLEGE, converted: [], long: null },
   };
   const choice = {
     kind: 'sheet' as const,

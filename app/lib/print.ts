@@ -7,6 +7,8 @@ import {
   checkQuestions,
   checkUses,
   conversions,
+  longThrows,
+  type DecisionsToPrint,
   COPY_LIMITS,
   DECISION_LIMITS,
   EVERY_MAN,
@@ -44,7 +46,7 @@ import {
 } from '@/core/plan';
 import type { Actor, SheetDetail } from '@/core/exchange/types';
 import { profilesFor } from '@/core/field';
-import { buildColumns, type Rate } from '@/core/read';
+import { buildColumns } from '@/core/read';
 import { listTeams } from '@/store/games';
 import { loadSheet } from '@/store/plans';
 import { practiceOf, programOf } from '@/store/programs';
@@ -108,9 +110,13 @@ async function testOf(
   return { questions: playQuestions(film, plays, man), men: menOf(film, plays) };
 }
 
-/** Our own third and fourth downs, by distance. */
-const convertedOf = async (actor: Actor, team: string): Promise<Rate[]> =>
-  conversions(await columnsOfFilm(await countedFilm(actor, new URLSearchParams({ team }))), team);
+/** Our own third and fourth downs, by distance, and throws on third and very long. */
+async function downsOf(actor: Actor, team: string): Promise<Pick<DecisionsToPrint, 'converted' | 'long'>> {
+  const film = await countedFilm(actor, new URLSearchParams({ team }));
+  const columns = await columnsOfFilm(film);
+  return { converted: conversions(columns, team), long: longThrows(film.counted, columns, team) };
+}
+const NO_DOWNS = { converted: [], long: null };
 
 /** A call sheet as it goes to paper, by what an address asks of it. */
 export async function sheetToPrint(
@@ -154,7 +160,7 @@ export async function sheetToPrint(
     decisions: {
       ...about,
       profile: profilesFor(program.level, program.season, program.settings.profile ?? null)[program.level],
-      converted: choice.kind === 'decisions' ? await convertedOf(actor, program.team) : [],
+      ...(choice.kind === 'decisions' ? await downsOf(actor, program.team) : NO_DOWNS),
     },
   };
   return { source, choice, men: test.men, staff };

@@ -1,7 +1,8 @@
 /** The decision card: fourth down, one point or two, kneeling the clock out, what time-outs keep; one page, with what it rests on. */
 import type { LevelProfile } from '../field/profile';
 import { formatClock } from '../field/spot';
-import { countText, intervalText, type Rate } from '../read/rates';
+import { countText, intervalText, tenths, type Rate } from '../read/rates';
+import { longThird, VERY_LONG, type LongThrows } from './check-down';
 import {
   DISTANCES,
   fourthAdvice,
@@ -21,6 +22,8 @@ export type DecisionsToPrint = Omit<SheetToPrint, 'sections'> & {
   readonly profile: LevelProfile;
   /** Our third and fourth downs by distance, in the order of DISTANCES. */
   readonly converted: readonly Rate[];
+  /** Our throws on third and very long; null: not asked for. */
+  readonly long: LongThrows | null;
 };
 
 interface Cell {
@@ -121,7 +124,25 @@ const timeOutGrid = (settings: DecisionSettings, stops: boolean): Grid => ({
   ]),
 });
 
-const ROW = 13.5;
+const FROM_OWN = [10, 20, 30, 40, 50] as const;
+function longGrid(settings: DecisionSettings): Grid {
+  const from = FROM_OWN.map((own) => longThird(own, settings));
+  const begins = (at: number): Cell => plain(spotWords(Math.round(at)));
+  return {
+    title: `3rd and ${VERY_LONG} or more: where they begin when it fails`,
+    head: ['ball on', ...FROM_OWN.map((own) => spotWords(100 - own))],
+    rows: [
+      [plain('forced'), ...from.map(({ forced }) => begins(forced))],
+      [plain('checked down, punt'), ...from.map(({ checked }) => begins(checked))],
+      [
+        plain('forced costs, yards'),
+        ...from.map(({ forced, checked }) => ({ words: tenths(forced - checked), bold: true })),
+      ],
+    ],
+  };
+}
+
+const ROW = 12.5;
 const PAD = 3;
 
 /** A grid with its title above; the first column wider. */
@@ -157,12 +178,28 @@ function gridMarks(
   return { marks, bottom: top };
 }
 
+/** What a forced throw buys, in conversions. */
+const longWords = ({ forcedConverts, checkDownConverts }: DecisionSettings): string => {
+  const more = forcedConverts - checkDownConverts;
+  return `Forced: ${more < 0 ? '−' : '+'}${Math.abs(more)} in a hundred conversions for the yards it costs.`;
+};
+
+const oursWords = (long: LongThrows | null): string =>
+  long === null
+    ? ''
+    : ` Ours: forced ${countText(long.forced)} converted, ${countText(long.intercepted)} intercepted; short ${countText(long.short)} converted.`;
+
 /** What the card rests on, a line each. */
-const restsOn = ({ profile }: DecisionsToPrint, s: DecisionSettings, stops: boolean): readonly string[] => [
+const restsOn = (
+  { profile, long }: DecisionsToPrint,
+  s: DecisionSettings,
+  stops: boolean,
+): readonly string[] => [
   `${profile.name}, ${profile.season}. A coach decides; wind, injuries and this day’s kickers are not in these tables, and on fourth down neither are score and clock.`,
   `Fourth down: expected points of first and ten, Carter & Machol 1971, professional; their method of 1978. Kicks made ${s.short}, ${s.middle}, ${s.long} % to 32, 42, 52 yards; a punt ${s.punt} net.`,
   '“go”: our interval lies above the share, “no”: below; a share alone: it does not say, or there are too few.',
   `One point or two: share of games won, ties half, by possessions left, theirs next (method: Sackrowitz 2000). Tries ${s.tryKick} and ${s.tryTwo} %; drives ${s.touchdown} % touchdowns, ${s.fieldGoal} % field goals, both teams. “=”: under 0.2 %.`,
+  `Third and very long: a throw forced to the line to gain converts ${s.forcedConverts} %, is intercepted ${s.intercepted} %, ${s.interceptedAt} yards downfield, else we punt; a check-down gains ${s.checkDown} and converts ${s.checkDownConverts} %. ${longWords(s)}${oursWords(long)}`,
   `Clock: a kneel ${s.kneel} s, a run ${s.run} s, ${s.playClock - s.spare} s between plays, in bounds and running${stops ? '; it stops at 2:00' : ''}; kneels to fourth down.`,
 ];
 
@@ -202,11 +239,13 @@ export function decisionPages(
     ),
   ];
   const below = Math.max(...tries.map((t) => t.bottom)) + 8;
+  const longs = gridMarks(longGrid(settings), { x: MARGIN, y: below, width: inner }, measure);
+  const under = longs.bottom + 8;
   const clocks = [
-    gridMarks(clockGrid(settings, stops), { x: MARGIN, y: below, width: half }, measure),
-    gridMarks(timeOutGrid(settings, stops), { x: right, y: below, width: half }, measure),
+    gridMarks(clockGrid(settings, stops), { x: MARGIN, y: under, width: half }, measure),
+    gridMarks(timeOutGrid(settings, stops), { x: right, y: under, width: half }, measure),
   ];
-  marks.push(...[fourth, ...tries, ...clocks].flatMap((g) => g.marks));
+  marks.push(...[fourth, ...tries, longs, ...clocks].flatMap((g) => g.marks));
   let at = Math.max(...clocks.map((c) => c.bottom)) + 12;
   marks.push(line(MARGIN, at - 9, width - MARGIN, at - 9));
   for (const words of restsOn(card, settings, stops))

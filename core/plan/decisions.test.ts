@@ -227,7 +227,7 @@ describe('the card', () => {
     'is one page of %s, in print that can be read, each cell as computed',
     (paper) => {
       const { pages, width, height } = decisionPages(
-        { ...about, profile: HIGH_SCHOOL, converted },
+        { ...about, profile: HIGH_SCHOOL, converted, long: null },
         usual,
         paper,
         (words, size) => words.length * size * 0.5,
@@ -250,9 +250,11 @@ describe('the card', () => {
       const short = fourthDown(45, 1, usual, HIGH_SCHOOL)!;
       expect(said).toContain(`${Math.round(100 * short.from)} go`);
       expect(said.some((w) => w.includes('Carter & Machol 1971'))).toBe(true);
+      // Third and very long, a column a spot: from our 30 they begin at their 34 and 25.
+      expect(said).toEqual(expect.arrayContaining(['their 34', 'their 25', '8.7']));
       // Where nobody kicks there is nothing to decide.
       const seven = decisionPages(
-        { ...about, profile: SEVEN_ON_SEVEN, converted },
+        { ...about, profile: SEVEN_ON_SEVEN, converted, long: null },
         usual,
         paper,
         (w) => w.length,

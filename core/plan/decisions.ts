@@ -29,6 +29,13 @@ export interface DecisionSettings {
   readonly long: number;
   /** A punt's yards, less the return. */
   readonly punt: number;
+  /** Third and very long: throws to the line to gain that convert, that are intercepted, and how far downfield. */
+  readonly forcedConverts: number;
+  readonly intercepted: number;
+  readonly interceptedAt: number;
+  /** A check-down then: what it gains, and how often it converts. */
+  readonly checkDown: number;
+  readonly checkDownConverts: number;
 }
 /** Forty seconds at every level of eleven men, from memory; the shares are rough, from memory too, for a staff to replace. */
 export const USUAL_DECISIONS: DecisionSettings = {
@@ -44,6 +51,11 @@ export const USUAL_DECISIONS: DecisionSettings = {
   middle: 75,
   long: 55,
   punt: 38,
+  forcedConverts: 10,
+  intercepted: 12,
+  interceptedAt: 25,
+  checkDown: 7,
+  checkDownConverts: 3,
 };
 const share = { from: 0, to: 100 } as const;
 export const DECISION_LIMITS: Readonly<
@@ -61,6 +73,11 @@ export const DECISION_LIMITS: Readonly<
   middle: share,
   long: share,
   punt: { from: 0, to: 70 },
+  forcedConverts: share,
+  intercepted: share,
+  interceptedAt: { from: 0, to: 70 },
+  checkDown: { from: -5, to: 20 },
+  checkDownConverts: share,
 };
 export const DECISION_LABEL: Readonly<Record<keyof DecisionSettings, string>> = {
   playClock: 'play clock, s',
@@ -75,6 +92,11 @@ export const DECISION_LABEL: Readonly<Record<keyof DecisionSettings, string>> = 
   middle: 'kicks to 42 yd, %',
   long: 'kicks to 52 yd, %',
   punt: 'a punt, net yd',
+  forcedConverts: 'very long: forced converts, %',
+  intercepted: 'forced, intercepted, %',
+  interceptedAt: 'so far downfield, yd',
+  checkDown: 'a check-down, yd',
+  checkDownConverts: 'it converts, %',
 };
 
 // The clock.

@@ -38,5 +38,6 @@ export * from './play-list';
 export * from './sheet-json';
 export * from './editing';
 export * from './decisions';
+export * from './check-down';
 export * from './decision-print';
 export * from './earlier';

@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { FILTER_FIELDS, RANGE_FIELDS, type Filter, type Ranges } from '../read';
 import { BAND_LIMITS } from './band';
-import { DECISION_LABEL, DECISION_LIMITS, type DecisionSettings } from './decisions';
+import { DECISION_LABEL, DECISION_LIMITS, USUAL_DECISIONS, type DecisionSettings } from './decisions';
 import { QUOTA_LIMITS, USUAL_QUOTAS } from './quotas';
 import { CONTACTS, IMPORTANCES, PERIOD_KINDS } from './practice';
 import { MOST_REMARK, REMARK_KINDS, SHEET_SIDES } from './rows';
@@ -202,8 +202,9 @@ export const staffPrintsSchema = z.object({
     Object.fromEntries(
       (Object.keys(DECISION_LIMITS) as (keyof DecisionSettings)[]).map((key) => [
         key,
-        between(DECISION_LABEL[key], DECISION_LIMITS[key]),
+        // What was kept before a figure was asked for has the usual one.
+        between(DECISION_LABEL[key], DECISION_LIMITS[key]).default(USUAL_DECISIONS[key]),
       ]),
-    ) as Record<keyof DecisionSettings, z.ZodNumber>,
+    ) as Record<keyof DecisionSettings, z.ZodDefault<z.ZodNumber>>,
   ),
 });

@@ -121,7 +121,7 @@ describe('on paper', () => {
       cards: [],
       script: [],
       questions,
-      decisions: { ...about, profile: COLLEGE, converted: [] },
+      decisions: { ...about, profile: COLLEGE, converted: [], long: null },
     };
     const titles = (seed: number): string[] =>
       printPages(

@@ -72,6 +72,7 @@ export function Suggestions(props: SuggestionsProps) {
         <TextBox
           fullWidth
           label="find a play"
+          sx={{ mt: 1 }}
           value={wanted}
           onChange={(e) => {
             setWanted(e.target.value);
