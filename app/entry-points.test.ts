@@ -557,6 +557,7 @@ const ACTIONS_WALKED: readonly Door[] = [
     action: 'sheet.create',
     args: () => [null, form({ name: 'x', opponent: 'CEDAR' })],
   },
+  { file: 'app/(staff)/plan/actions.ts', name: 'weighTeams', action: 'roster.read', args: () => [] },
   { file: 'app/(staff)/plan/actions.ts', name: 'earlierOf', action: 'sheet.read', args: () => [sheet] },
   { file: 'app/(staff)/plan/actions.ts', name: 'copyOf', action: 'sheet.copy', args: () => [sheet] },
   {

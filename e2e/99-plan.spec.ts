@@ -63,6 +63,16 @@ test('a sheet of the offense is drafted, arranged, noted, waved through, and pri
   await expect(known).toContainText(/^what else is known(.*)Most against 2x1: .*, \d+ of \d+ \(\d+–\d+ %\)/);
   await expect(known).toContainText(/blockers for \w+ to the left/);
   await expect(known).toContainText(/Last shown .*; in \d of 8 games\./);
+  // How heavy both lines are comes when it is asked for, with our runs against such fronts.
+  await plays.getByText('size up front').click();
+  const size = plays.getByRole('list', { name: 'Size up front' });
+  await expect(size).toContainText(/Our line \d+ lb \((#\d+(, )?){5}\), their front \d+ lb/);
+  await size
+    .getByRole('button', { name: /runs successful/ })
+    .last()
+    .click();
+  await expect(page.getByRole('dialog').getByRole('heading').first()).toContainText('Our runs against');
+  await page.keyboard.press('Escape');
   const [, most] = /, (\d+) of \d+ \(\d+–\d+ %\)/.exec((await known.textContent())!)!;
   await known.getByRole('button', { name: `show ${most} snaps` }).click();
   await expect(page.getByRole('dialog').getByRole('heading').first()).toContainText(

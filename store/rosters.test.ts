@@ -8,6 +8,7 @@ import { Player } from './entities';
 import { openEm } from './orm';
 import { exportTables } from './packages';
 import * as rosters from './rosters';
+import * as worn from './worn';
 import { openTestDatabase, testGame, testProgram, type TestDatabase } from './testing';
 
 const NOW = new Date('2026-10-01T12:00:00Z');
@@ -79,27 +80,34 @@ describe('a roster', () => {
   });
 });
 
+it('weights of all teams of this season come with what they are read by; another program’s do not', async () => {
+  const [all, ...others] = await rosters.weighedRosters(ours);
+  expect([all!.team, others]).toEqual(['AAA', []]);
+  const plain = (entries: readonly { number: string; letters: string | null; weight: number | null }[]) =>
+    entries.map((e) => `${e.number} ${e.letters} ${e.weight}`).sort();
+  expect(plain(all!.roster)).toEqual(plain(await rosters.rosterOf(ours, 'AAA')));
+  expect(await rosters.weighedRosters(theirs)).toEqual([]);
+});
+
 describe('in a game', () => {
   it('one number is two men, by unit', async () => {
     const roster = await rosters.rosterOf(ours, 'AAA');
     const who = (name: string): string => roster.find((r) => r.name === name)!.player;
     const at = { game, team: 'AAA', number: '11' } as const;
-    await rosters.setWorn(ours, { ...at, unit: 'offense' }, who('Al Bo'));
-    await rosters.setWorn(ours, { ...at, unit: 'defense' }, who('Al Bo'));
-    await rosters.setWorn(ours, { ...at, unit: 'defense' }, who('Cy Dahl'));
-    expect((await rosters.peopleOfGame(ours, game, 'AAA')).worn).toEqual([
+    await worn.setWorn(ours, { ...at, unit: 'offense' }, who('Al Bo'));
+    await worn.setWorn(ours, { ...at, unit: 'defense' }, who('Al Bo'));
+    await worn.setWorn(ours, { ...at, unit: 'defense' }, who('Cy Dahl'));
+    expect((await worn.peopleOfGame(ours, game, 'AAA')).worn).toEqual([
       { unit: 'defense', number: '11', player: who('Cy Dahl') },
       { unit: 'offense', number: '11', player: who('Al Bo') },
     ]);
-    await expect(rosters.setWorn(ours, { ...at, team: 'ZZZ', unit: 'offense' }, null)).rejects.toThrow(
-      Invalid,
-    );
-    await expect(rosters.peopleOfGame(theirs, game, 'AAA')).rejects.toThrow(NotFound);
+    await expect(worn.setWorn(ours, { ...at, team: 'ZZZ', unit: 'offense' }, null)).rejects.toThrow(Invalid);
+    await expect(worn.peopleOfGame(theirs, game, 'AAA')).rejects.toThrow(NotFound);
   });
   it('letters are one map, and travel in the package with numbers and depth', async () => {
-    await rosters.setLetters(ours, game, 'AAA', { H: '11', X: '1' });
-    await rosters.setLetters(ours, game, 'AAA', { H: '1', X: '11' });
-    expect((await rosters.peopleOfGame(ours, game, 'AAA')).letters).toEqual({ H: '1', X: '11' });
+    await worn.setLetters(ours, game, 'AAA', { H: '11', X: '1' });
+    await worn.setLetters(ours, game, 'AAA', { H: '1', X: '11' });
+    expect((await worn.peopleOfGame(ours, game, 'AAA')).letters).toEqual({ H: '1', X: '11' });
     const { tables } = await exportTables(ours);
     expect(tables.letters).toEqual([
       { game, team: 'AAA', letter: 'H', number: '1' },
@@ -120,7 +128,7 @@ describe('in a game', () => {
       '23 Ned Orrin',
       '7 Ivo Tarn',
     ]);
-    expect((await rosters.peopleOfGame(ours, game, 'AAA')).worn[1]).toMatchObject({
+    expect((await worn.peopleOfGame(ours, game, 'AAA')).worn[1]).toMatchObject({
       unit: 'offense',
       player: of('Ned Orrin').player,
     });

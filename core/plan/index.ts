@@ -38,6 +38,7 @@ export * from './play-list';
 export * from './sheet-json';
 export * from './editing';
 export * from './decisions';
+export * from './size-up-front';
 export * from './check-down';
 export * from './decision-print';
 export * from './earlier';

@@ -28,16 +28,16 @@ import { plural } from '@/core/rules/plural';
 import { filmPath } from '../film/path';
 import { WithFilm } from '../film/WithFilm';
 import { LookCard } from '../look/LookCard';
-import { Reel } from '../read/Reel';
 import { part } from '../shared/part';
 import { useUrlState } from '../useUrlState';
 import { Audits } from './Audits';
 import { Comments } from './Comments';
 import type { PlanScreenProps } from './plan-props';
-import { planReel } from './plan-reel';
+import { PlanReel } from './PlanReel';
 import { NotedCard } from './Findings';
 import { PlanToolbar } from './PlanToolbar';
 import { SheetBody } from './SheetBody';
+import { SizeUpFront } from './SizeUpFront';
 import { SheetTrouble } from './SheetTrouble';
 import { Suggestions } from './Suggestions';
 import { useAudits } from './useAudits';
@@ -123,18 +123,6 @@ export function PlanScreen(props: PlanScreenProps) {
       edit(dropOn(printed, plays, String(active.id), String(over.id), crypto.randomUUID(), marks.ids));
   };
   const reel = url.get('reel');
-  const shown =
-    reel === null
-      ? null
-      : planReel(reel, {
-          film,
-          missing,
-          section,
-          opponentName,
-          team,
-          opponent: props.sheet.opponent,
-          plays,
-        });
   const notes = calls.find((c) => c.id === noted);
   return (
     <DndContext id="plan" sensors={sensors} collisionDetection={pointerWithin} onDragEnd={dropped}>
@@ -194,7 +182,15 @@ export function PlanScreen(props: PlanScreenProps) {
           onAdd={(play) => edit(addCall(printed, crypto.randomUUID(), play, section.key, null))}
           onReel={openReel}
           factsOf={film.factsOf}
-        />
+        >
+          <SizeUpFront
+            load={props.weighTeams}
+            columns={film.columns}
+            team={team}
+            opponent={props.sheet.opponent}
+            onReel={openReel}
+          />
+        </Suggestions>
         <SheetBody
           sheet={sheet}
           film={film}
@@ -290,10 +286,10 @@ export function PlanScreen(props: PlanScreenProps) {
           onClose={() => setLooked(null)}
         />
       )}
-      {shown && (
-        <Reel
-          title={shown.title}
-          snaps={[...shown.rows].map((i) => film.snaps[i]!)}
+      {reel !== null && (
+        <PlanReel
+          name={reel}
+          of={{ film, missing, section, opponentName, team, opponent: props.sheet.opponent, plays }}
           book={book}
           profile={profiles[level]}
           gameName={gameNames(games.map((g) => g.info))}

@@ -33,6 +33,8 @@ interface SuggestionsProps {
   readonly onAdd: (play: PlayCard) => void;
   readonly onReel: (name: string) => void;
   readonly factsOf: (play: PlayCard) => readonly PlayFact[];
+  /** What else bears on all of them. */
+  readonly children: React.ReactNode;
 }
 
 /** Plays that stand at once, and how many more each time: four hundred rows would be felt at every change. */
@@ -80,6 +82,7 @@ export function Suggestions(props: SuggestionsProps) {
           }}
         />
       )}
+      {props.children}
       <ul className="plainlist suggest" tabIndex={0} aria-label={`Plays for ${section.label}`}>
         {shown.map((suggestion) => (
           <SuggestionRow

@@ -11,6 +11,7 @@ import type {
   PracticeSettings,
   SectionSpec,
   StaffPrints,
+  TeamHeft,
 } from '@/core/plan';
 import type { Pulled } from '@/core/sync';
 import type { VersionDoors } from './VersionsForm';
@@ -45,6 +46,8 @@ export interface PlanScreenProps {
   readonly saveTemplate: (sections: readonly SectionSpec[]) => Promise<string | null>;
   /** Other sheets of the offense with their calls; or why they cannot be read. */
   readonly earlier: () => Promise<readonly EarlierSheet[] | string>;
+  /** How heavy the lines of all teams are; or why it cannot be read. */
+  readonly weighTeams: () => Promise<readonly TeamHeft[] | string>;
   /** The mix of calls that is sure of the most, by their success against each look; or why there is none. */
   readonly mixOf: (payoff: readonly (readonly number[])[]) => Promise<readonly number[] | string>;
 }

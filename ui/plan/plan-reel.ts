@@ -1,8 +1,9 @@
-/** The snaps behind a number of Plan: "<play>|here", "<play>|all", "<play>|answer<n>", "<play>|link", "<play>|theirs:<look>", "<play>|ours:<look>", "<play>|mix:<look>", "<play>|fact:<n>", "|mixtheirs:<look>", "<play>|against:<opponent>", "|faced:<structure>", "|lined:<formation>:<motion>". */
+/** The snaps behind a number of Plan: "<play>|here", "<play>|all", "<play>|answer<n>", "<play>|link", "<play>|theirs:<look>", "<play>|ours:<look>", "<play>|mix:<look>", "<play>|fact:<n>", "|mixtheirs:<look>", "<play>|against:<opponent>", "|faced:<structure>", "|lined:<formation>:<motion>", "|runs:<team>,<team>". */
 import {
   filmsOf,
   mixGame,
   rowsAgainst,
+  runsAgainst,
   type MissingSetup,
   type PlayCard,
   type SectionSpec,
@@ -55,6 +56,10 @@ export function planReel(name: string, of: Of): NamedRows {
       title: `Our calls from ${formation}${motion ? ` with ${motion}` : ''}`,
       rows: linedRows(columns, of.team, formation, motion || null),
     };
+  }
+  if (which.startsWith('runs:')) {
+    const teams = which.slice('runs:'.length).split(',');
+    return { title: `Our runs against ${teams.join(', ')}`, rows: runsAgainst(columns, of.team, teams) };
   }
   if (which.startsWith('mix')) return mixReel(id!, which, of);
   if (which.startsWith('against')) {

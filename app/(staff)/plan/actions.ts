@@ -6,7 +6,16 @@ import { z } from 'zod';
 import { action } from '@/app/lib/action';
 import { solveMix } from '@/app/lib/solve-mix';
 import { clock } from '@/app/lib/session';
-import { MOST_SECTIONS, notesOf, numberSheet, SECTIONS, SHEET_SIDES, type EarlierSheet } from '@/core/plan';
+import {
+  heftsOf,
+  MOST_SECTIONS,
+  notesOf,
+  numberSheet,
+  SECTIONS,
+  SHEET_SIDES,
+  type EarlierSheet,
+  type TeamHeft,
+} from '@/core/plan';
 import { sectionsSchema, staffPrintsSchema } from '@/core/plan/schema';
 import { sheetScope } from '@/core/sync';
 import { Invalid } from '@/store/errors';
@@ -14,6 +23,7 @@ import type { SheetVersionInfo } from '@/core/exchange/types';
 import { copySheet, listSheets, loadSheet } from '@/store/plans';
 import { listVersions, restoreVersion, saveVersion } from '@/store/sheet-versions';
 import { programOf, setSections } from '@/store/programs';
+import { weighedRosters } from '@/store/rosters';
 import { setStaffPrints } from '@/store/staff-prints';
 import { epochOf, synchronize } from '@/store/sync';
 
@@ -83,6 +93,16 @@ const solved = action(
 /** The mix of calls, by their success against each look, that is sure of the most; or why there is none. */
 export async function mixOf(payoff: readonly (readonly number[])[]): Promise<readonly number[] | string> {
   const done = await solved(payoff);
+  return done.ok ? done.value : done.words;
+}
+
+const weighed = action('roster.read', z.null(), async (actor) =>
+  (await weighedRosters(actor)).map(({ team, roster }) => heftsOf(team, roster)),
+);
+
+/** How heavy the lines of all teams are; or why it cannot be read. */
+export async function weighTeams(): Promise<readonly TeamHeft[] | string> {
+  const done = await weighed(null);
   return done.ok ? done.value : done.words;
 }
 

@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { gameForPage } from '@/app/lib/game-page';
 import { habitsBefore } from '@/app/lib/habits';
 import { pageFor } from '@/app/lib/refusable';
-import { peopleOfGame } from '@/store/rosters';
+import { peopleOfGame } from '@/store/worn';
 import { LogPage } from '@/ui/log/LogScreen';
 
 export const metadata: Metadata = { title: 'Log' };

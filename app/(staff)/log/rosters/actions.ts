@@ -6,7 +6,8 @@ import { action } from '@/app/lib/action';
 import { clock } from '@/app/lib/session';
 import { AVAILABILITIES, AVAILABILITY_SOURCES, WEARING_UNITS } from '@/core/roster';
 import { sayAvailability as says } from '@/store/availability';
-import { addToRoster, changeEntry, mergePlayers, removeEntry, setLetters, setWorn } from '@/store/rosters';
+import { addToRoster, changeEntry, mergePlayers, removeEntry } from '@/store/rosters';
+import { setLetters, setWorn } from '@/store/worn';
 
 const plain = (most: number) =>
   z

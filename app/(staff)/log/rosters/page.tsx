@@ -7,7 +7,8 @@ import { availabilityOf } from '@/store/availability';
 import { bookFor } from '@/store/book';
 import { listGames, listTeams } from '@/store/games';
 import { programOf } from '@/store/programs';
-import { peopleOfGame, rosterOf } from '@/store/rosters';
+import { rosterOf } from '@/store/rosters';
+import { peopleOfGame } from '@/store/worn';
 import { RosterScreen } from '@/ui/log/roster/RosterScreen';
 import { changeRoster, sayAvailability } from './actions';
 

@@ -22,6 +22,7 @@ import {
   savePrints,
   saveSections,
   versionsOf,
+  weighTeams,
 } from '../actions';
 
 export const metadata: Metadata = { title: 'Plan' };
@@ -80,6 +81,7 @@ export default pageFor('sheet.read', async function PlanSheet(actor, { params }:
       copy={copyOf.bind(null, key)}
       saveTemplate={saveSections}
       mixOf={mixOf}
+      weighTeams={weighTeams}
       earlier={earlierOf.bind(null, key)}
       versions={{
         list: versionsOf.bind(null, key),
