@@ -2,21 +2,15 @@
 import type { Book } from '../core/book';
 import { LEVEL_PROFILES, type LevelProfile } from '../core/field/profile';
 import {
-  auditSheet,
-  bandAudits,
-  bookAudits,
-  ifThenAudits,
   lookOfCheck,
   numberSheet,
+  offenseAudits,
   pictureDrawn,
   pictureOf,
   pictureRows,
   playDrawer,
   playsOfFilm,
-  quotaAudits,
-  setupAudits,
   sizeSection,
-  tellAudits,
   USUAL_PRINTS,
   type Check,
   type CheckLook,
@@ -94,14 +88,20 @@ export function auditsOf(
   );
   return {
     sizes,
-    audits: [
-      ...auditSheet(calls, sizes, sections),
-      ...(film ? setupAudits(calls, numbers, film.plays, film.columns, team) : []),
-      ...(film ? tellAudits(calls, film.columns, team) : []),
-      ...ifThenAudits(calls),
-      ...bookAudits(calls, drawn, level, book),
-      ...quotaAudits(calls, USUAL_PRINTS.quotas, drawn),
-      ...bandAudits(numbered, USUAL_PRINTS.band, measureText),
-    ],
+    audits: offenseAudits({
+      calls,
+      numbers,
+      sections,
+      printed: numbered,
+      sizes,
+      book,
+      level,
+      drawn,
+      figures: USUAL_PRINTS,
+      film: film && { ...film, team },
+      measure: measureText,
+      bodies: null,
+      practice: null,
+    }),
   };
 }

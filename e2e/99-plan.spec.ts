@@ -868,6 +868,18 @@ test('a base play from a picture they have not seen it in: counted, opened, put 
   await quotas.getByRole('button', { name: 'Keep for the staff' }).click();
   await expect(quotas).toHaveCount(0);
   await expect(open).toContainText('doubles or bunch: 1 call; 2 a half take 4.');
+  // Hand signals: a line that cannot be read is named, and what is kept is held against the sheet.
+  await page.getByRole('button', { name: 'signals', exact: true }).click();
+  const hands = page.getByRole('dialog', { name: 'Hand signals' });
+  await hands.getByLabel('signals').fill('zoom fist\nzoom: palm');
+  await hands.getByRole('button', { name: 'Keep for the staff' }).click();
+  await expect(hands.getByRole('alert')).toHaveText('Line 1: write the word, a colon and the signal.');
+  await axe(page);
+  await hands.getByLabel('signals').fill('zoom: fist\ntwo by two: palm');
+  await hands.getByRole('button', { name: 'Keep for the staff' }).click();
+  await expect(hands).toHaveCount(0);
+  await expect(page.getByText('2 hand signals kept.')).toBeVisible();
   await page.reload();
   await expect(open).toContainText('doubles or bunch: 1 call; 2 a half take 4.');
+  await expect(page.getByText('2 hand signals kept.')).toBeVisible();
 });

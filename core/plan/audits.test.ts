@@ -134,6 +134,32 @@ describe('each audit, where it holds and where it does not', () => {
       codes([call('first', play('a'), { tags: ['slot'] }), call('first', play('b'), { tags: ['trey'] })]),
     ).toEqual([]);
   });
+  it('personnel or a motion whose calls are one kind, with the calls that would hide it; not a sheet that is one kind', () => {
+    const of = (kinds: string, more: Partial<PlayCard>): SheetCall[] =>
+      [...kinds].map((k, i) =>
+        call(
+          SECTIONS[i % SECTIONS.length]!.key,
+          play(`${k}${i} ${more.personnel} ${more.motion}`, { kind: k === 'r' ? 'run' : 'pass', ...more }),
+        ),
+      );
+    const eleven = of('pppppp', { personnel: '11' });
+    const sheet = [...of('rrrrrrp', { personnel: '12' }), ...eleven];
+    // Seven: six runs are 86 %; (600 − 490) / 70 calls more would make it 70.
+    expect(audited(sheet, new Map()).map((a) => [a.sentence, a.facts])).toEqual([
+      [
+        'Personnel 12: 6 of 7 calls are runs. 2 calls of another kind would bring it to 70 %.',
+        { k: 6, of: 7, more: 2 },
+      ],
+      [
+        'Personnel 11: 6 of 6 calls are passes. 3 calls of another kind would bring it to 70 %.',
+        { k: 6, of: 6, more: 3 },
+      ],
+    ]);
+    expect(codes([...of('rrrrp', { motion: 'jet' }), ...of('ppppr', {})])).toEqual(['one_kind']);
+    expect(codes([...of('rrrpp', { motion: 'jet' }), ...of('ppppr', {})])).toEqual([]);
+    expect(codes([...of('rrrr', { motion: 'jet' }), ...of('ppppr', {})])).toEqual([]);
+    expect(codes(of('rrrrrr', { personnel: '22' }))).toEqual([]);
+  });
   it('none is without an example here', () => {
     expect([...met].sort()).toEqual([...SHEET_AUDITS].sort());
   });

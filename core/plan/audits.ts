@@ -1,12 +1,13 @@
 /** What a sheet leaves open or gives away: each a sentence with the calls it is about. */
 import { group } from 'd3-array';
-import { editDistance } from '../book/index-terms';
 import { plural } from '../rules/plural';
 import { tenths } from '../read/rates';
 import type { Remark } from './rows';
 import type { Sizing } from './sizing';
 import { SECTIONS, type SectionSpec } from './sections';
 import { callWords, playLook, type SheetCall } from './sheet';
+import { alikeWords } from './word-audits';
+import { oneKind } from './kind-audits';
 
 /** Of the sheet alone and its sizes. */
 export const SHEET_AUDITS = [
@@ -19,6 +20,7 @@ export const SHEET_AUDITS = [
   'one_hash',
   'same_words',
   'alike_words',
+  'one_kind',
 ] as const;
 /** Of our own film, and of what calls lead to. */
 export const FILM_AUDITS = ['tell', 'tempo', 'no_setup', 'lost_then'] as const;
@@ -37,6 +39,10 @@ export const BAND_AUDITS = ['band_words'] as const;
 export const PRACTICE_AUDITS = ['reps', 'new_jobs'] as const;
 /** Of what the staff wants in each half. */
 export const QUOTA_AUDITS = ['quota'] as const;
+/** Of our own snaps: when they come. */
+export const SNAP_AUDITS = ['timed', 'cadence'] as const;
+/** Of the staff's hand signals. */
+export const SIGNAL_AUDITS = ['same_signal', 'no_signal'] as const;
 /** Of who can play this week. */
 export const BODY_AUDITS = ['unavailable', 'nobody'] as const;
 export type AuditCode = (
@@ -47,6 +53,8 @@ export type AuditCode = (
   | typeof PRACTICE_AUDITS
   | typeof QUOTA_AUDITS
   | typeof BODY_AUDITS
+  | typeof SNAP_AUDITS
+  | typeof SIGNAL_AUDITS
 )[number];
 
 export interface Audit {
@@ -146,53 +154,6 @@ function oneSided<W extends string>(
 
 const TO = { L: 'left', M: 'in the middle', R: 'right' } as const;
 
-/** What is shouted or signaled for a line-up, its motion and what is said with a call. */
-const said = ({ play, tags }: SheetCall): (readonly [what: string, word: string])[] => [
-  ...(play.formation === null ? [] : [['a formation', play.formation] as const]),
-  ...(play.motion === null ? [] : [['a motion', play.motion] as const]),
-  ...tags.map((tag) => ['said with a call', tag.toLowerCase()] as const),
-];
-/** Shorter words are letters, and words with a figure are told apart by it. */
-const LEAST_LETTERS = 3;
-const told = (word: string): boolean => word.length < LEAST_LETTERS || /\d/.test(word);
-
-/** Words of the sheet that are two things, or differ by one letter: one may be taken for the other (common practice). */
-function alikeWords(calls: readonly SheetCall[]): Audit[] {
-  const uses = new Map<string, { word: string; whats: Set<string>; calls: Set<SheetCall> }>();
-  for (const call of calls)
-    for (const [what, word] of said(call)) {
-      const use = uses.get(word) ?? { word, whats: new Set(), calls: new Set() };
-      uses.set(word, use);
-      use.whats.add(what);
-      use.calls.add(call);
-    }
-  const all = [...uses.values()].filter(({ word }) => !told(word));
-  const found = (of: readonly SheetCall[], sentence: string): Audit => ({
-    section: null,
-    code: 'alike_words',
-    calls: ids(of),
-    facts: { calls: of.length },
-    sentence,
-  });
-  return all.flatMap((one, i) => [
-    ...(one.whats.size > 1
-      ? [found([...one.calls], `“${one.word}” is ${[...one.whats].join(' and ')} on this sheet.`)]
-      : []),
-    ...all
-      .slice(i + 1)
-      .flatMap((other) =>
-        editDistance(one.word, other.word, 1) === 1
-          ? [
-              found(
-                [...new Set([...one.calls, ...other.calls])],
-                `“${one.word}” and “${other.word}” differ by one letter: one call may be heard, or one signal read, as the other.`,
-              ),
-            ]
-          : [],
-      ),
-  ]);
-}
-
 function ofSheet(calls: readonly SheetCall[]): Audit[] {
   const found: Audit[] = [];
   const about = { section: null };
@@ -217,7 +178,7 @@ function ofSheet(calls: readonly SheetCall[]): Audit[] {
         facts: { calls: same.length },
         sentence: `${plural(same.length, 'call')} of different plays read “${said}”.`,
       });
-  found.push(...alikeWords(calls));
+  found.push(...alikeWords(calls), ...oneKind(calls));
   const balance = (
     code: AuditCode,
     among: readonly SheetCall[],

@@ -13,6 +13,7 @@ import type { ScoutCard, ScoutSettings } from './scout';
 import { sheetPages, type SheetToPrint } from './print';
 import type { SheetSide } from './rows';
 import { shuffled } from './shuffle';
+import type { Signal } from './word-audits';
 import { testPages, type Question, type TestedMan } from './test-sheet';
 
 export const PRINT_KINDS = ['sheet', 'band', 'checks', 'scout', 'script', 'test', 'decisions'] as const;
@@ -57,12 +58,15 @@ export interface StaffPrints {
   readonly band: Omit<BandSettings, 'seed'>;
   readonly decisions: DecisionSettings;
   readonly quotas: readonly Quota[];
+  /** Hand signals by the word that they stand for. */
+  readonly signals: readonly Signal[];
 }
 const { seed: _, ...window } = USUAL_BAND;
 export const USUAL_PRINTS: StaffPrints = {
   band: window,
   decisions: USUAL_DECISIONS,
   quotas: USUAL_QUOTAS,
+  signals: [],
 };
 
 export interface PrintSource {

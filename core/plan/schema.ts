@@ -4,6 +4,7 @@ import { FILTER_FIELDS, RANGE_FIELDS, type Filter, type Ranges } from '../read';
 import { BAND_LIMITS } from './band';
 import { DECISION_LABEL, DECISION_LIMITS, USUAL_DECISIONS, type DecisionSettings } from './decisions';
 import { QUOTA_LIMITS, USUAL_QUOTAS } from './quotas';
+import { SIGNAL_LIMITS } from './word-audits';
 import { CONTACTS, IMPORTANCES, PERIOD_KINDS } from './practice';
 import { MOST_REMARK, REMARK_KINDS, SHEET_SIDES } from './rows';
 import { CALLED_KINDS, MOST_SECTIONS, type SectionSpec } from './sections';
@@ -198,6 +199,15 @@ export const staffPrintsSchema = z.object({
     )
     .max(QUOTA_LIMITS.quotas, `A staff has up to ${QUOTA_LIMITS.quotas} quotas.`)
     .default(USUAL_QUOTAS.map(({ words: of, half }) => ({ words: [...of], half }))),
+  signals: z
+    .array(
+      z.object({
+        word: line('The word of a signal', SIGNAL_LIMITS.word),
+        signal: line('A signal', SIGNAL_LIMITS.signal),
+      }),
+    )
+    .max(SIGNAL_LIMITS.signals, `A staff has up to ${SIGNAL_LIMITS.signals} signals.`)
+    .default([]),
   decisions: z.object(
     Object.fromEntries(
       (Object.keys(DECISION_LIMITS) as (keyof DecisionSettings)[]).map((key) => [

@@ -3,10 +3,11 @@ import { DEMO_SEED, PROGRAM, simulateSeason } from '../../demo/league';
 import { COLLEGE } from '../field';
 import { buildColumns, countGame } from '../read';
 import { auditKey, FILM_AUDITS, settleAudits } from './audits';
+import { dilution } from './dilution';
 import { aPlay } from './plays.fixture';
 import type { Remark } from './rows';
 import { NO_NOTES, type PlayCard, type SheetCall } from './sheet';
-import { dilution, ifThenAudits, setupAudits, tellAudits } from './tells-audit';
+import { ifThenAudits, setupAudits, tellAudits } from './tells-audit';
 
 const seen = new Set<string>();
 const counted = simulateSeason(DEMO_SEED, { tells: true, weeks: 6 }).flatMap((g) =>

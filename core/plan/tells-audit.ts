@@ -4,23 +4,11 @@ import { plural } from '../rules/plural';
 import { select, wordAt, type Columns } from '../read/columns';
 import type { Audit } from './audits';
 import { missingSetups } from './answers';
+import { dilution, HIDE_PERCENT, TELL_PERCENT } from './dilution';
 import { playLook, type PlayCard, type SheetCall } from './sheet';
 
-/**
- * Calls of the other kind that bring x of n to `threshold` percent: k = max(0, ⌈(100x − Tn)/T⌉), in integers, because
- * ⌈21/0.7 − 30⌉ is 1 in floating point (numbers handbook, section 6).
- */
-export function dilution(x: number, n: number, threshold: number): number {
-  const over = 100 * x - threshold * n;
-  return over <= 0 ? 0 : Math.floor((over + threshold - 1) / threshold);
-}
-
-/** A picture is known once it was on film so often, and says what comes from this share on (common practice). */
+/** A picture is known once it was on film so often (common practice). */
 const ON_FILM = 8;
-export const TELL_PERCENT = 75;
-/** What it is to be hidden to. */
-export const HIDE_PERCENT = 70;
-
 const KIND_WORDS = { run: ['run', 'runs'], pass: ['pass', 'passes'], rpo: ['option', 'options'] } as const;
 type Kind = keyof typeof KIND_WORDS;
 

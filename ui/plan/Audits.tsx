@@ -8,13 +8,13 @@ import {
   givenAway,
   settleAudits,
   type Audit,
-  type Quota,
   type AuditCode,
   type Remark,
   type SectionSpec,
   type SheetCall,
   type SheetEdit,
   type Sizing,
+  type StaffPrints,
 } from '@/core/plan';
 import { tenths } from '@/core/read';
 import { plural } from '@/core/rules/plural';
@@ -22,6 +22,7 @@ import { part } from '../shared/part';
 import { Waved, WaveOne, WaveThrough } from './WaveThrough';
 
 const QuotasForm = part(() => import('./QuotasForm'));
+const SignalsForm = part(() => import('./SignalsForm'));
 
 interface AuditsProps {
   readonly audits: readonly Audit[];
@@ -35,9 +36,9 @@ interface AuditsProps {
   readonly onSection: (key: string) => void;
   /** The snaps of a set-up, by its play. */
   readonly onSetup: (play: string) => void;
-  readonly quotas: readonly Quota[];
+  readonly figures: StaffPrints;
   /** Says why they were not kept; null: this member may not. */
-  readonly onQuotas: ((quotas: readonly Quota[]) => Promise<string | null>) | null;
+  readonly onFigures: ((some: Partial<StaffPrints>) => Promise<string | null>) | null;
 }
 
 /** Lines that stand at once: the plays are below them. */
@@ -73,8 +74,9 @@ const BRIEF: readonly {
 
 export function Audits(props: AuditsProps) {
   const { audits, remarks, sections, calls, numbers, sizes, mayEdit, onEdit, onSection, onSetup } = props;
+  const { figures, onFigures } = props;
   const { open, waved } = useMemo(() => settleAudits(audits, remarks), [audits, remarks]);
-  const [asked, setAsked] = useState(false);
+  const [asked, setAsked] = useState<'quotas' | 'signals' | null>(null);
   const [whole, setWhole] = useState(false);
   const long = open.filter((a) => BRIEF.every((b) => b.code !== a.code));
   const given = useMemo(() => givenAway(calls, sizes), [calls, sizes]);
@@ -159,15 +161,34 @@ export function Audits(props: AuditsProps) {
       )}
       <p className="small quiet">
         Wanted in each half:{' '}
-        {props.quotas.map(({ words, half }) => `${half} ${words.join(' or ')}`).join('; ') || 'nothing'}.{' '}
-        {props.onQuotas && (
-          <button type="button" className="plain" onClick={() => setAsked(true)}>
+        {figures.quotas.map(({ words, half }) => `${half} ${words.join(' or ')}`).join('; ') || 'nothing'}.{' '}
+        {onFigures && (
+          <button type="button" className="plain" onClick={() => setAsked('quotas')}>
             quotas
+          </button>
+        )}{' '}
+        {figures.signals.length === 0
+          ? 'No hand signals are kept.'
+          : `${plural(figures.signals.length, 'hand signal')} kept.`}{' '}
+        {onFigures && (
+          <button type="button" className="plain" onClick={() => setAsked('signals')}>
+            signals
           </button>
         )}
       </p>
-      {asked && props.onQuotas && (
-        <QuotasForm quotas={props.quotas} save={props.onQuotas} onClose={() => setAsked(false)} />
+      {asked === 'quotas' && onFigures && (
+        <QuotasForm
+          quotas={figures.quotas}
+          save={(quotas) => onFigures({ quotas })}
+          onClose={() => setAsked(null)}
+        />
+      )}
+      {asked === 'signals' && onFigures && (
+        <SignalsForm
+          signals={figures.signals}
+          save={(signals) => onFigures({ signals })}
+          onClose={() => setAsked(null)}
+        />
       )}
       <Waved waved={waved} mayEdit={mayEdit} onEdit={onEdit} />
       {given && (

@@ -81,7 +81,7 @@ export function PlanScreen(props: PlanScreenProps) {
   const [noted, setNoted] = useState<string | null>(null);
   const [arranged, setArranged] = useState(false);
   const [mixed, setMixed] = useState(false);
-  const { figures, keepQuotas } = useFigures(props.figures, props.saveFigures);
+  const { figures, keep } = useFigures(props.figures, props.saveFigures);
   const [wrinkled, setWrinkled] = useState(false);
   const [taking, setTaking] = useState(false);
   const section = sections.find((s) => s.key === url.get('section')) ?? sections[1] ?? sections[0]!;
@@ -164,8 +164,8 @@ export function PlanScreen(props: PlanScreenProps) {
         onEdit={edit}
         onSection={chooseSection}
         onSetup={(play) => openReel(`${play}|link`)}
-        quotas={figures.quotas}
-        onQuotas={keepQuotas}
+        figures={figures}
+        onFigures={keep}
       />
       <NotedCard about={`${opponentName} defense`} findings={findings.all} />
       <div className="plangrid">

@@ -3,18 +3,10 @@ import { useMemo } from 'react';
 import type { Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
 import {
-  auditSheet,
-  bandAudits,
-  bodyAudits,
-  bookAudits,
-  ifThenAudits,
   newJobShare,
+  offenseAudits,
   playDrawer,
   playFields,
-  practiceAudits,
-  quotaAudits,
-  setupAudits,
-  tellAudits,
   type Audit,
   type Bodies,
   type PlayCard,
@@ -63,17 +55,22 @@ export function useAudits(
     };
   }, [book, profile, jobs]);
   return useMemo(
-    () => [
-      ...auditSheet(calls, sizes, sections),
-      ...setupAudits(calls, numbers, plays, columns, team),
-      ...tellAudits(calls, columns, team),
-      ...ifThenAudits(calls),
-      ...bookAudits(calls, drawn, profile, book),
-      ...(measure ? bandAudits(printed, figures.band, measure) : []),
-      ...(bodies ? bodyAudits(calls, bodies) : []),
-      ...practiceAudits(calls, week, newJobs),
-      ...quotaAudits(calls, figures.quotas, drawn),
-    ],
+    () =>
+      offenseAudits({
+        calls,
+        numbers,
+        sections,
+        printed,
+        sizes,
+        book,
+        level: profile,
+        drawn,
+        figures,
+        film: { columns, plays, team },
+        measure,
+        bodies,
+        practice: { week, newJobsOf: newJobs },
+      }),
     [
       calls,
       numbers,
