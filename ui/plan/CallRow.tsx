@@ -37,16 +37,13 @@ export function CallRow(props: CallRowProps) {
   );
   return (
     <li
-      className={`call${marked ? ' marked' : ''}${cut ? ' cut' : ''}`}
+      className={`call${marked ? ' marked' : ''}${cut ? ' cut' : ''}${drop.isOver ? ' over' : ''}`}
       data-testid="call"
       data-call={call.id}
       tabIndex={0}
       aria-label={`${said}${marked ? (cut ? ', cut' : ', marked') : ''}${mayEdit ? '. Space marks it, Alt with up and down moves it, Enter opens its notes, Delete removes it' : ''}`}
       ref={ref}
-      style={{
-        borderTop: drop.isOver ? '2px solid var(--us)' : undefined,
-        ...dragStyle(drag),
-      }}
+      style={dragStyle(drag)}
     >
       <CallBody
         {...props}
