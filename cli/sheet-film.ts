@@ -98,7 +98,7 @@ export function auditsOf(
       level,
       drawn,
       figures: USUAL_PRINTS,
-      film: film && { ...film, team },
+      film: film && { ...film, team, opponent },
       measure: measureText,
       bodies: null,
       practice: null,

@@ -9,6 +9,7 @@ import { bookAudits, type DrawnOf } from './book-audits';
 import type { Measure } from './marks';
 import type { PracticeSettings } from './practice';
 import { practiceAudits } from './practice-audits';
+import { probeAudits } from './probe-audits';
 import type { StaffPrints } from './prints';
 import { quotaAudits } from './quotas';
 import type { SectionSpec } from './sections';
@@ -34,6 +35,7 @@ export interface AuditedSheet {
     readonly columns: Columns;
     readonly plays: readonly PlayCard[];
     readonly team: string;
+    readonly opponent: string;
   } | null;
   /** Null: what a print measures by is still loading. */
   readonly measure: Measure | null;
@@ -67,6 +69,7 @@ export const offenseAudits = ({
         ...setupAudits(calls, numbers, film.plays, film.columns, film.team),
         ...tellAudits(calls, film.columns, film.team),
         ...snapAudits(calls, film.columns, film.team),
+        ...probeAudits(calls, sections, drawn, film.columns, film.opponent),
       ]
     : []),
   ...ifThenAudits(calls),

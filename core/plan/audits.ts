@@ -41,6 +41,8 @@ export const PRACTICE_AUDITS = ['reps', 'new_jobs'] as const;
 export const QUOTA_AUDITS = ['quota'] as const;
 /** Of our own snaps: when they come. */
 export const SNAP_AUDITS = ['timed', 'cadence'] as const;
+/** Of what they have hardly faced. */
+export const PROBE_AUDITS = ['no_probe'] as const;
 /** Of the staff's hand signals. */
 export const SIGNAL_AUDITS = ['same_signal', 'no_signal'] as const;
 /** Of who can play this week. */
@@ -55,6 +57,7 @@ export type AuditCode = (
   | typeof BODY_AUDITS
   | typeof SNAP_AUDITS
   | typeof SIGNAL_AUDITS
+  | typeof PROBE_AUDITS
 )[number];
 
 export interface Audit {

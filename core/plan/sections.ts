@@ -81,7 +81,11 @@ export const SECTION_CATALOG: readonly CatalogEntry[] = [
   entry('man', 'Against man', { style: ['man'] }),
   entry('open-middle', 'Against an open middle', { middle: ['open'], style: ['zone', 'match'] }),
   entry('pressure', 'Against five or more', { rushers: ['5', '6', '7', '8'] }),
+  entry('moved', 'When motion moves them', {
+    motionResponse: ['bump', 'box_bump', 'safety_down', 'spin', 'follow', 'trade', 'middle_out'],
+  }),
   entry('tricks', 'Tricks and unbalanced', null),
+  entry('special', 'Special teams', null),
   entry('kneel', 'Kneel out', null),
 ];
 

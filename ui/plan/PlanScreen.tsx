@@ -97,6 +97,7 @@ export function PlanScreen(props: PlanScreenProps) {
   }, [props.noted, props.sheet.opponent, film.columns, sections]);
   const audits = useAudits(sheet, film, plays, {
     team,
+    opponent: props.sheet.opponent,
     book,
     profile: profiles[level],
     week: props.practice,

@@ -24,6 +24,7 @@ export function useAudits(
   plays: readonly PlayCard[],
   {
     team,
+    opponent,
     book,
     profile,
     week,
@@ -31,6 +32,7 @@ export function useAudits(
     bodies,
   }: {
     readonly team: string;
+    readonly opponent: string;
     readonly book: Book;
     readonly profile: LevelProfile;
     readonly week: PracticeSettings;
@@ -66,7 +68,7 @@ export function useAudits(
         level: profile,
         drawn,
         figures,
-        film: { columns, plays, team },
+        film: { columns, plays, team, opponent },
         measure,
         bodies,
         practice: { week, newJobsOf: newJobs },
@@ -80,6 +82,7 @@ export function useAudits(
       columns,
       sizes,
       team,
+      opponent,
       drawn,
       profile,
       book,
