@@ -19,7 +19,7 @@ import { heading, LINE, MARGIN, type Pages } from './report-pages';
 const MOST_BESIDE = 24;
 
 export interface Since {
-  /** "2026-11-26 21:10 UTC". */
+  /** "2026-11-26 16:10 EST". */
   readonly at: string;
   readonly changes: Changes;
   /** Names of games by key. */

@@ -54,6 +54,7 @@ import { versionNow } from '@/store/sheet-versions';
 import { staffPrintsOf } from '@/store/staff-prints';
 import { toRep } from './practice';
 import { columnsOfFilm, countedFilm } from './counted-film';
+import { localTime } from './local-time';
 
 /** Checks with what their film says of each: how often it comes, and who has the third receiver. */
 async function withFilm(actor: Actor, { checks, opponent }: SheetDetail): Promise<CheckToPrint[]> {
@@ -144,7 +145,7 @@ export async function sheetToPrint(
     name: sheet.name,
     title: `${name(program.team)} ${sheet.side}`,
     against: name(sheet.opponent),
-    stamp: stampWords(now.toISOString().slice(0, 16).replace('T', ' '), version),
+    stamp: stampWords(localTime(now.toISOString()), version),
   };
   const test = choice.kind === 'test' ? await testOf(actor, sheet, choice.man) : { questions: [], men: [] };
   const source = {

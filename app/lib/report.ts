@@ -34,6 +34,7 @@ import { snapsOf } from '@/store/film';
 import { listTeams } from '@/store/games';
 import { lastPrint, reportWords } from '@/store/reports';
 import { columnsOfFilm, countedFilm } from './counted-film';
+import { localTime } from './local-time';
 
 export interface MadeReport {
   readonly address: ReadAddress;
@@ -57,9 +58,6 @@ export interface MadeReport {
   /** Cards are drawn only for paper. */
   print(now: Date): ReportToPrint;
 }
-
-/** "2026-11-26 21:10 UTC". */
-export const stampWords = (iso: string): string => `${iso.slice(0, 16).replace('T', ' ')} UTC`;
 
 /** The report of an address of Read: the same film, filters and cell as on the screen. */
 export async function makeReport(actor: Actor, params: URLSearchParams): Promise<MadeReport> {
@@ -146,8 +144,8 @@ export async function makeReport(actor: Actor, params: URLSearchParams): Promise
     figures: () => figuresOf(report, keys, only),
     print: (now) => ({
       ...about,
-      printed: `${name} · printed ${stampWords(now.toISOString())}`,
-      since: has('since') && since ? { ...since, at: stampWords(since.at), nameOf: called } : null,
+      printed: `${name} · printed ${localTime(now.toISOString())}`,
+      since: has('since') && since ? { ...since, at: localTime(since.at), nameOf: called } : null,
       beside,
       words: has('words') ? glossaryOf(columns, rows, book, profiles[level]) : [],
       report,

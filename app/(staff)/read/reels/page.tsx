@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { pageFor } from '@/app/lib/refusable';
-import { stampWords } from '@/app/lib/report';
+import { localTime } from '@/app/lib/local-time';
 import { listReels } from '@/store/reels';
 import { ReelsScreen } from '@/ui/read/reels/ReelsScreen';
 
@@ -9,5 +9,5 @@ export const dynamic = 'force-dynamic';
 
 export default pageFor('reel.save', async function Reels(actor) {
   const reels = await listReels(actor);
-  return <ReelsScreen reels={reels.map((r) => ({ ...r, at: stampWords(r.at) }))} />;
+  return <ReelsScreen reels={reels.map((r) => ({ ...r, at: localTime(r.at) }))} />;
 });

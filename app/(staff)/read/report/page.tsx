@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { pageFor } from '@/app/lib/refusable';
-import { makeReport, stampWords } from '@/app/lib/report';
+import { localTime } from '@/app/lib/local-time';
+import { makeReport } from '@/app/lib/report';
 import { plural } from '@/core/rules/plural';
 import { may } from '@/core/staff';
 import { ReportScreen } from '@/ui/read/report/ReportScreen';
@@ -40,7 +41,7 @@ export default pageFor('game.read', async function ReportPage(actor, { searchPar
       since={
         since && {
           ...since.changes,
-          at: stampWords(since.at),
+          at: localTime(since.at),
           added: since.changes.added.map(gameName),
           gone: since.changes.gone.map(gameName),
         }
@@ -49,7 +50,7 @@ export default pageFor('game.read', async function ReportPage(actor, { searchPar
         drawn: '',
         answers: '',
         words: '',
-        since: since === null ? 'never printed before' : `of ${stampWords(since.at)}`,
+        since: since === null ? 'never printed before' : `of ${localTime(since.at)}`,
         ...Object.fromEntries(
           report.tables.map((t) => [
             t.id,
