@@ -1,13 +1,10 @@
 'use client';
 /** What the staff wants in each half: words, any of which counts, and how many calls. */
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
 import { QUOTA_LIMITS, type Quota } from '@/core/plan';
 import { TextBox } from '../shared/TextBox';
+import { KeptDialog } from './KeptDialog';
 
 interface Draft {
   readonly words: string;
@@ -42,59 +39,49 @@ export default function QuotasForm({
     else setProblem(why);
   };
   return (
-    <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="quotas-title">
-      <DialogTitle id="quotas-title">Quotas of a half</DialogTitle>
-      <DialogContent>
-        <p className="small quiet">
-          A call counts by a word that is said with it, by its formation, motion or concept, by an unbalanced
-          line, or as a trick in that section. Commas between words: any of them counts.
-        </p>
-        {drafts.map((draft, i) => (
-          <div key={i} className="toolbar" style={{ marginTop: 8 }}>
-            <TextBox
-              label={`words of quota ${i + 1}`}
-              value={draft.words}
-              htmlInput={{ maxLength: 120 }}
-              onChange={(e) => put(i, { words: e.target.value })}
-            />
-            <TextBox
-              label="a half"
-              value={draft.half}
-              htmlInput={{
-                inputMode: 'numeric',
-                maxLength: 2,
-                size: 4,
-                'aria-label': `calls a half, quota ${i + 1}`,
-              }}
-              onChange={(e) => put(i, { half: e.target.value })}
-            />
-            <Button
-              aria-label={`remove quota ${i + 1}`}
-              onClick={() => setDrafts(drafts.filter((_, at) => at !== i))}
-            >
-              ×
-            </Button>
-          </div>
-        ))}
-        {drafts.length === 0 && <p className="small">The staff wants none.</p>}
-        {problem && (
-          <p role="alert" className="flagtext">
-            {problem}
-          </p>
-        )}
-      </DialogContent>
-      <DialogActions>
+    <KeptDialog
+      title="Quotas of a half"
+      hint="A call counts by a word that is said with it, by its formation, motion or concept, by an unbalanced line, or as a trick in that section. Commas between words: any of them counts."
+      problem={problem}
+      onKeep={() => void keep()}
+      onClose={onClose}
+      more={
         <Button
           disabled={drafts.length >= QUOTA_LIMITS.quotas}
           onClick={() => setDrafts([...drafts, { words: '', half: '1' }])}
         >
           Add a quota
         </Button>
-        <Button onClick={onClose}>Close</Button>
-        <Button variant="contained" onClick={() => void keep()}>
-          Keep for the staff
-        </Button>
-      </DialogActions>
-    </Dialog>
+      }
+    >
+      {drafts.map((draft, i) => (
+        <div key={i} className="toolbar" style={{ marginTop: 8 }}>
+          <TextBox
+            label={`words of quota ${i + 1}`}
+            value={draft.words}
+            htmlInput={{ maxLength: 120 }}
+            onChange={(e) => put(i, { words: e.target.value })}
+          />
+          <TextBox
+            label="a half"
+            value={draft.half}
+            htmlInput={{
+              inputMode: 'numeric',
+              maxLength: 2,
+              size: 4,
+              'aria-label': `calls a half, quota ${i + 1}`,
+            }}
+            onChange={(e) => put(i, { half: e.target.value })}
+          />
+          <Button
+            aria-label={`remove quota ${i + 1}`}
+            onClick={() => setDrafts(drafts.filter((_, at) => at !== i))}
+          >
+            ×
+          </Button>
+        </div>
+      ))}
+      {drafts.length === 0 && <p className="small">The staff wants none.</p>}
+    </KeptDialog>
   );
 }

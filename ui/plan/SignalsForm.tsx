@@ -1,24 +1,18 @@
 'use client';
 /** The staff's hand signals, a line each: the word, a colon, what the hands do. */
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
 import { readSignals, signalLines, type Signal } from '@/core/plan';
 import { TextBox } from '../shared/TextBox';
+import { KeptDialog } from './KeptDialog';
 
-export default function SignalsForm({
-  signals,
-  save,
-  onClose,
-}: {
+interface SignalsFormProps {
   readonly signals: readonly Signal[];
   /** Says why it was not kept. */
   readonly save: (signals: readonly Signal[]) => Promise<string | null>;
   readonly onClose: () => void;
-}) {
+}
+
+export default function SignalsForm({ signals, save, onClose }: SignalsFormProps) {
   const [text, setText] = useState(() => signalLines(signals));
   const [problem, setProblem] = useState<string | null>(null);
   const keep = async (): Promise<void> => {
@@ -28,39 +22,32 @@ export default function SignalsForm({
     else setProblem(why);
   };
   return (
-    <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="signals-title">
-      <DialogTitle id="signals-title">Hand signals</DialogTitle>
-      <DialogContent>
-        <p className="small quiet">
+    <KeptDialog
+      title="Hand signals"
+      hint={
+        <>
           A line a word: <span className="mono">jet: fist circles</span>. Words are formations, motions,
           concepts and what is said with a call. A sheet is held against them: two words with one signal, a
           signal that begins as another, a word of a kind that is signaled and has none.
-        </p>
-        <TextBox
-          multiline
-          fullWidth
-          minRows={10}
-          sx={{ mt: 1.5 }}
-          label="signals"
-          value={text}
-          error={problem !== null}
-          onChange={(e) => {
-            setText(e.target.value);
-            setProblem(null);
-          }}
-        />
-        {problem && (
-          <p role="alert" className="flagtext">
-            {problem}
-          </p>
-        )}
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose}>Close</Button>
-        <Button variant="contained" onClick={() => void keep()}>
-          Keep for the staff
-        </Button>
-      </DialogActions>
-    </Dialog>
+        </>
+      }
+      problem={problem}
+      onKeep={() => void keep()}
+      onClose={onClose}
+    >
+      <TextBox
+        multiline
+        fullWidth
+        minRows={10}
+        sx={{ mt: 1.5 }}
+        label="signals"
+        value={text}
+        error={problem !== null}
+        onChange={(e) => {
+          setText(e.target.value);
+          setProblem(null);
+        }}
+      />
+    </KeptDialog>
   );
 }
