@@ -1,11 +1,12 @@
 /** The worker that counts beside the page: one a page, begun when it is first asked. */
-import type { ArgueAnswer, ArgueRequest, LooksMessage } from '@/core/plan/argue-request';
+import type { ArgueAnswer, ArgueRequest, LooksMessage, WrinkleRequest } from '@/core/plan/argue-request';
+import type { Wrinkle } from '@/core/plan/wrinkles';
 import type { FilmToMeasure, MeasuredLooks } from '@/core/read';
 
 /** A worker that says nothing for so long does not come. */
 const LONGEST_MS = 20_000;
 
-type Answer = MeasuredLooks | ArgueAnswer | null;
+type Answer = MeasuredLooks | ArgueAnswer | readonly Wrinkle[] | null;
 let worker: Worker | null = null;
 let asked = 0;
 const waiting = new Map<number, (answer: Answer) => void>();
@@ -53,12 +54,26 @@ export async function looksOfFilm(film: FilmToMeasure): Promise<MeasuredLooks | 
   return looks;
 }
 
-/** What can be argued for each play in a section, by the worker that measured the film; null: it did not, or is gone. */
-export async function arguedBy(
+/** Asks the worker that measured the film; null: it did not, or is gone. */
+async function askOf<A extends Answer>(
   film: FilmToMeasure,
-  request: Omit<ArgueRequest, 'film'>,
-): Promise<ArgueAnswer | null> {
+  of: (id: number, film: number) => LooksMessage,
+): Promise<A | null> {
   const measured = films.get(film);
   if (measured === undefined || worker === null) return null;
-  return (await ask({ id: ++asked, argue: { ...request, film: measured } })) as ArgueAnswer | null;
+  return (await ask(of(++asked, measured))) as A | null;
 }
+
+/** What can be argued for each play in a section. */
+export const arguedBy = (
+  film: FilmToMeasure,
+  request: Omit<ArgueRequest, 'film'>,
+): Promise<ArgueAnswer | null> =>
+  askOf<ArgueAnswer>(film, (id, measured) => ({ id, argue: { ...request, film: measured } }));
+
+/** Wrinkles of a play. */
+export const wrinklesBy = (
+  film: FilmToMeasure,
+  request: Omit<WrinkleRequest, 'film'>,
+): Promise<readonly Wrinkle[] | null> =>
+  askOf<readonly Wrinkle[]>(film, (id, measured) => ({ id, wrinkles: { ...request, film: measured } }));

@@ -5,7 +5,10 @@ import { COLLEGE } from '../core/field';
 import type { ArgueAnswer } from '../core/plan/argue-request';
 import { argueSection, SECTIONS, structuresOf } from '../core/plan';
 import { aPlay } from '../core/plan/plays.fixture';
-import { buildColumns, countGame, DEFAULT_RULES } from '../core/read';
+import { jobsSeen } from '../core/plan/new-jobs';
+import { rowsOfPlay } from '../core/plan/sheet';
+import { wrinklesOf } from '../core/plan/wrinkles';
+import { buildColumns, countGame, DEFAULT_RULES, select } from '../core/read';
 import { slimSnap } from '../core/snap/fields';
 import { packSnaps, unpackSnaps } from '../core/snap/packed';
 import { decodePacked, encodePacked } from '../core/snap/packed-bytes';
@@ -81,5 +84,37 @@ describe('the worker’s door', () => {
     expect([...here.values()].filter(Boolean).length).toBeGreaterThan(3);
     expect(there.argued).toEqual(here);
     expect(there.structures).toEqual(structures);
+  });
+  it('finds the wrinkles of a play as the page does, on the same rows; of another film it knows nothing', () => {
+    const [team, opponent] = [String(snaps[0]!.offense), String(snaps[0]!.defense)];
+    const counted = countGame(unpackSnaps(decodePacked(game.packed)), COLLEGE, DEFAULT_BOOK, DEFAULT_RULES);
+    const columns = buildColumns(counted, DEFAULT_RULES);
+    const own = select(columns, { offense: [team] });
+    const ran = counted.find(({ snap }) => snap.offense === team && snap.play === 'run')!.snap;
+    const play = aPlay('p', String(ran.concept), { formation: 'trips', formationSide: 'R' });
+    const rows = rowsOfPlay(columns, own, play);
+    const wrinkles = { team, opponent, play, profile: COLLEGE };
+    self.onmessage({ data: { id: 12, film: film([game]) } });
+    self.onmessage({ data: structuredClone({ id: 13, wrinkles: { ...wrinkles, film: 12 } }) });
+    self.onmessage({ data: structuredClone({ id: 14, wrinkles: { ...wrinkles, film: 9 } }) });
+    const here = wrinklesOf(
+      {
+        book: DEFAULT_BOOK,
+        profile: COLLEGE,
+        settings: DEFAULT_RULES.look,
+        snaps: counted,
+        columns,
+        team,
+        opponent,
+        jobs: jobsSeen(DEFAULT_BOOK, COLLEGE, counted, own),
+      },
+      play,
+      rows,
+    );
+    expect(here.length).toBeGreaterThan(2);
+    expect(said.slice(1)).toEqual([
+      { id: 13, answer: here },
+      { id: 14, answer: null },
+    ]);
   });
 });

@@ -23,6 +23,20 @@ export interface ArgueAnswer {
   readonly structures: ReadonlyMap<string, string | null>;
   readonly argued: SectionArguments;
 }
+/** Wrinkles of one of our plays. */
+export interface WrinkleRequest {
+  readonly film: number;
+  readonly team: string;
+  readonly opponent: string;
+  readonly play: PlayCard;
+  readonly profile: LevelProfile;
+}
 export type LooksMessage =
-  | { readonly id: number; readonly film: FilmToMeasure; readonly argue?: undefined }
-  | { readonly id: number; readonly argue: ArgueRequest };
+  | {
+      readonly id: number;
+      readonly film: FilmToMeasure;
+      readonly argue?: undefined;
+      readonly wrinkles?: undefined;
+    }
+  | { readonly id: number; readonly argue: ArgueRequest; readonly wrinkles?: undefined }
+  | { readonly id: number; readonly wrinkles: WrinkleRequest; readonly argue?: undefined };

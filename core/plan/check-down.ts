@@ -26,7 +26,7 @@ export function longThird(own: number, settings: DecisionSettings): LongThird {
     fails === 0
       ? theirs(own + punt)
       : (intercepted * theirs(own + interceptedAt) + incomplete * theirs(own + punt)) / fails;
-  return { forced, checked: theirs(Math.min(99, own + checkDown) + punt) };
+  return { forced, checked: theirs(Math.max(1, Math.min(99, own + checkDown)) + punt) };
 }
 
 /** Third downs that are very long, yards (the usual edge of a sheet's section). */

@@ -252,7 +252,6 @@ export function PlanScreen(props: PlanScreenProps) {
         <Wrinkles
           film={film}
           plays={plays}
-          book={book}
           profile={profiles[level]}
           team={team}
           opponent={props.sheet.opponent}

@@ -6,22 +6,20 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useMemo, useState, useTransition } from 'react';
-import type { Book } from '@/core/book';
 import type { LevelProfile } from '@/core/field/profile';
 import { playLook, type PlayCard } from '@/core/plan';
-import { basePlays, wrinklesOf, type Wrinkle } from '@/core/plan/wrinkles';
+import { basePlays, type Wrinkle } from '@/core/plan/wrinkles';
 import { wilson } from '@/core/read';
 import { plural } from '@/core/rules/plural';
 import { RateBar } from '../charts/RateBar';
 import { Choice } from '../shared/Choice';
-import { useStaffRules } from '../StaffRules';
 import { useAddPlay } from './useAddPlay';
+import { useWrinkles } from './useWrinkles';
 import type { PlanFilm } from './usePlanFilm';
 
 interface WrinklesProps {
   readonly film: PlanFilm;
   readonly plays: readonly PlayCard[];
-  readonly book: Book;
   readonly profile: LevelProfile;
   readonly team: string;
   readonly opponent: string;
@@ -34,23 +32,12 @@ interface WrinklesProps {
 const nameOf = (card: Omit<PlayCard, 'id'>): string => playLook({ ...card, id: '' });
 
 export default function Wrinkles(props: WrinklesProps) {
-  const { film, plays, book, profile, team, opponent, opponentName, mayEdit, onReel, onClose } = props;
-  const { columns, snaps, jobs } = film;
-  const settings = useStaffRules().look;
+  const { film, plays, profile, team, opponent, opponentName, mayEdit, onReel, onClose } = props;
+  const { columns } = film;
   const bases = useMemo(() => basePlays(plays, columns, team), [plays, columns, team]);
   const [wanted, setWanted] = useState<string | null>(null);
   const base = bases.find((b) => b.play.id === wanted) ?? bases[0] ?? null;
-  const wrinkles = useMemo(
-    () =>
-      base
-        ? wrinklesOf(
-            { book, profile, settings, snaps, columns, team, opponent, jobs: jobs() },
-            base.play,
-            base.rows,
-          )
-        : [],
-    [base, book, profile, settings, snaps, columns, team, opponent, jobs],
-  );
+  const wrinkles = useWrinkles({ film, team, opponent, profile }, base);
   const add = useAddPlay();
   const [said, setSaid] = useState<{ readonly ok: boolean; readonly words: string } | null>(null);
   const [taken, setTaken] = useState<ReadonlySet<Wrinkle['card']>>(new Set());
@@ -100,7 +87,9 @@ export default function Wrinkles(props: WrinklesProps) {
                 {said.words}
               </p>
             )}
-            {wrinkles.length === 0 ? (
+            {wrinkles === null ? (
+              <p role="status">Pictures for {base.play.name} are drawn …</p>
+            ) : wrinkles.length === 0 ? (
               <p>The book draws no other picture for {base.play.name}.</p>
             ) : (
               <table className="rows tight" aria-label={`Wrinkles of ${base.play.name}`}>

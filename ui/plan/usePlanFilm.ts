@@ -18,7 +18,15 @@ import {
   type Sizing,
   type Suggestion,
 } from '@/core/plan';
-import { filmKind, ownFilm, select, type Answered, type Columns, type CountedSnap } from '@/core/read';
+import {
+  filmKind,
+  ownFilm,
+  select,
+  type Answered,
+  type Columns,
+  type CountedSnap,
+  type FilmToMeasure,
+} from '@/core/read';
 import type { Snap } from '@/core/snap';
 import type { GameInfo } from '@/core/exchange/types';
 import { useCounted } from '../film/useCounted';
@@ -29,6 +37,8 @@ import { useArgued, type ArguedSections } from './useArgued';
 export interface PlanFilm {
   readonly snaps: readonly CountedSnap[];
   readonly columns: Columns;
+  /** The same film as it goes to the worker. */
+  readonly toMeasure: FilmToMeasure;
   readonly suggestions: readonly Suggestion[];
   /** What to expect of a play against the opponent's looks, by its id; null: their looks are still measured. */
   readonly argued: ReadonlyMap<string, Argument | null> | null;
@@ -117,5 +127,5 @@ export function usePlanFilm(
       ),
     [book, profiles, level, rules, columns, team, opponent, plays, jobs, ours, structures],
   );
-  return { snaps, columns, suggestions, argued, sizes, answers, sectionsArgued, jobs, factsOf };
+  return { snaps, columns, toMeasure, suggestions, argued, sizes, answers, sectionsArgued, jobs, factsOf };
 }
