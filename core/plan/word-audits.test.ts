@@ -38,6 +38,9 @@ describe('hand signals', () => {
     expect(sentences('jet: fist\norbit: fistful')).toEqual([]);
     expect(sentences('jet: fist\norbit: palm')).toEqual([]);
     expect(sentences('jet: fist\norbit: palm\nzoom: fist')).toEqual([]);
+    // Signs without letters are told apart by themselves.
+    expect(sentences('jet: ✊\norbit: ✋')).toEqual([]);
+    expect(sentences('jet: ✊\norbit: ✊')).toHaveLength(1);
   });
   it('a word without a signal is said where others of its kind have one; a staff that keeps none is not asked', () => {
     expect(signalAudits([jet, orbit], [])).toEqual([]);

@@ -83,7 +83,7 @@ const plain = (signal: string): string =>
   signal
     .toLowerCase()
     .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim();
+    .trim() || signal.trim();
 
 /** What is signaled of a call: its concepts too, since receivers see hands and hear nothing. */
 const signaled = (call: SheetCall): (readonly [what: string, word: string])[] => [
