@@ -11,16 +11,6 @@ const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-prac
 const builder = (page: Page) =>
   new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] });
 
-/**
- * A color that changes over (a button that has just come to life, a window that fades in) is measured half way, and
- * its contrast said to be too low: what has an end is awaited. What never ends (a spinner) is not.
- */
-const changedOver = (page: Page) =>
-  page.waitForFunction(
-    `new Promise((then) => requestAnimationFrame(() => requestAnimationFrame(then))).then(() =>
-      document.getAnimations().every((one) => one.playState !== 'running' || one.effect?.getComputedTiming().endTime === Infinity))`,
-  );
-
 const said = ({ violations }: Awaited<ReturnType<AxeBuilder['analyze']>>): string[] =>
   violations.map(
     (v) =>
@@ -30,15 +20,12 @@ const said = ({ violations }: Awaited<ReturnType<AxeBuilder['analyze']>>): strin
         .join(' | ')}`,
   );
 
-export async function violationsOf(page: Page): Promise<string[]> {
-  await changedOver(page);
-  return said(await builder(page).withTags(TAGS).analyze());
-}
+export const violationsOf = async (page: Page): Promise<string[]> =>
+  said(await builder(page).withTags(TAGS).analyze());
 
 /** In the dark only the colors are others. */
 export async function violationsInTheDark(page: Page): Promise<string[]> {
   await page.emulateMedia({ colorScheme: 'dark' });
-  await changedOver(page);
   const found = said(await builder(page).withRules(['color-contrast']).analyze());
   await page.emulateMedia({ colorScheme: 'light' });
   return found;
