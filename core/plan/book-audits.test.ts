@@ -66,6 +66,17 @@ describe('what the book’s drawings say', () => {
     expect(codes([pass('four verticals')])).toEqual([]);
   });
 
+  it('who peels back behind a slow screen, or is called to, is a rule to look up; a throw to the edge at once is none', () => {
+    const [found] = auditsOf([pass('slip screen')], HIGH_SCHOOL);
+    expect(found).toMatchObject({ code: 'block_rule', facts: { calls: 1 } });
+    expect(found!.sentence).toMatch(
+      /^slip screen: who releases last, or is called to, peels back .* \(high school\)\.$/,
+    );
+    expect(codes([pass('bubble')])).toEqual([]);
+    expect(auditsOf([run('power')], COLLEGE, ['Peel']).map((a) => a.code)).toEqual(['block_rule']);
+    expect(auditsOf([run('power')], COLLEGE, ['tempo'])).toEqual([]);
+  });
+
   it('run and pass of one picture that nobody mistakes; a draw begins like a pass, a boot like its run', () => {
     const apart = auditsOf([run('power'), pass('flood')]);
     expect(apart).toMatchObject([{ code: 'apart', facts: { of: 11 } }]);

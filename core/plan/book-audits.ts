@@ -118,6 +118,16 @@ function rulesOf(calls: readonly SheetCall[], drawn: DrawnOf, level: LevelProfil
     const of = calls.filter((c) => jobOf(c) !== undefined);
     add(of, 'block_rule', `${names(of)}: ${[...new Set(of.map(jobOf))].join(', ')} ${does}. ${check}`);
   }
+  // Of three who release for a slow screen the last has who comes from behind (core/book, passSentences).
+  const screens = calls.filter(
+    (c) =>
+      (drawn(c.play)?.assignment.screen ?? null) !== null || c.tags.some((t) => t.toLowerCase() === 'peel'),
+  );
+  add(
+    screens,
+    'block_rule',
+    `${names(screens)}: who releases last, or is called to, peels back on the pursuit, toward our own end line. ${check}`,
+  );
   const options = calls.filter((c) => c.play.kind === 'rpo');
   if (level.players === 11)
     add(
