@@ -3,7 +3,7 @@ import ExcelJS from 'exceljs';
 import Papa from 'papaparse';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { axe } from './axe';
-import { expect, test, type Page } from './place';
+import { expect, test, type Locator, type Page } from './place';
 import { saved, SITE, signIn, visit, rested } from './staff';
 
 interface Word {
@@ -882,4 +882,80 @@ test('a base play from a picture they have not seen it in: counted, opened, put 
   await page.reload();
   await expect(open).toContainText('doubles or bunch: 1 call; 2 a half take 4.');
   await expect(page.getByText('2 hand signals kept.')).toBeVisible();
+});
+
+/** Tab until it has the focus: a few times, or the way there is too long. */
+async function tabTo(page: Page, wanted: Locator): Promise<void> {
+  await expect(wanted).toBeVisible();
+  for (let i = 0; i < 30; i++) {
+    if (await wanted.evaluate((e) => e === document.activeElement)) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error('the keys do not lead there');
+}
+
+test('a sheet is built by keys alone: started, filled, moved, noted, taken off and undone, drafted, printed', async ({
+  page,
+}) => {
+  // Whoever touches a mouse here is found.
+  await page.addInitScript(() => {
+    window.addEventListener('pointerdown', () => sessionStorage.setItem('touched', 'yes'), true);
+  });
+  const enter = async (wanted: Locator): Promise<void> => {
+    await tabTo(page, wanted);
+    await page.keyboard.press('Enter');
+  };
+  await visit(page, '/sign-in');
+  await enter(page.getByRole('button', { name: /Okafor/ }));
+  await expect(page.getByRole('heading', { name: 'What is next' })).toBeVisible();
+  await enter(page.getByRole('link', { name: 'Plan', exact: true }));
+  await enter(page.getByRole('button', { name: 'Start', exact: true }));
+  await expect(page.getByRole('heading', { name: /Herons offense against Marrow Fen Stags/ })).toBeVisible();
+
+  // Two calls, the first below the second, with who must be there.
+  const calls = page.getByTestId('call');
+  await expect(page.locator('[aria-label="Suggestions"][data-ready="true"]')).toBeVisible();
+  const adds = page.getByRole('button', { name: /^add .* to 1st & 10$/ });
+  await page.keyboard.press('Alt+KeyA');
+  await enter(adds.nth(0));
+  await enter(adds.nth(1));
+  await expect(calls).toHaveCount(2);
+  const named = (): Promise<string[]> => calls.locator('.what').allTextContents();
+  const [first, second] = await named();
+  await page.keyboard.press('Alt+KeyS');
+  await expect(calls.nth(0)).toBeFocused();
+  await page.keyboard.press('Alt+ArrowDown');
+  await expect.poll(named).toEqual([second, first]);
+  await page.keyboard.press('Alt+KeyS');
+  await expect(calls.nth(0)).toBeFocused();
+  await page.keyboard.press('Enter');
+  const notes = page.getByRole('dialog', { name: /^Call 1/ });
+  await tabTo(page, notes.getByLabel('who must be available'));
+  await page.keyboard.type('Y');
+  await enter(notes.getByRole('button', { name: 'Save' }));
+  await expect(calls.nth(0)).toContainText('with Y');
+
+  // Another section, a call there, off the sheet and back.
+  await page.keyboard.press('Alt+KeyJ');
+  await expect(page.getByLabel('plays for', { exact: true })).toHaveValue('second-long');
+  await page.keyboard.press('Alt+KeyA');
+  await enter(page.getByRole('button', { name: /^add .* to 2nd long$/ }).first());
+  await expect(calls).toHaveCount(3);
+  await page.keyboard.press('Alt+KeyS');
+  await expect(calls.nth(2)).toBeFocused();
+  await page.keyboard.press('Delete');
+  await expect(calls).toHaveCount(2);
+  await page.keyboard.press('Control+KeyZ');
+  await expect(calls).toHaveCount(3);
+
+  // The rest is drafted, and goes to paper.
+  await page.keyboard.press('Alt+KeyO');
+  await expect(page.getByRole('status', { name: 'Done' })).toContainText(/calls drafted/);
+  await expect.poll(() => calls.count()).toBeGreaterThan(20);
+  await saved(page);
+  await page.keyboard.press('Alt+KeyP');
+  await expect(page).toHaveURL(/\/print/);
+  await expect(page.getByRole('img', { name: /page 1 of/ })).toBeVisible();
+  await tabTo(page, page.getByRole('link', { name: 'PDF', exact: true }));
+  expect(await page.evaluate(() => sessionStorage.getItem('touched'))).toBeNull();
 });

@@ -19,6 +19,7 @@ import {
 import { tenths } from '@/core/read';
 import { plural } from '@/core/rules/plural';
 import { part } from '../shared/part';
+import { focusCall } from './useMarks';
 import { Waved, WaveOne, WaveThrough } from './WaveThrough';
 
 const QuotasForm = part(() => import('./QuotasForm'));
@@ -48,11 +49,6 @@ const percent = (share: number): string => `${Math.round(100 * share)} %`;
 
 const inOrder = (calls: readonly string[], numbers: ReadonlyMap<string, number>): string[] =>
   [...calls].sort((a, b) => (numbers.get(a) ?? 0) - (numbers.get(b) ?? 0));
-
-/** Calls are found by their number on the sheet. */
-function focusCall(id: string): void {
-  document.querySelector<HTMLElement>(`[data-call="${CSS.escape(id)}"]`)?.focus();
-}
 
 /** Said of many sections at once: one line, each of them with its figure. */
 const BRIEF: readonly {

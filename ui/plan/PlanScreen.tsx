@@ -112,6 +112,8 @@ export function PlanScreen(props: PlanScreenProps) {
     sheet,
     marks,
     mayEdit,
+    section: section.key,
+    draft,
     stepSection: (by) => {
       const at = sections.indexOf(section) + by;
       chooseSection(sections[(at + sections.length) % sections.length]!.key);

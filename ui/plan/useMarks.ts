@@ -193,10 +193,14 @@ export function useMarks(
   };
 }
 
+/** Calls are found by what they are known by, wherever they stand. */
+export const focusCall = (id: string): void =>
+  document.querySelector<HTMLElement>(`[data-call="${CSS.escape(id)}"]`)?.focus();
+
 /** The call above or below the one that has the focus takes it; gives it, or undefined at an end. */
 export function stepFocus(calls: readonly SheetCall[], by: 1 | -1): string | undefined {
   const at = calls.findIndex((c) => c.id === focusedCall());
   const to = at < 0 ? undefined : calls[at + by]?.id;
-  if (to !== undefined) document.querySelector<HTMLElement>(`[data-call="${CSS.escape(to)}"]`)?.focus();
+  if (to !== undefined) focusCall(to);
   return to;
 }

@@ -4,14 +4,17 @@ import { useMemo } from 'react';
 import { nudgeCall, removeCalls, type SheetCall } from '@/core/plan';
 import { useScreenCommands } from '../shared/commands';
 import { PLAN } from '../shared/screen-commands/plan';
-import { stepFocus, type Marks } from './useMarks';
+import { focusCall, stepFocus, type Marks } from './useMarks';
 import type { SheetState } from './useSheet';
 
 interface Of {
   readonly sheet: SheetState;
   readonly marks: Marks;
   readonly mayEdit: boolean;
+  readonly section: string;
   readonly stepSection: (by: 1 | -1) => void;
+  /** Null: their looks are still measured. */
+  readonly draft: (() => void) | null;
   readonly print: () => void;
   readonly note: (call: SheetCall) => void;
 }
@@ -19,7 +22,16 @@ interface Of {
 // The browser's own events copy, cut and paste.
 const theBrowsers = (): boolean => false;
 
-export function usePlanCommands({ sheet, marks, mayEdit, stepSection, print, note }: Of): void {
+export function usePlanCommands({
+  sheet,
+  marks,
+  mayEdit,
+  section,
+  stepSection,
+  draft,
+  print,
+  note,
+}: Of): void {
   const { calls, printed, edit, undo } = sheet;
   const order = useMemo(() => printed.flatMap((p) => p.calls), [printed]);
   /** Does it to the call that has the focus; false where none has. */
@@ -34,6 +46,12 @@ export function usePlanCommands({ sheet, marks, mayEdit, stepSection, print, not
   const read = {
     next: () => stepSection(1),
     previous: () => stepSection(-1),
+    // A hundred and more buttons lie between the two.
+    plays: () => document.querySelector<HTMLElement>('.suggest')?.focus(),
+    sheet: () => {
+      const first = order.find((call) => call.section === section) ?? order[0];
+      if (first) focusCall(first.id);
+    },
     print,
     below: () => stepFocus(order, 1) !== undefined,
     above: () => stepFocus(order, -1) !== undefined,
@@ -41,6 +59,7 @@ export function usePlanCommands({ sheet, marks, mayEdit, stepSection, print, not
   };
   const change = {
     undo,
+    draft: draft ?? undefined,
     notes: () => onFocused(note),
     up: () => onFocused((call) => edit(nudgeCall(printed, call, -1))),
     down: () => onFocused((call) => edit(nudgeCall(printed, call, 1))),

@@ -4,6 +4,13 @@ export const PLAN = [
   { id: 'undo', label: 'undo the last change', chords: ['Mod+Z'] },
   { id: 'next', label: 'next section', chords: ['Alt+J'] },
   { id: 'previous', label: 'previous section', chords: ['Alt+K'] },
+  { id: 'plays', label: 'the focus to the plays of the section', chords: ['Alt+A'] },
+  {
+    id: 'sheet',
+    label: 'the focus to the calls of the section, or to the first of the sheet',
+    chords: ['Alt+S'],
+  },
+  { id: 'draft', label: 'draft the open sections', chords: ['Alt+O'] },
   { id: 'print', label: 'print preview', chords: ['Alt+P'] },
   { id: 'below', label: 'the focus to the next call', chords: ['ArrowDown'], focused: true },
   { id: 'above', label: 'the focus to the call before', chords: ['ArrowUp'], focused: true },
