@@ -209,13 +209,13 @@ export const CONSTRAINTS: readonly Constraint[] = [
 export const triggerOf = (words: string | null): TriggerCode | null =>
   (Object.keys(TRIGGERS) as TriggerCode[]).find((code) => TRIGGERS[code] === words) ?? null;
 
-/** Triggers that can be seen in a picture before the ball moves; of the sides, where a trigger has one. */
-export function triggersOf(look: FullLook, sides: readonly Side[] = ['L', 'R']): TriggerCode[] {
+/** Triggers that can be seen in a picture before the ball moves. */
+export function triggersOf(look: FullLook): TriggerCode[] {
   const out: TriggerCode[] = [];
   const { defense } = look;
   if (!defense) return out;
   const structure = look.offense.snap;
-  for (const side of sides) {
+  for (const side of ['L', 'R'] as const) {
     const half = sideStructure(structure, side);
     const sign = side === 'L' ? -1 : 1;
     const end = defense.men.filter((d) => d.depth <= 1.6).sort((a, b) => (b.x - a.x) * sign)[0];

@@ -134,15 +134,15 @@ describe('the lane of a post', () => {
   const safeties = (apart: number) =>
     against([-1, 1].map((sign) => ({ does: 'deep', level: 'safety', x: (sign * apart) / 2 })));
   it('handbook: 24 yards apart leave 7, 16 leave 3, with five of reach', () => {
-    expect(postLane(posts, safeties(24))).toMatch(
+    expect(postLane(posts, safeties(24), null)).toMatch(
       /^X on a post between two safeties 24 yards apart as drawn: a lane of 7 yards,/,
     );
-    expect(postLane(posts, safeties(16))).toMatch(/16 yards apart as drawn: a lane of 3 yards,/);
-    expect(postLane(posts, safeties(9))).toMatch(/: no lane,/);
+    expect(postLane(posts, safeties(16), null)).toMatch(/16 yards apart as drawn: a lane of 3 yards,/);
+    expect(postLane(posts, safeties(9), null)).toMatch(/: no lane,/);
   });
   it('needs a post and two safeties deep', () => {
-    expect(postLane(play([['X', 'go', -18]]), safeties(24))).toBeNull();
-    expect(postLane(posts, against([{ does: 'deep', level: 'safety' }]))).toBeNull();
-    expect(postLane(posts, { defense: null } as FullLook)).toBeNull();
+    expect(postLane(play([['X', 'go', -18]]), safeties(24), null)).toBeNull();
+    expect(postLane(posts, against([{ does: 'deep', level: 'safety' }]), null)).toBeNull();
+    expect(postLane(posts, { defense: null } as FullLook, null)).toBeNull();
   });
 });

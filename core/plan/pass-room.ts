@@ -67,15 +67,25 @@ function edgeRoom(drawn: Assignment, look: FullLook): string | null {
 /** A safety's reach to a throw between two, yards (the staff's five of the handbook). */
 const REACH = 5;
 
-/** Half the gap of two safeties less what one reaches; null: no post, or not two of them deep. */
-export function postLane(drawn: Assignment, look: FullLook): string | null {
+/** How far apart their safeties stood, as it is charted: yards, on so many snaps. */
+export interface Apart {
+  readonly mean: number;
+  readonly n: number;
+}
+
+/**
+ * Half the gap of two safeties less what one reaches, by the gap that is charted, else as they are drawn; null: no post,
+ * or not two of them deep.
+ */
+export function postLane(drawn: Assignment, look: FullLook, charted: Apart | null): string | null {
   const posts = [...drawn.jobs].filter(([, job]) => job === 'post').map(([letter]) => letter);
   const safeties = (look.defense?.duties ?? []).filter(
     ({ does, man }) => does === 'deep' && man.level === 'safety',
   );
   if (posts.length === 0 || safeties.length !== 2) return null;
-  const gap = Math.abs(safeties[0]!.man.x - safeties[1]!.man.x);
+  const gap = charted?.mean ?? Math.abs(safeties[0]!.man.x - safeties[1]!.man.x);
   const lane = gap / 2 - REACH;
   const yards = (x: number): string => plural(Math.round(x), 'yard');
-  return `${posts.join(', ')} on a post between two safeties ${yards(gap)} apart as drawn: ${lane > 0 ? `a lane of ${yards(lane)}` : 'no lane'}, half the gap less ${REACH} of reach. An inside release draws them in, an outside one does not.`;
+  const how = charted === null ? 'as drawn' : `on average, charted on ${plural(charted.n, 'snap')}`;
+  return `${posts.join(', ')} on a post between two safeties ${yards(gap)} apart ${how}: ${lane > 0 ? `a lane of ${yards(lane)}` : 'no lane'}, half the gap less ${REACH} of reach. An inside release draws them in, an outside one does not.`;
 }

@@ -17,6 +17,7 @@ const film: FactsFilm = {
   book: DEFAULT_BOOK,
   profile: COLLEGE,
   settings: DEFAULT_RULES.look,
+  snaps,
   columns,
   team: PROGRAM,
   opponent: NEXT_OPPONENT,
@@ -103,7 +104,7 @@ describe('what else is known of a play', () => {
     const all = playFacts(film, named('Stick'), structures.get(named('Stick').id)!);
     const trigger = all.find((f) => f.code === 'trigger')!;
     const [, k, n, chances, ours] =
-      /^When fewer in the box than blockers: Draw instead\. Against 3x1 (\d+) of (\d+) \(\d+–\d+ %\), as the book draws what they showed, ([\d.]+) chances a game with our ([\d.]+) snaps from it\.$/.exec(
+      /^When fewer in the box than blockers: Draw instead\. Against 3x1 (\d+) of (\d+) \(\d+–\d+ %\), by their box against the blockers of this picture, ([\d.]+) chances a game with our ([\d.]+) snaps from it\.$/.exec(
         trigger.text,
       )!;
     expect(trigger.counts!.rows).toHaveLength(Number(k));
@@ -128,6 +129,27 @@ describe('what else is known of a play', () => {
       'When the back-side end chases flat down the line: Boot left instead. Nothing that is logged of them against 3x1 says how often: look for it on film.',
     );
     expect(facts(named('Slip screen')).screen).toMatch(/^Screen left: 2 men under in that half as drawn/);
+  });
+  it('takes the safeties as far apart as they are charted, with the snaps that say so; else as they are drawn', () => {
+    const play = { ...named('Four verticals'), concept: 'post', name: 'Post' };
+    const structure = structures.get(named('Four verticals').id)!;
+    const lane = (of: FactsFilm) => playFacts(of, play, structure).find((f) => f.code === 'lane')!;
+    expect(lane(film).text).toMatch(/ yards apart as drawn: a lane of \d yards?, /);
+    expect(lane(film).counts).toBeNull();
+    let n = 0;
+    const charted = snaps.map((one) => {
+      const theirs = one.snap.defense === NEXT_OPPONENT && one.look?.structureSnap === structure;
+      const safetiesApart = !theirs || one.snap.result === 'no_play' ? null : [24, 26, 22, null][n++ % 4]!;
+      return { ...one, look: one.look, snap: { ...one.snap, safetiesApart } };
+    });
+    const found = lane({ ...film, snaps: charted });
+    const rows = select(columns, { defense: [NEXT_OPPONENT], structureSnap: [structure] });
+    const said = [...rows].map((i) => charted[i]!.snap.safetiesApart).filter((yards) => yards !== null);
+    const mean = said.reduce((a, b) => a + b, 0) / said.length;
+    expect(found.text).toContain(
+      `${Math.round(mean)} yards apart on average, charted on ${said.length} snaps: a lane of ${Math.round(mean / 2 - 5)} yards, `,
+    );
+    expect(found.counts!.rows).toHaveLength(said.length);
   });
   it('says nothing of a play that no book draws and no film holds', () => {
     expect(playFacts(film, aPlay('x', 'no such play', { formation: null }), null)).toEqual([]);

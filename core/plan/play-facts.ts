@@ -1,7 +1,9 @@
 /** What else is known of a play before it is called: its blocks or routes against what they show most, jobs, film, set-ups. */
+import { mean } from 'd3-array';
 import { assignmentPaths, assignPlay, drawSnap, playOf, TRIGGERS, type Book } from '../book';
 import type { LevelProfile } from '../field/profile';
 import { lookSentences, type FullLook, type LookSettings } from '../look';
+import type { CountedSnap } from '../read/counted';
 import { select, wordAt, type Columns } from '../read/columns';
 import { intervalText, tenths } from '../read/rates';
 import type { NamedRows } from '../read/reels';
@@ -17,6 +19,7 @@ export interface FactsFilm {
   readonly book: Book;
   readonly profile: LevelProfile;
   readonly settings: LookSettings;
+  readonly snaps: readonly CountedSnap[];
   readonly columns: Columns;
   readonly team: string;
   readonly opponent: string;
@@ -58,7 +61,7 @@ export function playFacts(film: FactsFilm, play: PlayCard, structure: string | n
       film.profile,
       { settings: film.settings },
     );
-    if (look) for (const fact of againstIt(film, play, look)) out.push(fact);
+    if (look && structure !== null) for (const fact of againstIt(film, play, look, structure)) out.push(fact);
   }
   if (structure !== null) for (const fact of triggerFacts(film, play, structure)) out.push(fact);
   const jobs = jobsOf(film.book, film.profile, playFields(play));
@@ -107,7 +110,7 @@ function triggerFacts(film: FactsFilm, play: PlayCard, structure: string): PlayF
   if (complements.length === 0) return [];
   const ours = select(columns, { offense: [team] });
   const from = select(columns, { offense: [team], structureSnap: [structure] });
-  const mean = perGameIn(columns, ours)(from)?.mean ?? null;
+  const often = perGameIn(columns, ours)(from)?.mean ?? null;
   return complements.map(({ trigger, other, instead }): PlayFact => {
     const shown = triggerShown(film, play, structure, trigger);
     const when = TRIGGERS[trigger];
@@ -122,19 +125,38 @@ function triggerFacts(film: FactsFilm, play: PlayCard, structure: string): PlayF
       };
     const { rate, rows } = shown;
     const chances =
-      mean === null || rate.share === null
+      often === null || rate.share === null
         ? ''
-        : `, ${tenths(mean * rate.share)} chances a game with our ${tenths(mean)} snaps from it`;
+        : `, ${tenths(often * rate.share)} chances a game with our ${tenths(often)} snaps from it`;
     return {
       code: 'trigger',
-      text: `${what}. Against ${structure} ${rate.k} of ${rate.n} (${intervalText(rate)}), as the book draws what they showed${chances}.`,
+      text: `${what}. Against ${structure} ${rate.k} of ${rate.n} (${intervalText(rate)}), ${shown.by}${chances}.`,
       counts: { title: `${when}, against ${structure}`, rows },
     };
   });
 }
 
+/** How far apart their safeties stood against a structure, where it is charted; null: nowhere. */
+function safetiesApart({ snaps, columns, opponent }: FactsFilm, structure: string) {
+  const apart = (row: number): number | null => {
+    const yards = snaps[row]!.snap.safetiesApart;
+    return typeof yards === 'number' ? yards : null;
+  };
+  const rows = select(columns, { defense: [opponent], structureSnap: [structure] }).filter(
+    (row) => apart(row) !== null,
+  );
+  return rows.length === 0
+    ? null
+    : {
+        mean: mean(rows, apart)!,
+        n: rows.length,
+        counts: { title: `Safeties apart, against ${structure}`, rows },
+      };
+}
+
 /** A run by its count and who is free; a pass by its deep routes against the deep men. */
-function againstIt({ book, profile, settings }: FactsFilm, play: PlayCard, look: FullLook): PlayFact[] {
+function againstIt(film: FactsFilm, play: PlayCard, look: FullLook, structure: string): PlayFact[] {
+  const { book, profile, settings } = film;
   const sentences = lookSentences(look, settings);
   const said = (code: string, as: PlayFact['code']): PlayFact[] =>
     sentences.filter((s) => s.code === code).map(({ text }) => ({ code: as, text, counts: null }));
@@ -148,11 +170,12 @@ function againstIt({ book, profile, settings }: FactsFilm, play: PlayCard, look:
     (path) => path.kind === 'route' && path.points.at(-1)![1] >= DEEP_YARDS,
   );
   const { coverage } = defense;
-  const lane = postLane(drawn, look);
+  const apart = safetiesApart(film, structure);
+  const lane = postLane(drawn, look, apart);
   const screen = screenRoom(known.def.pass, drawn, look);
   return [
     ...(screen === null ? [] : [{ code: 'screen' as const, counts: null, text: screen }]),
-    ...(lane === null ? [] : [{ code: 'lane' as const, counts: null, text: lane }]),
+    ...(lane === null ? [] : [{ code: 'lane' as const, counts: apart?.counts ?? null, text: lane }]),
     {
       code: 'deep',
       counts: null,

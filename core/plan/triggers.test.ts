@@ -56,79 +56,112 @@ describe('what a play waits for', () => {
   });
 });
 
+const theirs = (structure: string) =>
+  snaps.filter(
+    ({ snap, look }) =>
+      snap.defense === NEXT_OPPONENT &&
+      look?.structureSnap === structure &&
+      ['run', 'pass', 'rpo'].includes(snap.play!) &&
+      snap.result !== 'no_play',
+  );
+const told = (value: unknown): value is string => typeof value === 'string' && value !== '?' && value !== '-';
+/** The first of their snaps against a structure, one after the other, with fields of their own. */
+function charted(structure: string, fields: readonly Partial<Snap>[]): TriggerFilm {
+  const wanted = new Map(
+    theirs(structure)
+      .slice(0, fields.length)
+      .map(({ snap }, i) => [snap.snapId, fields[i]!]),
+  );
+  return film(counted(logged.map((game) => game.map((snap) => ({ ...snap, ...wanted.get(snap.snapId) })))));
+}
+
 describe('how often they show it', () => {
-  it('is what each snap, drawn alone with the play’s picture, shows; by a plain loop', () => {
-    const codes: TriggerCode[] = [
-      'box light',
-      'middle open',
-      'corner off and inside',
-      'pressure from the edge',
-    ];
+  it('coverages and pressures: what each snap, drawn alone with the play’s picture, shows; by a plain loop', () => {
     for (const play of [named('Draw'), named('Stick'), named('Power left')])
       for (const structure of ['2x2', '3x1'])
-        for (const trigger of codes) {
-          const { direction } = playFields(play);
-          const side =
-            play.kind !== 'pass' && (direction === 'L' || direction === 'R') ? [direction] : undefined;
-          const shows: string[] = [];
-          const of: string[] = [];
-          for (const { snap, look } of snaps) {
-            if (snap.defense !== NEXT_OPPONENT || look?.structureSnap !== structure) continue;
-            if (!['run', 'pass', 'rpo'].includes(snap.play!) || snap.result === 'no_play') continue;
-            const told = (value: unknown): boolean => typeof value === 'string' && value !== '?';
-            if (!told(snap.front) || snap.front === '-') continue;
-            if (trigger !== 'box light' && (!told(snap.coverage) || snap.coverage === '-')) continue;
-            if (trigger === 'pressure from the edge' && !told(snap.pressure)) continue;
-            of.push(snap.snapId);
-            const drawn = lookOf(
-              DEFAULT_BOOK,
-              {
-                ...playFields(play),
-                front: snap.front,
-                coverage: trigger === 'box light' ? null : snap.coverage,
-                pressure: trigger === 'pressure from the edge' ? snap.pressure : '-',
-              },
-              COLLEGE,
-              DEFAULT_RULES.look,
-            );
-            if (drawn && triggersOf(drawn, side).includes(trigger)) shows.push(snap.snapId);
-          }
+        for (const trigger of ['middle open', 'pressure from the edge'] as const) {
+          const edge = trigger === 'pressure from the edge';
+          const of = theirs(structure).filter(
+            ({ snap }) =>
+              told(snap.front) &&
+              told(snap.coverage) &&
+              (!edge || told(snap.pressure) || snap.pressure === '-'),
+          );
+          const shows = of.filter(({ snap: { front, coverage, pressure } }) => {
+            const fields = { ...playFields(play), front, coverage, pressure: edge ? pressure : '-' };
+            const drawn = lookOf(DEFAULT_BOOK, fields, COLLEGE, DEFAULT_RULES.look);
+            return drawn !== null && triggersOf(drawn).includes(trigger);
+          });
           const found = triggerShown(demo, play, structure, trigger)!;
           const what = `${play.name}, ${structure}, ${trigger}`;
           expect([found.rate.k, found.rate.n], what).toEqual([shows.length, of.length]);
           expect(
             [...found.rows].map((i) => demo.columns.ids[i]),
             what,
-          ).toEqual(shows);
+          ).toEqual(shows.map((s) => s.snap.snapId));
         }
   });
+  it('the box that is logged against the play’s own blockers: one of it is left to the read (common practice)', () => {
+    // Five linemen; an attached tight end and every back but the carrier block too.
+    for (const [name, structure, blockers] of [
+      ['Draw', '2x2', 5],
+      ['Stick', '3x1', 5],
+      ['Power left', '3x1', 7],
+    ] as const) {
+      const of = theirs(structure).filter(({ snap, look }) => told(snap.front) && told(look?.boxCount));
+      const [light, loaded] = [-1, 1].map(
+        (sign) => of.filter(({ look }) => Math.sign(Number(look!.boxCount) - 1 - blockers) === sign).length,
+      );
+      const shown = (trigger: TriggerCode) => triggerShown(demo, named(name), structure, trigger)!.rate;
+      expect([shown('box light').k, shown('box loaded').k, shown('box light').n], name).toEqual([
+        light,
+        loaded,
+        of.length,
+      ]);
+    }
+  });
+  it('corners as they are charted, on either side; one without technique or leverage says nothing', () => {
+    const corner = (technique: string | null, leverage: string | null, right = false): Partial<Snap> =>
+      (right
+        ? { cornerRightTechnique: technique, cornerRightLeverage: leverage }
+        : { cornerLeftTechnique: technique, cornerLeftLeverage: leverage }) as Partial<Snap>;
+    const of = charted('2x2', [
+      corner('off', 'inside'),
+      corner('off', 'inside', true),
+      corner('off', 'outside'),
+      corner('press', 'outside'),
+      corner('off', null),
+      corner(null, 'inside'),
+      { ...corner('press', 'inside'), ...corner('off', 'inside', true) },
+    ]);
+    const shown = (trigger: TriggerCode) => triggerShown(of, named('Curl-flat'), '2x2', trigger)!.rate;
+    expect([shown('corner off and inside').k, shown('corner off and inside').n]).toEqual([3, 5]);
+    expect([shown('corner pressed outside').k, shown('corner pressed outside').n]).toEqual([1, 5]);
+  });
   it('of a man who is read by what is charted of him; others, and blanks, are not counted', () => {
-    const said: readonly (readonly [key: string | null, action: string | null])[] = [
+    const said = [
       ['end', 'crash'],
       ['DE', 'chases down'],
       ['end', 'sat'],
       ['end', null],
       ['will', 'crash'],
       [null, null],
-    ];
-    let at = 0;
-    const read = logged.map((game) =>
-      game.map((snap) => {
-        if (snap.defense !== NEXT_OPPONENT || snap.play !== 'run' || at >= said.length) return snap;
-        const [readKey, keyAction] = said[at++]!;
-        return { ...snap, readKey, keyAction };
-      }),
+    ] as const;
+    const of = charted(
+      '3x1',
+      said.map(([readKey, keyAction]) => ({ readKey, keyAction })),
     );
-    const of = film(counted(read));
-    const all = ['2x2', '3x1', '2x1', '3x2', '1x1', '2x0', '1x2', '4x1'].flatMap(
-      (structure) => triggerShown(of, named('Wide zone right'), structure, 'back-side end crashes') ?? [],
-    );
-    expect(all.reduce((sum, { rate }) => sum + rate.k, 0)).toBe(2);
-    expect(all.reduce((sum, { rate }) => sum + rate.n, 0)).toBe(3);
+    const { rate, by } = triggerShown(of, named('Wide zone right'), '3x1', 'back-side end crashes')!;
+    expect([rate.k, rate.n, by]).toEqual([2, 3, 'by the man who is read']);
   });
   it('where nothing says it there is no number: no film, no field', () => {
     expect(triggerShown(demo, named('Draw'), '5x0', 'box light')).toBeNull();
-    expect(triggerShown(demo, named('Power left'), '3x1', 'end inside the wing')).toBeNull();
-    expect(triggerShown(demo, named('Boot left'), '3x1', 'back-side end crashes')).toBeNull();
+    for (const trigger of [
+      'end inside the wing',
+      'overhang in the box',
+      'corner off and inside',
+      'back-side end crashes',
+    ] as const)
+      expect(triggerShown(demo, named('Power left'), '3x1', trigger), trigger).toBeNull();
   });
 });

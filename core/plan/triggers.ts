@@ -1,15 +1,14 @@
 /**
- * How often a defense shows what a complement waits for: its fronts, coverages and pressures against a structure, each
- * drawn against the play's own picture, as many times as they were shown; a man who is read by what is charted of him.
+ * How often a defense shows what a complement waits for, against a structure: the box that is logged against the play's
+ * own blockers, corners and men who are read as they are charted, coverages and pressures as the book has them.
  */
 import { lookOf, triggerOf, triggersOf, type Book, type TriggerCode } from '../book';
 import { CONSTRAINTS } from '../book/presentations';
 import type { LevelProfile } from '../field/profile';
-import type { LookSettings } from '../look';
-import { groupBy } from '../read/cells';
-import { FIRST_VALUE, select, wordAt, type Columns } from '../read/columns';
-import type { FilterField } from '../read/filters';
+import { boxVerdict, type LookSettings } from '../look';
+import { CODE_NONE, select, wordAt, type Columns } from '../read/columns';
 import { rateOf, type Rate } from '../read/rates';
+import { NONE } from '../snap/snap';
 import { playFields, type PlayCard } from './sheet';
 
 export interface TriggerFilm {
@@ -21,7 +20,8 @@ export interface TriggerFilm {
   readonly plays: readonly PlayCard[];
 }
 export interface TriggerShown {
-  readonly trigger: TriggerCode;
+  /** How it was counted. */
+  readonly by: string;
   /** Snaps that show it, of those that say whether they do. */
   readonly rate: Rate;
   readonly rows: Uint32Array;
@@ -59,64 +59,138 @@ export function complementsOf(play: PlayCard, plays: readonly PlayCard[]): Compl
   return out;
 }
 
-/** What must be tagged for a trigger to be seen; null: where an end stands by a wing no front says. */
-const SEEN_BY: Readonly<Record<TriggerCode, readonly FilterField[] | null>> = {
+/**
+ * What a trigger is read by on film; null: nothing that is logged says it. Where an end stands by a wing, and whether the
+ * man over the slot is in the box, no front or coverage word says: counted from the book's drawing they were always so,
+ * or never.
+ */
+type ReadBy = 'box' | 'corners' | 'coverage' | 'pressure' | 'key';
+const READ_BY: Readonly<Record<TriggerCode, ReadBy | null>> = {
   'end inside the wing': null,
-  'box loaded': ['front'],
-  'box light': ['front'],
-  'corner off and inside': ['front', 'coverage'],
-  'corner pressed outside': ['front', 'coverage'],
-  'overhang in the box': ['front', 'coverage'],
-  'middle open': ['front', 'coverage'],
-  'pressure from the edge': ['front', 'coverage', 'pressure'],
-  'back-side end crashes': ['readKey', 'keyAction'],
+  'overhang in the box': null,
+  'box loaded': 'box',
+  'box light': 'box',
+  'corner off and inside': 'corners',
+  'corner pressed outside': 'corners',
+  'middle open': 'coverage',
+  'pressure from the edge': 'pressure',
+  'back-side end crashes': 'key',
+};
+/** How it was counted, after "against 3x1". */
+const READ_WORDS: Readonly<Record<ReadBy, string>> = {
+  box: 'by their box against the blockers of this picture',
+  corners: 'by the corners as they are charted',
+  coverage: 'by the coverages they showed',
+  pressure: 'by the pressures they showed',
+  key: 'by the man who is read',
 };
 /** What a charter writes of an end who chases down the line (common practice). */
 const CRASHES = /crash|chase|squeeze|close/i;
 const END = /\bends?\b|^d?e$/i;
 
+type Of = Pick<TriggerFilm, 'book' | 'profile' | 'settings' | 'columns'>;
+/** Whether a snap shows it: null where nothing says. */
+type Shows = (row: number) => boolean | null;
+
+/** The play's own blockers against the box that is logged, or as their front stands. */
+function byBox({ book, profile, settings, columns }: Of, play: PlayCard, wanted: 'light' | 'loaded'): Shows {
+  const { front, boxCount } = columns.text;
+  const blockers = new Map<string, number | null>();
+  return (row) => {
+    const [called, box] = [wordAt(front, row), wordAt(boxCount, row)];
+    if (called === null || box === null) return null;
+    let here = blockers.get(called);
+    if (here === undefined) {
+      const look = lookOf(book, { ...playFields(play), front: called }, profile, settings);
+      blockers.set(called, (here = look?.defense?.front?.blockers ?? null));
+    }
+    return here === null ? null : boxVerdict(Number(box), here) === wanted;
+  };
+}
+
+/** A corner whose technique and leverage are charted, on either side. */
+function byCorners(
+  { columns: { text } }: Of,
+  technique: 'off' | 'press',
+  leverage: 'inside' | 'outside',
+): Shows {
+  const sides = [
+    [text.cornerLeftTechnique, text.cornerLeftLeverage],
+    [text.cornerRightTechnique, text.cornerRightLeverage],
+  ] as const;
+  return (row) => {
+    const said = sides
+      .map(([how, where]) => [wordAt(how, row), wordAt(where, row)] as const)
+      .filter(([how, where]) => how !== null && where !== null);
+    return said.length === 0 ? null : said.some(([how, where]) => how === technique && where === leverage);
+  };
+}
+
+/** Their front with the coverage, and the pressure, drawn against the play's own picture. */
+function byDrawing(
+  { book, profile, settings, columns: { text } }: Of,
+  play: PlayCard,
+  trigger: TriggerCode,
+): Shows {
+  const drawn = new Map<string, boolean>();
+  return (row) => {
+    const [front, coverage] = [wordAt(text.front, row), wordAt(text.coverage, row)];
+    if (front === null || coverage === null) return null;
+    let pressure: string | null = NONE;
+    if (READ_BY[trigger] === 'pressure') {
+      // A pressure that nobody brought is tagged as none.
+      pressure = text.pressure.codes[row] === CODE_NONE ? NONE : wordAt(text.pressure, row);
+      if (pressure === null) return null;
+    }
+    const key = [front, coverage, pressure].join('|');
+    let shows = drawn.get(key);
+    if (shows === undefined) {
+      const look = lookOf(book, { ...playFields(play), front, coverage, pressure }, profile, settings);
+      drawn.set(key, (shows = look !== null && triggersOf(look).includes(trigger)));
+    }
+    return shows;
+  };
+}
+
+const byKey =
+  ({ columns: { text } }: Of): Shows =>
+  (row) => {
+    const [key, action] = [wordAt(text.readKey, row), wordAt(text.keyAction, row)];
+    return key === null || action === null || !END.test(key) ? null : CRASHES.test(action);
+  };
+
+function showsOf(film: Of, play: PlayCard, trigger: TriggerCode): Shows | null {
+  switch (READ_BY[trigger]) {
+    case 'box':
+      return byBox(film, play, trigger === 'box light' ? 'light' : 'loaded');
+    case 'corners':
+      return trigger === 'corner off and inside'
+        ? byCorners(film, 'off', 'inside')
+        : byCorners(film, 'press', 'outside');
+    case 'coverage':
+    case 'pressure':
+      return byDrawing(film, play, trigger);
+    case 'key':
+      return byKey(film);
+    case null:
+      return null;
+  }
+}
+
 /** Of one trigger; null: nothing on their film against this structure says whether it is there. Cost: a look each different answer. */
 export function triggerShown(
-  { book, profile, settings, columns, opponent }: TriggerFilm,
+  film: TriggerFilm,
   play: PlayCard,
   structure: string,
   trigger: TriggerCode,
 ): TriggerShown | null {
-  const { text, weight } = columns;
-  const seenBy = SEEN_BY[trigger];
-  if (seenBy === null) return null;
+  const shows = showsOf(film, play, trigger);
+  if (shows === null) return null;
+  const { columns, opponent } = film;
   const faced = select(columns, { defense: [opponent], structureSnap: [structure] });
-  const known = (row: number, field: FilterField): boolean => {
-    // A pressure that nobody brought is tagged as none.
-    const code = text[field].codes[row]!;
-    return code >= FIRST_VALUE || (field === 'pressure' && code === text.pressure.codeOf.get('-'));
-  };
-  const judged = faced.filter((row) => seenBy.every((field) => known(row, field)));
-  const shows = new Set<number>();
-  if (trigger === 'back-side end crashes') {
-    const ends = judged.filter((row) => END.test(wordAt(text.readKey, row) ?? ''));
-    for (const row of ends) if (CRASHES.test(wordAt(text.keyAction, row) ?? '')) shows.add(row);
-    return told(trigger, weight, ends, shows);
-  }
-  const fields = playFields(play);
-  const side = play.kind === 'pass' ? null : fields.direction;
-  for (const { words, rows } of groupBy(columns, judged, seenBy, true)) {
-    const [front, coverage = null, pressure = '-'] = words;
-    const look = lookOf(book, { ...fields, front, coverage, pressure }, profile, settings);
-    if (look && triggersOf(look, side === 'L' || side === 'R' ? [side] : undefined).includes(trigger))
-      for (const row of rows) shows.add(row);
-  }
-  return told(trigger, weight, judged, shows);
+  const rows = faced.filter((row) => shows(row) === true);
+  const rest = faced.filter((row) => shows(row) === false);
+  return rows.length + rest.length === 0
+    ? null
+    : { by: READ_WORDS[READ_BY[trigger]!], rows, rate: rateOf(columns.weight, rows, rest) };
 }
-
-const told = (
-  trigger: TriggerCode,
-  weight: Columns['weight'],
-  judged: Uint32Array,
-  shows: ReadonlySet<number>,
-): TriggerShown | null => {
-  if (judged.length === 0) return null;
-  const rows = judged.filter((row) => shows.has(row));
-  const rest = judged.filter((row) => !shows.has(row));
-  return { trigger, rows, rate: rateOf(weight, rows, rest) };
-};

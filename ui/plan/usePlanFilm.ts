@@ -111,6 +111,7 @@ export function usePlanFilm(
           book,
           profile: profiles[level],
           settings: rules.look,
+          snaps,
           columns,
           team,
           opponent,
@@ -125,7 +126,7 @@ export function usePlanFilm(
         play,
         structures?.get(play.id) ?? null,
       ),
-    [book, profiles, level, rules, columns, team, opponent, plays, jobs, ours, structures],
+    [book, profiles, level, rules, snaps, columns, team, opponent, plays, jobs, ours, structures],
   );
   return { snaps, columns, toMeasure, suggestions, argued, sizes, answers, sectionsArgued, jobs, factsOf };
 }
