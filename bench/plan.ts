@@ -124,6 +124,7 @@ export const planRows = (): Promise<Row[]> =>
         for (const key of others) later.push(await ranked(page, key));
       }
       const { gaps, long } = await dragged(page);
+      const still = await counting(await page.context().newPage());
       const row = (what: string, times: readonly number[], note = ''): Row => ({
         what,
         n: times.length,
@@ -141,25 +142,24 @@ export const planRows = (): Promise<Row[]> =>
           gaps,
           `${long} tasks over 50 ms in ten seconds`,
         ),
+        row(
+          `the same on an empty page that counts for ${COUNTS_MS} ms a frame`,
+          still.gaps,
+          `${still.long} tasks over 50 ms: what the machine adds`,
+        ),
       ];
     } finally {
       await browser.close();
     }
   });
 
-/** Ten seconds of a play dragged over the sheet. */
-async function dragged(page: Page): Promise<{ gaps: number[]; long: number }> {
-  const grip = page.locator('[aria-label="Suggestions"] li strong').first();
-  await grip.evaluate((e) => e.scrollIntoView({ block: 'center' }));
-  const play = (await grip.boundingBox())!;
-  await page.mouse.move(play.x + 10, play.y + 5);
-  await page.mouse.down();
-  await page.mouse.move(play.x + 40, play.y + 20, { steps: 4 });
-  const held = async (): Promise<void> => {
-    if ((await page.locator('[aria-label="Suggestions"] li[style*="translate"]').count()) !== 1)
-      throw new Error('nothing is dragged: what is measured would be a mouse that passes');
-  };
-  await held();
+interface Seen {
+  readonly gaps: number[];
+  readonly long: number;
+}
+
+/** Ten seconds of a pointer that moves: gaps between frames, ms, and tasks over 50 ms. */
+async function watched(page: Page): Promise<Seen> {
   // As text: the loader of the command line would wrap the named function with a helper that the page does not know.
   await page.evaluate(`{
     window.gaps = []; window.long = 0; window.stopped = false;
@@ -176,11 +176,56 @@ async function dragged(page: Page): Promise<{ gaps: number[]; long: number }> {
   const until = Date.now() + 10_000;
   for (let i = 0; Date.now() < until; i++)
     await page.mouse.move(620 + 300 * Math.sin(i / 40), 430 + 130 * Math.cos(i / 25));
-  const seen = await page.evaluate(() => {
-    const w = window as unknown as { gaps: number[]; long: number; stopped: boolean };
+  return page.evaluate(() => {
+    const w = window as unknown as Seen & { stopped: boolean };
     w.stopped = true;
     return { gaps: w.gaps, long: w.long };
   });
+}
+
+/** About what a frame of the drag costs. */
+const COUNTS_MS = 8;
+
+/** A page of which the cost is known: its long tasks are the machine's. */
+async function counting(page: Page): Promise<Seen> {
+  await page.evaluate(`{
+    // So many steps, not so much time: a processor that is taken away makes it longer.
+    const work = (steps) => {
+      let sum = 0;
+      for (let i = 0; i < steps; i++) sum = (sum + i) % 7919;
+      return sum;
+    };
+    let best = Infinity;
+    for (let round = 0; round < 200; round++) {
+      const began = performance.now();
+      work(1e5);
+      best = Math.min(best, performance.now() - began);
+    }
+    const count = () => {
+      work((1e5 * ${COUNTS_MS}) / best);
+      requestAnimationFrame(count);
+    };
+    requestAnimationFrame(count);
+  }`);
+  const seen = await watched(page);
+  await page.close();
+  return seen;
+}
+
+/** Ten seconds of a play dragged over the sheet. */
+async function dragged(page: Page): Promise<Seen> {
+  const grip = page.locator('[aria-label="Suggestions"] li strong').first();
+  await grip.evaluate((e) => e.scrollIntoView({ block: 'center' }));
+  const play = (await grip.boundingBox())!;
+  await page.mouse.move(play.x + 10, play.y + 5);
+  await page.mouse.down();
+  await page.mouse.move(play.x + 40, play.y + 20, { steps: 4 });
+  const held = async (): Promise<void> => {
+    if ((await page.locator('[aria-label="Suggestions"] li[style*="translate"]').count()) !== 1)
+      throw new Error('nothing is dragged: what is measured would be a mouse that passes');
+  };
+  await held();
+  const seen = await watched(page);
   await held();
   await page.keyboard.press('Escape');
   await page.mouse.up();
