@@ -4,6 +4,7 @@ import {
   auditChecks,
   CATALOG,
   findSection,
+  USUAL_PRINTS,
   type Check,
   type SectionSpec,
   type SheetCall,
@@ -16,7 +17,6 @@ import { auditsOf, filmOf, looksOf } from './sheet-film';
 /** The audits of a `sheet.json`; 1 when there is one. */
 export async function audit(args: string[]): Promise<number> {
   const { values, rest } = readOptions(args, ['film', 'book', 'level']);
-  const profile = levelOption(values.level);
   let raw: unknown;
   try {
     raw = JSON.parse(readFileOrSay(rest[0], 'a sheet.json').toString('utf8'));
@@ -31,10 +31,16 @@ export async function audit(args: string[]): Promise<number> {
   }
   const { team, opponent, side, sections: given, checks: answers } = read.data;
   const book = values.book === undefined ? null : bookOption(values.book);
-  const film = values.film === undefined ? null : filmOf(values.film, profile, team, book);
+  const film = values.film === undefined ? null : filmOf(values.film, values, team, book);
   const sections = given.map(
     ({ id, title }): SectionSpec =>
-      findSection(id, CATALOG) ?? { key: id, label: title, filter: null, ranges: {}, kinds: [] },
+      findSection(id, [...(film?.staff.sections ?? []), ...CATALOG]) ?? {
+        key: id,
+        label: title,
+        filter: null,
+        ranges: {},
+        kinds: [],
+      },
   );
   const calls = given.flatMap(({ id: section, calls: list }) =>
     list.map((c, order): SheetCall => ({
@@ -69,10 +75,11 @@ export async function audit(args: string[]): Promise<number> {
     throw new Plain('what a check table leaves open is counted on their film: --film FILE');
   const found =
     side === 'defense'
-      ? auditChecks(film!.columns, opponent, checks, looksOf(film!, opponent, checks, profile))
+      ? auditChecks(film!.columns, opponent, checks, looksOf(film!, opponent, checks))
       : auditsOf(film, { team, opponent }, calls, sections, {
           book: film?.book ?? DEFAULT_BOOK,
-          level: profile,
+          level: film?.staff.level ?? levelOption(values.level),
+          figures: film?.staff.figures ?? USUAL_PRINTS,
         }).audits;
   print({
     team,

@@ -2,7 +2,10 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { expect, it } from 'vitest';
-import { snapToRow, writeCsv } from '../core/table';
+import { COLLEGE } from '../core/field';
+import { SECTIONS, USUAL_PRINTS } from '../core/plan';
+import { countGame, DEFAULT_RULES, isTendency, SUCCESS_50_70_100 } from '../core/read';
+import { pack, snapToRow, writeCsv } from '../core/table';
 import { DEMO_SEED, simulateSeason } from '../demo/league';
 import { shell } from './shell.fixture';
 
@@ -102,6 +105,75 @@ it('sheet drafts both sides of the ball, and audit says of it what was said with
     expect(wrong.code).toBe(2);
     expect(wrong.err).toMatch(words);
   }
+});
+
+it('a file is counted, sectioned and printed as its staff does, where it says how', () => {
+  const season = simulateSeason(DEMO_SEED, { tells: true, weeks: 4 });
+  const { home: team, away: opponent } = season[0]!;
+  const snaps = season.flatMap((g) => g.snaps);
+  const rules = { ...DEFAULT_RULES, success: SUCCESS_50_70_100 };
+  const program = (changes: object): string =>
+    JSON.stringify({
+      name: 'A staff',
+      level: 'college',
+      season: 2026,
+      team,
+      week: 5,
+      opponent,
+      rules,
+      sections: [
+        { key: 'own-early', label: 'Early downs', filter: { bucket: ['1-10'] }, ranges: {}, kinds: [] },
+        ...SECTIONS.filter((s) => s.key.startsWith('third')),
+      ],
+      prints: {
+        ...USUAL_PRINTS,
+        signals: [
+          { word: 'trips', signal: 'fist' },
+          { word: 'doubles', signal: 'fist' },
+        ],
+      },
+      ...changes,
+    });
+  const packed = (name: string, changes: object = {}): string => {
+    const files = { 'snaps.csv': csv(snaps), 'program.json': program(changes) };
+    writeFileSync(file(name), pack(Object.entries(files).map(([of, text]) => ({ name: of, text }))));
+    return file(name);
+  };
+  const ours = packed('ours.zip');
+  const counted = vobrik('read', ours, '--by', 'play', '--team', team, '--measure', 'success');
+  expect(counted.err).toBe('');
+  const runs = (
+    JSON.parse(counted.out) as { rows: { play: string; success: { k: number; n: number } }[] }
+  ).rows.find((r) => r.play === 'run')!.success;
+  // Half on first down, seven tenths on second, all of it after: by a plain loop.
+  let [k, n] = [0, 0];
+  for (const { snap, ...of } of season.flatMap((g) => countGame(g.snaps, COLLEGE, null, DEFAULT_RULES))) {
+    if (snap.offense !== team || snap.play !== 'run' || !isTendency({ snap, ...of })) continue;
+    const [gain, distance] = [snap.gain, snap.distance];
+    if (gain === null || distance === null || snap.down === null) continue;
+    n++;
+    if (gain >= distance || (snap.down < 3 && 10 * gain >= [5, 7][snap.down - 1]! * distance)) k++;
+  }
+  expect(runs).toMatchObject({ k, n });
+  const args = ['--team', team, '--opponent', opponent, '--out', file('theirs')];
+  const made = vobrik('sheet', ours, ...args);
+  expect([made.code, made.err]).toEqual([0, '']);
+  const sheet = JSON.parse(readFileSync(path.join(file('theirs'), 'sheet.json'), 'utf8')) as {
+    sections: { id: string; expected: { mean: number } | null; calls: unknown[] }[];
+    audits: { code: string; sentence: string }[];
+  };
+  expect(sheet.sections.map((s) => s.id)).toEqual([
+    'own-early',
+    ...SECTIONS.flatMap((s) => (s.key.startsWith('third') ? s.key : [])),
+  ]);
+  expect(sheet.sections[0]!.expected!.mean).toBeGreaterThan(5);
+  expect(sheet.audits.map((a) => a.code)).toContain('same_signal');
+  // Read back with the film, a section of the staff's own is counted as it was.
+  const again = vobrik('audit', path.join(file('theirs'), 'sheet.json'), '--film', ours);
+  expect((JSON.parse(again.out) as { audits: unknown }).audits).toEqual(sheet.audits);
+  // What cannot be read is named.
+  const wrong = vobrik('read', packed('wrong.zip', { prints: { band: 4 } }), '--by', 'play');
+  expect([wrong.code, wrong.err]).toEqual([2, expect.stringMatching(/program\.json.*prints/)]);
 });
 
 it('report writes paper, a workbook, a table a file and JSON; every number is a plain count of the snaps', () => {

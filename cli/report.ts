@@ -1,7 +1,6 @@
 /** `report FILE --team KEY --out DIR`: the scouting report of a file's film as PDF, XLSX, CSV and report.json. */
 import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { LEVEL_PROFILES } from '../core/field/profile';
 import {
   OWN_SECTIONS,
   BOARD_SIDES,
@@ -13,7 +12,6 @@ import {
   buildReport,
   glossaryOf,
   countGame,
-  DEFAULT_RULES,
   filmKind,
   ofKicks,
   REPORT_UNITS,
@@ -34,7 +32,7 @@ import { plural } from '../core/rules/plural';
 import { lookCards } from '../render/report-print';
 import { playersPdf, reportPdf, type ReportToPrint } from '../render/report-pdf';
 import { reportWorkbook } from '../store/report-xlsx';
-import { doubtsOption, levelOption, print, readOptions } from './options';
+import { print, readOptions } from './options';
 import { Plain } from './paths';
 import { readGames } from './tables';
 
@@ -56,7 +54,6 @@ export async function report(args: string[]): Promise<number> {
     ['team', 'side', 'out', 'level', 'film', 'half-life', 'doubts', 'paper', 'sections'],
     ['breaks'],
   );
-  const fallback = levelOption(values.level);
   if (!values.team) throw new Plain('name the team that is reported on: --team KEY');
   if (!values.out) throw new Plain('name a folder to write to: --out FOLDER');
   const wanted = values.side ?? 'offense';
@@ -78,13 +75,12 @@ export async function report(args: string[]): Promise<number> {
   const halfLife = values['half-life'] === undefined ? null : Number(values['half-life']);
   if (halfLife !== null && !(halfLife > 0))
     throw new Plain(`--half-life ${values['half-life']} is not a number of games above 0`);
-  const rules = { ...DEFAULT_RULES, doubts: doubtsOption(values.doubts) };
-  const { games, levelOf, phaseOf, weighed, book } = readGames(rest[0]);
+  const { games, phaseOf, weighed, book, staff, profileOf } = readGames(rest[0], values);
+  const { rules, level: fallback } = staff;
   const weightOf = (key: string): number | null => weighed.find((g) => g.key === key)?.weight ?? null;
   // Film that a staff left out, and seven-on-seven, do not count here.
   const chosen = [...games].filter(
-    ([key]) =>
-      filmKind({ level: levelOf(key) ?? fallback.key, phase: phaseOf(key), weight: weightOf(key) }) === film,
+    ([key]) => filmKind({ level: profileOf(key).key, phase: phaseOf(key), weight: weightOf(key) }) === film,
   );
   const theirs = chosen.filter(([, snaps]) =>
     snaps.some((s) => s.offense === values.team || s.defense === values.team),
@@ -92,9 +88,7 @@ export async function report(args: string[]): Promise<number> {
   if (theirs.length === 0) throw new Plain(`${values.team} plays in no game of ${rest[0]} that counts`);
   const keys = new Set(theirs.map(([key]) => key));
   const inTime = weighed.filter((g) => keys.has(g.key));
-  const counted = theirs.flatMap(([key, snaps]) =>
-    countGame(snaps, levelOf(key) ? LEVEL_PROFILES[levelOf(key)!] : fallback, book, rules),
-  );
+  const counted = theirs.flatMap(([key, snaps]) => countGame(snaps, profileOf(key), book, rules));
   const columns = buildColumns(counted, rules, weightsOf(inTime, halfLife));
   const practiced = [...games].map(([key, snaps]) => ({ info: { phase: phaseOf(key) ?? 'regular' }, snaps }));
   const reps = repsOf(practiced, values.team);
@@ -103,9 +97,9 @@ export async function report(args: string[]): Promise<number> {
     const rows = rowsAt(
       columns,
       { team: values.team!, side, filter: {}, ranges: {}, cell: null },
-      DEFAULT_RULES.zones,
+      rules.zones,
     );
-    const made = buildReport(columns, rows, { team: values.team!, side, sections }, DEFAULT_RULES.zones);
+    const made = buildReport(columns, rows, { team: values.team!, side, sections }, rules.zones);
     const beside = besidesOf(
       {
         snaps: counted,
@@ -125,8 +119,8 @@ export async function report(args: string[]): Promise<number> {
       rests: `Film: ${names.join(', ')}. Rules of ${fallback.name}. ${ofKicks(side) ? 'Kicks that a foul wiped out' : 'Kneels, spikes and no-plays'} left out.`,
       printed: new Date().toISOString().slice(0, 10),
       report: made,
-      zones: DEFAULT_RULES.zones,
-      looks: lookCards(columns, rows, side, book, fallback, DEFAULT_RULES.look),
+      zones: rules.zones,
+      looks: lookCards(columns, rows, side, book, fallback, rules.look),
       since: null,
       beside,
       words: book && made.order.includes('words') ? glossaryOf(columns, rows, book, fallback) : [],

@@ -1,6 +1,6 @@
 /** What a sheet is drafted and audited from: a file's eleven-man film with its play list and its book. */
 import type { Book } from '../core/book';
-import { LEVEL_PROFILES, type LevelProfile } from '../core/field/profile';
+import type { LevelProfile } from '../core/field/profile';
 import {
   lookOfCheck,
   numberSheet,
@@ -11,22 +11,16 @@ import {
   playDrawer,
   playsOfFilm,
   sizeSection,
-  USUAL_PRINTS,
   type Check,
   type CheckLook,
   type PlayCard,
   type SectionSpec,
   type SheetCall,
+  type StaffPrints,
 } from '../core/plan';
-import {
-  buildColumns,
-  countGame,
-  DEFAULT_RULES,
-  filmKind,
-  type Columns,
-  type CountedSnap,
-} from '../core/read';
+import { buildColumns, countGame, filmKind, type Columns, type CountedSnap } from '../core/read';
 import { measureText } from '../render/pdf';
+import type { FileStaff, Said } from './file-staff';
 import { readGames } from './tables';
 
 export interface Film {
@@ -35,39 +29,33 @@ export interface Film {
   readonly plays: readonly PlayCard[];
   readonly book: Book;
   readonly games: readonly string[];
+  readonly staff: FileStaff;
 }
 
 /** The eleven-man film of a file, and its play list; without one, what the team ran. */
-export function filmOf(
-  file: string | undefined,
-  fallback: LevelProfile,
-  team: string,
-  own: Book | null,
-): Film {
-  const { games, levelOf, phaseOf, weighed, book: theirs, plays: listed } = readGames(file);
+export function filmOf(file: string | undefined, options: Said, team: string, own: Book | null): Film {
+  const { games, phaseOf, weighed, book: theirs, plays: listed, staff, profileOf } = readGames(file, options);
   const book = own ?? theirs;
   const weightOf = (key: string): number | null => weighed.find((g) => g.key === key)?.weight ?? null;
   const chosen = [...games].filter(
     ([key]) =>
-      filmKind({ level: levelOf(key) ?? fallback.key, phase: phaseOf(key), weight: weightOf(key) }) ===
-      'eleven',
+      filmKind({ level: profileOf(key).key, phase: phaseOf(key), weight: weightOf(key) }) === 'eleven',
   );
-  const snaps = chosen.flatMap(([key, list]) =>
-    countGame(list, levelOf(key) ? LEVEL_PROFILES[levelOf(key)!] : fallback, book, DEFAULT_RULES),
-  );
-  const columns = buildColumns(snaps, DEFAULT_RULES);
+  const snaps = chosen.flatMap(([key, list]) => countGame(list, profileOf(key), book, staff.rules));
+  const columns = buildColumns(snaps, staff.rules);
   const plays = listed.length > 0 ? listed : playsOfFilm(snaps, team);
-  return { columns, snaps, plays, book, games: chosen.map(([key]) => key) };
+  return { columns, snaps, plays, book, games: chosen.map(([key]) => key), staff };
 }
 
 /** Each check drawn on how the opponent lines up in its picture, by its id. */
-export function looksOf(film: Film, opponent: string, checks: readonly Check[], profile: LevelProfile) {
+export function looksOf(film: Film, opponent: string, checks: readonly Check[]) {
+  const { level, rules } = film.staff;
   return new Map(
     checks.map((check): [string, CheckLook | null] => {
       const picture = pictureOf(check.picture);
       const rows = picture ? pictureRows(film.columns, { offense: [opponent] }, picture) : new Uint32Array(0);
-      const drawn = pictureDrawn(film.book, profile, check.picture, film.snaps, rows);
-      return [check.id, drawn && lookOfCheck(film.book, profile, DEFAULT_RULES.look, drawn, check)];
+      const drawn = pictureDrawn(film.book, level, check.picture, film.snaps, rows);
+      return [check.id, drawn && lookOfCheck(film.book, level, rules.look, drawn, check)];
     }),
   );
 }
@@ -78,7 +66,11 @@ export function auditsOf(
   { team, opponent }: { readonly team: string; readonly opponent: string },
   calls: readonly SheetCall[],
   sections: readonly SectionSpec[],
-  { book, level }: { readonly book: Book; readonly level: LevelProfile },
+  {
+    book,
+    level,
+    figures,
+  }: { readonly book: Book; readonly level: LevelProfile; readonly figures: StaffPrints },
 ) {
   const numbered = numberSheet(calls, sections);
   const drawn = playDrawer(book, level);
@@ -97,7 +89,7 @@ export function auditsOf(
       book,
       level,
       drawn,
-      figures: USUAL_PRINTS,
+      figures,
       film: film && { ...film, team, opponent },
       measure: measureText,
       bodies: null,

@@ -1,7 +1,6 @@
 /** `sheet`: a first draft of a call sheet with its wristband, or of a check table, from a file's film. */
 import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import type { LevelProfile } from '../core/field/profile';
 import {
   auditChecks,
   buildScript,
@@ -19,15 +18,11 @@ import {
   EVERY_MAN,
   playQuestions,
   playsToRep,
-  SECTIONS,
   SHEET_SIDES,
   sheetJson,
   structuresOf,
   scoutCards,
-  USUAL_BAND,
-  USUAL_PRACTICE,
   USUAL_SCOUT,
-  USUAL_DECISIONS,
   USUAL_SHAPE,
   type Check,
   type PrintChoice,
@@ -37,10 +32,9 @@ import {
   type SheetPaper,
   type SheetSide,
 } from '../core/plan';
-import { DEFAULT_RULES } from '../core/read';
 import { uniform } from '../core/stats/uniform';
 import { sheetPdf } from '../render/sheet-pdf';
-import { levelOption, print, readOptions } from './options';
+import { print, readOptions } from './options';
 import { Plain } from './paths';
 import { auditsOf, filmOf, looksOf, type Film } from './sheet-film';
 
@@ -67,10 +61,10 @@ interface Drafted {
 }
 type About = Omit<PrintSource['sheet'], 'sections'>;
 
-const repSource = ({ book, snaps, columns }: Film, { team, opponent }: Common, profile: LevelProfile) => ({
+const repSource = ({ book, snaps, columns, staff }: Film, { team, opponent }: Common) => ({
   book,
-  profile,
-  settings: DEFAULT_RULES.look,
+  profile: staff.level,
+  settings: staff.rules.look,
   snaps,
   columns,
   team,
@@ -83,24 +77,17 @@ const cardsOf = (
   common: Common,
   calls: readonly SheetCall[],
   checks: readonly Check[],
-  profile: LevelProfile,
 ): PrintSource['cards'] =>
   scoutCards(
-    repSource(film, common, profile),
+    repSource(film, common),
     { side: common.side, checks, plays: calls.map((call) => call.play) },
     USUAL_SCOUT,
   );
 
-function draftOffense(
-  film: Film,
-  common: Common,
-  about: About,
-  sections: readonly SectionSpec[],
-  profile: LevelProfile,
-): Drafted {
-  const { columns, plays, book } = film;
+function draftOffense(film: Film, common: Common, about: About, sections: readonly SectionSpec[]): Drafted {
+  const { columns, plays, book, staff } = film;
   const { team, opponent, side, seed } = common;
-  const structures = structuresOf(book, profile, DEFAULT_RULES.look, plays);
+  const structures = structuresOf(book, staff.level, staff.rules.look, plays);
   const random = (stream: number) => uniform(seed + stream);
   const drafted = draftCalls({ columns, team, opponent, plays, structures, sections, random });
   const calls = drafted.map(({ section, play }, i): SheetCall => ({
@@ -110,7 +97,7 @@ function draftOffense(
     play,
     ...NO_NOTES,
   }));
-  const { sizes, audits } = auditsOf(film, common, calls, sections, { book, level: profile });
+  const { sizes, audits } = auditsOf(film, common, calls, sections, { book, ...staff });
   return {
     json: sheetJson({
       ...common,
@@ -125,13 +112,10 @@ function draftOffense(
       side,
       sheet: { ...about, sections: numberSheet(calls, sections) },
       checks: { ...about, checks: [] },
-      cards: cardsOf(film, common, calls, [], profile),
-      script: buildScript(
-        callsToRep(repSource(film, common, profile), numberSheet(calls, sections)),
-        USUAL_PRACTICE,
-      ),
+      cards: cardsOf(film, common, calls, []),
+      script: buildScript(callsToRep(repSource(film, common), numberSheet(calls, sections)), staff.practice),
       questions: playQuestions(
-        repSource(film, common, profile),
+        repSource(film, common),
         calls.map((call) => call.play),
         EVERY_MAN,
       ),
@@ -139,13 +123,7 @@ function draftOffense(
   };
 }
 
-function draftDefense(
-  film: Film,
-  common: Common,
-  about: About,
-  _: readonly SectionSpec[],
-  profile: LevelProfile,
-): Drafted {
+function draftDefense(film: Film, common: Common, about: About, _: readonly SectionSpec[]): Drafted {
   const { team, opponent, side } = common;
   const checks = draftChecks(film.columns, team, opponent).map(({ shown, answer }, i): Check => ({
     id: `check-${i + 1}`,
@@ -159,7 +137,7 @@ function draftDefense(
     note: null,
   }));
   const uses = checkUses(film.columns, opponent, checks);
-  const looks = looksOf(film, opponent, checks, profile);
+  const looks = looksOf(film, opponent, checks);
   const rateOf = (c: Check) => uses.get(c.id)!.rate;
   return {
     json: sheetJson({
@@ -183,9 +161,9 @@ function draftDefense(
           third: looks.get(c.id)?.owned?.third,
         })),
       },
-      cards: cardsOf(film, common, [], checks, profile),
-      script: buildScript(playsToRep(repSource(film, common, profile), checks), USUAL_PRACTICE),
-      questions: checkQuestions(repSource(film, common, profile), checks),
+      cards: cardsOf(film, common, [], checks),
+      script: buildScript(playsToRep(repSource(film, common), checks), film.staff.practice),
+      questions: checkQuestions(repSource(film, common), checks),
     },
   };
 }
@@ -196,7 +174,6 @@ export async function sheet(args: string[]): Promise<number> {
     ['team', 'opponent', 'side', 'out', 'level', 'paper', 'seed'],
     ['all-sections'],
   );
-  const profile = levelOption(values.level);
   const { team, opponent, out } = values;
   if (!team) throw new Plain('name your team: --team KEY');
   if (!opponent) throw new Plain('name the opponent: --opponent KEY');
@@ -207,12 +184,13 @@ export async function sheet(args: string[]): Promise<number> {
   const kind = side === 'defense' ? 'checks' : 'sheet';
   if (!papersOf(kind).includes(paper))
     throw new Plain(`--paper ${values.paper} is none of ${papersOf(kind).join(', ')}`);
-  const film = filmOf(rest[0], profile, team, null);
+  const film = filmOf(rest[0], values, team, null);
   const plays = (who: string, as: 'offense' | 'defense'): boolean => film.columns.text[as].codeOf.has(who);
   for (const who of [team, opponent])
     if (!plays(who, 'offense') && !plays(who, 'defense'))
       throw new Plain(`${who} plays in no eleven-man game of ${rest[0]}`);
-  const sections = flags.has('all-sections') ? CATALOG : SECTIONS;
+  const { staff } = film;
+  const sections = flags.has('all-sections') ? CATALOG : staff.sections;
   const about = {
     name: `${team} at ${opponent}`,
     title: `${team} ${side}`,
@@ -220,18 +198,18 @@ export async function sheet(args: string[]): Promise<number> {
     stamp: new Date().toISOString().slice(0, 10),
   };
   const common = { team, opponent, side, seed };
-  const drafted = (side === 'offense' ? draftOffense : draftDefense)(film, common, about, sections, profile);
+  const drafted = (side === 'offense' ? draftOffense : draftDefense)(film, common, about, sections);
   const { json } = drafted;
   const source: PrintSource = {
     ...drafted.source,
     decisions: {
       ...about,
-      profile,
+      profile: staff.level,
       converted: conversions(film.columns, team),
       long: longThrows(film.snaps, film.columns, team),
     },
   };
-  const band = { ...USUAL_BAND, seed };
+  const band = { ...staff.figures.band, seed };
   const pdf = (choice: Pick<PrintChoice, 'kind' | 'paper'>): Promise<Uint8Array> =>
     sheetPdf(source, {
       ...choice,
@@ -239,7 +217,7 @@ export async function sheet(args: string[]): Promise<number> {
       scout: USUAL_SCOUT,
       man: EVERY_MAN,
       shape: USUAL_SHAPE,
-      decisions: USUAL_DECISIONS,
+      decisions: staff.figures.decisions,
       copies: 1,
     });
   const upright = paper.startsWith('a') ? 'a4' : 'letter';

@@ -2,7 +2,7 @@
 import { DEFAULT_BOOK } from '../core/book/default-book';
 import { readBook } from '../core/book/book-json';
 import type { Book } from '../core/book/term';
-import { LEVEL_PROFILES, type LevelKey } from '../core/field/profile';
+import type { LevelKey, LevelProfile } from '../core/field/profile';
 import { playOfTableRow, type PlayCard } from '../core/plan';
 import { parseLine, problemSentence, stateAfter } from '../core/line';
 import {
@@ -26,12 +26,12 @@ import {
   type Weighed,
   type FilmKind,
   type Rate,
-  DEFAULT_RULES,
 } from '../core/read';
 import { columnOf, type Snap } from '../core/snap';
 import { faultSentence, readPackage, rowToSnap, unpack } from '../core/table';
 import { filterColumn, readWhere, spelledOut } from './where';
-import { bookOption, doubtsOption, levelOption, print, readFileOrSay, readOptions } from './options';
+import { staffOfFile, type FileStaff, type Said } from './file-staff';
+import { bookOption, levelOption, print, readFileOrSay, readOptions } from './options';
 import { Plain } from './paths';
 
 export async function parse(args: string[]): Promise<number> {
@@ -93,17 +93,19 @@ const stateJson = (gameState: GameState) => ({
 
 interface ReadGames {
   readonly games: ReadonlyMap<string, Snap[]>;
-  readonly levelOf: (game: string) => LevelKey | null;
   readonly phaseOf: (game: string) => string;
   /** Games the file says something of, by week and date, the earliest first. */
   readonly weighed: readonly Weighed[];
   readonly book: Book;
   /** The play list, where the file has one. */
   readonly plays: readonly PlayCard[];
+  readonly staff: FileStaff;
+  /** The rules a game is played by. */
+  readonly profileOf: (game: string) => LevelProfile;
 }
 
 /** The games of a table or a package, with what it says of each. */
-export function readGames(file: string | undefined): ReadGames {
+export function readGames(file: string | undefined, options: Said): ReadGames {
   const bytes = readFileOrSay(file, 'a snap table');
   const unpacked = unpack(file!, bytes);
   if (!unpacked.ok) throw new Plain(unpacked.remedy);
@@ -134,9 +136,11 @@ export function readGames(file: string | undefined): ReadGames {
     if (!own.ok) throw new Plain(own.remedy);
     book = own.book;
   }
+  const staff = staffOfFile(read.programText, options);
   return {
     games,
-    levelOf: (game) => levels.get(game) ?? null,
+    staff,
+    profileOf: (game) => staff.profiles[levels.get(game) ?? staff.level.key],
     phaseOf: (game) => phases.get(game) ?? 'regular',
     weighed,
     book,
@@ -146,11 +150,9 @@ export function readGames(file: string | undefined): ReadGames {
 
 export async function check(args: string[]): Promise<number> {
   const { values, rest } = readOptions(args, ['level']);
-  const fallback = levelOption(values.level);
-  const { games, levelOf } = readGames(rest[0]);
+  const { games, profileOf } = readGames(rest[0], values);
   const findings = [...games].flatMap(([game, snaps]) => {
-    const level = levelOf(game);
-    const rows = walkGame(snaps, level ? LEVEL_PROFILES[level] : fallback);
+    const rows = walkGame(snaps, profileOf(game));
     const bySnap = new Map(rows.map((r) => [r.snap.snapId, r]));
     return checkRows(rows).map((finding) => ({
       game,
@@ -182,8 +184,8 @@ export async function read(args: string[]): Promise<number> {
     'side',
     'measure',
   ]);
-  const fallback = levelOption(values.level);
-  const { games, levelOf, phaseOf, weighed, book } = readGames(rest[0]);
+  const { games, phaseOf, weighed, book, staff, profileOf } = readGames(rest[0], values);
+  const { rules } = staff;
   const film = (values.film ?? 'eleven') as FilmKind;
   if (!FILM_KINDS.includes(film)) throw new Plain(`--film ${film} is none of ${FILM_KINDS.join(', ')}`);
   if (!values.by) throw new Plain('name the columns to group by: --by down,play');
@@ -200,20 +202,17 @@ export async function read(args: string[]): Promise<number> {
   const halfLife = values['half-life'] === undefined ? null : Number(values['half-life']);
   if (halfLife !== null && !(halfLife > 0))
     throw new Plain(`--half-life ${values['half-life']} is not a number of games above 0`);
-  const rules = { ...DEFAULT_RULES, doubts: doubtsOption(values.doubts) };
   // Seven-on-seven and flag are never counted with eleven-man film.
   const chosen = [...games].filter(
     ([game]) =>
       filmKind({
-        level: levelOf(game) ?? fallback.key,
+        level: profileOf(game).key,
         phase: phaseOf(game),
         weight: weighed.find((g) => g.key === game)?.weight ?? null,
       }) === film,
   );
   const inTime = weighed.filter((g) => chosen.some(([key]) => key === g.key));
-  const counted = chosen.flatMap(([game, snaps]) =>
-    countGame(snaps, levelOf(game) ? LEVEL_PROFILES[levelOf(game)!] : fallback, book, rules),
-  );
+  const counted = chosen.flatMap(([game, snaps]) => countGame(snaps, profileOf(game), book, rules));
   const columns = buildColumns(counted, rules, weightsOf(inTime, halfLife));
   const filter = { ...spelledOut(where, columns), ...(values.team ? { [side]: [values.team] } : {}) };
   const rows = select(columns, filter, where.ranges);

@@ -127,6 +127,16 @@ test('who can play is said by a coordinator, and the sheet says which calls need
   const open = page.getByRole('list', { name: 'What the sheet leaves open' });
   await expect(open).toContainText(`1 call must have 22: ${name} is out.`);
   await expect(open).toContainText('“Zebulon” must be available and is nobody’s number, letters or name');
+  // Waved through, its reason is chosen, for all read it.
+  const gone = open.getByRole('listitem').filter({ hasText: 'must have 22' });
+  await gone.getByRole('button', { name: 'wave through' }).click();
+  await gone.getByRole('combobox', { name: 'why it may stand' }).selectOption('another man is ready');
+  await gone.getByRole('button', { name: 'wave through' }).click();
+  await expect(gone).toHaveCount(0);
+  await page.getByText('1 waved through').click();
+  await expect(page.getByRole('list', { name: 'Waved through' })).toContainText(
+    `${name} is out. “another man is ready”`,
+  );
   await saved(page);
 
   // The same sheet and roster, as the charter has them.
@@ -137,7 +147,7 @@ test('who can play is said by a coordinator, and the sheet says which calls need
   await expect(theirs.getByRole('list', { name: 'What the sheet leaves open' })).toContainText(
     'No call, though',
   );
-  expect(await theirs.content()).not.toMatch(/must have 22|medical staff|Zebulon. must be/);
+  expect(await theirs.content()).not.toMatch(/must have 22|medical staff|Zebulon. must be|unavailable/);
   await visit(theirs, '/log/rosters?team=HER');
   await expect(theirs.getByRole('region', { name: 'Players', exact: true })).toBeVisible();
   await expect(theirs.getByRole('region', { name: 'Who can play' })).toHaveCount(0);

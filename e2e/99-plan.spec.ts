@@ -136,18 +136,31 @@ test('a sheet of the offense is drafted, arranged, noted, waved through, and pri
   await form.getByRole('button', { name: 'add the section' }).click();
   await expect(form.getByRole('alert')).toHaveText('Give it a name.');
   await form.getByLabel('name', { exact: true }).fill('Their nine to six');
-  await form.getByLabel('yards to goal, from').fill('9');
-  await form.getByLabel('to', { exact: true }).fill('6');
-  await form.getByRole('button', { name: 'add the section' }).click();
-  await expect(form.getByRole('alert')).toContainText('from a smaller figure to a larger');
-  await form.getByLabel('yards to goal, from').fill('6');
-  await form.getByLabel('to', { exact: true }).fill('9');
+  // Any filter of Read: a figure between two bounds, and a word with the snaps that it leaves of both films.
+  const filters = page.getByRole('menu');
+  const range = async (from: string, to: string): Promise<void> => {
+    await filters.getByLabel('from').fill(from);
+    await filters.getByLabel('to', { exact: true }).fill(to);
+    await page.keyboard.press('Enter');
+  };
+  await form.getByRole('button', { name: 'add a filter' }).click();
+  await filters.getByRole('menuitem', { name: /^yards to .*goal.*from … to …$/ }).click();
+  await range('9', '6');
+  await expect(filters.getByRole('alert')).toHaveText('Write the smaller first.');
+  await range('6', '9');
+  await expect(filters).toHaveCount(0);
+  await form.getByRole('button', { name: 'add a filter' }).click();
+  await filters.getByRole('menuitem', { name: 'personnel', exact: true }).click();
+  const eleven = filters.getByRole('menuitem', { name: /^11 \d+$/ });
+  const [, snaps] = /^11 (\d+)$/.exec((await eleven.textContent())!)!;
+  await eleven.click();
+  await expect(form.getByRole('status')).toHaveText(`${snaps} snaps of both films`);
   await form.getByLabel('suggest', { exact: true }).selectOption('pass');
   await form.getByRole('button', { name: 'add the section' }).click();
   await form.getByRole('button', { name: 'Their nine to six, up' }).click();
   await axe(page);
   await form.getByRole('button', { name: 'save for new sheets' }).click();
-  await expect(form.getByRole('status')).toHaveText('New sheets begin with these sections.');
+  await expect(form.getByText('New sheets begin with these sections.')).toBeVisible();
   await form.getByRole('button', { name: 'Save', exact: true }).click();
   const own = page.getByRole('region', { name: 'Their nine to six', exact: true });
   await expect(own).toContainText(/expect \d+\.\d a game/);
@@ -593,7 +606,22 @@ test('an earlier sheet brings its calls with how they did that day; what worked 
     await expect(first.getByTestId('call')).toHaveCount(i + 1);
   }
   await saved(page);
+  // Sections may stand as they did on another sheet.
+  await page.getByRole('button', { name: 'Sections', exact: true }).click();
+  const form = page.getByRole('dialog', { name: 'Sections of this sheet' });
+  await form.getByRole('button', { name: 'remove Goal line' }).click();
+  await form.getByRole('button', { name: 'Save', exact: true }).click();
+  const goal = page.getByRole('region', { name: 'Goal line', exact: true });
+  await expect(goal).toHaveCount(0);
+  await saved(page);
+  const old = new URL(page.url()).pathname.split('/')[2]!;
   await startSheet(page, 'offense');
+  await expect(goal).toBeVisible();
+  await page.getByRole('button', { name: 'Sections', exact: true }).click();
+  await form.getByRole('combobox', { name: 'as on' }).selectOption(old);
+  await form.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(goal).toHaveCount(0);
+  await saved(page);
   await page.getByRole('button', { name: 'From an earlier sheet' }).click();
   const dialog = page.getByRole('dialog', { name: 'From an earlier sheet' });
   const rows = dialog.locator('tbody tr');

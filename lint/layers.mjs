@@ -37,7 +37,20 @@ const CORE = {
   agreement: ['field', 'snap', 'read'],
   drill: ['field', 'snap', 'look', 'book', 'rules'],
   charting: ['field', 'snap', 'look', 'book', 'rules', 'read'],
-  exchange: ['field', 'snap', 'rules', 'look', 'book', 'line', 'table', 'read', 'plan', 'staff', 'sync'],
+  exchange: [
+    'field',
+    'snap',
+    'rules',
+    'look',
+    'book',
+    'line',
+    'table',
+    'read',
+    'plan',
+    'charting',
+    'staff',
+    'sync',
+  ],
 };
 
 /** Null when the import may stand, else why not. Paths are relative to the checkout. */

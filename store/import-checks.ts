@@ -1,15 +1,5 @@
 /** What a member may import, and what stands in the way of it. */
 import 'server-only';
-import type { ProgramJson } from '../core/exchange/schema';
-import { adaptProfile, LEVEL_PROFILES, type LevelKey, type ProfileChanges } from '../core/field/profile';
-import { plansSchema } from '../core/charting/schema';
-import {
-  practiceSchema,
-  sectionsSchema as sheetSectionsSchema,
-  staffPrintsSchema,
-} from '../core/plan/schema';
-import { templatesSchema, viewsSchema } from '../core/read/schema';
-import { readRules } from '../core/read/read-rules';
 import { sameValue } from '../core/snap/fields';
 import type { TableFault, Tables } from '../core/table';
 import { may, PERMISSIONS, rolesWords, type Action } from '../core/staff';
@@ -18,42 +8,6 @@ import { sheetFaults } from './sheet-columns';
 import { Charting, Game } from './entities';
 import type { Em } from './orm';
 import type { Actor, ProgramSettings } from '../core/exchange/types';
-
-/** The settings of a program.json, checked, or what is wrong with them. */
-export function settingsOf(wanted: ProgramJson, level: LevelKey, season: number): ProgramSettings | string {
-  const rules = wanted.rules === null || wanted.rules === undefined ? null : readRules(wanted.rules);
-  if (rules && !rules.ok) return `rules: ${rules.remedy}`;
-  const profile = (wanted.profile ?? null) as ProfileChanges | null;
-  try {
-    adaptProfile(LEVEL_PROFILES[level], season, profile);
-  } catch (error) {
-    return `profile: ${(error as Error).message}`;
-  }
-  const charting = plansSchema.nullish().safeParse(wanted.charting);
-  if (!charting.success) return `charting: ${charting.error.issues[0]!.message}`;
-  const reports = templatesSchema.nullish().safeParse(wanted.reports);
-  if (!reports.success) return `reports: ${reports.error.issues[0]!.message}`;
-  const sections = sheetSectionsSchema.nullish().safeParse(wanted.sections);
-  if (!sections.success) return `sections: ${sections.error.issues[0]!.message}`;
-  const practice = practiceSchema.nullish().safeParse(wanted.practice);
-  if (!practice.success) return `practice: ${practice.error.issues[0]!.message}`;
-  const prints = staffPrintsSchema.nullish().safeParse(wanted.prints);
-  if (!prints.success) return `prints: ${prints.error.issues[0]!.message}`;
-  const views = viewsSchema.nullish().safeParse(wanted.views);
-  if (!views.success) return `views: ${views.error.issues[0]!.message}`;
-  return {
-    week: wanted.week,
-    opponent: wanted.opponent,
-    rules: rules?.ok ? rules.rules : null,
-    profile,
-    charting: charting.data ?? null,
-    reports: reports.data ?? null,
-    sections: sections.data ?? null,
-    practice: practice.data ?? null,
-    prints: prints.data ?? null,
-    views: views.data ?? null,
-  };
-}
 
 /** What the member's roles do not allow of the files, each by its file. */
 export function roleFaults(

@@ -19,7 +19,8 @@ import { openEm } from './orm';
 import { touchScope } from './sync/scope';
 import { BOOK_SCOPE } from '../core/sync';
 import type { Actor, BookChoice, ImportOutcome, ProgramSettings } from '../core/exchange/types';
-import { clashes, playerFaults, roleFaults, settingsOf } from './import-checks';
+import { settingsOf } from '../core/exchange/settings';
+import { clashes, playerFaults, roleFaults } from './import-checks';
 import { insertTables } from './import-rows';
 import type { ImportStep } from './import-snaps';
 

@@ -9,7 +9,8 @@ import { adaptProfile, LEVEL_PROFILES, type LevelKey, type ProfileChanges } from
 import { viewsSchema } from '../core/read/schema';
 import type { BoardSide } from '../core/read/sides';
 import type { ChartPlan } from '../core/charting/plans';
-import { USUAL_PRACTICE, type PracticeSettings } from '../core/plan/practice';
+import type { PracticeSettings } from '../core/plan/practice';
+import { practiceOf } from '../core/exchange/settings';
 import { practiceSchema, sectionsSchema as sheetSectionsSchema } from '../core/plan/schema';
 import { readRules } from '../core/read/read-rules';
 import { permit } from './access';
@@ -231,10 +232,6 @@ export async function setSections(actor: Actor, value: unknown): Promise<void> {
   if (!read.success) throw new Invalid(read.error.issues[0]!.message.replace(/\.$/, ''));
   await changeSettings(actor, async () => ({ sections: read.data }));
 }
-
-/** The week as it stands in the settings; the usual one until a staff says another. */
-export const practiceOf = (settings: ProgramSettings): PracticeSettings =>
-  practiceSchema.safeParse(settings.practice).data ?? USUAL_PRACTICE;
 
 /** The staff's week of practice. `before`: as it stood where it was changed; another member's is not written over. */
 export async function setPractice(

@@ -2,6 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { loadDemo } from '../demo/load';
+import { practiceOf, staffPrintsOf } from '../core/exchange/settings';
 import { USUAL_PRACTICE } from '../core/plan/practice';
 import { USUAL_PRINTS } from '../core/plan/prints';
 import { CATALOG, SECTIONS } from '../core/plan/sections';
@@ -146,7 +147,7 @@ describe('sections of a sheet', () => {
 
 describe('the figures of prints', () => {
   it('are saved by who drafts sheets, whole and within limits; not over what another member saved meanwhile', async () => {
-    const { setStaffPrints, staffPrintsOf } = await import('./staff-prints');
+    const { setStaffPrints } = await import('./staff-prints');
     const stands = async () => staffPrintsOf((await programs.programOf(coach)).settings);
     const ours = { ...USUAL_PRINTS, band: { width: 3.5, height: 2, columns: 1 } };
     await expect(setStaffPrints(charter, ours, USUAL_PRINTS)).rejects.toBeInstanceOf(Refused);
@@ -201,10 +202,10 @@ describe('the week of practice', () => {
       { ...game('2026-11-06'), importance: { red: 2, first: 0.5 } },
       USUAL_PRACTICE,
     );
-    const stands = programs.practiceOf((await programs.programOf(coach)).settings);
+    const stands = practiceOf((await programs.programOf(coach)).settings);
     expect(stands).toMatchObject({ game: '2026-11-06', importance: { red: 2, first: 0.5 } });
     await programs.setPractice(coach, game('2026-11-13'), stands);
-    expect(programs.practiceOf((await programs.programOf(dara)).settings)).toEqual(game('2026-11-13'));
+    expect(practiceOf((await programs.programOf(dara)).settings)).toEqual(game('2026-11-13'));
     await expect(
       programs.setPractice(dara, { ...USUAL_PRACTICE, pace: 9 }, game('2026-11-13')),
     ).rejects.toThrow('Repetitions a minute: 4 at most');

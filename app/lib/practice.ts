@@ -1,9 +1,9 @@
+import { practiceOf } from '@/core/exchange/settings';
 import 'server-only';
 import { callsToRep, daysBefore, numberSheet, playsToRep, SECTIONS, type Repped } from '@/core/plan';
 import type { Actor, GameInfo, SheetDetail } from '@/core/exchange/types';
 import { PRACTICE } from '@/core/read';
 import { snapsOf } from '@/store/film';
-import { practiceOf } from '@/store/programs';
 import { filmOfTeams } from './counted-film';
 
 /** Practice of the week that ends with the game; without a date for it, of the week that the staff is in. */

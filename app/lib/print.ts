@@ -1,3 +1,4 @@
+import { practiceOf, staffPrintsOf } from '@/core/exchange/settings';
 import 'server-only';
 import { z } from 'zod';
 import {
@@ -49,9 +50,8 @@ import { profilesFor } from '@/core/field';
 import { buildColumns } from '@/core/read';
 import { listTeams } from '@/store/games';
 import { loadSheet } from '@/store/plans';
-import { practiceOf, programOf } from '@/store/programs';
+import { programOf } from '@/store/programs';
 import { versionNow } from '@/store/sheet-versions';
-import { staffPrintsOf } from '@/store/staff-prints';
 import { toRep } from './practice';
 import { columnsOfFilm, countedFilm } from './counted-film';
 import { localTime } from './local-time';

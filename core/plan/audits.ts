@@ -73,6 +73,14 @@ export interface Audit {
   readonly sentence: string;
 }
 
+/** Waved through, an audit of who can play is read by all: its reason is chosen, and says nothing of a man. */
+export const BODY_REASONS = [
+  'another man is ready',
+  'settled with the staff',
+  'decided on the day of the game',
+] as const;
+export const isOfBodies = (code: string): boolean => (BODY_AUDITS as readonly string[]).includes(code);
+
 /** What an audit is known by when somebody waves it through: it comes back when it is about other calls (FNV-1a over their ids, and what else it is `about`). */
 export function auditKey({
   about = '',
@@ -83,7 +91,8 @@ export function auditKey({
   let hash = 0x811c9dc5;
   for (const char of [about, ...[...calls].sort()].join(' '))
     hash = Math.imul(hash ^ char.charCodeAt(0), 0x01000193);
-  return `${code}:${section ?? ''}:${calls.length}:${(hash >>> 0).toString(36)}`;
+  // The key goes to every member's browser: whether somebody is out is not in it.
+  return `${isOfBodies(code) ? 'bodies' : code}:${section ?? ''}:${calls.length}:${(hash >>> 0).toString(36)}`;
 }
 
 /** A section that comes up less often than every second game needs no call. */

@@ -17,6 +17,7 @@ const sheet = (calls: readonly (readonly [section: string, play: string])[]): Ea
   key: 'old',
   name: 'Week 1',
   opponent,
+  sections: SECTIONS,
   calls: calls.map(([section, play]) => ({ section, label: section, play, notes: NO_NOTES })),
 });
 const none: readonly SheetCall[] = [];

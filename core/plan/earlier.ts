@@ -16,6 +16,7 @@ export interface EarlierSheet {
   readonly key: string;
   readonly name: string;
   readonly opponent: string;
+  readonly sections: readonly SectionSpec[];
   /** In the order of the sheet. */
   readonly calls: readonly EarlierCall[];
 }

@@ -110,3 +110,29 @@ const NOTHING = new Uint32Array(0);
 /** Snaps of a section among those that fit a filter; none where no film says when it comes. */
 export const sectionRows = (columns: Columns, section: SectionSpec, slice: Filter = {}): Uint32Array =>
   section.filter === null ? NOTHING : select(columns, { ...slice, ...section.filter }, section.ranges);
+
+/** Our offense and offenses against their defense, as a filter leaves them: what a section is sized by. */
+export const filmOfBoth = (
+  columns: Columns,
+  team: string,
+  opponent: string,
+  filter: Filter,
+  ranges: Ranges,
+): Uint32Array =>
+  // A game between the two is in both.
+  Uint32Array.from(
+    new Set([
+      ...select(columns, { ...filter, offense: [team] }, ranges),
+      ...select(columns, { ...filter, defense: [opponent] }, ranges),
+    ]),
+  );
+
+/** The sections of a template; those here that hold calls and are not in it stay, behind them. */
+export const sectionsAsOn = (
+  template: readonly SectionSpec[],
+  here: readonly SectionSpec[],
+  callsOf: (key: string) => number,
+): readonly SectionSpec[] => [
+  ...template,
+  ...here.filter((s) => callsOf(s.key) > 0 && !template.some((t) => t.key === s.key)),
+];

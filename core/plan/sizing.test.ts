@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { DEMO_SEED, simulateSeason } from '../../demo/league';
 import { COLLEGE } from '../field';
 import { buildColumns, countGame } from '../read';
-import { SECTIONS } from './sections';
+import { CATALOG, filmOfBoth, sectionsAsOn, SECTIONS } from './sections';
 import { sizeOf, sizeSection, TIMES_A_CALL } from './sizing';
 
 describe('how often a section comes up', () => {
@@ -66,5 +66,39 @@ describe('how often a section comes up', () => {
       expect(size.expected.mean).toBeCloseTo((mean(plain[0]!) + mean(plain[1]!)) / 2, 9);
       expect(size.suggested * TIMES_A_CALL).toBeGreaterThanOrEqual(size.expected.mean);
     }
+  });
+});
+
+describe('sections of a staff', () => {
+  it('are counted on our offense and on offenses against them, a game between the two once', () => {
+    const games = simulateSeason(DEMO_SEED, { tells: true, weeks: 4 });
+    const counted = games.flatMap((g) => countGame(g.snaps, COLLEGE));
+    const columns = buildColumns(counted);
+    const { home, away } = games[0]!;
+    const rows = filmOfBoth(
+      columns,
+      home,
+      away,
+      { personnel: ['11'], hash: ['L', 'R'] },
+      { toGoal: { from: 10, to: 60 } },
+    );
+    const plain = counted.flatMap(({ snap }, i) =>
+      (snap.offense === home || snap.defense === away) &&
+      ['run', 'pass', 'rpo'].includes(snap.play!) &&
+      snap.result !== 'no_play' &&
+      snap.personnel === '11' &&
+      snap.hash !== 'M' &&
+      snap.toGoal! >= 10 &&
+      snap.toGoal! <= 60
+        ? [i]
+        : [],
+    );
+    expect(plain.length).toBeGreaterThan(20);
+    expect([...rows].sort((a, b) => a - b)).toEqual(plain);
+  });
+  it('as on another sheet keep what holds calls here', () => {
+    const [a, b, c, d] = CATALOG;
+    const keys = sectionsAsOn([b!, c!], [a!, b!, d!], (key) => (key === d!.key ? 2 : 0)).map((s) => s.key);
+    expect(keys).toEqual([b!.key, c!.key, d!.key]);
   });
 });

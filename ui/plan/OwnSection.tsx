@@ -1,29 +1,29 @@
 'use client';
-/** A section by a filter of the staff's own: situations, part of the field, hash, clock, and what is suggested in it. */
+/** A section by a filter of the staff's own: situations, all that film is filtered by, and what is suggested in it. */
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { BUCKET_ROWS } from '@/core/field/situation';
-import type { SectionSpec } from '@/core/plan';
+import { filmOfBoth, type SectionSpec } from '@/core/plan';
+import type { Columns, Filter, Ranges } from '@/core/read';
+import { plural } from '@/core/rules/plural';
+import { FilterSet } from '../read/FilterSet';
 import { Choice } from '../shared/Choice';
 import { TextBox } from '../shared/TextBox';
 
+/** The film that a section is counted on. */
+export interface SectionFilm {
+  readonly columns: Columns;
+  readonly team: string;
+  readonly opponent: string;
+}
+
 interface OwnSectionProps {
   readonly taken: ReadonlySet<string>;
+  readonly film: SectionFilm;
   readonly onAdd: (section: SectionSpec) => void;
   readonly onClose: () => void;
 }
 
-const CLOCKS = [
-  ['', 'any'],
-  ['two_minute', 'two minutes'],
-  ['four_minute', 'four minutes'],
-] as const;
-const HASHES = [
-  ['', 'any'],
-  ['L', 'left'],
-  ['M', 'middle'],
-  ['R', 'right'],
-] as const;
 const KINDS = [
   ['', 'any play'],
   ['run', 'runs'],
@@ -31,43 +31,34 @@ const KINDS = [
   ['rpo', 'run-pass options'],
 ] as const;
 
-const yard = (text: string): number | null => {
-  const n = Number(text);
-  return /^\d{1,2}$/.test(text.trim()) && n >= 1 && n <= 99 ? n : null;
-};
-
-const EMPTY = { label: '', from: '', to: '', hash: '', clock: '', kind: '' };
-
-export function OwnSection({ taken, onAdd, onClose }: OwnSectionProps) {
-  const [typed, setTyped] = useState(EMPTY);
+export function OwnSection({ taken, film, onAdd, onClose }: OwnSectionProps) {
+  const [typed, setTyped] = useState('');
+  const [kind, setKind] = useState('');
   const [buckets, setBuckets] = useState<readonly string[]>([]);
+  const [others, setOthers] = useState<Filter>({});
+  const [ranges, setRanges] = useState<Ranges>({});
   const [problem, setProblem] = useState<string | null>(null);
-  const put = (change: Partial<typeof EMPTY>): void => setTyped((t) => ({ ...t, ...change }));
+  const { columns, team, opponent } = film;
+  const filter: Filter = useMemo(
+    () => ({ ...others, ...(buckets.length > 0 ? { bucket: buckets } : {}) }),
+    [others, buckets],
+  );
+  const rows = useMemo(
+    () => filmOfBoth(columns, team, opponent, filter, ranges),
+    [columns, team, opponent, filter, ranges],
+  );
   const add = (): void => {
-    const label = typed.label.trim();
+    const label = typed.trim();
     const key = `own-${label.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`.slice(0, 60).replace(/-$/, '');
-    const [from, to] = [yard(typed.from), yard(typed.to)];
-    const ranged = typed.from.trim() !== '' || typed.to.trim() !== '';
-    const why =
-      label === ''
-        ? 'Give it a name.'
-        : taken.has(key)
-          ? 'A section has that name already.'
-          : ranged && (from === null || to === null || from > to)
-            ? 'Yards to the goal line go from a smaller figure to a larger, 1 to 99; empty both for anywhere.'
-            : null;
+    const why = label === '' ? 'Give it a name.' : taken.has(key) ? 'A section has that name already.' : null;
     setProblem(why);
     if (why !== null) return;
     onAdd({
       key,
       label: label.slice(0, 40),
-      filter: {
-        ...(buckets.length > 0 ? { bucket: buckets } : {}),
-        ...(typed.hash ? { hash: [typed.hash] } : {}),
-        ...(typed.clock ? { clockMode: [typed.clock] } : {}),
-      },
-      ranges: ranged ? { toGoal: { from: from!, to: to! } } : {},
-      kinds: typed.kind ? [typed.kind as 'run' | 'pass' | 'rpo'] : [],
+      filter,
+      ranges,
+      kinds: kind ? [kind as 'run' | 'pass' | 'rpo'] : [],
     });
   };
   return (
@@ -80,10 +71,10 @@ export function OwnSection({ taken, onAdd, onClose }: OwnSectionProps) {
       )}
       <TextBox
         label="name"
-        value={typed.label}
+        value={typed}
         autoFocus
         htmlInput={{ maxLength: 40 }}
-        onChange={(e) => put({ label: e.target.value })}
+        onChange={(e) => setTyped(e.target.value)}
       />
       <div className="buckets" role="group" aria-label="situations; none chosen is any">
         {BUCKET_ROWS.map(({ key, label }) => (
@@ -100,21 +91,17 @@ export function OwnSection({ taken, onAdd, onClose }: OwnSectionProps) {
         ))}
       </div>
       <div className="toolbar">
-        <TextBox
-          label="yards to goal, from"
-          value={typed.from}
-          htmlInput={{ inputMode: 'numeric', maxLength: 2 }}
-          onChange={(e) => put({ from: e.target.value })}
+        <FilterSet
+          filter={others}
+          ranges={ranges}
+          counted={{ columns, rows }}
+          onFilter={setOthers}
+          onRanges={setRanges}
         />
-        <TextBox
-          label="to"
-          value={typed.to}
-          htmlInput={{ inputMode: 'numeric', maxLength: 2 }}
-          onChange={(e) => put({ to: e.target.value })}
-        />
-        <Choice label="ball" value={typed.hash} options={HASHES} onChange={(hash) => put({ hash })} />
-        <Choice label="clock" value={typed.clock} options={CLOCKS} onChange={(clock) => put({ clock })} />
-        <Choice label="suggest" value={typed.kind} options={KINDS} onChange={(kind) => put({ kind })} />
+        <Choice label="suggest" value={kind} options={KINDS} onChange={setKind} />
+        <span className="small quiet" role="status">
+          {plural(rows.length, 'snap')} of both films
+        </span>
       </div>
       <div className="toolbar">
         <Button variant="outlined" onClick={add}>

@@ -232,6 +232,8 @@ export function PlanScreen(props: PlanScreenProps) {
         <SectionsForm
           sections={sections}
           calls={calls}
+          film={{ columns: film.columns, team, opponent: props.sheet.opponent }}
+          earlier={props.earlier}
           onSave={(next) => edit(setSections(sheet.ownSections, next))}
           onTemplate={able.draft ? props.saveTemplate : null}
           onClose={() => setArranged(false)}

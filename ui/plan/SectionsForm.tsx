@@ -6,13 +6,24 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
-import { CATALOG, MOST_SECTIONS, SECTIONS, type SectionSpec, type SheetCall } from '@/core/plan';
+import {
+  CATALOG,
+  MOST_SECTIONS,
+  sectionsAsOn,
+  SECTIONS,
+  type EarlierSheet,
+  type SectionSpec,
+  type SheetCall,
+} from '@/core/plan';
 import { Choice } from '../shared/Choice';
-import { OwnSection } from './OwnSection';
+import { useLoaded } from '../shared/useLoaded';
+import { OwnSection, type SectionFilm } from './OwnSection';
 
 interface SectionsFormProps {
   readonly sections: readonly SectionSpec[];
   readonly calls: readonly SheetCall[];
+  readonly film: SectionFilm;
+  readonly earlier: () => Promise<readonly EarlierSheet[] | string>;
   readonly onSave: (sections: readonly SectionSpec[] | null) => void;
   /** Saves them for sheets to come; null: the member may not. */
   readonly onTemplate: ((sections: readonly SectionSpec[]) => Promise<string | null>) | null;
@@ -22,7 +33,16 @@ interface SectionsFormProps {
 const same = (a: readonly SectionSpec[], b: readonly SectionSpec[]): boolean =>
   JSON.stringify(a) === JSON.stringify(b);
 
-export default function SectionsForm({ sections, calls, onSave, onTemplate, onClose }: SectionsFormProps) {
+export default function SectionsForm({
+  sections,
+  calls,
+  film,
+  earlier,
+  onSave,
+  onTemplate,
+  onClose,
+}: SectionsFormProps) {
+  const { found: sheets, problem } = useLoaded(earlier);
   const [draft, setDraft] = useState(sections);
   const [said, setSaid] = useState<string | null>(null);
   const [own, setOwn] = useState(false);
@@ -36,6 +56,8 @@ export default function SectionsForm({ sections, calls, onSave, onTemplate, onCl
   };
   const left = CATALOG.filter((s) => !has.has(s.key));
   const full = draft.length >= MOST_SECTIONS;
+  const over = draft.length - MOST_SECTIONS;
+  const usual = sectionsAsOn(SECTIONS, draft, used);
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="sections-title">
       <DialogTitle id="sections-title">Sections of this sheet</DialogTitle>
@@ -97,9 +119,24 @@ export default function SectionsForm({ sections, calls, onSave, onTemplate, onCl
             />
           )}
           {!own && !full && <Button onClick={() => setOwn(true)}>one of our own</Button>}
-          <Button disabled={same(draft, SECTIONS)} onClick={() => setDraft(SECTIONS)}>
+          <Button disabled={same(draft, usual)} onClick={() => setDraft(usual)}>
             the usual ones
           </Button>
+          {sheets !== null && sheets.length > 0 && (
+            <Choice
+              label="as on"
+              value=""
+              width={220}
+              options={[
+                ['', 'another sheet'],
+                ...sheets.map((s) => [s.key, `${s.name} · ${s.opponent}`] as const),
+              ]}
+              onChange={(key) => {
+                const sheet = sheets.find((s) => s.key === key);
+                if (sheet) setDraft(sectionsAsOn(sheet.sections, draft, used));
+              }}
+            />
+          )}
           {onTemplate && (
             <Button
               onClick={() =>
@@ -110,9 +147,16 @@ export default function SectionsForm({ sections, calls, onSave, onTemplate, onCl
             </Button>
           )}
         </div>
+        {problem && <p className="small quiet">Other sheets cannot be read: {problem}</p>}
+        {over > 0 && (
+          <p className="flag" role="alert">
+            A sheet has up to {MOST_SECTIONS} sections: remove {over}.
+          </p>
+        )}
         {own && (
           <OwnSection
             taken={has}
+            film={film}
             onAdd={(section) => {
               setDraft([...draft, section]);
               setOwn(false);
@@ -125,7 +169,7 @@ export default function SectionsForm({ sections, calls, onSave, onTemplate, onCl
         <Button onClick={onClose}>Cancel</Button>
         <Button
           variant="contained"
-          disabled={same(draft, sections)}
+          disabled={same(draft, sections) || over > 0}
           onClick={() => {
             onSave(same(draft, SECTIONS) ? null : draft);
             onClose();

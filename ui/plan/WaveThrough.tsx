@@ -3,7 +3,16 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { formatDay } from './usage';
-import { addRemark, auditKey, MOST_REMARK, removeRemark, type Remark, type SheetEdit } from '@/core/plan';
+import {
+  addRemark,
+  auditKey,
+  BODY_REASONS,
+  isOfBodies,
+  MOST_REMARK,
+  removeRemark,
+  type Remark,
+  type SheetEdit,
+} from '@/core/plan';
 import { TextBox } from '../shared/TextBox';
 
 type Known = Parameters<typeof auditKey>[0];
@@ -22,6 +31,9 @@ export function WaveThrough({ audit, onEdit }: WaveThroughProps) {
       </button>
     );
   const said = reason.trim();
+  const leave = (e: React.KeyboardEvent): void => {
+    if (e.key === 'Escape') setReason(null);
+  };
   return (
     <form
       className="toolbar wave"
@@ -32,16 +44,30 @@ export function WaveThrough({ audit, onEdit }: WaveThroughProps) {
         setReason(null);
       }}
     >
-      <TextBox
-        label="why it may stand"
-        value={reason}
-        autoFocus
-        htmlInput={{ maxLength: MOST_REMARK }}
-        onChange={(e) => setReason(e.target.value)}
-        onKeyDown={(e) => {
-          if (e.key === 'Escape') setReason(null);
-        }}
-      />
+      {isOfBodies(audit.code) ? (
+        <select
+          aria-label="why it may stand"
+          value={reason}
+          autoFocus
+          autoComplete="off"
+          onChange={(e) => setReason(e.target.value)}
+          onKeyDown={leave}
+        >
+          <option value="">why it may stand …</option>
+          {BODY_REASONS.map((r) => (
+            <option key={r}>{r}</option>
+          ))}
+        </select>
+      ) : (
+        <TextBox
+          label="why it may stand"
+          value={reason}
+          autoFocus
+          htmlInput={{ maxLength: MOST_REMARK }}
+          onChange={(e) => setReason(e.target.value)}
+          onKeyDown={leave}
+        />
+      )}
       <Button type="submit" disabled={said === ''}>
         wave through
       </Button>

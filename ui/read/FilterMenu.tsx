@@ -19,7 +19,7 @@ import { wordOf } from './words';
 
 interface FilterMenuProps {
   readonly anchor: HTMLElement;
-  readonly counted: Counted;
+  readonly counted: Pick<Counted, 'columns' | 'rows'>;
   readonly onAdd: (field: FilterField, word: string) => void;
   readonly onRange: (field: RangeField, range: Range) => void;
   readonly onClose: () => void;

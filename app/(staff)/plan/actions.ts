@@ -149,7 +149,8 @@ const earlier = action('sheet.read', z.string().min(1).max(120), async (actor, k
       .reverse()
       .map(async ({ key: one, name, opponent }): Promise<EarlierSheet> => {
         const { list, sections } = await loadSheet(actor, one);
-        const calls = numberSheet(list, sections ?? SECTIONS).flatMap(({ section, calls: of }) =>
+        const its = sections ?? SECTIONS;
+        const calls = numberSheet(list, its).flatMap(({ section, calls: of }) =>
           of.map((call) => ({
             section: section.key,
             label: section.label,
@@ -157,7 +158,7 @@ const earlier = action('sheet.read', z.string().min(1).max(120), async (actor, k
             notes: notesOf(call),
           })),
         );
-        return { key: one, name, opponent, calls };
+        return { key: one, name, opponent, sections: its, calls };
       }),
   );
 });

@@ -1,3 +1,4 @@
+import { practiceOf, staffPrintsOf } from '@/core/exchange/settings';
 import type { Metadata } from 'next';
 import { profilesFor } from '@/core/field';
 import { pageFor } from '@/app/lib/refusable';
@@ -6,8 +7,7 @@ import { sheetScope } from '@/core/sync';
 import { availabilityOf } from '@/store/availability';
 import { bookTextFor } from '@/store/book';
 import { listTeams } from '@/store/games';
-import { practiceOf, programOf } from '@/store/programs';
-import { staffPrintsOf } from '@/store/staff-prints';
+import { programOf } from '@/store/programs';
 import { listPlays, loadSheet } from '@/store/plans';
 import { reelsAbout } from '@/store/reels';
 import { rosterOf } from '@/store/rosters';

@@ -1,3 +1,4 @@
+import { practiceOf } from '@/core/exchange/settings';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { pageFor } from '@/app/lib/refusable';
@@ -6,7 +7,7 @@ import { CONTACT_CAUTION, countdown } from '@/core/plan';
 import { plural } from '@/core/rules/plural';
 import { listTeams } from '@/store/games';
 import { listSheets } from '@/store/plans';
-import { practiceOf, programOf } from '@/store/programs';
+import { programOf } from '@/store/programs';
 
 export const metadata: Metadata = { title: 'Rep' };
 export const dynamic = 'force-dynamic';

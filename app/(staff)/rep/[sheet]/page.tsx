@@ -1,3 +1,4 @@
+import { practiceOf } from '@/core/exchange/settings';
 import type { Metadata } from 'next';
 import { toRep } from '@/app/lib/practice';
 import { pageFor } from '@/app/lib/refusable';
@@ -6,7 +7,7 @@ import { countdown } from '@/core/plan';
 import { may } from '@/core/staff';
 import { listTeams } from '@/store/games';
 import { loadSheet } from '@/store/plans';
-import { practiceOf, programOf } from '@/store/programs';
+import { programOf } from '@/store/programs';
 import { PracticeScreen } from '@/ui/rep/PracticeScreen';
 import { savePractice } from '../actions';
 

@@ -1,3 +1,4 @@
+import { practiceOf } from '@/core/exchange/settings';
 import { toRep } from '@/app/lib/practice';
 import { handle } from '@/app/lib/respond';
 import { clock } from '@/app/lib/session';
@@ -5,7 +6,7 @@ import { buildScript } from '@/core/plan';
 import { practiceCalendar } from '@/render/practice-calendar';
 import { Invalid } from '@/store/errors';
 import { loadSheet } from '@/store/plans';
-import { practiceOf, programOf } from '@/store/programs';
+import { programOf } from '@/store/programs';
 
 interface Context {
   params: Promise<{ sheet: string }>;
