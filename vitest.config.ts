@@ -49,7 +49,9 @@ export default defineConfig({
             'bench/**/*.test.ts',
             'docs/**/*.test.ts',
           ],
+          // A shared machine may stand still for minutes; a test fails by what it sees, not by the clock.
           testTimeout: 240_000,
+          hookTimeout: 240_000,
           // Two cores are two workers; nothing here changes what another file sees, so modules are read once.
           maxWorkers: 2,
           isolate: false,
@@ -60,7 +62,6 @@ export default defineConfig({
         test: {
           name: 'store',
           include: ['store/**/*.test.ts', 'cli/**/*.test.ts', 'app/**/*.test.ts'],
-          // A shared machine may stand still for minutes; a test fails by what it sees, not by the clock.
           testTimeout: 600_000,
           hookTimeout: 600_000,
           // They wait for the disk more than they count; each has a database of its own.

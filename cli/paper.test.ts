@@ -52,6 +52,7 @@ it('sheet drafts both sides of the ball, and audit says of it what was said with
   expect((JSON.parse(offense.out) as { files: string[] }).files).toEqual([
     'sheet.json',
     'sheet.pdf',
+    'checks.pdf',
     'decisions.pdf',
     'wristband.pdf',
     ...BOTH,

@@ -9,6 +9,7 @@ import {
   checkUses,
   draftCalls,
   draftChecks,
+  looksShown,
   NO_NOTES,
   numberSheet,
   papersOf,
@@ -112,6 +113,7 @@ function draftOffense(film: Film, common: Common, about: About, sections: readon
       side,
       sheet: { ...about, sections: numberSheet(calls, sections) },
       checks: { ...about, checks: [] },
+      looks: looksShown(columns, opponent, numberSheet(calls, sections)),
       cards: cardsOf(film, common, calls, []),
       script: buildScript(callsToRep(repSource(film, common), numberSheet(calls, sections)), staff.practice),
       questions: playQuestions(
@@ -161,6 +163,7 @@ function draftDefense(film: Film, common: Common, about: About, _: readonly Sect
           third: looks.get(c.id)?.owned?.third,
         })),
       },
+      looks: [],
       cards: cardsOf(film, common, [], checks),
       script: buildScript(playsToRep(repSource(film, common), checks), film.staff.practice),
       questions: checkQuestions(repSource(film, common), checks),
@@ -226,6 +229,7 @@ export async function sheet(args: string[]): Promise<number> {
     ...(side === 'offense'
       ? ([
           ['sheet.pdf', await pdf({ kind: 'sheet', paper })],
+          ['checks.pdf', await pdf({ kind: 'checks', paper })],
           ['decisions.pdf', await pdf({ kind: 'decisions', paper: upright })],
           ['wristband.pdf', await pdf({ kind: 'band', paper: upright })],
         ] as [string, Uint8Array][])

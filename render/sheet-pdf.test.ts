@@ -38,6 +38,7 @@ it.each(['letter', 'a4'] as const)('on %s', async (paper) => {
     side: 'offense' as const,
     sheet: { ...about, sections: numberSheet(calls) },
     checks: { ...about, checks: [] },
+    looks: [],
     cards: [],
     script: [],
     questions: [],

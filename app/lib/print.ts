@@ -1,4 +1,3 @@
-import { practiceOf, staffPrintsOf } from '@/core/exchange/settings';
 import 'server-only';
 import { z } from 'zod';
 import {
@@ -14,6 +13,7 @@ import {
   DECISION_LIMITS,
   EVERY_MAN,
   lookOfCheck,
+  looksShown,
   menOf,
   numberSheet,
   papersOf,
@@ -45,6 +45,7 @@ import {
   type StaffPrints,
   type SheetSide,
 } from '@/core/plan';
+import { practiceOf, staffPrintsOf } from '@/core/exchange/settings';
 import type { Actor, SheetDetail } from '@/core/exchange/types';
 import { profilesFor } from '@/core/field';
 import { buildColumns } from '@/core/read';
@@ -147,11 +148,16 @@ export async function sheetToPrint(
     against: name(sheet.opponent),
     stamp: stampWords(localTime(now.toISOString()), version),
   };
+  const sections = numberSheet(sheet.list, sheet.sections ?? SECTIONS);
   const test = choice.kind === 'test' ? await testOf(actor, sheet, choice.man) : { questions: [], men: [] };
   const source = {
     side: sheet.side,
-    sheet: { ...about, sections: numberSheet(sheet.list, sheet.sections ?? SECTIONS) },
+    sheet: { ...about, sections },
     checks: { ...about, checks: choice.kind === 'checks' ? await withFilm(actor, sheet) : [] },
+    looks:
+      choice.kind === 'checks' && sheet.side === 'offense'
+        ? looksShown((await filmToDraw(actor, sheet.opponent)).columns, sheet.opponent, sections)
+        : [],
     cards: choice.kind === 'scout' ? await cardsOf(actor, sheet, choice.scout) : [],
     script:
       choice.kind === 'script'

@@ -9,6 +9,7 @@ export * from './audits';
 export * from './layout';
 export { type Measure, type PageInk, type PageMark, type SheetPages } from './marks';
 export * from './print';
+export * from './answer-print';
 export * from './check-print';
 export * from './band';
 export * from './band-audit';

@@ -1,4 +1,5 @@
 /** What a sheet is printed as, each from one list of pages. */
+import { answerPages, type LookShown } from './answer-print';
 import { bandPages, USUAL_BAND, type BandSettings } from './band';
 import { checkPages, type ChecksToPrint } from './check-print';
 import { decisionPages, type DecisionsToPrint } from './decision-print';
@@ -31,7 +32,7 @@ export const PRINT_LABEL: Readonly<Record<PrintKind, string>> = {
 export const printsOf = (side: SheetSide): readonly PrintKind[] =>
   side === 'defense'
     ? ['checks', 'scout', 'script', 'test']
-    : ['sheet', 'band', 'scout', 'script', 'test', 'decisions'];
+    : ['sheet', 'band', 'checks', 'scout', 'script', 'test', 'decisions'];
 /** A drawing is wider than tall, and so are the pages that it is usually printed on. */
 const WIDE_FIRST: readonly SheetPaper[] = [
   'letter-wide',
@@ -73,6 +74,8 @@ export interface PrintSource {
   readonly side: SheetSide;
   readonly sheet: SheetToPrint;
   readonly checks: ChecksToPrint;
+  /** How often they show what the sections of an offense answer; none where other prints are asked for. */
+  readonly looks: readonly LookShown[];
   /** What they do, drawn for those who show it in practice; none where other prints are asked for. */
   readonly cards: readonly ScoutCard[];
   /** The week's practice; likewise. */
@@ -119,7 +122,7 @@ export interface PrintChoice {
 
 /** `next`: uniform in [0, 1), seeded by the band's order. */
 export function printPages(
-  { sheet, checks, cards, script, questions, decisions }: PrintSource,
+  { side, sheet, checks, looks, cards, script, questions, decisions }: PrintSource,
   { kind, paper, band, scout, shape, decisions: figures }: PrintChoice,
   next: () => number,
   measure: Measure,
@@ -128,7 +131,9 @@ export function printPages(
     case 'sheet':
       return sheetPages(sheet, paper, measure, shape);
     case 'checks':
-      return checkPages(checks, paper, measure);
+      return side === 'defense'
+        ? checkPages(checks, paper, measure)
+        : answerPages({ ...sheet, looks }, paper, measure);
     case 'scout':
       return scoutPages(sheet, cards, scout, paper, measure);
     case 'script':

@@ -118,6 +118,7 @@ describe('on paper', () => {
       side: 'offense' as const,
       sheet: { ...about, sections: [] },
       checks: { ...about, checks: [] },
+      looks: [],
       cards: [],
       script: [],
       questions,
