@@ -5,7 +5,7 @@ import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE } from '../field';
 import { buildColumns, countGame, DEFAULT_RULES, filterValue, isTendency } from '../read';
 import { answerPages, looksShown } from './answer-print';
-import { PAPERS } from './layout';
+import { type PAPERS } from './layout';
 import type { Measure } from './marks';
 import { aPlay } from './plays.fixture';
 import { LEAST_SIZE } from './print';
