@@ -141,6 +141,8 @@ function drafted(columns: Columns, opponent: string): Sheet {
     plays: PLAYS,
     structures,
     sections: SECTIONS,
+    // None of the usual sections asks for more than kinds of calls.
+    fits: ({ kinds }, { kind }) => kinds.length === 0 || kinds.includes(kind),
     random: (stream) => uniform(1 + stream),
   });
   return new Map(SECTIONS.map((s) => [s.key, calls.filter((c) => c.section === s.key).map((c) => c.play)]));

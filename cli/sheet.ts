@@ -17,6 +17,7 @@ import {
   conversions,
   longThrows,
   EVERY_MAN,
+  playFitter,
   playQuestions,
   playsToRep,
   SHEET_SIDES,
@@ -90,7 +91,8 @@ function draftOffense(film: Film, common: Common, about: About, sections: readon
   const { team, opponent, side, seed } = common;
   const structures = structuresOf(book, staff.level, staff.rules.look, plays);
   const random = (stream: number) => uniform(seed + stream);
-  const drafted = draftCalls({ columns, team, opponent, plays, structures, sections, random });
+  const fits = playFitter(book, staff.level, staff.rules.look);
+  const drafted = draftCalls({ columns, team, opponent, plays, structures, sections, fits, random });
   const calls = drafted.map(({ section, play }, i): SheetCall => ({
     id: `call-${i + 1}`,
     section,

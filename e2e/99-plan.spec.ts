@@ -265,6 +265,15 @@ test('a sheet of the offense is drafted, arranged, noted, waved through, and pri
   const head = (book.worksheets[0]!.getRow(1).values as string[]).indexOf('play');
   book.worksheets[0]!.eachRow((row) => cells.push([row.getCell(1).value, row.getCell(head).value]));
   expect(cells.slice(1)).toEqual(rows.map((r) => [Number(r.number), r.play]));
+  // The check card holds what follows a call, beside it, and no call that leads nowhere.
+  await page.getByRole('button', { name: 'Check card' }).click();
+  await expect(page.getByRole('heading', { name: /^Check card: / })).toBeVisible();
+  await axe(page);
+  const card = await pdfWords(page, (await page.getByRole('link', { name: 'PDF' }).getAttribute('href'))!);
+  const then = card.flat().find((w) => w.text.startsWith('the end squeezes: 6 '))!;
+  const beside = card.flat().filter((w) => Math.abs(w.y - then.y) < 4 && w.x < then.x);
+  expect(beside.map((w) => w.text)).toEqual(expect.arrayContaining(['Openers', '2']));
+  expect(card.flat().filter((w) => /^\d+$/.test(w.text))).toHaveLength(1);
   await page.getByRole('button', { name: 'Wristband' }).click();
   await expect(page.getByRole('heading', { name: /^Wristband: / })).toBeVisible();
   await page.getByLabel('order').fill('9');

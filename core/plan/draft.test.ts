@@ -5,12 +5,13 @@ import { DEMO_PLAYS } from '../../demo/plays';
 import { DEFAULT_BOOK } from '../book/default-book';
 import { drawSnap } from '../book/draw-snap';
 import { COLLEGE } from '../field';
-import { buildColumns, countGame, type Columns, type CountedSnap } from '../read';
+import { buildColumns, countGame, DEFAULT_RULES, type Columns, type CountedSnap } from '../read';
 import { uniform } from '../stats/uniform';
 import { shownBy } from './checks';
 import { draftCalls, draftChecks, rankPlays, type DraftFilm } from './draft';
 import { playsOfFilm } from './play-list';
 import { CATALOG, SECTIONS } from './sections';
+import { playFitter } from './section-plays';
 import { playFields } from './sheet';
 import { sizeSection } from './sizing';
 
@@ -34,6 +35,7 @@ beforeAll(() => {
       ]),
     ),
     sections: SECTIONS,
+    fits: playFitter(DEFAULT_BOOK, COLLEGE, DEFAULT_RULES.look),
     random: (stream) => uniform(1 + stream),
   };
 });
@@ -71,10 +73,15 @@ describe('calls', () => {
     const filled = new Set(short.map((c) => c.section));
     expect(filled.size).toBe(new Set(whole.map((c) => c.section)).size);
   });
-  it('suggest only the kinds a section asks for', () => {
-    const runs = CATALOG.filter((s) => s.key === 'run-left' || s.key === 'screens');
-    for (const { section, play } of draftCalls({ ...film, sections: runs }))
-      expect(section === 'run-left' ? play.kind !== 'pass' : play.kind === 'pass').toBe(true);
+  it('are what the section asks for', () => {
+    const twelve = { key: 'own-12', label: '12', filter: { personnel: ['12'] }, ranges: {}, kinds: [] };
+    const sections = [...CATALOG.filter((s) => s.key === 'run-left' || s.key === 'screens'), twelve];
+    const drafted = draftCalls({ ...film, sections });
+    expect(new Set(drafted.map((c) => c.section))).toEqual(new Set(sections.map((s) => s.key)));
+    for (const { section, play } of drafted)
+      if (section === 'run-left') expect(play.kind).not.toBe('pass');
+      else if (section === 'screens') expect(play.concept).toMatch(/screen/);
+      else expect(play.personnel).toBe('12');
   });
 });
 

@@ -6,10 +6,11 @@ import { COMES_UP } from './audits';
 import { argueSection, type ArguedFilm, type SectionArguments } from './section-arguments';
 import { sizeSection } from './sizing';
 import type { SectionSpec } from './sections';
-import { playLook, suggestCalls, type PlayCard, type Suggestion } from './sheet';
+import { playLook, suggestCalls, type Fits, type PlayCard, type Suggestion } from './sheet';
 
 export interface DraftFilm extends ArguedFilm {
   readonly sections: readonly SectionSpec[];
+  readonly fits: Fits;
   /** What was argued already, of this film and these plays. */
   readonly argued?: (section: SectionSpec) => SectionArguments | null;
 }
@@ -20,7 +21,10 @@ export function rankPlays(
   section: SectionSpec,
 ): { readonly ranked: readonly Suggestion[]; readonly argued: SectionArguments } {
   const argued = film.argued?.(section) ?? argueSection(film, section);
-  return { ranked: rankArgued(suggestCalls(film.plays, film.columns, film.team, section), argued), argued };
+  return {
+    ranked: rankArgued(suggestCalls(film.plays, film.columns, film.team, section, film.fits), argued),
+    argued,
+  };
 }
 
 export interface DraftedCall {
@@ -58,7 +62,8 @@ export function draftCalls(
     const { ranked, argued } = rankPlays(film, section);
     const candidates = ranked.flatMap(({ play }) => {
       const argument = argued.get(play.id);
-      return argument ? [{ play, argument }] : [];
+      // What the book cannot say is offered, and not drafted.
+      return argument && film.fits(section, play) ? [{ play, argument }] : [];
     });
     return [{ section: section.key, suggested: size.suggested, candidates }];
   });

@@ -1,4 +1,5 @@
 export * from './sections';
+export * from './section-plays';
 export * from './findings';
 export * from './rows';
 export * from './versions';

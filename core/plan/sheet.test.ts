@@ -19,6 +19,7 @@ describe('suggestions', () => {
     own,
     'HER',
     section,
+    () => true,
   );
   it('count own snaps of the concept in the situation', () => {
     for (const s of list) {

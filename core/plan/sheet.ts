@@ -69,6 +69,9 @@ export const playFields = (playCard: PlayCard): SnapFields => ({
   ...(playCard.personnel ? { personnel: playCard.personnel } : {}),
 });
 
+/** Whether a section is for a play; null: the book does not say, false: it asks for another call. */
+export type Fits = (section: SectionSpec, play: PlayCard) => boolean | null;
+
 export interface Suggestion {
   readonly play: PlayCard;
   /** Success of the same concept in this situation, own film. */
@@ -113,11 +116,12 @@ export function suggestCalls(
   own: Columns,
   team: string,
   section: SectionSpec,
+  fits: Fits,
 ): Suggestion[] {
   const everywhere = select(own, { offense: [team] });
   const here = sectionRows(own, section, { offense: [team] });
   return plays
-    .filter((play) => section.kinds.length === 0 || section.kinds.includes(play.kind))
+    .filter((play) => fits(section, play) !== false)
     .map((play): Suggestion => {
       const hereRows = rowsOfPlay(own, here, play);
       const allRows = rowsOfPlay(own, everywhere, play);

@@ -16,7 +16,7 @@ interface Of {
 /** Fills sections that hold fewer calls than are enough; null while the opponent's looks are still measured. */
 export function useDraft(
   { calls, printed, sections, edit }: SheetState,
-  { columns, argued, sectionsArgued: { of, structures } }: PlanFilm,
+  { columns, argued, fits, sectionsArgued: { of, structures } }: PlanFilm,
   { plays, team, opponent }: Of,
 ): (() => void) | null {
   const say = useToast();
@@ -30,6 +30,7 @@ export function useDraft(
         plays,
         structures,
         sections,
+        fits,
         argued: of,
         random: (stream) => uniform(SEED + stream),
       },

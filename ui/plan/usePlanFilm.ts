@@ -10,7 +10,9 @@ import {
   rankArgued,
   sizeSection,
   structuresOf,
+  playFitter,
   suggestCalls,
+  type Fits,
   type Argument,
   type PlayFact,
   type PlayCard,
@@ -48,6 +50,7 @@ export interface PlanFilm {
   readonly answers: readonly Answered[];
   /** The same of every section, as far as it is there; with what each play stands in at the snap. */
   readonly sectionsArgued: ArguedSections;
+  readonly fits: Fits;
   /** Jobs by position that are on our film, counted when first asked for. */
   readonly jobs: () => ReadonlySet<string>;
   /** What else is known of a play, asked for play by play. */
@@ -86,10 +89,11 @@ export function usePlanFilm(
     section,
   );
   const argued = sectionsArgued.of(section);
+  const fits = useMemo(() => playFitter(book, profiles[level], rules.look), [book, profiles, level, rules]);
   const suggestions = useMemo(() => {
-    const own = suggestCalls(plays, columns, team, section);
+    const own = suggestCalls(plays, columns, team, section, fits);
     return argued === null ? own : rankArgued(own, argued);
-  }, [plays, columns, team, section, argued]);
+  }, [plays, columns, team, section, fits, argued]);
   const sizes = useMemo(
     () => new Map(sections.map((s) => [s.key, sizeSection(columns, team, opponent, s)])),
     [sections, columns, team, opponent],
@@ -128,5 +132,17 @@ export function usePlanFilm(
       ),
     [book, profiles, level, rules, snaps, columns, team, opponent, plays, jobs, ours, structures],
   );
-  return { snaps, columns, toMeasure, suggestions, argued, sizes, answers, sectionsArgued, jobs, factsOf };
+  return {
+    snaps,
+    columns,
+    toMeasure,
+    fits,
+    suggestions,
+    argued,
+    sizes,
+    answers,
+    sectionsArgued,
+    jobs,
+    factsOf,
+  };
 }
