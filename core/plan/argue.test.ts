@@ -1,13 +1,14 @@
 import jStat from 'jstat';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { DEMO_SEED, simulateSeason } from '../../demo/league';
+import { DEMO_PLAYS } from '../../demo/plays';
 import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE } from '../field';
 import { buildColumns, countGame, type Columns, type CountedSnap } from '../read';
 import { uniform } from '../stats/uniform';
 import { argue, arguer, filmsOf, PRIOR_SNAPS, rankArgued, type Argument } from './argue';
 import { aPlay } from './plays.fixture';
-import { SECTIONS, type SectionSpec } from './sections';
+import { CATALOG, sectionRows, SECTIONS, type SectionSpec } from './sections';
 import type { PlayCard } from './sheet';
 
 const [US, THEM] = ['HER', 'STG'];
@@ -66,7 +67,8 @@ function plainly(play: PlayCard, structure: string, section: SectionSpec): numbe
   };
   const at = new Map(counted.map((c, i) => [c, i]));
   const good = (of: CountedSnap[]): number => of.filter((c) => columns.success[at.get(c)!] === 1).length;
-  const ours = tendency.filter((c) => c.snap.offense === US && columns.success[at.get(c)!] !== 2);
+  const ours0 = tendency.filter((c) => c.snap.offense === US);
+  const ours = ours0.filter((c) => columns.success[at.get(c)!] !== 2);
   const kind = ours.filter((c) => c.snap.play === play.kind);
   const run = kind.filter(
     (c) =>
@@ -78,12 +80,32 @@ function plainly(play: PlayCard, structure: string, section: SectionSpec): numbe
   const inHere = (of: CountedSnap[]): CountedSnap[] => of.filter((c) => isHere(c));
   const rate = (of: CountedSnap[], toward: number): number => (good(of) + m * toward) / (of.length + m);
   const odds = (p: number): number => p / (1 - p);
-  const anyCall = (good(ours) + 1) / (ours.length + 2);
-  const allOdds = odds(rate(inHere(ours), anyCall)) / odds(anyCall);
-  const kindAsAll = (odds(usual) * allOdds) / (1 + odds(usual) * allOdds);
-  const kindOdds = odds(rate(inHere(kind), kindAsAll)) / odds(usual);
+  // What is asked of each snap here, of both films: 40, 60 and 100 percent of the distance.
+  const asked = [...new Set([...inHere(ours0), ...here])].flatMap(({ snap: { down, distance } }) =>
+    down === null || distance === null ? [] : [((down === 1 ? 40 : down === 2 ? 60 : 100) * distance) / 100],
+  );
+  const made = (of: CountedSnap[]): { k: number; n: number } => {
+    let [k, n] = [0, 0];
+    for (const c of of) {
+      const { gain, result, turnover, toGoal } = c.snap;
+      const yards = result === 'incomplete' || turnover === 'interception' ? 0 : gain;
+      if (yards === null) continue;
+      for (const one of asked) {
+        const enough = turnover === null && yards >= one;
+        // It scored, and might have gone further.
+        if (!enough && c.snap.score === 'touchdown' && yards >= toGoal!) continue;
+        n += 1 / asked.length;
+        if (enough) k += 1 / asked.length;
+      }
+    }
+    return { k, n };
+  };
+  const kindMade = made(kind);
+  const kindRate = rate(inHere(kind), (kindMade.k + 1) / (kindMade.n + 2));
+  const kindOdds = odds(kindRate) / odds(usual);
   const asKind = (odds(whole) * kindOdds) / (1 + odds(whole) * kindOdds);
-  const playOdds = odds(rate(inHere(run), asKind)) / odds(asKind);
+  const runMade = made(run);
+  const playOdds = odds(rate(inHere(run), (runMade.k + m * kindRate) / (runMade.n + m))) / odds(asKind);
   return looks.reduce((sum, l) => {
     const met = run.filter((c) => look(c) === l);
     const o = odds(rate(met, whole)) * kindOdds * playOdds;
@@ -157,7 +179,11 @@ describe('what to expect of a play against their looks', () => {
   });
   it('stays a rate where all or none of our plays succeeded', () => {
     for (const all of [0, 1]) {
-      const film = { ...columns, success: columns.success.map((s) => (s === 2 ? 2 : all)) };
+      const film = {
+        ...columns,
+        success: columns.success.map((s) => (s === 2 ? 2 : all)),
+        yards: columns.yards.map(() => (all === 1 ? 99 : -4)),
+      };
       for (const section of SECTIONS)
         for (const play of PLAYS) {
           const { low, score, high } = argue(play, '3x1', films(section, film), (s) => uniform(2 + s))!;
@@ -170,6 +196,19 @@ describe('what to expect of a play against their looks', () => {
     const of = (key: string): number =>
       argue(PLAYS[0]!, '2x2', films(SECTIONS.find((s) => s.key === key)!), (s) => uniform(1 + s))!.score;
     expect(of('third-long')).toBeLessThan(of('first') - 0.08);
+  });
+  it('few snaps of a situation do not make a run good on third and extra long (common practice: it seldom is)', () => {
+    const late = CATALOG.find((s) => s.key === 'third-xlong')!;
+    const early = CATALOG.find((s) => s.key === 'third-short')!;
+    const rows = sectionRows(columns, late, { offense: [US], play: ['run'] });
+    expect(rows.length).toBeLessThan(6);
+    for (const play of DEMO_PLAYS.filter((p) => p.kind === 'run')) {
+      const at = (section: SectionSpec) =>
+        argue(play, '2x2', films(section), (s) => uniform(1 + s))?.score ?? null;
+      if (at(late) === null) continue;
+      expect(at(late), play.name).toBeLessThan(0.35);
+      expect(at(early), play.name).toBeGreaterThan(at(late)! + 0.2);
+    }
   });
   it('draws from the gamma distribution that the library names: mean and variance are its shape', () => {
     jStat.setRandom(uniform(5));

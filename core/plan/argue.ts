@@ -2,10 +2,11 @@
  * Our play against the looks this opponent shows in a situation to its structure: Σ P(look | structure, situation) ×
  * s(play, look), both shrunk, s moved by what the situation asks; the interval by draws from what is known of them.
  */
+import { bisectRight } from 'd3-array';
 import jStat from 'jstat';
-import { select, wordAt, type Columns } from '../read/columns';
+import { select, UNKNOWN, wordAt, type Columns } from '../read/columns';
 import { cameFive, FAMILIES, familyOf, FAMILY_WORDS } from '../read/defense';
-import { CALLED_KINDS, sectionRows, type SectionSpec } from './sections';
+import { CALLED_KINDS, sectionRows, yardsAskedIn, type SectionSpec } from './sections';
 import { rowsOfPlay, type PlayCard } from './sheet';
 
 export interface LookEvidence {
@@ -96,6 +97,8 @@ export interface Films {
   readonly known: Uint32Array;
   readonly ofKind: ReadonlyMap<PlayCard['kind'], Uint32Array>;
   readonly inSection: ReadonlySet<number>;
+  /** Yards that success takes in the section, of both films, the least first; empty: no down says it. */
+  readonly asked: Float64Array;
   /** Their snaps anywhere and in the section, by look. */
   readonly anywhere: ByLooks;
   readonly faced: ByLooks;
@@ -124,6 +127,7 @@ export function filmsOf(columns: Columns, team: string, opponent: string, sectio
       }),
     ),
     inSection: new Set(sectionRows(columns, section, { offense: [team] })),
+    asked: yardsAskedIn(columns, team, opponent, section),
     anywhere: byLooks(theirs),
     faced,
     shownTo: (structure, looks) => {
@@ -136,6 +140,25 @@ export function filmsOf(columns: Columns, team: string, opponent: string, sectio
       return found.get(looks)!;
     },
   };
+}
+
+/**
+ * What calls would have made of what a section asks: each gained so much, and so much of what is asked here is that or
+ * less. k of n, both in snaps. One that scored might have gained more: it says nothing of more than it gained.
+ */
+function madeOf(rows: Uint32Array, { columns, asked }: Films): { readonly k: number; readonly n: number } {
+  let [k, n] = [0, 0];
+  for (const row of rows) {
+    const yards = columns.yards[row]!;
+    if (yards === UNKNOWN) continue;
+    const good = columns.success[row] === 1;
+    // Far enough, and no success: the ball was lost.
+    const lost = !good && yards >= columns.asked[row]!;
+    const made = lost ? 0 : bisectRight(asked, yards) / asked.length;
+    k += made;
+    n += good && yards >= columns.toGoal[row]! ? made : 1;
+  }
+  return { k, n };
 }
 
 /** Weights of a beta distribution. */
@@ -153,6 +176,8 @@ export interface Evidence {
   readonly here: (rate: number, kindRate: number, playRate: number) => number;
 }
 
+const NONE_MADE = { k: 0, n: 0 };
+
 /** Null: no own snap of the play. */
 export function evidenceOf(play: PlayCard, looks: readonly Look[], films: Films): Evidence | null {
   const { columns, own, known, inSection } = films;
@@ -164,22 +189,28 @@ export function evidenceOf(play: PlayCard, looks: readonly Look[], films: Films)
   const usual = (good(alike) + 1) / (alike.length + 2);
   const whole = (good(run) + PRIOR_SNAPS * usual) / (run.length + PRIOR_SNAPS);
   const met = byLook(columns, run, looks);
-  // The same call succeeds less often where more is asked of it: as all calls of the section do, then those of its kind,
-  // then it itself; each as far as its own snaps say, and else as the step before.
+  // The same call succeeds less often where more is asked of it: by what calls of its kind gained, then by what it did,
+  // each drawn on by those of the section. Where no down says what is asked (tries), as all calls of the section do.
   const [allHere, kindHere, runHere] = [known, alike, run].map((rows) =>
     rows.filter((i) => inSection.has(i)),
   ) as [Uint32Array, Uint32Array, Uint32Array];
+  const downs = films.asked.length > 0;
+  const [kindMade, runMade] = [alike, run].map((rows) => (downs ? madeOf(rows, films) : NONE_MADE)) as [
+    typeof NONE_MADE,
+    typeof NONE_MADE,
+  ];
   const anyCall = (good(known) + 1) / (known.length + 2);
   const ofAll = around(good(allHere), allHere.length, anyCall);
-  const kindAsAll = shifted(usual, meanOf(ofAll), anyCall);
-  const ofKind = around(good(kindHere), kindHere.length, kindAsAll);
+  const kindAsked = downs ? (kindMade.k + 1) / (kindMade.n + 2) : shifted(usual, meanOf(ofAll), anyCall);
+  const ofKind = around(good(kindHere), kindHere.length, kindAsked);
   const playAsKind = shifted(whole, meanOf(ofKind), usual);
+  const playAsked = downs ? meanOf(around(runMade.k, runMade.n, meanOf(ofKind))) : playAsKind;
   return {
     met,
     good: met.map(good),
     beta: met.map((rows) => around(good(rows), rows.length, whole)),
     ofKind,
-    ofPlay: around(good(runHere), runHere.length, playAsKind),
+    ofPlay: around(good(runHere), runHere.length, playAsked),
     here: (rate, kindRate, playRate) => shifted(shifted(rate, kindRate, usual), playRate, playAsKind),
   };
 }

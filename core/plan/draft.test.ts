@@ -73,6 +73,25 @@ describe('calls', () => {
     const filled = new Set(short.map((c) => c.section));
     expect(filled.size).toBe(new Set(whole.map((c) => c.section)).size);
   });
+  it('give a play that may stand but once more to the section that would lose most without it', () => {
+    const [p, q] = DEMO_PLAYS;
+    const sections = SECTIONS.filter((s) => s.key === 'goal' || s.key === 'backed');
+    // By the order of the sheet the goal line would take it, where the other is as good as it.
+    const low = (section: string, play: string): number =>
+      play === p!.id ? 0.55 : section === 'goal' ? 0.5 : 0.1;
+    const argued: DraftFilm['argued'] = (section) =>
+      new Map(
+        [p!, q!].map((play) => [
+          play.id,
+          { structure: null, score: 0.6, low: low(section.key, play.id), high: 0.9, n: 9, looks: [] },
+        ]),
+      );
+    const drafted = draftCalls({ ...film, plays: [p!, q!], sections, argued }, [
+      { section: 'elsewhere', play: p! },
+    ]);
+    const first = (key: string) => drafted.find((c) => c.section === key)!.play.id;
+    expect([first('goal'), first('backed')]).toEqual([q!.id, p!.id]);
+  });
   it('are what the section asks for', () => {
     const twelve = { key: 'own-12', label: '12', filter: { personnel: ['12'] }, ranges: {}, kinds: [] };
     const sections = [...CATALOG.filter((s) => s.key === 'run-left' || s.key === 'screens'), twelve];

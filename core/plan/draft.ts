@@ -48,8 +48,8 @@ const SAME_PICTURE = 0.02;
 const MOST_TIMES = 2;
 
 /**
- * Fills each section with as many calls as are enough for it (sizing): one after another a call each, so that a short
- * play list is shared among them, the best of what can be argued first. Sections that do not come up, or that no film
+ * Fills each section with as many calls as are enough for it (sizing): a short play list is shared among
+ * them, a call each time where most would be lost without it (Vogel's rule for transport, from memory). Sections that do not come up, or that no film
  * sizes, stay empty; calls that stand there already count.
  */
 export function draftCalls(
@@ -68,53 +68,63 @@ export function draftCalls(
     return [{ section: section.key, suggested: size.suggested, candidates }];
   });
   const drafted: DraftedCall[] = [];
-  const all: { readonly section: string; readonly play: PlayCard }[] = [...standing];
-  /** One call more in each section that wants one and has a play for it; false: there is none. */
-  const round = (most: number): boolean => {
-    let added = false;
+  const times = new Map<string, number>();
+  for (const { play } of standing) times.set(play.id, (times.get(play.id) ?? 0) + 1);
+  const heres = new Map(
+    wanted.map(({ section }) => [section, standing.filter((c) => c.section === section).map((c) => c.play)]),
+  );
+  /** A call more where most would be lost without it; false: no section wants one that may stand so often. */
+  const one = (most: number): boolean => {
+    let next: { readonly section: string; readonly best: Worthy; readonly lost: number } | null = null;
     for (const { section, suggested, candidates } of wanted) {
-      const here = all.filter((c) => c.section === section);
+      const here = heres.get(section)!;
       if (here.length >= suggested) continue;
-      const best = bestOf(candidates, here, all, most);
+      const [best, second] = bestTwo(candidates, here, times, most);
       if (best === null) continue;
-      const call = { section, ...best, reasons: reasonsOf(best.argument) };
-      drafted.push(call);
-      all.push(call);
-      added = true;
+      const lost = best.worth - (second?.worth ?? -1);
+      if (next === null || lost > next.lost) next = { section, best, lost };
     }
-    return added;
+    if (next === null) return false;
+    const { play, argument } = next.best;
+    drafted.push({ section: next.section, play, argument, reasons: reasonsOf(argument) });
+    times.set(play.id, (times.get(play.id) ?? 0) + 1);
+    heres.get(next.section)!.push(play);
+    return true;
   };
-  for (let most = MOST_TIMES; most <= wanted.length; most++) while (round(most));
+  for (let most = MOST_TIMES; most <= wanted.length; most++) while (one(most));
   const order = new Map(film.sections.map((s, i) => [s.key, i]));
-  return drafted
-    .map((call, i) => ({ call, i }))
-    .sort((a, b) => order.get(a.call.section)! - order.get(b.call.section)! || a.i - b.i)
-    .map(({ call }) => call);
+  return drafted.sort(
+    (a, b) => order.get(a.section)! - order.get(b.section)! || b.argument.low - a.argument.low,
+  );
 }
 
 interface Candidate {
   readonly play: PlayCard;
   readonly argument: Argument;
 }
-function bestOf(
+interface Worthy extends Candidate {
+  readonly worth: number;
+}
+/** Of those that may stand once more. */
+function bestTwo(
   candidates: readonly Candidate[],
-  here: readonly { readonly play: PlayCard }[],
-  all: readonly { readonly play: PlayCard }[],
+  here: readonly PlayCard[],
+  times: ReadonlyMap<string, number>,
   most: number,
-): Candidate | null {
-  let best: Candidate | null = null;
-  let worthMost = -Infinity;
+): readonly [Worthy | null, Worthy | null] {
+  let [best, second]: [Worthy | null, Worthy | null] = [null, null];
   for (const one of candidates) {
-    const times = all.filter((c) => c.play.id === one.play.id).length;
-    if (times >= most || here.some((c) => c.play.id === one.play.id)) continue;
+    const often = times.get(one.play.id) ?? 0;
+    if (often >= most || here.some((play) => play.id === one.play.id)) continue;
     const alike = here.filter(
-      (c) =>
-        playLook(c.play) === playLook(one.play) && (c.play.kind === 'pass') === (one.play.kind === 'pass'),
+      (play) =>
+        playLook(play) === playLook(one.play) && (play.kind === 'pass') === (one.play.kind === 'pass'),
     ).length;
-    const worth = one.argument.low - AGAIN * times - SAME_PICTURE * alike;
-    if (worth > worthMost) [best, worthMost] = [one, worth];
+    const worth = one.argument.low - AGAIN * often - SAME_PICTURE * alike;
+    if (best === null || worth > best.worth) [best, second] = [{ ...one, worth }, best];
+    else if (second === null || worth > second.worth) second = { ...one, worth };
   }
-  return best;
+  return [best, second];
 }
 
 const percent = (share: number): string => `${Math.round(100 * share)} %`;

@@ -1,6 +1,8 @@
 /** Sections of a call sheet: each a filter of film. They overlap by purpose: a coach looks a situation up under its own name. */
+import { quantileSorted } from 'd3-array';
 import { BUCKET_ROWS, type BucketKey } from '../field/situation';
 import { select, type Columns, type Filter, type Ranges } from '../read/columns';
+import { plural } from '../rules/plural';
 
 export const CALLED_KINDS = ['run', 'pass', 'rpo', 'other'] as const;
 
@@ -136,3 +138,26 @@ export const sectionsAsOn = (
   ...template,
   ...here.filter((s) => callsOf(s.key) > 0 && !template.some((t) => t.key === s.key)),
 ];
+
+/** Yards that success takes on snaps of a section, the least first: ours and theirs; empty where no down says it. */
+export const yardsAskedIn = (
+  columns: Columns,
+  team: string,
+  opponent: string,
+  { filter, ranges }: SectionSpec,
+): Float64Array =>
+  filter === null
+    ? new Float64Array(0)
+    : Float64Array.from(filmOfBoth(columns, team, opponent, filter, ranges), (row) => columns.asked[row]!)
+        .filter((yards) => !Number.isNaN(yards))
+        .sort();
+
+/** "success takes 10 yards (8 to 13 on the middle half of 62 snaps)": whole yards, for a gain is one. */
+export function askedWords(asked: Float64Array): string | null {
+  if (asked.length === 0) return null;
+  const yards = [...asked];
+  const [low, middle, high] = [0.25, 0.5, 0.75].map((p) => Math.ceil(quantileSorted(yards, p)!));
+  const half =
+    low === high ? '' : ` (${low} to ${high} on the middle half of ${plural(asked.length, 'snap')})`;
+  return `success takes ${plural(middle!, 'yard')}${half}`;
+}

@@ -10,7 +10,7 @@ import { isExplosive } from '../rules/walk';
 import { doubtful, UNSURE, type Doubts } from './doubts';
 import { presenceOf, type Presence } from './presence';
 import { DEFAULT_RULES, type StaffRules } from './staff-rules';
-import { isSuccess, yardsOf } from './success';
+import { isSuccess, yardsAsked, yardsOf } from './success';
 
 export const BLANK = 0;
 export const CODE_NONE = 1;
@@ -70,6 +70,8 @@ export interface Columns {
   readonly presence: Presence;
   /** 0 no, 1 yes, 2 cannot know. */
   readonly success: Uint8Array;
+  /** Yards that success took; NaN: down or distance is not known. */
+  readonly asked: Float64Array;
   /** The defense made a loss, a fumble, an interception, or broke a pass up or batted it: 0 no, 1 yes, 2 cannot know. */
   readonly havoc: Uint8Array;
   /** 1: a tag that counts is in doubt. */
@@ -181,6 +183,7 @@ export function buildColumns(
   const counts = new Uint8Array(n);
   const kicks = new Uint8Array(n);
   const success = new Uint8Array(n);
+  const asked = new Float64Array(n);
   for (let i = 0; i < n; i++) {
     const counted = snaps[i]!;
     const { snap } = counted;
@@ -200,6 +203,7 @@ export function buildColumns(
       rule,
     );
     success[i] = good === null ? 2 : good ? 1 : 0;
+    asked[i] = yardsAsked(snap, rule) ?? NaN;
   }
   const doubted = Uint8Array.from(snaps, ({ snap }) => Number(doubtful(snap).length > 0));
   const halved = doubts === 'half' && doubted.includes(1);
@@ -225,6 +229,7 @@ export function buildColumns(
     figures: figuresOf(snaps, yards),
     presence: presenceOf(snaps),
     success,
+    asked,
     havoc,
     doubted,
     weight,

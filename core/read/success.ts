@@ -21,6 +21,15 @@ export const yardsOf = ({
   readonly turnover: string | null;
 }): number | null => (result === 'incomplete' || turnover === 'interception' ? 0 : gain);
 
+/** Yards that success takes; null when down or distance is unknown. */
+export function yardsAsked(
+  { down, distance }: { readonly down: number | null; readonly distance: number | null },
+  rule: SuccessRule = SUCCESS_40_60_100,
+): number | null {
+  if (down === null || distance === null) return null;
+  return (rule.percent[down === 1 ? 0 : down === 2 ? 1 : 2] * distance) / 100;
+}
+
 /** True, false, or null when down, distance or gain is unknown. In whole percent, so that 4 of 10 is 40. */
 export function isSuccess(
   snap: {
@@ -35,7 +44,6 @@ export function isSuccess(
 ): boolean | null {
   if (snap.turnover !== null) return false;
   if (snap.score === 'touchdown') return snap.ownScore;
-  if (snap.down === null || snap.distance === null || snap.gain === null) return null;
-  const percent = rule.percent[snap.down === 1 ? 0 : snap.down === 2 ? 1 : 2];
-  return 100 * snap.gain >= percent * snap.distance;
+  const asked = yardsAsked(snap, rule);
+  return asked === null || snap.gain === null ? null : snap.gain >= asked;
 }

@@ -175,16 +175,13 @@ export function PlanScreen(props: PlanScreenProps) {
         <Suggestions
           sections={sections}
           section={section}
-          size={film.sizes.get(section.key) ?? null}
-          suggestions={film.suggestions}
-          argued={film.argued}
-          ready={film.sectionsArgued.all}
+          film={film}
+          listed={plays.length}
           calls={calls}
           mayEdit={mayEdit}
           onSection={chooseSection}
           onAdd={(play) => edit(addCall(printed, crypto.randomUUID(), play, section.key, null))}
           onReel={openReel}
-          factsOf={film.factsOf}
         >
           <SizeUpFront
             load={props.weighTeams}

@@ -3,36 +3,23 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useState } from 'react';
-import {
-  playCall,
-  playLook,
-  type Argument,
-  type PlayCard,
-  type PlayFact,
-  type SectionSpec,
-  type SheetCall,
-  type Sizing,
-  type Suggestion,
-} from '@/core/plan';
+import { playCall, playLook, type PlayCard, type SectionSpec, type SheetCall } from '@/core/plan';
 import { TextBox } from '../shared/TextBox';
 import { SuggestionRow } from './SuggestionRow';
 import { filmText } from './usage';
+import type { PlanFilm } from './usePlanFilm';
 
 interface SuggestionsProps {
   readonly sections: readonly SectionSpec[];
   readonly section: SectionSpec;
-  readonly size: Sizing | null;
-  readonly suggestions: readonly Suggestion[];
-  /** Null: still measured. */
-  readonly argued: ReadonlyMap<string, Argument | null> | null;
-  /** Those of every section stand, so that another is there at once. */
-  readonly ready: boolean;
+  readonly film: Pick<PlanFilm, 'sizes' | 'asked' | 'suggestions' | 'argued' | 'sectionsArgued' | 'factsOf'>;
+  /** Plays of the list, whatever the section asks for. */
+  readonly listed: number;
   readonly calls: readonly SheetCall[];
   readonly mayEdit: boolean;
   readonly onSection: (key: string) => void;
   readonly onAdd: (play: PlayCard) => void;
   readonly onReel: (name: string) => void;
-  readonly factsOf: (play: PlayCard) => readonly PlayFact[];
   /** What else bears on all of them. */
   readonly children: React.ReactNode;
 }
@@ -42,8 +29,9 @@ const FIRST = 20;
 const MORE = 48;
 
 export function Suggestions(props: SuggestionsProps) {
-  const { sections, section, size, suggestions, argued, ready, calls, mayEdit, onSection, onAdd, onReel } =
-    props;
+  const { sections, section, film, calls, mayEdit, onSection, onAdd, onReel } = props;
+  // Null: still measured.
+  const { argued, suggestions } = film;
   const [wanted, setWanted] = useState('');
   const [most, setMost] = useState(FIRST);
   const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
@@ -55,14 +43,22 @@ export function Suggestions(props: SuggestionsProps) {
   const shown = ranked.slice(0, most);
   const never = found.filter((s) => s.all.n === 0);
   return (
-    <section className="card" aria-label="Suggestions" data-ready={ready}>
+    <section className="card" aria-label="Suggestions" data-ready={film.sectionsArgued.all}>
       <TextBox
         select
         fullWidth
         label="plays for"
         value={section.key}
         onChange={(e) => onSection(e.target.value)}
-        helperText={`${filmText(size)}; ${argued === null ? 'their looks are being measured' : 'ranked by the low end of what to expect against the looks they show then'}`}
+        helperText={[
+          filmText(film.sizes.get(section.key)),
+          film.asked,
+          argued === null
+            ? 'their looks are being measured'
+            : 'ranked by the low end of what to expect against the looks they show then',
+        ]
+          .filter(Boolean)
+          .join('; ')}
       >
         {sections.map((sectionSpec) => (
           <option key={sectionSpec.key} value={sectionSpec.key}>
@@ -94,7 +90,7 @@ export function Suggestions(props: SuggestionsProps) {
             on={calls.some((c) => c.section === section.key && c.play.id === suggestion.play.id)}
             onAdd={onAdd}
             onReel={onReel}
-            factsOf={props.factsOf}
+            factsOf={film.factsOf}
           />
         ))}
         {ranked.length > shown.length && (
@@ -130,7 +126,12 @@ export function Suggestions(props: SuggestionsProps) {
           </li>
         )}
         {suggestions.length > 0 && found.length === 0 && <li className="quiet">No play has these words.</li>}
-        {suggestions.length === 0 && (
+        {suggestions.length === 0 && props.listed > 0 && (
+          <li className="quiet">
+            No play of the list is what this section asks for: its filter says which calls are meant.
+          </li>
+        )}
+        {props.listed === 0 && (
           <li className="quiet">
             The play list is empty; add plays in the <Link href="/book?kind=plays">Book</Link>.
           </li>

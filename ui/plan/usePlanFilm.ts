@@ -4,6 +4,8 @@ import { useCallback, useMemo } from 'react';
 import type { Book } from '@/core/book';
 import type { LevelKey, Profiles } from '@/core/field/profile';
 import {
+  askedWords,
+  yardsAskedIn,
   answersTo,
   jobsSeen,
   playFacts,
@@ -51,6 +53,8 @@ export interface PlanFilm {
   /** The same of every section, as far as it is there; with what each play stands in at the snap. */
   readonly sectionsArgued: ArguedSections;
   readonly fits: Fits;
+  /** What success takes in the section, in words; null: no down says it. */
+  readonly asked: string | null;
   /** Jobs by position that are on our film, counted when first asked for. */
   readonly jobs: () => ReadonlySet<string>;
   /** What else is known of a play, asked for play by play. */
@@ -94,6 +98,10 @@ export function usePlanFilm(
     const own = suggestCalls(plays, columns, team, section, fits);
     return argued === null ? own : rankArgued(own, argued);
   }, [plays, columns, team, section, fits, argued]);
+  const asked = useMemo(
+    () => askedWords(yardsAskedIn(columns, team, opponent, section)),
+    [columns, team, opponent, section],
+  );
   const sizes = useMemo(
     () => new Map(sections.map((s) => [s.key, sizeSection(columns, team, opponent, s)])),
     [sections, columns, team, opponent],
@@ -134,6 +142,7 @@ export function usePlanFilm(
   );
   return {
     snaps,
+    asked,
     columns,
     toMeasure,
     fits,
