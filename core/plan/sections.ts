@@ -157,7 +157,6 @@ export function askedWords(asked: Float64Array): string | null {
   if (asked.length === 0) return null;
   const yards = [...asked];
   const [low, middle, high] = [0.25, 0.5, 0.75].map((p) => Math.ceil(quantileSorted(yards, p)!));
-  const half =
-    low === high ? '' : ` (${low} to ${high} on the middle half of ${plural(asked.length, 'snap')})`;
-  return `success takes ${plural(middle!, 'yard')}${half}`;
+  const half = low === high ? '' : `${low} to ${high} on the middle half of `;
+  return `success takes ${plural(middle!, 'yard')} (${half}${plural(asked.length, 'snap')})`;
 }

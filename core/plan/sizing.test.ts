@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { DEMO_SEED, simulateSeason } from '../../demo/league';
 import { COLLEGE } from '../field';
 import { buildColumns, countGame } from '../read';
-import { CATALOG, filmOfBoth, sectionsAsOn, SECTIONS } from './sections';
+import { askedWords, CATALOG, filmOfBoth, sectionsAsOn, SECTIONS } from './sections';
 import { sizeOf, sizeSection, TIMES_A_CALL } from './sizing';
 
 describe('how often a section comes up', () => {
@@ -95,6 +95,15 @@ describe('sections of a staff', () => {
     );
     expect(plain.length).toBeGreaterThan(20);
     expect([...rows].sort((a, b) => a - b)).toEqual(plain);
+  });
+  it('say what success takes, in whole yards', () => {
+    expect(askedWords(Float64Array.of(4, 4, 4, 4))).toBe('success takes 4 yards (4 snaps)');
+    // Quartiles 2.8, 7, 11: a gain of 2 is not enough where 2.8 are asked.
+    expect(askedWords(Float64Array.of(1, 2.8, 7, 11, 20))).toBe(
+      'success takes 7 yards (3 to 11 on the middle half of 5 snaps)',
+    );
+    expect(askedWords(Float64Array.of(1))).toBe('success takes 1 yard (1 snap)');
+    expect(askedWords(new Float64Array(0))).toBeNull();
   });
   it('as on another sheet keep what holds calls here', () => {
     const [a, b, c, d] = CATALOG;
