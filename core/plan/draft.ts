@@ -48,9 +48,9 @@ const SAME_PICTURE = 0.02;
 const MOST_TIMES = 2;
 
 /**
- * Fills each section with as many calls as are enough for it (sizing): a short play list is shared among
- * them, a call each time where most would be lost without it (Vogel's rule for transport, from memory). Sections that do not come up, or that no film
- * sizes, stay empty; calls that stand there already count.
+ * Fills each section with as many calls as are enough for it (sizing). A short play list is shared among them, a call
+ * each time where most would be lost without it (Vogel's rule for the transportation problem, from memory). Sections
+ * that do not come up, or that no film sizes, stay empty; calls that stand there already count.
  */
 export function draftCalls(
   film: DraftFilm,
