@@ -192,6 +192,7 @@ test('a sheet of the offense is drafted, arranged, noted, waved through, and pri
   await openers.getByRole('button', { name: 'Openers', exact: true }).click();
   await page
     .getByRole('button', { name: /^add .* to Openers$/ })
+    .filter({ hasText: 'again' })
     .first()
     .click();
   const open = page.getByRole('list', { name: 'What the sheet leaves open' });
@@ -268,8 +269,11 @@ test('a sheet of the offense is drafted, arranged, noted, waved through, and pri
   // The check card holds what follows a call, beside it, and no call that leads nowhere.
   await page.getByRole('button', { name: 'Check card' }).click();
   await expect(page.getByRole('heading', { name: /^Check card: / })).toBeVisible();
-  await axe(page);
+  await expect(page).toHaveURL(/print=checks/);
   const card = await pdfWords(page, (await page.getByRole('link', { name: 'PDF' }).getAttribute('href'))!);
+  // A page that comes has no title for a moment.
+  await expect(page).toHaveTitle(/./);
+  await axe(page);
   const then = card.flat().find((w) => w.text.startsWith('the end squeezes: 6 '))!;
   const beside = card.flat().filter((w) => Math.abs(w.y - then.y) < 4 && w.x < then.x);
   expect(beside.map((w) => w.text)).toEqual(expect.arrayContaining(['Openers', '2']));
