@@ -52,6 +52,14 @@ const HAS_PAGE = `(page) => caches.match(page).then(Boolean)`;
 const CACHES = `caches.keys().then((names) => Promise.all(names.map(async (n) =>
   n + ' ' + (await (await caches.open(n)).keys()).length))).then((all) => all.join(', '))`;
 
+/** Whether the page is alive, and which of its scripts did not come. */
+const ALIVE = `JSON.stringify({
+  ready: document.readyState,
+  alive: Object.keys(document.querySelector('[data-testid=snap-line]')).some((k) => k.startsWith('__react')),
+  line: document.querySelector('[data-testid=snap-line]').value,
+  missing: performance.getEntriesByType('resource').filter((e) => e.responseStatus !== 200).map((e) => e.name),
+})`;
+
 type Net = 'up' | 'down' | 'lossy' | 'failing';
 
 interface World {
@@ -173,7 +181,9 @@ export async function logByPage({
       );
       if (done) return;
       if (tries === 6)
-        throw new Error(`the line “${note}” was not taken: ${await world.page.innerText('main')}`);
+        throw new Error(
+          `the line “${note}” was not taken: ${await world.page.evaluate(ALIVE)} ${await world.page.innerText('main')}`,
+        );
       actions.again = (actions.again ?? 0) + 1;
     }
   };

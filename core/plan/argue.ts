@@ -152,11 +152,12 @@ function madeOf(rows: Uint32Array, { columns, asked }: Films): { readonly k: num
     const yards = columns.yards[row]!;
     if (yards === UNKNOWN) continue;
     const good = columns.success[row] === 1;
+    const toGoal = columns.toGoal[row]!;
     // Far enough, and no success: the ball was lost.
     const lost = !good && yards >= columns.asked[row]!;
     const made = lost ? 0 : bisectRight(asked, yards) / asked.length;
     k += made;
-    n += good && yards >= columns.toGoal[row]! ? made : 1;
+    n += good && toGoal !== UNKNOWN && yards >= toGoal ? made : 1;
   }
   return { k, n };
 }

@@ -18,36 +18,31 @@ const LOOKS = [
   'backfieldSet',
 ] as const satisfies readonly LookFact[];
 
+const among = <T extends string>(list: readonly T[], field: string): field is T =>
+  (list as readonly string[]).includes(field);
+
+/** Only what a filter asks for is worked out: a drawing of each play of a long list would be felt. */
 export function playFitter(book: Book, profile: LevelProfile, settings: LookSettings): Fits {
-  const known = new WeakMap<PlayCard, Readonly<Record<string, string | null>>>();
-  const saysOf = (play: PlayCard): Readonly<Record<string, string | null>> => {
-    let says = known.get(play);
-    if (says === undefined) {
-      const fields: Snap = {
-        ...blankSnap('', '', 0),
-        ...playFields(play),
-        motion: play.motion ?? NONE,
-        direction: play.direction,
-      };
-      const looks = lookFacts(book, fields, profile, settings);
-      says = {
-        ...Object.fromEntries(SAID.map((field) => [field, fields[field]])),
-        ...callKind(book, fields),
-        ...Object.fromEntries(LOOKS.map((fact) => [fact, looks[fact]])),
-      };
-      known.set(play, says);
-    }
-    return says;
+  const snapOf = (play: PlayCard): Snap => ({
+    ...blankSnap('', '', 0),
+    ...playFields(play),
+    motion: play.motion ?? NONE,
+    direction: play.direction,
+  });
+  /** Undefined: a play leaves it open; null: the book does not say. */
+  const saysOf = (play: PlayCard, field: string): string | null | undefined => {
+    if (among(SAID, field)) return snapOf(play)[field] ?? undefined;
+    if (among(KINDS, field)) return callKind(book, snapOf(play))[field];
+    if (among(LOOKS, field)) return lookFacts(book, snapOf(play), profile, settings)[field];
+    return undefined;
   };
-  const worked: readonly string[] = [...KINDS, ...LOOKS];
-  const asked: readonly string[] = [...SAID, ...worked];
   return ({ filter, kinds }, play) => {
     if (kinds.length > 0 && !kinds.includes(play.kind)) return false;
     let sure = true;
     for (const [field, words] of Object.entries(filter ?? {})) {
-      if (!asked.includes(field) || !words) continue;
-      const says = saysOf(play)[field] ?? null;
-      if (says === null) sure &&= !worked.includes(field);
+      const says = saysOf(play, field);
+      if (says === undefined || !words) continue;
+      if (says === null) sure = false;
       else if (!words.includes(says)) return false;
     }
     return sure || null;
