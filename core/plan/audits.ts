@@ -32,6 +32,7 @@ export const BOOK_AUDITS = [
   'apart',
   'kept_in',
   'two_protections',
+  'name',
 ] as const;
 /** Of the band as it prints. */
 export const BAND_AUDITS = ['band_words'] as const;

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { DEMO_PLAYS } from '../../demo/plays';
 import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE, HIGH_SCHOOL, LEVEL_PROFILES, PROFESSIONAL } from '../field/profile';
 import { auditKey, BOOK_AUDITS } from './audits';
@@ -116,6 +117,25 @@ describe('what the book’s drawings say', () => {
     ]);
     // Two words of one protection are one.
     expect(auditsOf([verticals], COLLEGE, ['scat', '5 man'])).toEqual([]);
+  });
+  it('a name that says another side or another concept than is drawn', () => {
+    const named = (name: string, play: PlayCard): string[] =>
+      auditsOf([{ ...play, name }])
+        .filter((a) => a.code === 'name')
+        .map((a) => a.sentence);
+    const right = run('power', { formation: 'trips', formationSide: 'R' });
+    expect(named('Power left', right)).toEqual(['The name “Power left” says left, and the ball goes right.']);
+    expect(named('Counter right', right)).toEqual([
+      'The name “Counter right” says counter, and power is drawn.',
+    ]);
+    // The side of the formation, no side, both sides, words of the staff's own, a name that says its own concept too.
+    for (const name of ['Power right', 'Trips left power', 'Power', 'Left-right', 'Thunder', 'Counter power'])
+      expect(named(name, right), name).toEqual([]);
+    expect(named('Trips right power left', right)).toHaveLength(1);
+    expect(named('Power left', { ...right, direction: null })).toEqual([]);
+    expect(named('Our power', { ...right, concept: 'a word of ours' })).toEqual([]);
+    // Of the demo's own list none.
+    for (const play of DEMO_PLAYS) expect(named(play.name, play), play.name).toEqual([]);
   });
   it('none is without an example here', () => {
     expect([...met].sort()).toEqual([...BOOK_AUDITS].sort());

@@ -14,6 +14,7 @@ import type { LevelProfile } from '../field/profile';
 import { legality, ROUTES, type LegalityNote, type Point } from '../look';
 import { plural } from '../rules/plural';
 import type { Audit } from './audits';
+import { nameAudits } from './name-audits';
 import { playFields, playLook, type PlayCard, type SheetCall } from './sheet';
 
 /** Two steps of a man, yards (common practice). */
@@ -249,4 +250,5 @@ export const bookAudits = (
   ...lineUps(calls, drawn),
   ...apart(calls, drawn),
   ...protections(calls, drawn, book),
+  ...nameAudits(calls, book),
 ];
