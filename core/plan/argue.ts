@@ -177,7 +177,8 @@ export interface Evidence {
   readonly here: (rate: number, kindRate: number, playRate: number) => number;
 }
 
-const NONE_MADE = { k: 0, n: 0 };
+/** The rule of succession. */
+const laplace = ({ k, n }: { readonly k: number; readonly n: number }): number => (k + 1) / (n + 2);
 
 /** Null: no own snap of the play. */
 export function evidenceOf(play: PlayCard, looks: readonly Look[], films: Films): Evidence | null {
@@ -187,31 +188,28 @@ export function evidenceOf(play: PlayCard, looks: readonly Look[], films: Films)
   const good = (rows: Uint32Array): number =>
     rows.reduce((k, row) => k + (columns.success[row] === 1 ? 1 : 0), 0);
   const alike = films.ofKind.get(play.kind)!;
-  const usual = (good(alike) + 1) / (alike.length + 2);
+  const usual = laplace({ k: good(alike), n: alike.length });
   const whole = (good(run) + PRIOR_SNAPS * usual) / (run.length + PRIOR_SNAPS);
   const met = byLook(columns, run, looks);
   // The same call succeeds less often where more is asked of it: by what calls of its kind gained, then by what it did,
   // each drawn on by those of the section. Where no down says what is asked (tries), as all calls of the section do.
-  const [allHere, kindHere, runHere] = [known, alike, run].map((rows) =>
-    rows.filter((i) => inSection.has(i)),
-  ) as [Uint32Array, Uint32Array, Uint32Array];
+  const here = (rows: Uint32Array): Uint32Array => rows.filter((i) => inSection.has(i));
+  const seen = (rows: Uint32Array, toward: number): Beta => around(good(rows), rows.length, toward);
   const downs = films.asked.length > 0;
-  const [kindMade, runMade] = [alike, run].map((rows) => (downs ? madeOf(rows, films) : NONE_MADE)) as [
-    typeof NONE_MADE,
-    typeof NONE_MADE,
-  ];
-  const anyCall = (good(known) + 1) / (known.length + 2);
-  const ofAll = around(good(allHere), allHere.length, anyCall);
-  const kindAsked = downs ? (kindMade.k + 1) / (kindMade.n + 2) : shifted(usual, meanOf(ofAll), anyCall);
-  const ofKind = around(good(kindHere), kindHere.length, kindAsked);
+  const anyCall = laplace({ k: good(known), n: known.length });
+  const kindAsked = downs
+    ? laplace(madeOf(alike, films))
+    : shifted(usual, meanOf(seen(here(known), anyCall)), anyCall);
+  const ofKind = seen(here(alike), kindAsked);
   const playAsKind = shifted(whole, meanOf(ofKind), usual);
-  const playAsked = downs ? meanOf(around(runMade.k, runMade.n, meanOf(ofKind))) : playAsKind;
+  const made = downs ? madeOf(run, films) : null;
+  const playAsked = made ? meanOf(around(made.k, made.n, meanOf(ofKind))) : playAsKind;
   return {
     met,
     good: met.map(good),
     beta: met.map((rows) => around(good(rows), rows.length, whole)),
     ofKind,
-    ofPlay: around(good(runHere), runHere.length, playAsked),
+    ofPlay: seen(here(run), playAsked),
     here: (rate, kindRate, playRate) => shifted(shifted(rate, kindRate, usual), playRate, playAsKind),
   };
 }
