@@ -5,7 +5,7 @@ import { DEFAULT_BOOK } from '../book/default-book';
 import { COLLEGE } from '../field';
 import { buildColumns, countGame, DEFAULT_RULES, filterValue, isTendency } from '../read';
 import { answerPages, looksShown } from './answer-print';
-import { type PAPERS } from './layout';
+import { PAPERS } from './layout';
 import type { Measure } from './marks';
 import { aPlay } from './plays.fixture';
 import { LEAST_SIZE } from './print';
@@ -72,6 +72,19 @@ describe('the check card of an offense', () => {
       expect(lines.flat().indexOf('1st & 10')).toBeGreaterThan(lines.flat().indexOf('Against five or more'));
     },
   );
+  it('says on the next page which section goes on', () => {
+    const many = Array.from({ length: 70 }, (_, i) => call(`c${i}`, 'light', { order: i }));
+    const { pages } = answerPages(
+      { ...about, sections: numberSheet(many, sections), looks },
+      'letter',
+      measure,
+    );
+    expect(pages.length).toBeGreaterThan(1);
+    const labels = pages.map((page) =>
+      page.flatMap((m) => (m.mark === 'text' && m.text.startsWith('Six or fewer') ? [m.text] : [])),
+    );
+    expect(labels).toEqual(pages.map(() => ['Six or fewer in the box']));
+  });
   it('says so where there is none', () => {
     const none = answerPages(
       { ...about, sections: numberSheet([call('wedge', 'goal')], sections), looks: [] },
@@ -79,9 +92,10 @@ describe('the check card of an offense', () => {
       measure,
     );
     expect(none.pages).toHaveLength(1);
-    expect(none.pages[0]!.some((m) => m.mark === 'text' && m.text.startsWith('No call of this sheet'))).toBe(
-      true,
-    );
+    for (const m of none.pages[0]!)
+      if (m.mark === 'text' && m.text.startsWith('Nothing'))
+        expect(m.x + measure(m.text, m.size, m.bold ?? false), m.text).toBeLessThan(PAPERS.letter.width);
+    expect(none.pages[0]!.some((m) => m.mark === 'text' && m.text.startsWith('Nothing yet'))).toBe(true);
   });
 });
 

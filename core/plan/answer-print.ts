@@ -107,8 +107,7 @@ export const answerPages = (sheet: AnswersToPrint, paper: SheetPaper, measure: M
       below: 'by what they show, and what follows a call',
       columns: COLUMNS,
       rows: rowsOf(sheet),
-      empty:
-        'No call of this sheet has an “if … then”, and no section of it is by what they show: add such sections, or say what follows in a call’s notes.',
+      empty: 'Nothing yet: say “if … then” in a call’s notes, or add a section by what they show.',
     },
     paper,
     measure,

@@ -54,11 +54,14 @@ export function cardPages(
       if (widths[i]! > 0) marks.push(text(x + PAD, top - 5, LEAST_SIZE, label));
       x += widths[i]!;
     });
+    // What a first cell leaves to the row above is said again where that stands on the page before.
+    const above = rows.slice(0, p * aPage).findLast(([first]) => first![0] !== '');
     rows.slice(p * aPage, (p + 1) * aPage).forEach((row, i) => {
       const y = top + i * rowHeight;
       marks.push(box(MARGIN, y, inner, rowHeight));
       let x = MARGIN;
-      row.forEach(([words, bold], c) => {
+      row.forEach(([said, bold], c) => {
+        const words = said === '' && i === 0 && c === 0 && above ? above[0]![0] : said;
         const wide = widths[c]!;
         if (wide === 0) return;
         if (c > 0) marks.push(line(x, y, x, y + rowHeight));
