@@ -1000,3 +1000,55 @@ test('a sheet is built by keys alone: started, filled, moved, noted, taken off a
   await tabTo(page, page.getByRole('link', { name: 'PDF', exact: true }));
   expect(await page.evaluate(() => sessionStorage.getItem('touched'))).toBeNull();
 });
+
+test('a game from paper: the report, then both sheets, the wristband, the check cards, the script and twelve scout cards', async ({
+  page,
+}) => {
+  await signIn(page);
+  await visit(page, '/read/report?side=defense');
+  await expect(page.getByRole('heading', { name: /Marrow Fen Stags.*: report$/ })).toBeVisible();
+  const [report] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'PDF', exact: true }).click(),
+  ]);
+  expect(report.suggestedFilename()).toMatch(/\.pdf$/);
+  /** Every word of these columns of the sheet's table is on the paper, cell by cell. */
+  const onPaper = async (sheet: string, print: string, columns: readonly string[]): Promise<number> => {
+    const csv = await (await page.request.get(`${SITE()}/api/sheets/${sheet}/table?as=csv`)).text();
+    const { data } = Papa.parse<Record<string, string>>(csv.trim(), { header: true });
+    const said = (await pdfWords(page, `/api/sheets/${sheet}/pdf?print=${print}`))
+      .flat()
+      .map((w) => w.text)
+      .join(' ')
+      .replace(/\s+/g, ' ');
+    for (const row of data)
+      for (const column of columns)
+        if (row[column]) expect(said, `${print}: ${column} of ${JSON.stringify(row)}`).toContain(row[column]);
+    return data.length;
+  };
+  const offense = (await startSheet(page, 'offense')).split('/')[2]!;
+  const draft = page.getByRole('button', { name: 'Draft open sections' });
+  await expect(draft).toBeEnabled();
+  await draft.click();
+  await expect(page.getByRole('status', { name: 'Done' })).toContainText(/calls drafted/);
+  await saved(page);
+  expect(await onPaper(offense, 'sheet', ['number', 'formation', 'concept'])).toBeGreaterThan(20);
+  expect(await onPaper(offense, 'band', ['number', 'concept'])).toBeGreaterThan(20);
+  const cards = (await pdfWords(page, `/api/sheets/${offense}/pdf?print=scout`)).flat();
+  expect(cards.filter((w) => w.text.startsWith('against our '))).toHaveLength(12);
+  for (const print of ['checks', 'script', 'decisions', 'test'])
+    expect((await pdfWords(page, `/api/sheets/${offense}/pdf?print=${print}`)).flat().length).toBeGreaterThan(
+      5,
+    );
+
+  const defense = (await startSheet(page, 'defense')).split('/')[2]!;
+  const answer = page.getByRole('button', { name: 'draft what has no answer' });
+  await expect(answer).toBeEnabled();
+  await answer.click();
+  await expect(answer).toBeDisabled();
+  await saved(page);
+  expect(await onPaper(defense, 'checks', ['front', 'coverage', 'their snaps'])).toBeGreaterThan(5);
+  const theirs = (await pdfWords(page, `/api/sheets/${defense}/pdf?print=scout`)).flat();
+  // Twelve of theirs, numbered, each on a front of ours.
+  expect(theirs.filter((w) => /^ball .*, our \S/.test(w.text))).toHaveLength(12);
+});
