@@ -33,8 +33,7 @@ export function logUnderKills({
     const { headers } = members[0]!;
     let healing: Promise<void> = Promise.resolve();
     /** Kills one thing now, and has it brought back as the launcher does. */
-    const kill = (): void => {
-      const what = source.pick(['postmaster', 'backends', 'backends', 'server'] as const);
+    const kill = (what: keyof typeof kills): void => {
       kills[what]++;
       healing = healing
         .then(
@@ -56,9 +55,11 @@ export function logUnderKills({
         after,
       };
       if (source.next() < 1 / every) {
+        // Drawn here and not when it is done: a schedule is its seed's alone, whatever the machine's pace.
+        const what = source.pick(['postmaster', 'backends', 'backends', 'server'] as const);
         // In the middle of the request as often as before it.
-        if (source.chance(0.5)) kill();
-        else setTimeout(kill, source.next() * 15);
+        if (source.chance(0.5)) kill(what);
+        else setTimeout(kill, source.next() * 15, what);
       }
       for (;;) {
         tries++;

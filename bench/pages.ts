@@ -8,7 +8,7 @@ import { mkdtempSync, readlinkSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
-import { seededRandom } from '../demo/random';
+import { seededRandom, seedOf } from '../demo/random';
 
 export interface PagesDone {
   readonly schedules: number;
@@ -89,6 +89,8 @@ export async function logByPage({
   restart,
 }: PagesOptions): Promise<PagesDone> {
   const source = seededRandom(seed);
+  /** Of the network: how often it is asked is the machine's pace, which may not change what the seed schedules. */
+  const luck = seededRandom(seedOf(seed, 'network'));
   /** Notes of this run, whatever others typed into the game. */
   const run = `p${randomUUID().slice(0, 6)}`;
   const profile = mkdtempSync(path.join(tmpdir(), 'vobrik-pages-'));
@@ -128,7 +130,7 @@ export async function logByPage({
     await world.context.unroute('**/api/sync');
     if (to === 'lossy' || to === 'failing')
       await world.context.route('**/api/sync', async (route) => {
-        if (route.request().method() !== 'POST' || source.chance(0.5))
+        if (route.request().method() !== 'POST' || luck.chance(0.5))
           return route.continue().catch(() => undefined);
         if (to === 'failing')
           return route.fulfill({ status: 503, body: '{"error":"away"}' }).catch(() => undefined);

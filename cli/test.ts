@@ -4,11 +4,8 @@ import path from 'node:path';
 import { ensureBuild } from './build';
 import { postgresPrograms, follow, installPackage } from './system';
 import { Plain, ROOT, workFolder } from './paths';
+import { playwrightTally, vitestTally, type Tally } from './tally';
 
-interface Tally {
-  passed: number;
-  failed: number;
-}
 const bin = (name: string): string => path.join(ROOT, 'node_modules/.bin', name);
 const KINDS = ['unit', 'store', 'journeys'] as const;
 
@@ -17,12 +14,13 @@ export async function test(args: string[]): Promise<number> {
   if (only !== undefined && !(KINDS as readonly string[]).includes(only))
     throw new Plain(`test ${only} is none of ${KINDS.join(', ')}`);
   const wanted = (kind: string): boolean => only === undefined || only === kind;
-  const tally: Tally = { passed: 0, failed: 0 };
+  const tally: Tally = { passed: 0, failed: [] };
   const step = async (name: string, run: () => Promise<number>): Promise<void> => {
     const began = Date.now();
     process.stdout.write(`\n== ${name}\n`);
     const code = await run();
-    tally[code === 0 ? 'passed' : 'failed']++;
+    if (code === 0) tally.passed++;
+    else tally.failed.push(`${name} (${code})`);
     process.stdout.write(
       `== ${name}: ${code === 0 ? 'ok' : `failed (${code})`}, ${((Date.now() - began) / 1000).toFixed(1)} s\n`,
     );
@@ -59,7 +57,7 @@ export async function test(args: string[]): Promise<number> {
           ],
           { cwd: ROOT },
         ),
-      readVitest,
+      (json) => vitestTally(json, ROOT),
     );
   }
   if (wanted('journeys')) {
@@ -77,12 +75,14 @@ export async function test(args: string[]): Promise<number> {
           cwd: ROOT,
           env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: report },
         }),
-      readPlaywright,
+      playwrightTally,
     );
   }
-  const none = tally.passed + tally.failed === 0;
-  process.stdout.write(`\n${tally.passed} passed, ${tally.failed} failed\n`);
-  return tally.failed > 0 || none ? 1 : 0;
+  const none = tally.passed + tally.failed.length === 0;
+  process.stdout.write(
+    `\n${tally.failed.map((name) => `failed: ${name}\n`).join('')}${tally.passed} passed, ${tally.failed.length} failed\n`,
+  );
+  return tally.failed.length > 0 || none ? 1 : 0;
 }
 
 /** Adds a runner's own counts; a runner that ran nothing, or failed without a failed test, is a failure. */
@@ -98,26 +98,20 @@ async function runner(
   // A report of an earlier run must not count for this one.
   rmSync(report, { force: true });
   const code = await run();
-  let counts: Tally = { passed: 0, failed: 0 };
+  let counts: Tally;
   try {
     counts = read(JSON.parse(readFileSync(report, 'utf8')));
   } catch {
-    counts = { passed: 0, failed: 1 };
+    counts = { passed: 0, failed: [`${name}: no report that can be read (exit ${code})`] };
   }
-  if (counts.passed + counts.failed === 0 || (code !== 0 && counts.failed === 0))
-    counts = { ...counts, failed: counts.failed + 1 };
+  if (counts.failed.length === 0 && (code !== 0 || counts.passed === 0))
+    counts = {
+      ...counts,
+      failed: [`${name}: no test failed, and yet (exit ${code}, ${counts.passed} passed)`],
+    };
   tally.passed += counts.passed;
-  tally.failed += counts.failed;
+  tally.failed.push(...counts.failed);
   process.stdout.write(
-    `== ${name}: ${counts.passed} passed, ${counts.failed} failed, ${((Date.now() - began) / 1000).toFixed(1)} s\n`,
+    `== ${name}: ${counts.passed} passed, ${counts.failed.length} failed, ${((Date.now() - began) / 1000).toFixed(1)} s\n`,
   );
 }
-
-const readVitest = (json: unknown): Tally => {
-  const report = json as { numPassedTests: number; numFailedTests: number; numFailedTestSuites: number };
-  return { passed: report.numPassedTests, failed: report.numFailedTests };
-};
-const readPlaywright = (json: unknown): Tally => {
-  const { stats } = json as { stats: { expected: number; unexpected: number; flaky: number } };
-  return { passed: stats.expected + stats.flaky, failed: stats.unexpected };
-};

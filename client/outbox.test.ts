@@ -489,6 +489,38 @@ it('an operation is on its way while the disk still writes it, once, and before 
   tab.close();
 });
 
+it('what the disk still writes stands before what is typed next, also when nothing is being sent', async () => {
+  const server = new ModelServer();
+  const world = new Browser(server, 'p.behind').world();
+  let leads = (): void => undefined;
+  const turn = new Promise<void>((resolve) => (leads = resolve));
+  const tab = await Outbox.open('p.behind', server.epoch, {
+    ...world,
+    lead: async (...of) => turn.then(() => world.lead(...of)),
+  });
+  tab.watch(SCOPE, server.pull());
+  // Typed before this tab sends: it goes to the disk alone. Then the tab finds nothing to send and waits.
+  const disks = [slowDisk(), slowDisk()];
+  const first = tab.push(SCOPE, [tab.put('snap', 'a', {}, null)]);
+  leads();
+  for (let i = 0; i < 30; i++) await tick();
+  const second = tab.push(SCOPE, [tab.put('snap', 'b', {}, 'a')]);
+  for (let i = 0; i < 30; i++) await tick();
+  expect(server.live()).toEqual([]);
+  // A disk writes in the order it was told.
+  for (const { write } of disks) {
+    write();
+    for (let i = 0; i < 30; i++) await tick();
+  }
+  await Promise.all([first, second]);
+  for (let i = 0; i < 300 && (tab.waiting() > 0 || tab.state.kind !== 'saved'); i++) await tick();
+  expect([server.live(), tab.rows(SCOPE).map((r) => r.row)]).toEqual([
+    ['a', 'b'],
+    ['a', 'b'],
+  ]);
+  tab.close();
+});
+
 it('a disk that refuses what the database has taken loses nothing; taken by neither, it is said', async () => {
   const server = new ModelServer();
   const browser = new Browser(server, 'p.refused');

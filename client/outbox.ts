@@ -91,6 +91,8 @@ export class Outbox {
   private asked = 0;
   private read = 0;
   private reading = 0;
+  /** What is typed and not on the disk yet: it stands before what is typed next, though no queue shows it. */
+  private writing = 0;
   private hurry = new AbortController();
   private sending: { readonly scope: Scope; readonly answered: Promise<boolean> } | null = null;
   /** This tab sends, and has nothing to send. */
@@ -337,6 +339,7 @@ export class Outbox {
     const turn = ++this.asked;
     const adding = this.storage.add(entries, gone);
     const ahead = gone.length === 0 ? this.sendAhead(entries, adding) : null;
+    this.writing++;
     let added: Queued[];
     try {
       added = await adding;
@@ -345,6 +348,8 @@ export class Outbox {
       const answers = await ahead;
       if (!answers || answers.length === 0 || answers.some((a) => a.status !== 'done')) throw error;
       return;
+    } finally {
+      this.writing--;
     }
     // What a reading that is under way brings would be taken for older than this.
     if (this.reading > 0) await this.reload();
@@ -362,7 +367,7 @@ export class Outbox {
     adding: Promise<unknown>,
   ): Promise<readonly Answer[] | null> | null {
     // Awake, it is about to send what came before.
-    const free = this.idle && !this.awake && !this.ahead && this.reading === 0;
+    const free = this.idle && !this.awake && !this.ahead && this.reading === 0 && this.writing === 0;
     if (!free || this.closed.signal.aborted) return null;
     const next = nextBatch(
       entries.map((e, seq) => ({ ...e, seq })),
