@@ -150,6 +150,9 @@ it('while members write: what was backed up is there whole, what came after the 
   );
   expect(done.stderr.split('\n').filter((l) => l && !l.includes('migrator'))).toEqual([]);
   expect(done.stdout).toContain('"snaps":5');
+  // Until a write is taken again, and a second more.
+  for (let tries = 0; tries < 600 && acknowledged.length === before; tries++)
+    await new Promise((r) => setTimeout(r, 100));
   await new Promise((r) => setTimeout(r, 1000));
   writing = false;
   await writer;

@@ -219,10 +219,11 @@ async function play(steps: readonly Step[]): Promise<void> {
   const line: [string, string][] = [];
   /** Who typed last, and what he typed that is not known to be kept. */
   let typist: Outbox | null = null;
+  let newest = '';
   let pending = 0;
   /**
-   * Behind a refused one a row goes where that one was typed, which may be in front of all; and two tabs that type
-   * within the same moment know nothing of each other.
+   * Behind a refused one a row goes where that one was typed, which may be in front of all; two tabs that type within
+   * the same moment know nothing of each other; and one that is killed never says what it just kept.
    */
   let unclear = false;
   const ends = new Map<Outbox, string>();
@@ -242,8 +243,11 @@ async function play(steps: readonly Step[]): Promise<void> {
         const row = `r${++rows}`;
         const op = tab.put('snap', row, { gain: s.bad ? 452 : rows }, after);
         typed++;
-        unclear ||= s.bad || (typist !== null && typist !== tab && (pending > 0 || typist.waiting() > 0));
+        const heard = shown.some((r) => r.row === newest) || removed.has(newest);
+        unclear ||=
+          s.bad || (typist !== null && typist !== tab && (pending > 0 || typist.waiting() > 0 || !heard));
         typist = tab;
+        newest = row;
         pending++;
         const end = ends.get(tab);
         const pushed = tab.push(SCOPE, [op]).then(
