@@ -85,13 +85,17 @@ async function offlinePage(): Promise<Response> {
 
 async function navigate(request: Request): Promise<Response> {
   const kept = await keptPage(request.url);
+  // Until the server answers: a signal of the fetch's own time would cut a page that comes slowly in two, and it would never be alive.
+  const late = new AbortController();
+  const timer = kept ? setTimeout(() => late.abort(), WAIT_MS) : undefined;
   try {
-    const signal = kept ? AbortSignal.timeout(WAIT_MS) : undefined;
-    const response = await fetch(request, signal ? { signal } : {});
+    const response = await fetch(request, { signal: late.signal });
     // A server without its database makes no page; what was kept is better than its apology.
     return response.status >= 500 && kept ? kept : response;
   } catch {
     return kept ?? offlinePage();
+  } finally {
+    clearTimeout(timer);
   }
 }
 

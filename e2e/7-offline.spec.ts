@@ -1,4 +1,6 @@
 /** Without a network: everything that was open opens, logs and saves; what is refused is kept with its reason. */
+import { createServer, request } from 'node:http';
+import { freePort } from '../cli/system';
 import { expect, test, type BrowserContext, type Page } from './place';
 import { choose, SITE, line, saved, signIn, type, visit } from './staff';
 
@@ -299,6 +301,48 @@ test('Back into Log, quick reloads and two members at once: every snap its own p
   for (const who of ['a', 'b'])
     expect(notes.filter((n) => n.startsWith(who))).toEqual(Array.from({ length: 6 }, (_, i) => `${who}${i}`));
   await second.close();
+});
+
+test('a page that comes slowly comes whole, though this browser keeps one', async ({ page }) => {
+  // A line of the network between: the first half of a page at once, the rest after longer than a kept page waits for.
+  let slow = false;
+  const between = createServer((asked, answer) => {
+    const { hostname, port } = new URL(SITE());
+    const on = request(
+      { hostname, port, path: asked.url, method: asked.method, headers: asked.headers },
+      (got) => {
+        answer.writeHead(got.statusCode!, got.headers);
+        if (!slow || asked.headers.accept?.includes('text/html') !== true) return void got.pipe(answer);
+        const parts: Buffer[] = [];
+        got.on('data', (part: Buffer) => parts.push(part));
+        got.on('end', () => {
+          const all = Buffer.concat(parts);
+          answer.write(all.subarray(0, all.length / 2));
+          setTimeout(() => answer.end(all.subarray(all.length / 2)), 9000);
+        });
+      },
+    );
+    on.on('error', () => answer.destroy());
+    asked.pipe(on);
+  });
+  const at = await freePort();
+  await new Promise<void>((resolve) => between.listen(at, '127.0.0.1', resolve));
+  try {
+    await page.goto(`http://127.0.0.1:${at}/sign-in`);
+    await page.getByRole('button', { name: /Okafor/ }).click();
+    await page.getByRole('heading', { name: 'What is next' }).waitFor();
+    const game = '/log/2026-w08-stg-wre';
+    await page.goto(`http://127.0.0.1:${at}${game}`);
+    await kept(page, game);
+    await page.evaluate(() => navigator.serviceWorker.ready);
+    slow = true;
+    await page.reload({ timeout: 60_000 });
+    await type(page, '1&10 @o30 11 trips r power r #22 +3');
+    await saved(page);
+  } finally {
+    between.closeAllConnections();
+    between.close();
+  }
 });
 
 test('where the scripts come from this browser, looks are still measured in a worker', async ({ page }) => {
