@@ -152,6 +152,16 @@ export async function logByPage({
       undefined,
       { timeout: 10_000 },
     );
+  /**
+   * The line is cleared before the disk has answered; until then it is a draft, which the next page would show again.
+   * What is to be lost by nothing is on the disk.
+   */
+  const onDisk = () =>
+    world.page.waitForFunction(
+      () => !Object.keys(localStorage).some((key) => key.startsWith('vobrik.draft.')),
+      undefined,
+      { timeout: 60_000 },
+    );
   /** What the page answers in its own time is asked again, for a minute. */
   const until = async (asked: string, about: string): Promise<void> => {
     for (let tries = 0; tries < 600; tries++) {
@@ -210,11 +220,11 @@ export async function logByPage({
         const what = source.weighted(kinds);
         actions[what] = (actions[what] ?? 0) + 1;
         if (what !== 'type' && what !== 'net') story.push(what);
+        if (what === 'reload' || what === 'tab' || what === 'browser') await onDisk();
         if (what === 'type') {
           const note = `${run}-${typed.length}`;
           story.push(note);
           await line().fill(`1&10 @o30 11 trips r power r #22 +3 "${note}"`);
-          // Cleared: from here on it may not be lost.
           await enter(note, cleared);
           typed.push(note);
         } else if (what === 'net') await setNet(source.pick(['up', 'down', 'lossy', 'failing'] as const));
