@@ -281,7 +281,7 @@ export async function logByPage({
     }
     // A page that was just opened says nothing before it has read what this browser keeps: what is not stored yet is waited for.
     let notes = await storedNotes();
-    for (let tries = 0; tries < 60 && typed.some((t) => !notes.includes(t)); tries++) {
+    for (let tries = 0; tries < 240 && typed.some((t) => !notes.includes(t)); tries++) {
       await world.page.waitForTimeout(500);
       notes = await storedNotes();
     }
@@ -303,6 +303,9 @@ export async function logByPage({
               ...story.slice(Math.max(0, at - 12), at + 24),
               'stored:',
               ...stored.slice(Math.max(0, wrong - 2), wrong + 6),
+              'the page:',
+              String(await world.page.evaluate(ALIVE)),
+              await world.page.innerText('#saved'),
             ],
     };
   } catch (error) {
