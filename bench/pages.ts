@@ -60,6 +60,17 @@ const ALIVE = `JSON.stringify({
   missing: performance.getEntriesByType('resource').filter((e) => e.responseStatus !== 200).map((e) => e.name),
 })`;
 
+/**
+ * The line is cleared before the disk has answered; until then it is a draft, which the next page would show again.
+ * What is to be lost by nothing is on the disk.
+ */
+export const onDisk = (page: Page): Promise<unknown> =>
+  page.waitForFunction(
+    () => !Object.keys(localStorage).some((key) => key.startsWith('vobrik.draft.')),
+    undefined,
+    { timeout: 60_000 },
+  );
+
 type Net = 'up' | 'down' | 'lossy' | 'failing';
 
 interface World {
@@ -152,16 +163,6 @@ export async function logByPage({
       undefined,
       { timeout: 10_000 },
     );
-  /**
-   * The line is cleared before the disk has answered; until then it is a draft, which the next page would show again.
-   * What is to be lost by nothing is on the disk.
-   */
-  const onDisk = () =>
-    world.page.waitForFunction(
-      () => !Object.keys(localStorage).some((key) => key.startsWith('vobrik.draft.')),
-      undefined,
-      { timeout: 60_000 },
-    );
   /** What the page answers in its own time is asked again, for a minute. */
   const until = async (asked: string, about: string): Promise<void> => {
     for (let tries = 0; tries < 600; tries++) {
@@ -220,7 +221,7 @@ export async function logByPage({
         const what = source.weighted(kinds);
         actions[what] = (actions[what] ?? 0) + 1;
         if (what !== 'type' && what !== 'net') story.push(what);
-        if (what === 'reload' || what === 'tab' || what === 'browser') await onDisk();
+        if (what === 'reload' || what === 'tab' || what === 'browser') await onDisk(world.page);
         if (what === 'type') {
           const note = `${run}-${typed.length}`;
           story.push(note);

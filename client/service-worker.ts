@@ -89,7 +89,7 @@ async function navigate(request: Request): Promise<Response> {
   const late = new AbortController();
   const timer = kept ? setTimeout(() => late.abort(), WAIT_MS) : undefined;
   try {
-    const response = await fetch(request, { signal: late.signal });
+    const response = await fetch(request, { signal: AbortSignal.any([request.signal, late.signal]) });
     // A server without its database makes no page; what was kept is better than its apology.
     return response.status >= 500 && kept ? kept : response;
   } catch {

@@ -1,5 +1,6 @@
 /** Without a network: everything that was open opens, logs and saves; what is refused is kept with its reason. */
 import { createServer, request } from 'node:http';
+import { onDisk } from '../bench/pages';
 import { freePort } from '../cli/system';
 import { expect, test, type BrowserContext, type Page } from './place';
 import { choose, SITE, line, saved, signIn, type, visit } from './staff';
@@ -145,7 +146,7 @@ test('a browser killed right after Enter, offline, loses nothing; a tab opened b
   await line(page).focus();
   await type(page, '2&7 @o28 draw #22 +2 "from the first tab"');
   // Killed as soon as the disk has it: no time for anything else. Before, it would stand in the line again.
-  await page.waitForFunction(() => !Object.keys(localStorage).some((key) => key.startsWith('vobrik.draft.')));
+  await onDisk(page);
   await Promise.all([page, tab].map((p) => p.close({ runBeforeUnload: false })));
   await context.setOffline(false);
   const next = await context.newPage();
