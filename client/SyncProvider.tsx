@@ -153,6 +153,16 @@ export function useQueue(): QueueState {
   return { queue, state };
 }
 
+/** How many changes the database may not have yet, of one scope or of all. */
+export function useWaiting(scope?: Scope): number {
+  const { outbox } = useSync();
+  return useSyncExternalStore(
+    outbox ? (f) => outbox.subscribe(f) : nothing,
+    () => outbox?.waiting(scope) ?? 0,
+    () => 0,
+  );
+}
+
 export interface ScopeState {
   readonly rows: readonly SyncRow[];
   readonly conflicts: readonly Queued[];

@@ -481,14 +481,20 @@ it('an operation is on its way while the disk still writes it, once, and before 
   for (let i = 0; i < 20; i++) await tick();
   const disk = slowDisk();
   const first = tab.push(SCOPE, [tab.put('snap', 'a', {}, null)]);
-  expect(sent).toEqual([['a']]);
+  // Until the disk has it too, it waits: nobody may read that it is saved.
+  expect([sent, tab.waiting(), tab.waiting(gameScope('other'))]).toEqual([[['a']], 1, 0]);
   const second = tab.push(SCOPE, [tab.put('snap', 'b', {}, 'a')]);
   for (let i = 0; i < 30; i++) await tick();
-  expect([server.live(), sent, tab.state.kind]).toEqual([['a'], [['a']], 'saving']);
+  expect([server.live(), sent, tab.state.kind, tab.waiting()]).toEqual([['a'], [['a']], 'saving', 2]);
+  const counts: number[] = [];
+  tab.subscribe(() => counts.push(tab.waiting()));
   disk.write();
   await Promise.all([first, second]);
   for (let i = 0; i < 200 && tab.state.kind !== 'saved'; i++) await tick();
   expect([server.live(), sent, tab.waiting()]).toEqual([['a', 'b'], [['a'], ['b']], 0]);
+  // What is in the queue already and not yet out of the writing is counted once.
+  expect(counts[0]).toBeLessThanOrEqual(2);
+  expect(counts).toEqual([...counts].sort((a, b) => b - a));
   expect(tab.rows(SCOPE).map((r) => r.row)).toEqual(['a', 'b']);
   tab.close();
 });
@@ -549,7 +555,9 @@ it('a disk that refuses what the database has taken loses nothing; taken by neit
   disk = slowDisk();
   pushed = tab.push(SCOPE, [tab.put('snap', 'b', {}, 'a')]);
   disk.refuse();
+  expect(tab.waiting()).toBe(1);
   await expect(pushed).rejects.toThrow('no room');
+  expect(tab.waiting()).toBe(0);
   for (let i = 0; i < 20; i++) await tick();
   browser.net = 'up';
   for (let i = 0; i < 50; i++) await tick();

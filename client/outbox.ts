@@ -91,8 +91,8 @@ export class Outbox {
   private asked = 0;
   private read = 0;
   private reading = 0;
-  /** What is typed and not on the disk yet: it stands before what is typed next, though no queue shows it. */
-  private writing = 0;
+  /** What the disk is still writing: it stands before what is typed next, and is not saved, though no queue shows it. */
+  private writing: readonly Omit<Queued, 'seq'>[] = [];
   private hurry = new AbortController();
   private sending: { readonly scope: Scope; readonly answered: Promise<boolean> } | null = null;
   /** This tab sends, and has nothing to send. */
@@ -339,22 +339,22 @@ export class Outbox {
     const turn = ++this.asked;
     const adding = this.storage.add(entries, gone);
     const ahead = gone.length === 0 ? this.sendAhead(entries, adding) : null;
-    this.writing++;
-    let added: Queued[];
+    this.writing = [...this.writing, ...entries];
+    this.changed();
     try {
-      added = await adding;
+      const added = await adding;
+      // What a reading that is under way brings would be taken for older than this.
+      if (this.reading > 0) await this.reload();
+      else this.show([...this.onDisk.filter((q) => !gone.includes(q.seq)), ...added], turn);
+      this.tell({ kind: 'queue' });
     } catch (error) {
       // What the database has is kept better than by this disk. Whether an answer was lost, nobody knows: said as not kept.
       const answers = await ahead;
       if (!answers || answers.length === 0 || answers.some((a) => a.status !== 'done')) throw error;
-      return;
     } finally {
-      this.writing--;
+      this.writing = this.writing.filter((w) => !entries.includes(w));
+      this.changed();
     }
-    // What a reading that is under way brings would be taken for older than this.
-    if (this.reading > 0) await this.reload();
-    else this.show([...this.onDisk.filter((q) => !gone.includes(q.seq)), ...added], turn);
-    this.tell({ kind: 'queue' });
   }
 
   /**
@@ -367,7 +367,7 @@ export class Outbox {
     adding: Promise<unknown>,
   ): Promise<readonly Answer[] | null> | null {
     // Awake, it is about to send what came before.
-    const free = this.idle && !this.awake && !this.ahead && this.reading === 0 && this.writing === 0;
+    const free = this.idle && !this.awake && !this.ahead && this.reading === 0 && this.writing.length === 0;
     if (!free || this.closed.signal.aborted) return null;
     const next = nextBatch(
       entries.map((e, seq) => ({ ...e, seq })),
@@ -625,8 +625,12 @@ export class Outbox {
 
   // -- leaving
 
+  /** How many operations the database may not have: those that wait, and those that the disk is still writing. */
   waiting = (scope?: Scope): number =>
-    this.queue.filter((q) => q.state === 'waiting' && (scope === undefined || q.scope === scope)).length;
+    [
+      ...this.queue.filter((q) => q.state === 'waiting'),
+      ...this.writing.filter((w) => !this.queue.some((q) => q.op.id === w.op.id)),
+    ].filter((q) => scope === undefined || q.scope === scope).length;
   refused = (scope?: Scope): Queued[] =>
     this.queue.filter((q) => q.state === 'refused' && (scope === undefined || q.scope === scope));
   conflicts = (scope?: Scope): Queued[] =>

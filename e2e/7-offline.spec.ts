@@ -293,7 +293,11 @@ test('Back into Log, quick reloads and two members at once: every snap its own p
       await expect(line(page)).toBeVisible();
       await line(page).focus();
     }
-    if (n === 4) await page.reload();
+    if (n === 4) {
+      // Until the browser has it, it is a draft, and would come back as one.
+      await onDisk(page);
+      await page.reload();
+    }
   }
   await saved(page);
   await saved(watcher);
@@ -303,6 +307,46 @@ test('Back into Log, quick reloads and two members at once: every snap its own p
   for (const who of ['a', 'b'])
     expect(notes.filter((n) => n.startsWith(who))).toEqual(Array.from({ length: 6 }, (_, i) => `${who}${i}`));
   await second.close();
+});
+
+test('what the disk is still writing is not said to be saved, and signing out asks for it', async ({
+  page,
+}) => {
+  await signIn(page);
+  const game = await newGame(page, '17');
+  await line(page).focus();
+  await page.keyboard.press('F7');
+  await type(page, 'kickoff tb');
+  await saved(page);
+  // The browser's disk is busy with something else for as long as it is held.
+  await page.evaluate(async () => {
+    const name = (await indexedDB.databases()).map((d) => d.name ?? '').find((n) => n.startsWith('vobrik.'))!;
+    const db = await new Promise<IDBDatabase>((resolve) => {
+      const open = indexedDB.open(name);
+      open.onsuccess = () => resolve(open.result);
+    });
+    let held = true;
+    Object.assign(window, { letGo: () => (held = false) });
+    const store = db.transaction('ops', 'readwrite').objectStore('ops');
+    const hold = (): void => {
+      if (held) store.count().onsuccess = hold;
+      else db.close();
+    };
+    hold();
+  });
+  await page.keyboard.type('offense=STG 1&10 @o25 11 trips r gun power r +4');
+  await page.keyboard.press('Enter');
+  await expect(line(page)).toHaveValue('');
+  await expect(page.locator('#saved')).toHaveText('saving 1');
+  // The database has it, and the disk has not: still not saved.
+  await expect.poll(async () => (await rows(page, game)).length).toBe(2);
+  await expect(page.locator('#saved')).toHaveText('saving 1');
+  await page.getByRole('button', { name: 'sign out' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.evaluate(() => (window as unknown as { letGo: () => void }).letGo());
+  await saved(page);
+  expect(await rows(page, game)).toHaveLength(2);
 });
 
 test('a page that comes slowly comes whole, though this browser keeps one', async ({ page }) => {

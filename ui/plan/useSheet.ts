@@ -18,7 +18,7 @@ import {
 } from '@/core/plan';
 import { sheetScope, type Operation, type Pulled, type Queued } from '@/core/sync';
 import type { Outbox } from '@/client/outbox';
-import { useQueue, useScope } from '@/client/SyncProvider';
+import { useScope, useWaiting } from '@/client/SyncProvider';
 import { useToast } from '../shared/toasts';
 
 export interface SheetState {
@@ -82,8 +82,7 @@ export function useSheet(
   plays: readonly PlayCard[],
 ): SheetState {
   const { rows, conflicts, refused, push } = useScope(sheetScope(sheet.key), brought);
-  const { queue } = useQueue();
-  const waiting = queue.filter((q) => q.scope === sheetScope(sheet.key) && q.state === 'waiting').length;
+  const waiting = useWaiting(sheetScope(sheet.key));
   const cards = useMemo(() => new Map(plays.map((p) => [p.id, p])), [plays]);
   const calls = useMemo(() => rows.flatMap((r) => callOfRow(r, cards) ?? []), [rows, cards]);
   const checks = useMemo(() => rows.flatMap((r) => checkOfRow(r) ?? []), [rows]);

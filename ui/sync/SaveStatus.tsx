@@ -1,7 +1,7 @@
 'use client';
 /** What is saved and what is not, on every page, and the way to what was refused. */
 import { useState } from 'react';
-import { useQueue, useSync } from '@/client/SyncProvider';
+import { useQueue, useSync, useWaiting } from '@/client/SyncProvider';
 import { part } from '../shared/part';
 
 const SettleDialog = part(() => import('./SettleDialog'));
@@ -10,7 +10,7 @@ export function SaveStatus() {
   const { queue, state } = useQueue();
   const { broken } = useSync();
   const [open, setOpen] = useState(false);
-  const waiting = queue.filter((q) => q.state === 'waiting').length;
+  const waiting = useWaiting();
   const unsettled = queue.filter((q) => q.state === 'refused' || q.state === 'conflict');
   const words = broken
     ? 'this browser stores nothing'

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { eraseOffline } from '@/client/offline';
 import { Outbox } from '@/client/outbox';
-import { useQueue, useSync } from '@/client/SyncProvider';
+import { useQueue, useSync, useWaiting } from '@/client/SyncProvider';
 import { browserWorld } from '@/client/world';
 import { part } from '../shared/part';
 
@@ -14,9 +14,8 @@ export function SignOut({ signOut }: { signOut: () => Promise<string | null> }) 
   const { queue } = useQueue();
   const [asking, setAsking] = useState(false);
   const [problem, setProblem] = useState('');
-  const unsaved = queue.filter(
-    (q) => q.state === 'waiting' || q.state === 'refused' || q.state === 'conflict',
-  ).length;
+  const waiting = useWaiting();
+  const unsaved = waiting + queue.filter((q) => q.state === 'refused' || q.state === 'conflict').length;
   const leave = async () => {
     const why = await signOut().catch(
       () => 'The server does not answer, so you are not signed out yet. Try again when it is back.',

@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { progressOf, type ChartPass } from '@/core/charting';
 import type { WalkedSnap } from '@/core/rules';
-import { useQueue } from '@/client/SyncProvider';
+import { useWaiting } from '@/client/SyncProvider';
 
 interface HandInProps {
   readonly game: string;
@@ -16,10 +16,9 @@ interface HandInProps {
 
 export function HandIn({ game, passes, rows, handIn }: HandInProps) {
   const router = useRouter();
-  const { queue } = useQueue();
   const [asked, setAsked] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
-  const waiting = queue.filter((q) => q.state === 'waiting').length;
+  const waiting = useWaiting();
   const done = async (): Promise<void> => {
     const why = await handIn(game).catch(() => 'The server does not answer; nothing was changed.');
     setProblem(why);
