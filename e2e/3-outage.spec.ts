@@ -29,10 +29,6 @@ test('the database is killed in the middle of logging: said, kept, saved when it
   );
   await type(page, 'draw #22 +5 "typed while the database was away"');
   await expect(page.locator('#saved')).toHaveText('not saved: 2 waiting');
-  // Even a page that is closed loses nothing: what waits is adopted by the next one.
-  await page.evaluate(() => {
-    window.onbeforeunload = null;
-  });
 
   await startCluster(CLUSTER, true);
   await saved(page);

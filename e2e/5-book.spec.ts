@@ -326,7 +326,7 @@ test('a word’s meaning is typed, refused by name when it cannot be read, and d
   await expect(page.locator('.notationmarks mark')).toHaveText('x9');
   await page.getByRole('button', { name: /“x9” is not a side .* and a number/ }).click();
   await expect(page.getByRole('textbox', { name: 'Means' })).toBeFocused();
-  expect(await page.evaluate(() => String(getSelection()))).toBe('x9');
+  await expect.poll(() => page.evaluate(() => String(getSelection()))).toBe('x9');
   await expect(page.getByRole('button', { name: 'Add', exact: true })).toBeDisabled();
   await page.getByRole('textbox', { name: 'Means' }).fill('w9 w3 s3 s9 | M0');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
