@@ -3,7 +3,7 @@ import type { LineView } from './view';
 import type { Session, Status } from './types';
 
 const STATUS: Readonly<Record<Status, string>> = {
-  saved: 'saved',
+  logged: 'logged',
   inserted: 'inserted',
   changed: 'changed',
   removed: 'removed; Ctrl Z undoes it',

@@ -231,7 +231,7 @@ function entered(session: Session, snapId: string, game: LoggedGame, view: LineV
   const after = game.rows[view.at - 1]?.snap.snapId ?? null;
   return write(session, {
     step: { redo: [{ do: 'put', snapId, fields: clean, after }], undo: [{ do: 'remove', snapId }] },
-    done: mode.kind === 'insert' ? 'inserted' : 'saved',
+    done: mode.kind === 'insert' ? 'inserted' : 'logged',
     line: text,
   });
 }

@@ -46,7 +46,7 @@ export interface Pending {
 }
 
 export type Status =
-  | 'saved'
+  | 'logged'
   | 'inserted'
   | 'changed'
   | 'removed'
