@@ -173,12 +173,20 @@ export interface ScopeState {
   readonly push: (make: (outbox: Outbox) => readonly Operation[]) => Promise<readonly Operation[]>;
 }
 
-/** The rows of a scope as the screen shows them, and the way to change them. */
-export function useScope(scope: Scope, brought: Pulled): ScopeState {
+/** Nothing that a row could show differs: the disk has what it was writing. */
+const sameOperations = (a: readonly Queued[], b: readonly Queued[]): boolean =>
+  a === b || (a.length === b.length && a.every((q, i) => q.op === b[i]!.op && q.state === b[i]!.state));
+
+/**
+ * The rows of a scope as the screen shows them, and the way to change them. What is changed is there at once, and goes
+ * again if the disk refuses it: the next change is made to what the last one left. `kept` shows what is on the disk,
+ * for a screen that waits for it by itself.
+ */
+export function useScope(scope: Scope, brought: Pulled, kept = false): ScopeState {
   const { outbox, opened } = useSync();
   const first = useRef<readonly SyncRow[] | null>(null);
   first.current ??= [...brought.rows].filter((r) => !r.deleted).sort((a, b) => a.order - b.order);
-  const shown = useRef<{ base: unknown; queue: unknown; rows: readonly SyncRow[] } | null>(null);
+  const shown = useRef<{ base: unknown; queue: readonly Queued[]; rows: readonly SyncRow[] } | null>(null);
   const { queue } = useQueue();
   const broughtNow = useRef(brought);
   broughtNow.current = brought;
@@ -205,8 +213,10 @@ export function useScope(scope: Scope, brought: Pulled): ScopeState {
       const base = outbox.base(scope);
       if (base.revision < 0) return first.current!;
       // Recomputed when the server's rows or the queue moved, not at each look.
-      if (shown.current?.base !== base || shown.current.queue !== outbox.queue)
-        shown.current = { base, queue: outbox.queue, rows: outbox.rows(scope) };
+      const now = kept ? outbox.queue : outbox.soon;
+      const before = shown.current;
+      const same = before?.base === base && sameOperations(before.queue, now);
+      shown.current = { base, queue: now, rows: same ? before.rows : outbox.rows(scope, now) };
       return shown.current.rows;
     },
     () => first.current!,
@@ -220,7 +230,7 @@ export function useScope(scope: Scope, brought: Pulled): ScopeState {
         const seen = outbox?.view(scope);
         return seen && seen.base.revision >= 0
           ? seen
-          : { base: pullInto(EMPTY_BASE, broughtNow.current), queue: outbox?.queue ?? [] };
+          : { base: pullInto(EMPTY_BASE, broughtNow.current), queue: outbox?.soon ?? [] };
       },
       push: async (make) => {
         // Open, it takes the operations within the key that makes them: they are on their way before the screen is drawn.

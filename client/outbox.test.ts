@@ -484,6 +484,7 @@ it('an operation is on its way while the disk still writes it, once, and before 
   // Until the disk has it too, it waits: nobody may read that it is saved.
   expect([sent, tab.waiting(), tab.waiting(gameScope('other'))]).toEqual([[['a']], 1, 0]);
   const second = tab.push(SCOPE, [tab.put('snap', 'b', {}, 'a')]);
+  expect([tab.rows(SCOPE).map((r) => r.row), tab.queue]).toEqual([['a', 'b'], []]);
   for (let i = 0; i < 30; i++) await tick();
   expect([server.live(), sent, tab.state.kind, tab.waiting()]).toEqual([['a'], [['a']], 'saving', 2]);
   const counts: number[] = [];
@@ -528,6 +529,54 @@ it('what the disk still writes stands before what is typed next, also when nothi
     ['a', 'b'],
     ['a', 'b'],
   ]);
+  tab.close();
+});
+
+/** A disk that is busy with something else until it is let go; what is told it meanwhile is written in that order. */
+async function heldDisk(owner: string): Promise<() => void> {
+  const db = await new Promise<IDBDatabase>((resolve) => {
+    const open = indexedDB.open(`vobrik.${owner}`);
+    open.onsuccess = () => resolve(open.result);
+  });
+  let held = true;
+  const store = db.transaction('ops', 'readwrite').objectStore('ops');
+  const hold = (): void => {
+    if (held) store.count().onsuccess = hold;
+    else db.close();
+  };
+  hold();
+  return () => (held = false);
+}
+
+it('what is changed twice while the disk writes is one member’s own, and no conflict', async () => {
+  const server = new ModelServer();
+  const tab = await new Browser(server, 'p.twice').open();
+  const gain = (): unknown => tab.rows(SCOPE)[0]!.fields.gain;
+  const patch = (value: number): Promise<void> =>
+    tab.push(SCOPE, [tab.patch(SCOPE, 'snap', 'a', { gain: value })]);
+  await tab.push(SCOPE, [tab.put('snap', 'a', { gain: 1 }, null)]);
+  for (let i = 0; i < 100 && tab.waiting() > 0; i++) await tick();
+  const letGo = await heldDisk('p.twice');
+  const both = [patch(2), patch(3)];
+  for (let i = 0; i < 30; i++) await tick();
+  expect([gain(), tab.waiting(), server.pull().rows[0]!.fields.gain]).toEqual([3, 2, 2]);
+  letGo();
+  await Promise.all(both);
+  for (let i = 0; i < 300 && tab.waiting() > 0; i++) await tick();
+  expect([gain(), tab.conflicts(), tab.refused()]).toEqual([3, [], []]);
+  expect(server.pull().rows[0]!.fields.gain).toBe(3);
+
+  // What the disk refuses stands nowhere, and what comes after it is made to what stood before.
+  const first = patch(4);
+  const disk = slowDisk();
+  const second = patch(5).catch((why: Error) => why.message);
+  expect(gain()).toBe(5);
+  disk.refuse();
+  await first;
+  expect([await second, gain()]).toEqual(['no room', 4]);
+  await patch(6);
+  for (let i = 0; i < 300 && tab.waiting() > 0; i++) await tick();
+  expect([server.pull().rows[0]!.fields.gain, tab.conflicts(), tab.refused()]).toEqual([6, [], []]);
   tab.close();
 });
 

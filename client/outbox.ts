@@ -76,6 +76,8 @@ export interface View {
 export class Outbox {
   /** What waits, what was refused, what is done and not seen by every tab: on the disk, and in memory where that refused. */
   queue: readonly Queued[] = [];
+  /** The queue, and behind it what the disk is still writing: what is typed next is typed over that. */
+  soon: readonly Queued[] = [];
   state: SaveState = { kind: 'saved', why: '', at: null };
   /** Notices arrive; else pages poll. */
   live = false;
@@ -171,6 +173,16 @@ export class Outbox {
 
   private merge(): void {
     this.queue = [...this.onDisk, ...this.unkept].sort(bySeq);
+    this.foresee();
+  }
+
+  private foresee(): void {
+    const { queue } = this;
+    const known = new Set(queue.map((q) => q.op.id));
+    const last = queue.at(-1)?.seq ?? 0;
+    const behind = this.writing.filter((w) => !known.has(w.op.id));
+    this.soon =
+      behind.length === 0 ? queue : [...queue, ...behind.map((w, i) => ({ ...w, seq: last + 1 + i }))];
   }
 
   private async hear(message: Message): Promise<void> {
@@ -238,7 +250,7 @@ export class Outbox {
   });
 
   /** What is known of a scope at this moment: an edit that takes a while is written over what it was opened on. */
-  view = (scope: Scope): View => ({ base: this.base(scope), queue: this.queue });
+  view = (scope: Scope): View => ({ base: this.base(scope), queue: this.soon });
 
   /** Fields of a row, each with what it was read at: now, or when the edit was opened. */
   patch(
@@ -339,8 +351,7 @@ export class Outbox {
     const turn = ++this.asked;
     const adding = this.storage.add(entries, gone);
     const ahead = gone.length === 0 ? this.sendAhead(entries, adding) : null;
-    this.writing = [...this.writing, ...entries];
-    this.changed();
+    this.write([...this.writing, ...entries]);
     try {
       const added = await adding;
       // What a reading that is under way brings would be taken for older than this.
@@ -352,9 +363,14 @@ export class Outbox {
       const answers = await ahead;
       if (!answers || answers.length === 0 || answers.some((a) => a.status !== 'done')) throw error;
     } finally {
-      this.writing = this.writing.filter((w) => !entries.includes(w));
-      this.changed();
+      this.write(this.writing.filter((w) => !entries.includes(w)));
     }
+  }
+
+  private write(writing: Outbox['writing']): void {
+    this.writing = writing;
+    this.foresee();
+    this.changed();
   }
 
   /**
@@ -397,7 +413,8 @@ export class Outbox {
   // -- what the server has
 
   base = (scope: Scope): Base => this.bases.get(scope) ?? EMPTY_BASE;
-  rows = (scope: Scope): SyncRow[] => overlay(this.base(scope), this.queue, scope);
+  rows = (scope: Scope, queue: readonly Queued[] = this.soon): SyncRow[] =>
+    overlay(this.base(scope), queue, scope);
 
   /** A screen shows a scope: from what the page brought, else from this browser, then from the server. */
   watch(scope: Scope, brought: Pulled | null): () => void {
@@ -627,10 +644,7 @@ export class Outbox {
 
   /** How many operations the database may not have: those that wait, and those that the disk is still writing. */
   waiting = (scope?: Scope): number =>
-    [
-      ...this.queue.filter((q) => q.state === 'waiting'),
-      ...this.writing.filter((w) => !this.queue.some((q) => q.op.id === w.op.id)),
-    ].filter((q) => scope === undefined || q.scope === scope).length;
+    this.soon.filter((q) => q.state === 'waiting' && (scope === undefined || q.scope === scope)).length;
   refused = (scope?: Scope): Queued[] =>
     this.queue.filter((q) => q.state === 'refused' && (scope === undefined || q.scope === scope));
   conflicts = (scope?: Scope): Queued[] =>

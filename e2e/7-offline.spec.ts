@@ -3,7 +3,7 @@ import { createServer, request } from 'node:http';
 import { onDisk } from '../bench/pages';
 import { freePort } from '../cli/system';
 import { expect, test, type BrowserContext, type Page } from './place';
-import { choose, SITE, line, saved, signIn, type, visit } from './staff';
+import { choose, holdDisk, SITE, line, saved, signIn, type, visit } from './staff';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -318,22 +318,7 @@ test('what the disk is still writing is not said to be saved, and signing out as
   await page.keyboard.press('F7');
   await type(page, 'kickoff tb');
   await saved(page);
-  // The browser's disk is busy with something else for as long as it is held.
-  await page.evaluate(async () => {
-    const name = (await indexedDB.databases()).map((d) => d.name ?? '').find((n) => n.startsWith('vobrik.'))!;
-    const db = await new Promise<IDBDatabase>((resolve) => {
-      const open = indexedDB.open(name);
-      open.onsuccess = () => resolve(open.result);
-    });
-    let held = true;
-    Object.assign(window, { letGo: () => (held = false) });
-    const store = db.transaction('ops', 'readwrite').objectStore('ops');
-    const hold = (): void => {
-      if (held) store.count().onsuccess = hold;
-      else db.close();
-    };
-    hold();
-  });
+  const letGo = await holdDisk(page);
   await page.keyboard.type('offense=STG 1&10 @o25 11 trips r gun power r +4');
   await page.keyboard.press('Enter');
   await expect(line(page)).toHaveValue('');
@@ -344,7 +329,7 @@ test('what the disk is still writing is not said to be saved, and signing out as
   await page.getByRole('button', { name: 'sign out' }).click();
   await expect(page.getByRole('dialog')).toBeVisible();
   await page.keyboard.press('Escape');
-  await page.evaluate(() => (window as unknown as { letGo: () => void }).letGo());
+  await letGo();
   await saved(page);
   expect(await rows(page, game)).toHaveLength(2);
 });

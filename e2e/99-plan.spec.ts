@@ -4,7 +4,7 @@ import Papa from 'papaparse';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { axe } from './axe';
 import { expect, test, type Locator, type Page } from './place';
-import { saved, SITE, signIn, visit, rested } from './staff';
+import { holdDisk, saved, SITE, signIn, visit, rested } from './staff';
 
 interface Word {
   readonly text: string;
@@ -845,6 +845,41 @@ test('calls are marked together, moved, cut and pasted, and come from a spreadsh
   await saved(page);
   await page.reload();
   await expect.poll(() => words('1st & 10')).toEqual(first);
+});
+
+test('keys that are quicker than this browser’s disk are made to what the last one left, and undone in turn', async ({
+  page,
+}) => {
+  await signIn(page);
+  await startSheet(page, 'offense');
+  const draft = page.getByRole('button', { name: 'Draft open sections' });
+  await expect(draft).toBeEnabled();
+  await draft.click();
+  await expect(page.getByRole('status', { name: 'Done' })).toContainText(/^\d+ calls drafted/);
+  await saved(page);
+  const section = page.getByRole('region', { name: '1st & 10', exact: true });
+  const words = () => section.locator('.call .what').allTextContents();
+  const [a, b, c, d, ...rest] = await words();
+  expect(d).toBeDefined();
+  const letGo = await holdDisk(page);
+  await section.getByTestId('call').nth(0).focus();
+  await page.keyboard.press('Alt+ArrowDown');
+  await page.keyboard.press('Alt+ArrowDown');
+  await expect.poll(words).toEqual([b, c, a, d, ...rest]);
+  await section.getByTestId('call').nth(0).focus();
+  await page.keyboard.press('Delete');
+  await expect.poll(words).toEqual([c, a, d, ...rest]);
+  await page.keyboard.press('Control+KeyZ');
+  await expect.poll(words).toEqual([b, c, a, d, ...rest]);
+  await page.keyboard.press('Control+KeyZ');
+  await expect.poll(words).toEqual([b, a, c, d, ...rest]);
+  // Nothing of it is on the disk yet, and nothing is said to be.
+  await expect(page.locator('#saved')).toHaveText(/^saving \d+/);
+  await letGo();
+  await saved(page);
+  await page.reload();
+  await expect.poll(words).toEqual([b, a, c, d, ...rest]);
+  await expect(page.getByText('to settle')).toHaveCount(0);
 });
 
 test('a base play from a picture they have not seen it in: counted, opened, put on the play list and on the sheet', async ({

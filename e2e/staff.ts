@@ -40,6 +40,26 @@ export async function choose(page: Page, label: string, option: string): Promise
 export const line = (page: Page) => page.getByTestId('snap-line');
 export const saved = (page: Page) => expect(page.locator('#saved')).toHaveText(/^saved/);
 
+/** This browser's disk is busy with something else until it is let go; what it is told meanwhile waits. */
+export async function holdDisk(page: Page): Promise<() => Promise<void>> {
+  await page.evaluate(async () => {
+    const name = (await indexedDB.databases()).map((d) => d.name ?? '').find((n) => n.startsWith('vobrik.'))!;
+    const db = await new Promise<IDBDatabase>((resolve) => {
+      const open = indexedDB.open(name);
+      open.onsuccess = () => resolve(open.result);
+    });
+    let held = true;
+    Object.assign(window, { letGo: () => (held = false) });
+    const store = db.transaction('ops', 'readwrite').objectStore('ops');
+    const hold = (): void => {
+      if (held) store.count().onsuccess = hold;
+      else db.close();
+    };
+    hold();
+  });
+  return () => page.evaluate(() => (window as unknown as { letGo: () => void }).letGo());
+}
+
 /** Types a snap by keyboard alone and keeps it. */
 export async function type(page: Page, text: string): Promise<void> {
   await expect(line(page)).toBeFocused();

@@ -107,7 +107,7 @@ export function LogScreen(props: LogScreenProps) {
   const { game: info, book, teams, profile } = props;
   const scope = gameScope(info.key);
   const { owner } = useSync();
-  const scoped = useScope(scope, props.initial);
+  const scoped = useScope(scope, props.initial, true);
   const { game, checked } = useLoggedGame(props, scoped);
   const input = useRef<HTMLInputElement>(null);
   const { session, view, send } = useLogSession({

@@ -20,7 +20,6 @@ import type { Columns } from '@/core/read';
 import { plural } from '@/core/rules/plural';
 import { RateBar } from '../charts/RateBar';
 import { Choice } from '../shared/Choice';
-import { useToast } from '../shared/toasts';
 import { useLoaded } from '../shared/useLoaded';
 import type { SheetState } from './useSheet';
 
@@ -48,7 +47,6 @@ export default function EarlierForm({
   const sheets = useMemo(() => found?.filter((s) => s.calls.length > 0) ?? null, [found]);
   const [key, setKey] = useState<string | null>(null);
   const [marked, setMarked] = useState<ReadonlySet<number>>(new Set());
-  const say = useToast();
   const chosen = sheets?.find((s) => s.key === key) ?? sheets?.[0] ?? null;
   const rows = useMemo(
     () => (chosen ? earlierRows(chosen, columns, team, { plays, calls, sections }) : []),
@@ -75,8 +73,8 @@ export default function EarlierForm({
           notes: { ...call.notes, ifThen: call.notes.ifThen.filter((one) => one.call === null) },
         })),
       ),
+      `${plural(take.length, 'call')} taken over from ${chosen!.name}; Undo takes them back in one.`,
     );
-    say(`${plural(take.length, 'call')} taken over from ${chosen!.name}; Undo takes them back in one.`);
     onClose();
   };
   return (

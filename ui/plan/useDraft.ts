@@ -36,16 +36,14 @@ export function useDraft(
       },
       calls,
     );
+    if (drafted.length === 0)
+      return say('Every section that comes up holds calls enough, or no play of ours can be argued for it.');
     edit(
       addCalls(
         printed,
         drafted.map(({ section, play }) => ({ id: crypto.randomUUID(), section, play })),
       ),
-    );
-    say(
-      drafted.length === 0
-        ? 'Every section that comes up holds calls enough, or no play of ours can be argued for it.'
-        : `${plural(drafted.length, 'call')} drafted; Undo takes the draft back in one.`,
+      `${plural(drafted.length, 'call')} drafted; Undo takes the draft back in one.`,
     );
   };
 }

@@ -103,18 +103,16 @@ export function useMarks(
   const labelOf = (key: string): string => sections.find((s) => s.key === key)?.label ?? key;
   const add = (fresh: readonly Omit<NewCall, 'id'>[], { section: into, before }: Place): void => {
     const named = fresh.map((call): NewCall => ({ ...call, id: crypto.randomUUID() }));
-    edit(addCalls(printed, named, before));
-    mark(new Set(named.map((call) => call.id)));
     const where = new Set(named.map((call) => call.section));
-    say(
+    mark(new Set(named.map((call) => call.id)));
+    edit(
+      addCalls(printed, named, before),
       `${plural(named.length, 'call')} pasted into ${where.size === 1 ? labelOf(into) : plural(where.size, 'section')}; Undo takes ${named.length === 1 ? 'it' : 'them'} back in one.`,
     );
   };
   const moveTo = ({ section: into, before }: Place): void => {
-    const edited = moveCalls(printed, ids, into, before);
-    edit(edited);
+    edit(moveCalls(printed, ids, into, before), `${plural(ids.size, 'call')} moved to ${labelOf(into)}.`);
     setCut(null);
-    if (edited) say(`${plural(ids.size, 'call')} moved to ${labelOf(into)}.`);
   };
   const paste = async (text: string): Promise<void> => {
     const where = place();

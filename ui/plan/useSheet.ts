@@ -40,8 +40,8 @@ export interface SheetState {
   readonly waiting: number;
   /** This browser could not store an edit. */
   readonly trouble: string;
-  /** Does it; what cannot be done (null) is passed over. */
-  readonly edit: (edit: SheetEdit | null) => void;
+  /** Does it, and says so when this browser has it; what cannot be done (null) is passed over. */
+  readonly edit: (edit: SheetEdit | null, said?: string) => void;
   readonly undo: () => void;
 }
 
@@ -118,20 +118,24 @@ export function useSheet(
     [push, sheet.key],
   );
   const edit = useCallback(
-    (wanted: SheetEdit | null): void => {
+    (wanted: SheetEdit | null, said?: string): void => {
       if (!wanted) return;
       const { redo, undo } = wanted;
+      // At once: an undo that is quicker than the disk is meant for this.
+      if (undo) done.current.push(undo);
       void send(redo).then((stored) => {
-        if (stored && undo) done.current.push(undo);
+        if (!stored) done.current = done.current.filter((one) => one !== undo);
+        else if (said !== undefined) say(said);
       });
     },
-    [send],
+    [send, say],
   );
   const undo = useCallback((): void => {
     const back = done.current.pop();
     if (!back) return say('Nothing of this visit is left to undo.');
     void send(back).then((stored) => {
       if (stored) say(UNDONE[back.do]);
+      else done.current.push(back);
     });
   }, [send, say]);
   return {
