@@ -42,6 +42,17 @@ async function startSheet(page: Page, side: 'offense' | 'defense'): Promise<stri
   return new URL(page.url()).pathname;
 }
 
+/** A sheet of the offense as it is drafted, and saved. */
+async function draftedSheet(page: Page): Promise<string> {
+  const sheet = await startSheet(page, 'offense');
+  const draft = page.getByRole('button', { name: 'Draft open sections' });
+  await expect(draft).toBeEnabled();
+  await draft.click();
+  await expect(page.getByRole('status', { name: 'Done' })).toContainText(/^\d+ calls drafted/);
+  await saved(page);
+  return sheet;
+}
+
 test('a sheet of the offense is drafted, arranged, noted, waved through, and printed with its wristband', async ({
   page,
 }) => {
@@ -420,13 +431,8 @@ test('a week of practice from a sheet: scout cards, the script of each day, what
   browser,
 }) => {
   await signIn(page);
-  const sheet = (await startSheet(page, 'offense')).split('/')[2]!;
-  const draft = page.getByRole('button', { name: 'Draft open sections' });
-  await expect(draft).toBeEnabled();
-  await draft.click();
-  await expect(page.getByRole('status', { name: 'Done' })).toContainText(/^\d+ calls drafted/);
+  const sheet = (await draftedSheet(page)).split('/')[2]!;
   const calls = await page.getByTestId('call').count();
-  await saved(page);
 
   // The call mix of a section: shares sum to a whole, it is sure of its least look, and of no less than the calls as they stand.
   await page
@@ -753,12 +759,7 @@ test('calls are marked together, moved, cut and pasted, and come from a spreadsh
 }) => {
   await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
   await signIn(page);
-  await startSheet(page, 'offense');
-  const draft = page.getByRole('button', { name: 'Draft open sections' });
-  await expect(draft).toBeEnabled();
-  await draft.click();
-  await expect(page.getByRole('status', { name: 'Done' })).toContainText(/^\d+ calls drafted/);
-  await saved(page);
+  await draftedSheet(page);
   const section = (name: string) => page.getByRole('region', { name, exact: true });
   const words = (name: string) => section(name).locator('.call .what').allTextContents();
   const [first, goal] = [await words('1st & 10'), await words('Goal line')];
@@ -851,12 +852,7 @@ test('keys that are quicker than this browser’s disk are made to what the last
   page,
 }) => {
   await signIn(page);
-  await startSheet(page, 'offense');
-  const draft = page.getByRole('button', { name: 'Draft open sections' });
-  await expect(draft).toBeEnabled();
-  await draft.click();
-  await expect(page.getByRole('status', { name: 'Done' })).toContainText(/^\d+ calls drafted/);
-  await saved(page);
+  await draftedSheet(page);
   const section = page.getByRole('region', { name: '1st & 10', exact: true });
   const words = () => section.locator('.call .what').allTextContents();
   const [a, b, c, d, ...rest] = await words();
@@ -1061,12 +1057,7 @@ test('a game from paper: the report, then both sheets, the wristband, the check 
         if (row[column]) expect(said, `${print}: ${column} of ${JSON.stringify(row)}`).toContain(row[column]);
     return data.length;
   };
-  const offense = (await startSheet(page, 'offense')).split('/')[2]!;
-  const draft = page.getByRole('button', { name: 'Draft open sections' });
-  await expect(draft).toBeEnabled();
-  await draft.click();
-  await expect(page.getByRole('status', { name: 'Done' })).toContainText(/calls drafted/);
-  await saved(page);
+  const offense = (await draftedSheet(page)).split('/')[2]!;
   expect(await onPaper(offense, 'sheet', ['number', 'formation', 'concept'])).toBeGreaterThan(20);
   expect(await onPaper(offense, 'band', ['number', 'concept'])).toBeGreaterThan(20);
   const cards = (await pdfWords(page, `/api/sheets/${offense}/pdf?print=scout`)).flat();
